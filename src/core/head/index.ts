@@ -1,0 +1,29 @@
+/**
+ * Stage 1: a real head and its equal-area map. Lengths in cm, angles in radians, areas in cm².
+ */
+export { CROWN_POLAR_ANGLE, DEFAULT_CIRCUMFERENCE_CM, EAR_AZIMUTH, HAIRLINE_LANDMARKS } from './constants'
+export {
+  createHead,
+  defaultMeasures,
+  earToEarArc,
+  frontToNapeArc,
+  horizontalCircumference,
+  HeadMeasureError,
+  type Head,
+} from './head'
+export {
+  directionFromMap,
+  hairlineOutline,
+  hairlineRadius,
+  localScale,
+  mapFromDirection,
+  mapFromPlace,
+  normalFromMap,
+  placeFromDirection,
+  placeFromMap,
+  pointFromMap,
+  scalpArea,
+} from './map'
+export { isHairlineRim, REGIONS, regionAt, type Region } from './regions'
+export { metricAt, radiusAt, surfaceNormal, surfacePoint, type Axes } from './surface'
+export { readTable } from './tables'

@@ -1,0 +1,9 @@
+/**
+ * Stage 2: zones. One planar subdivision of the scalp with shared vertices in head-free places, laid out from a template,
+ * checked against its laws and drawn on a real head. Areas in cm² of scalp.
+ */
+export { checkStage, type LayoutProblem } from './check'
+export type { ZoneMesh } from './mesh'
+export { drawEdges, signedArea } from './outline'
+export { shapeZones, type ZoneShape } from './shape'
+export { createLayout, defaultLayoutParameters, LayoutParameterError, type Section } from './templates'

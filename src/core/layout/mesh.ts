@@ -1,0 +1,160 @@
+import Delaunator from 'delaunator'
+import { directionFromMap, surfacePoint, type Head } from '../head'
+import type { MapPoint } from '../model'
+
+/**
+ * A triangulation of one zone that fits its outline exactly, known on the map and in space. On the map triangles have the
+ * true area of the scalp under them; in space their edges have true length.
+ *
+ * Layout: vertex i is map[2i…2i+1] and space[3i…3i+2], its polar angle and azimuth direction[2i…2i+1]; triangle t has corners triangles[3t…3t+2], and
+ * neighbours[3t+k] is the triangle across the edge from corner k to corner k+1, or −1 at the outline.
+ */
+export interface ZoneMesh {
+  map: Float64Array
+  space: Float64Array
+  direction: Float64Array
+  triangles: Uint32Array
+  neighbours: Int32Array
+  /** Area of each triangle, cm². */
+  areas: Float64Array
+}
+
+/** Distance of inner points from each other and from the outline, cm: fine enough that rows are true to a hair's breadth. */
+const SPACING = 1
+const CLEARANCE = 0.45
+
+/** Halvings after which an outline that still does not fit is given up. */
+const MOST_REFINEMENTS = 12
+
+/** @throws Error when the outline cannot be triangulated, which checked layouts always can */
+export function createMesh(head: Head, outline: readonly MapPoint[]): ZoneMesh {
+  const inner = innerPoints(outline)
+  let rim = [...outline]
+  for (let attempt = 0; attempt < MOST_REFINEMENTS; attempt++) {
+    const points = [...rim, ...inner]
+    const map = Float64Array.from({ length: 2 * points.length }, (_, i) => (i % 2 === 0 ? points[i >> 1]!.x : points[i >> 1]!.y))
+    const delaunay = new Delaunator(map)
+    const missing = missingSides(delaunay, rim.length)
+    if (missing.size === 0) return finishMesh(head, delaunay, map, rim.length)
+    rim = rim.flatMap((point, i) => {
+      const next = rim[(i + 1) % rim.length]!
+      return missing.has(i) ? [point, { x: (point.x + next.x) / 2, y: (point.y + next.y) / 2 }] : [point]
+    })
+  }
+  throw new Error('This zone is too narrow or too jagged to be worked out.')
+}
+
+/** Sides of the outline (by their first point) that are not edges of the triangulation; halving them makes them so. */
+function missingSides({ triangles }: Delaunator<Float64Array>, rim: number): Set<number> {
+  const missing = new Set(Array.from({ length: rim }, (_, i) => i))
+  for (let half = 0; half < triangles.length; half++) {
+    const a = triangles[half]!
+    const b = triangles[half % 3 === 2 ? half - 2 : half + 1]!
+    if (a < rim && b < rim && a === (b + 1) % rim) missing.delete(b)
+  }
+  return missing
+}
+
+function finishMesh(head: Head, delaunay: Delaunator<Float64Array>, map: Float64Array, rim: number): ZoneMesh {
+  const count = map.length / 2
+  const space = new Float64Array(3 * count)
+  const direction = new Float64Array(2 * count)
+  for (let i = 0; i < count; i++) {
+    const { theta, psi } = directionFromMap(head, { x: map[2 * i]!, y: map[2 * i + 1]! })
+    const { x, y, z } = surfacePoint(head.axes, theta, psi)
+    direction[2 * i] = theta
+    direction[2 * i + 1] = psi
+    space[3 * i] = x
+    space[3 * i + 1] = y
+    space[3 * i + 2] = z
+  }
+  const kept = insideTriangles(delaunay, rim)
+  const place = new Int32Array(delaunay.triangles.length / 3).fill(-1)
+  kept.forEach((triangle, i) => (place[triangle] = i))
+  const triangles = new Uint32Array(kept.length * 3)
+  const neighbours = new Int32Array(kept.length * 3)
+  const areas = new Float64Array(kept.length)
+  kept.forEach((triangle, i) => {
+    for (let k = 0; k < 3; k++) {
+      const half = 3 * triangle + k
+      triangles[3 * i + k] = delaunay.triangles[half]!
+      const across = delaunay.halfedges[half]!
+      neighbours[3 * i + k] = across < 0 ? -1 : place[Math.floor(across / 3)]!
+    }
+    areas[i] = triangleArea(map, triangles[3 * i]!, triangles[3 * i + 1]!, triangles[3 * i + 2]!)
+  })
+  return { map, space, direction, triangles, neighbours, areas }
+}
+
+function triangleArea(map: Float64Array, a: number, b: number, c: number): number {
+  const ux = map[2 * b]! - map[2 * a]!
+  const uy = map[2 * b + 1]! - map[2 * a + 1]!
+  const vx = map[2 * c]! - map[2 * a]!
+  const vy = map[2 * c + 1]! - map[2 * a + 1]!
+  return Math.abs(ux * vy - uy * vx) / 2
+}
+
+/** A hexagonal grid inside the outline, fixed to the map so that small edits of the outline move little. */
+function innerPoints(outline: readonly MapPoint[]): MapPoint[] {
+  const xs = outline.map((point) => point.x)
+  const ys = outline.map((point) => point.y)
+  const rowHeight = (SPACING * Math.sqrt(3)) / 2
+  const points: MapPoint[] = []
+  const left = Math.min(...xs)
+  const firstRow = Math.ceil(Math.min(...ys) / rowHeight)
+  const lastRow = Math.floor(Math.max(...ys) / rowHeight)
+  const right = Math.max(...xs)
+  for (let row = firstRow; row <= lastRow; row++) {
+    const shift = row % 2 === 0 ? 0 : SPACING / 2
+    for (let x = Math.ceil((left - shift) / SPACING) * SPACING + shift; x <= right; x += SPACING) {
+      const point = { x, y: row * rowHeight }
+      if (isDeepInside(outline, point)) points.push(point)
+    }
+  }
+  return points
+}
+
+/** Inside the outline (even-odd rule) and not nearer to its corners than the clearance. */
+function isDeepInside(outline: readonly MapPoint[], point: MapPoint): boolean {
+  let inside = false
+  let a = outline[outline.length - 1]!
+  for (let i = 0; i < outline.length; i++) {
+    const b = outline[i]!
+    if (a.y > point.y !== b.y > point.y && point.x < ((b.x - a.x) * (point.y - a.y)) / (b.y - a.y) + a.x) inside = !inside
+    if ((point.x - b.x) ** 2 + (point.y - b.y) ** 2 < CLEARANCE ** 2) return false
+    a = b
+  }
+  return inside
+}
+
+/** Triangles of the triangulation that lie inside the outline: those left of it, and all reached without crossing it. */
+function insideTriangles(delaunay: Delaunator<Float64Array>, rim: number): number[] {
+  const { triangles, halfedges } = delaunay
+  const isRim = (a: number, b: number) => a < rim && b < rim && (b === (a + 1) % rim || a === (b + 1) % rim)
+  const inside = new Uint8Array(triangles.length / 3)
+  const queue: number[] = []
+  for (let half = 0; half < triangles.length; half++) {
+    const a = triangles[half]!
+    const b = triangles[half % 3 === 2 ? half - 2 : half + 1]!
+    // Delaunator winds its triangles clockwise where y points up, the outline runs anticlockwise.
+    if (a < rim && b < rim && a === (b + 1) % rim && !inside[Math.floor(half / 3)]) {
+      inside[Math.floor(half / 3)] = 1
+      queue.push(Math.floor(half / 3))
+    }
+  }
+  for (let at = 0; at < queue.length; at++) {
+    for (let k = 0; k < 3; k++) {
+      const half = 3 * queue[at]! + k
+      const a = triangles[half]!
+      const b = triangles[k === 2 ? half - 2 : half + 1]!
+      const across = halfedges[half]!
+      if (across < 0 || isRim(a, b)) continue
+      const next = Math.floor(across / 3)
+      if (!inside[next]) {
+        inside[next] = 1
+        queue.push(next)
+      }
+    }
+  }
+  return queue.sort((a, b) => a - b)
+}

@@ -1,0 +1,83 @@
+import { type Head } from '../head'
+import type { BoundaryStep, Layout, MapPoint, Point3 } from '../model'
+import { createMesh, type ZoneMesh } from './mesh'
+import { drawEdges, joinOutline, signedArea } from './outline'
+
+/** A zone on a real head. */
+export interface ZoneShape {
+  id: string
+  role: string
+  outline: MapPoint[]
+  /** cm² of scalp. */
+  area: number
+  mesh: ZoneMesh
+  /** Area-weighted mean of the outward normals, not normalised, and the mean point. */
+  meanNormal: Point3
+  meanPoint: Point3
+  /** Heights over the ears that the zone spans, cm. */
+  height: { min: number; max: number }
+  /** Ids of the zones that share an edge with this one. */
+  neighbours: string[]
+}
+
+type Bounded = { id: string; role: string; boundary: BoundaryStep[] }
+
+/** Draws every zone of a layout on a head. */
+export function shapeZones(head: Head, layout: Layout, zones: readonly Bounded[]): ZoneShape[] {
+  const edges = drawEdges(head, layout)
+  return zones.map((zone) => {
+    const outline = joinOutline(edges, zone.boundary)
+    const mesh = createMesh(head, outline)
+    const used = new Set(zone.boundary.map((step) => step.edge))
+    return {
+      id: zone.id,
+      role: zone.role,
+      outline,
+      area: signedArea(outline),
+      mesh,
+      ...summarise(mesh),
+      neighbours: zones
+        .filter((other) => other.id !== zone.id && other.boundary.some((step) => used.has(step.edge)))
+        .map((other) => other.id),
+    }
+  })
+}
+
+function summarise({ areas, triangles, space }: ZoneMesh): Pick<ZoneShape, 'meanNormal' | 'meanPoint' | 'height'> {
+  const normal = { x: 0, y: 0, z: 0 }
+  const centre = { x: 0, y: 0, z: 0 }
+  let area = 0
+  for (let t = 0; t < areas.length; t++) {
+    const a = 3 * triangles[3 * t]!
+    const b = 3 * triangles[3 * t + 1]!
+    const c = 3 * triangles[3 * t + 2]!
+    const ux = space[b]! - space[a]!
+    const uy = space[b + 1]! - space[a + 1]!
+    const uz = space[b + 2]! - space[a + 2]!
+    const vx = space[c]! - space[a]!
+    const vy = space[c + 1]! - space[a + 1]!
+    const vz = space[c + 2]! - space[a + 2]!
+    const nx = uy * vz - uz * vy
+    const ny = uz * vx - ux * vz
+    const nz = ux * vy - uy * vx
+    const x = (space[a]! + space[b]! + space[c]!) / 3
+    const y = (space[a + 1]! + space[b + 1]! + space[c + 1]!) / 3
+    const z = (space[a + 2]! + space[b + 2]! + space[c + 2]!) / 3
+    // The head is convex about its centre, so the outward side is the one away from it.
+    const outward = nx * x + ny * y + nz * z > 0 ? 0.5 : -0.5
+    normal.x += outward * nx
+    normal.y += outward * ny
+    normal.z += outward * nz
+    centre.x += areas[t]! * x
+    centre.y += areas[t]! * y
+    centre.z += areas[t]! * z
+    area += areas[t]!
+  }
+  let min = Infinity
+  let max = -Infinity
+  for (let i = 2; i < space.length; i += 3) {
+    min = Math.min(min, space[i]!)
+    max = Math.max(max, space[i]!)
+  }
+  return { meanNormal: normal, meanPoint: { x: centre.x / area, y: centre.y / area, z: centre.z / area }, height: { min, max } }
+}

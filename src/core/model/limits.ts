@@ -1,0 +1,53 @@
+/** The range a figure may have in a document, and the words for it. Used by the validators, the published schema and the form fields. */
+export interface Limit {
+  min: number
+  max: number
+  unit: string
+}
+
+const limit = (min: number, max: number, unit: string): Limit => ({ min, max, unit })
+
+/**
+ * Allowed ranges. Head measures: adult heads span about 50–62 cm (anthropometric surveys, from memory), widened so that a
+ * child's head can be refused by age and not by tape. The rest: our estimate of what a hand can do.
+ */
+export const LIMITS = {
+  circumferenceCm: limit(45, 68, 'cm'),
+  frontToNapeCm: limit(26, 46, 'cm'),
+  earToEarCm: limit(26, 44, 'cm'),
+  frontHairlineOffsetCm: limit(-2, 4, 'cm'),
+  naturalLevel: limit(1, 10, 'level'),
+  targetLevel: limit(1, 12, 'level'),
+  lengthCm: limit(2, 150, 'cm'),
+  weeksSinceColour: limit(0, 520, 'weeks'),
+  stripWidthCm: limit(3, 12, 'cm'),
+  partOffsetCm: limit(-4, 4, 'cm'),
+  angleDeg: limit(10, 80, '°'),
+  subsectionMm: limit(2, 30, 'mm'),
+  rowGapMm: limit(0, 40, 'mm'),
+  stitchMm: limit(0.5, 25, 'mm'),
+  stitchGapMm: limit(0.5, 25, 'mm'),
+  depthShare: limit(0.1, 1, 'share'),
+  bandCm: limit(0.3, 6, 'cm'),
+  startCm: limit(0, 60, 'cm'),
+  developerVol: limit(0, 40, 'vol'),
+  ratio: limit(0, 4, 'parts'),
+  maximumMinutes: limit(1, 120, 'min'),
+  learnedFactor: limit(0.25, 4, '×'),
+  psiDeg: limit(-360, 360, '°'),
+  s: limit(0, 1, ''),
+} as const satisfies Record<string, Limit>
+
+/** How many of a thing a document may hold. Keeps hostile documents small; far above any real plan. */
+export const COUNTS = {
+  variants: 12,
+  stages: 12,
+  zones: 60,
+  vertices: 400,
+  edges: 600,
+  via: 200,
+  formulas: 12,
+  products: 24,
+  sequence: 12,
+  nameLength: 120,
+} as const

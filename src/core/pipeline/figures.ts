@@ -1,0 +1,93 @@
+import type { FaltoPlan } from '../model'
+import { CONSTANTS_VERSION } from '../model'
+import { minutesFromSeconds } from '../units'
+import type { Caution } from '../advice'
+import type { Range } from '../quantity'
+import type { ComputedPlan } from './computePlan'
+
+/** The figures of a plan as everyone sees them: browser, server and command line agree to the digit. */
+export interface PlanFigures {
+  constantsVersion: string
+  scalpAreaCm2: number
+  hairs: number
+  foils: number
+  /** g of mix per formula. */
+  grams: Record<string, Range>
+  /** Hands-on time. */
+  minutes: Range
+  /** Share of the head's hairs, %. */
+  sharePercent: { byFormula: Record<string, number>; left: number }
+  zones: ZoneFigures[]
+  cautions: Caution[]
+}
+
+export interface ZoneFigures {
+  id: string
+  name: string
+  areaCm2: number
+  hairs: number
+  rows: number
+  foils: number
+  /** Share of the zone's hairs that is taken, 0…1. */
+  takenFraction: number
+  takenByFormula: Record<string, number>
+  grams: Record<string, number>
+  minutes: number
+  pitchMm: number
+  /** Local pitch, 5th to 95th percentile, mm. */
+  pitchSpreadMm: { p5: number; p95: number }
+  foilLengthCm: { min: number; max: number }
+}
+
+/** Rounding of everything that leaves the core: 0.1 g, 0.1 min, 1 foil, 0.1 cm², 0.1 %, 100 hairs. */
+export function planFigures(plan: FaltoPlan, computed: ComputedPlan): PlanFigures {
+  return {
+    constantsVersion: CONSTANTS_VERSION,
+    scalpAreaCm2: tenth(computed.scalpArea),
+    hairs: hundred(computed.hairs),
+    foils: computed.foilCount,
+    grams: Object.fromEntries(computed.grams.map(({ formulaId, range }) => [formulaId, eachTenth(range)])),
+    minutes: eachTenth({
+      low: minutesFromSeconds(computed.handsOn.low),
+      expected: minutesFromSeconds(computed.handsOn.expected),
+      high: minutesFromSeconds(computed.handsOn.high),
+    }),
+    sharePercent: {
+      byFormula: Object.fromEntries(Object.entries(computed.shareByFormula).map(([id, share]) => [id, tenth(100 * share)])),
+      left: tenth(100 * computed.shareLeft),
+    },
+    zones: computed.zones.map((zone) => {
+      const { pieces, takenByFormula, pitch } = zone.placement
+      const lengths = pieces.filter(({ kind }) => kind === 'foil').map(({ foilLength }) => foilLength)
+      return {
+        id: zone.zoneId,
+        name: zone.name,
+        areaCm2: tenth(zone.shape.area),
+        hairs: hundred(zone.hair.hairs),
+        rows: zone.placement.rowCount,
+        foils: lengths.length,
+        takenFraction: thousandth(Object.values(takenByFormula).reduce((sum, share) => sum + share, 0)),
+        takenByFormula: Object.fromEntries(Object.entries(takenByFormula).map(([id, share]) => [id, thousandth(share)])),
+        grams: Object.fromEntries(
+          plan.formulas.flatMap(({ id }) => {
+            const sum = zone.grams.reduce(
+              (total, grams, i) => (pieces[i]!.formulaId === id ? total + grams.onHair + grams.onScalp + grams.edge : total),
+              0,
+            )
+            return sum > 0 ? [[id, tenth(sum)]] : []
+          }),
+        ),
+        minutes: tenth(minutesFromSeconds(zone.handsOn)),
+        pitchMm: tenth(pitch * 10),
+        pitchSpreadMm: { p5: tenth(pitch * 10 * zone.field.spread.p5), p95: tenth(pitch * 10 * zone.field.spread.p95) },
+        foilLengthCm: lengths.length === 0 ? { min: 0, max: 0 } : { min: tenth(Math.min(...lengths)), max: tenth(Math.max(...lengths)) },
+      }
+    }),
+    cautions: computed.cautions,
+  }
+}
+
+const tenth = (value: number): number => Math.round(value * 10) / 10
+const thousandth = (value: number): number => Math.round(value * 1000) / 1000
+const hundred = (value: number): number => Math.round(value / 100) * 100
+const eachTenth = ({ low, expected, high }: Range): Range => ({ low: tenth(low), expected: tenth(expected), high: tenth(high) })

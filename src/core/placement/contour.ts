@@ -1,0 +1,114 @@
+import type { ZoneMesh } from '../layout'
+import type { PartingField } from './field'
+import { ARC, DENSITY, LENGTH, MAP, RISE, SPACE, STRIDE, type Polyline } from './polyline'
+
+/** Hair at every vertex of a mesh: hairs per cm² and stretched length, cm. */
+export interface VertexHair {
+  density: Float64Array
+  length: Float64Array
+}
+
+/**
+ * The walk along one level line, kept between calls: stop i lies on the mesh edge from vertex from[i] to vertex to[i], the
+ * share at[i] of the way along, and the line leaves it through triangle[i].
+ */
+const stops = { count: 0, from: [] as number[], to: [] as number[], at: [] as number[], triangle: [] as number[] }
+/** 1 for triangles that the level being traced crosses and that were not yet walked. Grows to the largest mesh. */
+let open = new Uint8Array(1024)
+
+/**
+ * Traces the parting at a level through the mesh as connected polylines, open ones first, then closed rings.
+ */
+export function traceContour(field: PartingField, level: number, hair: VertexHair): Polyline[] {
+  const { mesh, values, lowest, highest } = field
+  if (open.length < lowest.length) open = new Uint8Array(2 * lowest.length)
+  const crossed: number[] = []
+  for (let t = 0; t < lowest.length; t++) {
+    open[t] = lowest[t]! < level && highest[t]! >= level ? 1 : 0
+    if (open[t]) crossed.push(t)
+  }
+  const lines: Polyline[] = []
+  for (const triangle of crossed) {
+    if (!open[triangle]) continue
+    const [first, second] = edgesCrossed(mesh, values, level, triangle)
+    const entry = mesh.neighbours[3 * triangle + first]! < 0 ? first : second
+    if (mesh.neighbours[3 * triangle + entry]! >= 0) continue
+    walk(mesh, values, level, triangle, entry)
+    lines.push(toPolyline(field, hair))
+  }
+  for (const triangle of crossed) {
+    if (!open[triangle]) continue
+    walk(mesh, values, level, triangle, edgesCrossed(mesh, values, level, triangle)[0])
+    lines.push(toPolyline(field, hair))
+  }
+  return lines
+}
+
+/** Follows the level line from an edge of a triangle until it leaves the mesh or meets itself. */
+function walk(mesh: ZoneMesh, values: Float64Array, level: number, start: number, entry: number): void {
+  stops.count = 0
+  addStop(mesh, values, level, start, entry)
+  let triangle = start
+  let from = entry
+  for (;;) {
+    open[triangle] = 0
+    const [first, second] = edgesCrossed(mesh, values, level, triangle)
+    const exit = first === from ? second : first
+    addStop(mesh, values, level, triangle, exit)
+    const next = mesh.neighbours[3 * triangle + exit]!
+    if (next < 0 || !open[next]) return
+    const back = 3 * next
+    from = mesh.neighbours[back] === triangle ? 0 : mesh.neighbours[back + 1] === triangle ? 1 : 2
+    triangle = next
+  }
+}
+
+function addStop(mesh: ZoneMesh, values: Float64Array, level: number, triangle: number, edge: number): void {
+  const a = mesh.triangles[3 * triangle + edge]!
+  const b = mesh.triangles[3 * triangle + (edge === 2 ? 0 : edge + 1)]!
+  const i = stops.count++
+  stops.from[i] = a
+  stops.to[i] = b
+  stops.at[i] = (level - values[a]!) / (values[b]! - values[a]!)
+  stops.triangle[i] = triangle
+}
+
+/** The two edges of a crossed triangle that a level line passes; edge k runs from corner k to corner k + 1. */
+function edgesCrossed(mesh: ZoneMesh, values: Float64Array, level: number, t: number): readonly [number, number] {
+  const a = values[mesh.triangles[3 * t]!]! < level
+  const b = values[mesh.triangles[3 * t + 1]!]! < level
+  const c = values[mesh.triangles[3 * t + 2]!]! < level
+  if (a === b) return LAST_TWO
+  return b === c ? FIRST_AND_LAST : FIRST_TWO
+}
+const FIRST_TWO = [0, 1] as const
+const LAST_TWO = [1, 2] as const
+const FIRST_AND_LAST = [0, 2] as const
+
+function toPolyline({ mesh, rise }: PartingField, hair: VertexHair): Polyline {
+  const { map, space } = mesh
+  const line = new Float64Array(STRIDE * stops.count)
+  for (let i = 0, at = 0; i < stops.count; i++, at += STRIDE) {
+    const a = stops.from[i]!
+    const b = stops.to[i]!
+    const t = stops.at[i]!
+    const triangle = stops.triangle[i]!
+    line[at + MAP] = map[2 * a]! + t * (map[2 * b]! - map[2 * a]!)
+    line[at + MAP + 1] = map[2 * a + 1]! + t * (map[2 * b + 1]! - map[2 * a + 1]!)
+    line[at + SPACE] = space[3 * a]! + t * (space[3 * b]! - space[3 * a]!)
+    line[at + SPACE + 1] = space[3 * a + 1]! + t * (space[3 * b + 1]! - space[3 * a + 1]!)
+    line[at + SPACE + 2] = space[3 * a + 2]! + t * (space[3 * b + 2]! - space[3 * a + 2]!)
+    line[at + RISE] = rise[2 * triangle]!
+    line[at + RISE + 1] = rise[2 * triangle + 1]!
+    line[at + DENSITY] = hair.density[a]! + t * (hair.density[b]! - hair.density[a]!)
+    line[at + LENGTH] = hair.length[a]! + t * (hair.length[b]! - hair.length[a]!)
+    if (i > 0) {
+      const before = at - STRIDE
+      const dx = line[at + SPACE]! - line[before + SPACE]!
+      const dy = line[at + SPACE + 1]! - line[before + SPACE + 1]!
+      const dz = line[at + SPACE + 2]! - line[before + SPACE + 2]!
+      line[at + ARC] = line[before + ARC]! + Math.sqrt(dx * dx + dy * dy + dz * dz)
+    }
+  }
+  return line
+}

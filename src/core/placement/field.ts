@@ -1,0 +1,249 @@
+import type { ZoneMesh, ZoneShape } from '../layout'
+import type { Direction } from '../model'
+import { FIELD_LEVELS } from './constants'
+import { partingFunction } from './direction'
+
+/**
+ * The parting field of a zone: a function whose level sets are partings, together with its scale in true distance.
+ *
+ * `distance` rises so that the area between two partings equals their mean width times their difference in distance:
+ * dt = dA / width. Rows at equal steps of it therefore have the asked pitch as their mean, and
+ * Σ row width × pitch = zone area holds whatever the zone's shape.
+ */
+export interface PartingField {
+  mesh: ZoneMesh
+  /** Value of the parting function at each vertex, and its least and greatest on each triangle. */
+  values: Float64Array
+  lowest: Float64Array
+  highest: Float64Array
+  /** Per triangle, map cm per true cm in the direction in which the field rises: (x, y) pairs. */
+  rise: Float64Array
+  /** Tabulated levels, with the area below each (cm²), the parting's length (cm) and its distance from the lowest (cm). */
+  levels: Float64Array
+  areas: Float64Array
+  widths: Float64Array
+  distance: Float64Array
+  /** Length of the zone across its partings, cm. */
+  extent: number
+  /** Local pitch over mean pitch: 5th and 95th percentile by area. */
+  spread: { p5: number; p95: number }
+}
+
+export function createField(shape: ZoneShape, direction: Direction, angleDeg: number): PartingField {
+  const { mesh } = shape
+  const at = partingFunction(shape, direction, angleDeg)
+  const values = new Float64Array(mesh.space.length / 3)
+  for (let i = 0; i < values.length; i++) values[i] = at(mesh.space[3 * i]!, mesh.space[3 * i + 1]!, mesh.space[3 * i + 2]!)
+  const { lowest, highest } = extremes(mesh, values)
+  const levels = tabulatedLevels(lowest, highest)
+  const { areas, widths } = measureLevels(mesh, values, lowest, highest, levels)
+  const distance = new Float64Array(levels.length)
+  for (let k = 1; k < levels.length; k++) {
+    const width = (widths[k - 1]! + widths[k]!) / 2
+    distance[k] = distance[k - 1]! + (areas[k]! - areas[k - 1]!) / width
+  }
+  const { rise, steepness } = gradients(mesh, values)
+  return {
+    mesh,
+    values,
+    lowest,
+    highest,
+    rise,
+    levels,
+    areas,
+    widths,
+    distance,
+    extent: distance[distance.length - 1]!,
+    spread: pitchSpread(mesh, lowest, highest, steepness, levels, distance),
+  }
+}
+
+/**
+ * The level of the row that stands for the strip between two distances: where the parting is as long as the strip is wide
+ * on average (there is such a place by the mean value theorem; the one nearest the strip's middle is taken). So a row at the
+ * ragged lower edge of a nape lies where there is hair for it.
+ */
+export function rowLevel(field: PartingField, from: number, to: number): number {
+  const mean = (readAt(field, field.areas, to) - readAt(field, field.areas, from)) / (to - from)
+  const middle = (from + to) / 2
+  let best = middle
+  let nearest = Infinity
+  let before = { at: from, excess: readAt(field, field.widths, from) - mean }
+  for (let i = 1; i <= STRIP_SAMPLES; i++) {
+    const at = from + ((to - from) * i) / STRIP_SAMPLES
+    const after = { at, excess: readAt(field, field.widths, at) - mean }
+    if (before.excess * after.excess <= 0 && before.excess !== after.excess) {
+      const root = before.at + ((after.at - before.at) * before.excess) / (before.excess - after.excess)
+      if (Math.abs(root - middle) < nearest) {
+        nearest = Math.abs(root - middle)
+        best = root
+      }
+    }
+    before = after
+  }
+  return readAt(field, field.levels, best)
+}
+const STRIP_SAMPLES = 8
+
+/** A tabulated quantity at a distance from the field's lower end. */
+function readAt(field: PartingField, table: Float64Array, distance: number): number {
+  const k = intervalOf(field.distance, distance)
+  const t = (distance - field.distance[k]!) / (field.distance[k + 1]! - field.distance[k]!)
+  return table[k]! + t * (table[k + 1]! - table[k]!)
+}
+
+function extremes(mesh: ZoneMesh, values: Float64Array): { lowest: Float64Array; highest: Float64Array } {
+  const count = mesh.areas.length
+  const lowest = new Float64Array(count)
+  const highest = new Float64Array(count)
+  for (let t = 0; t < count; t++) {
+    const a = values[mesh.triangles[3 * t]!]!
+    const b = values[mesh.triangles[3 * t + 1]!]!
+    const c = values[mesh.triangles[3 * t + 2]!]!
+    lowest[t] = Math.min(a, b, c)
+    highest[t] = Math.max(a, b, c)
+  }
+  return { lowest, highest }
+}
+
+/** Levels from the lowest to the highest value, closer together at both ends, where rows may be short. */
+function tabulatedLevels(lowest: Float64Array, highest: Float64Array): Float64Array {
+  let low = Infinity
+  let high = -Infinity
+  for (const value of lowest) low = Math.min(low, value)
+  for (const value of highest) high = Math.max(high, value)
+  return Float64Array.from(
+    { length: FIELD_LEVELS + 1 },
+    (_, k) => low + ((high - low) * (1 - Math.cos((Math.PI * k) / FIELD_LEVELS))) / 2,
+  )
+}
+
+/**
+ * Area of the mesh below each level, cm², and length of each level line, cm: exact for a function that is linear on every
+ * triangle. On a triangle with sorted values l ≤ m ≤ h the area below a level rises with its square from l to m and falls
+ * back from m to h; its derivative is the line's length over the gradient, so the line's length follows from its two ends.
+ */
+function measureLevels(
+  mesh: ZoneMesh,
+  values: Float64Array,
+  lowest: Float64Array,
+  highest: Float64Array,
+  levels: Float64Array,
+): { areas: Float64Array; widths: Float64Array } {
+  const areas = new Float64Array(levels.length)
+  const whole = new Float64Array(levels.length + 1) // triangles that lie wholly below, counted from their first level on
+  const widths = new Float64Array(levels.length)
+  for (let t = 0; t < mesh.areas.length; t++) {
+    const low = lowest[t]!
+    const high = highest[t]!
+    const [a, b, c] = [mesh.triangles[3 * t]!, mesh.triangles[3 * t + 1]!, mesh.triangles[3 * t + 2]!]
+    const middle = values[a]! + values[b]! + values[c]! - low - high
+    const area = mesh.areas[t]!
+    let k = intervalOf(levels, low) + 1
+    for (; k < levels.length && levels[k]! < high; k++) {
+      const level = levels[k]!
+      areas[k]! +=
+        level > middle
+          ? area * (1 - (high - level) ** 2 / ((high - low) * (high - middle)))
+          : (area * (level - low) ** 2) / ((high - low) * (middle - low))
+      widths[k]! += crossingLength(mesh, values, a, b, c, level)
+    }
+    whole[k]! += area
+  }
+  let below = 0
+  for (let k = 0; k < levels.length; k++) {
+    below += whole[k]!
+    areas[k]! += below
+  }
+  return { areas, widths }
+}
+
+/** Length of a level line inside one triangle, cm. */
+function crossingLength(mesh: ZoneMesh, values: Float64Array, a: number, b: number, c: number, level: number): number {
+  const aBelow = values[a]! < level
+  const bBelow = values[b]! < level
+  const cBelow = values[c]! < level
+  // The corner that lies alone on its side of the level.
+  const [alone, one, other] = bBelow === cBelow ? [a, b, c] : aBelow === cBelow ? [b, c, a] : [c, a, b]
+  const t = (level - values[alone]!) / (values[one]! - values[alone]!)
+  const u = (level - values[alone]!) / (values[other]! - values[alone]!)
+  let square = 0
+  for (let axis = 0; axis < 3; axis++) {
+    const origin = mesh.space[3 * alone + axis]!
+    square += (t * (mesh.space[3 * one + axis]! - origin) - u * (mesh.space[3 * other + axis]! - origin)) ** 2
+  }
+  return Math.sqrt(square)
+}
+
+/** Gradient of the field on every triangle: its size per true cm, and the map image of one true cm along it. */
+function gradients(mesh: ZoneMesh, values: Float64Array): { rise: Float64Array; steepness: Float64Array } {
+  const count = mesh.areas.length
+  const rise = new Float64Array(2 * count)
+  const steepness = new Float64Array(count)
+  for (let t = 0; t < count; t++) {
+    const a = mesh.triangles[3 * t]!
+    const b = mesh.triangles[3 * t + 1]!
+    const c = mesh.triangles[3 * t + 2]!
+    // In space: gradient = p·AB + q·AC with the metric of the two sides.
+    let uu = 0
+    let uv = 0
+    let vv = 0
+    for (let axis = 0; axis < 3; axis++) {
+      const u = mesh.space[3 * b + axis]! - mesh.space[3 * a + axis]!
+      const v = mesh.space[3 * c + axis]! - mesh.space[3 * a + axis]!
+      uu += u * u
+      uv += u * v
+      vv += v * v
+    }
+    const du = values[b]! - values[a]!
+    const dv = values[c]! - values[a]!
+    const determinant = uu * vv - uv * uv
+    const p = (vv * du - uv * dv) / determinant
+    const q = (uu * dv - uv * du) / determinant
+    const size = Math.sqrt(Math.max(p * du + q * dv, 1e-12))
+    steepness[t] = size
+    for (let axis = 0; axis < 2; axis++) {
+      const u = mesh.map[2 * b + axis]! - mesh.map[2 * a + axis]!
+      const v = mesh.map[2 * c + axis]! - mesh.map[2 * a + axis]!
+      rise[2 * t + axis] = (p * u + q * v) / size
+    }
+  }
+  return { rise, steepness }
+}
+
+/** Local pitch over mean pitch = (df/dt) / |∇f|, summarised over the zone by area. */
+function pitchSpread(
+  mesh: ZoneMesh,
+  lowest: Float64Array,
+  highest: Float64Array,
+  steepness: Float64Array,
+  levels: Float64Array,
+  distance: Float64Array,
+): { p5: number; p95: number } {
+  const count = mesh.areas.length
+  const ratios = new Float64Array(count)
+  let total = 0
+  for (let t = 0; t < count; t++) {
+    const k = intervalOf(levels, (lowest[t]! + highest[t]!) / 2)
+    ratios[t] = (levels[k + 1]! - levels[k]!) / (distance[k + 1]! - distance[k]!) / steepness[t]!
+    total += mesh.areas[t]!
+  }
+  const sorted = Array.from(ratios.keys()).sort((one, other) => ratios[one]! - ratios[other]!)
+  const quantile = (share: number) => {
+    let sum = 0
+    return ratios[sorted.find((t) => (sum += mesh.areas[t]!) >= share * total) ?? count - 1]!
+  }
+  return { p5: quantile(0.05), p95: quantile(0.95) }
+}
+
+/** Index k with table[k] ≤ value < table[k + 1], kept inside the table. */
+function intervalOf(table: Float64Array, value: number): number {
+  let low = 0
+  let high = table.length - 1
+  while (high - low > 1) {
+    const middle = (low + high) >> 1
+    if (table[middle]! <= value) low = middle
+    else high = middle
+  }
+  return low
+}

@@ -1,0 +1,12 @@
+/**
+ * Stage 3: what is taken. Parting fields with true pitch, rows, foils and their stitches. Lengths in cm, areas in cm² of
+ * scalp, hair as a number of hairs or as cm of fibre.
+ */
+export { FOIL_USABLE_CM, FOLD_CM, NARROWEST_FOIL_CM, ONE_FOIL_ROW_CM } from './constants'
+export { createField, type PartingField } from './field'
+export { placeZone, type Piece, type ZoneHair, type ZonePlacement } from './foils'
+export { defaultPlacement, TAKE_PRESETS, type TakePreset } from './presets'
+export { MAP, pointCount, polylineLength, SPACE, STRIDE, type Polyline } from './polyline'
+export { pieceOutline, pieceStitches } from './stitches'
+export { takenShare } from './take'
+export { zoneHair } from './zoneHair'

@@ -1,0 +1,41 @@
+import type { ProductKind } from '../model'
+
+/** Grams of mix per gram of hair, by kind of product. Starting values: common practice and our estimate. */
+export const LOAD: Record<ProductKind, number> = {
+  powderLightener: 2.0,
+  creamLightener: 2.0,
+  permanentColour: 1.15,
+  gloss: 0.6,
+}
+
+/** Hair longer than this takes up less per gram, because strands lie on one another in the foil: load × (45 / length)^0.35.
+ * Our estimate, set so that very long dense hair needs about twice the mix of shoulder-length hair (common practice). */
+export const LONG_HAIR_CM = 45
+export const LONG_HAIR_EXPONENT = 0.35
+
+/** Film on the scalp of a standard root retouch, g of mix per cm². Our estimate from whole-head retouches of about 100 g. */
+export const SCALP_FILM_G_PER_CM2 = 0.15
+
+/** Left on each foil's edges, and left in each bowl, g. Our estimate. */
+export const EDGE_LOSS_G = 0.3
+export const BOWL_RESIDUE_G = 4
+/** Mix that one bowl holds, g. Common practice. */
+export const BOWL_G = 120
+
+/** Coefficients of variation of what makes hair take more or less, shared by the whole head. Our estimate. */
+export const GRAMS_VARIATION = { density: 0.15, fibre: 0.16, load: 0.15, length: 0.05 } as const
+
+/** Seconds of work. Starting values: common practice, to be replaced by what is learned from each colourist. */
+export const FOIL_SECONDS = 15
+export const FOIL_SECONDS_PER_CM = 3
+export const SCALP_SECONDS_PER_CM = 0.7
+export const ZONE_SECONDS = 45
+/** Long hair is slower to lay into foils: +1 % a cm beyond 30 cm, at most +50 %. Our estimate. */
+export const SLOW_FROM_CM = 30
+export const SLOWER_PER_CM = 0.01
+export const SLOWEST = 1.5
+/** Coefficient of variation of the hands. Our estimate. */
+export const SECONDS_VARIATION = 0.13
+
+/** Quantile of the normal distribution for p10 and p90. */
+export const P90 = 1.2815515655446004
