@@ -1,6 +1,6 @@
 import type { FaltoPlan, Formula, Product } from '../model'
 import { liftAfter } from '../process'
-import type { ComputedPlan } from '../pipeline'
+import type { ComputedStages } from '../result'
 
 /** Something a person has to look at. `caution`: to be acknowledged by name before work begins; `note`: worth knowing. */
 export interface Caution {
@@ -24,11 +24,10 @@ const UNEVEN_LEVELS = 2
 /** Conditions in a closed foil in an ordinary room. Our estimate. */
 const IN_FOIL = { celsius: 30, moist: 0.9, fresh: 0.95, maximumLift: 8 } as const
 
-type Computed = Omit<ComputedPlan, 'cautions'>
-type Rule = (plan: FaltoPlan, computed: Computed) => Caution[]
+type Rule = (plan: FaltoPlan, computed: ComputedStages) => Caution[]
 
 /** Everything to be looked at before this plan is carried out, in a fixed order. */
-export const cautionsFor = (plan: FaltoPlan, computed: Computed): Caution[] => RULES.flatMap((rule) => rule(plan, computed))
+export const cautionsFor = (plan: FaltoPlan, computed: ComputedStages): Caution[] => RULES.flatMap((rule) => rule(plan, computed))
 
 const careChecks: Rule = (_plan, { pieces }) =>
   pieces.length === 0
@@ -136,7 +135,7 @@ const lighteners = (plan: FaltoPlan): { formula: Formula; product: Product }[] =
     .filter(({ product }) => product.kind === 'powderLightener' || product.kind === 'creamLightener')
 
 /** From the first to the last piece of a formula with everything worked between them, min. */
-function applicationSpan(formula: Formula, { zones }: Computed): { minutes: number; zoneIds: string[] } {
+function applicationSpan(formula: Formula, { zones }: ComputedStages): { minutes: number; zoneIds: string[] } {
   let clock = 0
   let first: number | undefined
   let last = 0

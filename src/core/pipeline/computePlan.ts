@@ -2,49 +2,13 @@ import { cautionsFor, type Caution } from '../advice'
 import { createHead, scalpArea, type Head } from '../head'
 import { shapeZones, type ZoneShape } from '../layout'
 import type { FaltoPlan, HairState, HeadMeasures, Placement, Stage } from '../model'
-import { createField, placeZone, zoneHair, type PartingField, type Piece, type ZoneHair, type ZonePlacement } from '../placement'
-import {
-  formulaGrams,
-  pieceGrams,
-  pieceSeconds,
-  secondsRange,
-  zoneSeconds,
-  type FormulaGrams,
-  type PieceGrams,
-  type Range,
-} from '../quantity'
+import { createField, placeZone, zoneHair, type PartingField, type ZoneHair } from '../placement'
+import { formulaGrams, pieceGrams, pieceSeconds, secondsRange, zoneSeconds } from '../quantity'
+import type { ComputedStages, ZoneResult } from '../result'
 import { memoByKey } from './memo'
 
-/** One zone, computed. */
-export interface ZoneResult {
-  stageId: string
-  zoneId: string
-  name: string
-  shape: ZoneShape
-  /** Direction spread of the rows' pitch, see PartingField. */
-  field: PartingField
-  placement: ZonePlacement
-  hair: ZoneHair
-  /** Parallel to placement.pieces. */
-  grams: PieceGrams[]
-  seconds: number[]
-  /** Hands-on time in all with sectioning, s. */
-  handsOn: number
-}
-
-/** A whole plan, computed and not rounded. Zones stand in working order, stage by stage. */
-export interface ComputedPlan {
-  head: Head
-  scalpArea: number
-  zones: ZoneResult[]
-  pieces: Piece[]
-  foilCount: number
-  grams: FormulaGrams[]
-  handsOn: Range
-  /** Hairs on the head; share of them that each formula takes, and that is left. */
-  hairs: number
-  shareByFormula: Record<string, number>
-  shareLeft: number
+/** A whole plan, computed and not rounded. */
+export interface ComputedPlan extends ComputedStages {
   cautions: Caution[]
 }
 
@@ -78,7 +42,7 @@ export function computePlan(plan: FaltoPlan): ComputedPlan {
       zones.reduce((sum, zone) => sum + (zone.placement.takenByFormula[id] ?? 0) * zone.hair.hairs, 0) / hairs,
     ]),
   )
-  const computed: Omit<ComputedPlan, 'cautions'> = {
+  const computed: ComputedStages = {
     head,
     scalpArea: scalpArea(head),
     zones,

@@ -1,0 +1,30 @@
+import { readFileSync } from 'node:fs'
+import { computePlan, planFigures } from '@/core/pipeline'
+import { checkPlanDocument, describeProblems } from '@/server/dto'
+
+/** `./falto compute FILE|-`: plan document in, figures out. One line on stderr and exit code 2 for an entry that cannot be used. */
+function main(file: string | undefined): void {
+  if (!file) return refuse('say which plan to compute: ./falto compute FILE, or - to read it from standard input')
+  let text: string
+  try {
+    text = readFileSync(file === '-' ? 0 : file, 'utf8')
+  } catch (error) {
+    return refuse(`${file} cannot be read (${(error as NodeJS.ErrnoException).code ?? 'unknown'})`)
+  }
+  let entry: unknown
+  try {
+    entry = JSON.parse(text)
+  } catch {
+    return refuse(`${file === '-' ? 'standard input' : file} is not valid JSON`)
+  }
+  const checked = checkPlanDocument(entry)
+  if (!checked.ok) return refuse(`not a plan that can be computed: ${describeProblems(checked.problems)}`)
+  process.stdout.write(`${JSON.stringify(planFigures(checked.value, computePlan(checked.value)), null, 2)}\n`)
+}
+
+function refuse(message: string): void {
+  process.stderr.write(`falto compute: ${message.replaceAll('\n', ' ')}\n`)
+  process.exitCode = 2
+}
+
+main(process.argv[2])

@@ -1,0 +1,14 @@
+import { mkdirSync, writeFileSync } from 'node:fs'
+import { v7 } from 'uuid'
+import { DEMO_CLIENTS } from '@/server/demo'
+import { planSchema } from '@/server/schema'
+
+/** Writes docs/examples and docs/schema from the code. The ids are counted, so that a second run changes nothing. */
+const written = Date.UTC(2026, 10, 24)
+let counted = 0
+const newId = () => v7({ msecs: written, seq: counted++, random: new Uint8Array(16).fill(7) })
+
+mkdirSync('docs/examples', { recursive: true })
+for (const demo of DEMO_CLIENTS) writeFileSync(`docs/examples/${demo.key}.json`, `${JSON.stringify(demo.plan(newId), null, 2)}\n`)
+mkdirSync('docs/schema', { recursive: true })
+writeFileSync('docs/schema/falto-plan-1.schema.json', `${JSON.stringify(planSchema(), null, 2)}\n`)

@@ -1,0 +1,79 @@
+# ./falto start and ./falto stop.
+
+start_falto() {
+  ensure_postgres
+  choose_home
+  exec 9>"$HOME_DIR/lock"
+  if ! flock -n 9; then
+    say "Falto is running already: $(cat "$HOME_DIR/url" 2>/dev/null || echo 'it is just starting'). Nothing was started; ./falto stop ends it."
+    exit 0
+  fi
+  if [ -s "$HOME_DIR/pid" ]; then
+    clear_leftovers
+  fi
+  ensure_modules
+  load_secrets
+  init_cluster "$HOME_DIR/data"
+  start_cluster "$HOME_DIR/data" "${FALTO_DB_PORT:-54310}"
+  trap 'finish' EXIT
+  trap 'exit 0' INT TERM
+  local wanted=${FALTO_PORT:-4310} port
+  port=$(free_port "$wanted")
+  [ "$port" = "$wanted" ] || say "port $wanted is taken by another program; Falto uses $port."
+  export BETTER_AUTH_URL="http://127.0.0.1:$port"
+  node --import tsx src/db/migrate.ts
+  say "$(node --import tsx scripts/seed.ts)"
+  ensure_build
+  # The lock belongs to this shell and not to what it starts, so that a killed start leaves none behind.
+  node node_modules/next/dist/bin/next start -H 127.0.0.1 -p "$port" >"$HOME_DIR/server.log" 2>&1 9>&- &
+  SERVER=$!
+  printf '%s %s' "$$" "$SERVER" >"$HOME_DIR/pid"
+  until port_busy "$port"; do
+    kill -0 "$SERVER" 2>/dev/null || { tail -n 20 "$HOME_DIR/server.log" >&2; die "the server ended at once; the lines above are from $HOME_DIR/server.log."; }
+    sleep 0.2
+  done
+  printf '%s' "$BETTER_AUTH_URL" >"$HOME_DIR/url"
+  say "ready at $BETTER_AUTH_URL (Ctrl-C stops it)"
+  wait "$SERVER" || die "the server ended unexpectedly; see $HOME_DIR/server.log."
+}
+
+# After a start that was killed: its server may still run and hold the port.
+clear_leftovers() {
+  local server
+  server=$(cut -d' ' -f2 "$HOME_DIR/pid")
+  if [ -n "$server" ] && [ "$(readlink "/proc/$server/cwd" 2>/dev/null)" = "$ROOT" ]; then
+    kill "$server" 2>/dev/null || true
+    while kill -0 "$server" 2>/dev/null; do sleep 0.1; done
+    say "the last Falto was killed; the server it had left (process $server) was ended."
+  else
+    say "the last Falto ended without tidying up; its notes were cleared."
+  fi
+  rm -f "$HOME_DIR/pid" "$HOME_DIR/url"
+}
+
+finish() {
+  trap '' INT TERM
+  if [ -n "${SERVER:-}" ]; then
+    kill "$SERVER" 2>/dev/null || true
+    wait "$SERVER" 2>/dev/null || true
+  fi
+  stop_cluster "$HOME_DIR/data" || true
+  rm -f "$HOME_DIR/pid" "$HOME_DIR/url"
+  say "stopped."
+}
+
+stop_falto() {
+  ensure_postgres
+  choose_home
+  local pid
+  pid=$(cut -d' ' -f1 "$HOME_DIR/pid" 2>/dev/null || true)
+  if [ -n "$pid" ] && kill -TERM "$pid" 2>/dev/null; then
+    while kill -0 "$pid" 2>/dev/null; do sleep 0.2; done
+    say "stopped the Falto that ran as process $pid."
+  elif [ -d "$HOME_DIR/data" ] && [ -n "$(cluster_pid "$HOME_DIR/data")" ]; then
+    stop_cluster "$HOME_DIR/data"
+    say "Falto was not running, but its database was; it is stopped."
+  else
+    say "Falto is not running."
+  fi
+}

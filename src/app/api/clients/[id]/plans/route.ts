@@ -1,0 +1,7 @@
+import { NewPlanDto } from '@/server/dto'
+import { readEntry, signedIn } from '@/server/http'
+import { createPlan } from '@/server/plans'
+
+export const POST = signedIn<{ id: string }>(async (member, request, { id }) =>
+  createPlan(member, id, await readEntry(request, NewPlanDto)),
+)

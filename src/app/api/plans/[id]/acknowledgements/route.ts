@@ -1,0 +1,7 @@
+import { AcknowledgementDto } from '@/server/dto'
+import { readEntry, signedIn } from '@/server/http'
+import { acknowledgeCaution } from '@/server/plans'
+
+export const POST = signedIn<{ id: string }>(async (member, request, { id }) =>
+  acknowledgeCaution(member, id, await readEntry(request, AcknowledgementDto)),
+)

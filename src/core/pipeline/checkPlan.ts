@@ -1,0 +1,54 @@
+import { createHead, HeadMeasureError, type Head } from '../head'
+import { checkStage } from '../layout'
+import { LEAVE, type FaltoPlan } from '../model'
+
+/** A law that a document breaks, at a path such as `variants[0].stages[0].zones[2].placement.sequence[1]`. */
+export interface PlanProblem {
+  path: string
+  message: string
+}
+
+/**
+ * Checks what no single field can tell: names that must exist, measures that must fit each other, zones that must cover the
+ * scalp once. Fields are taken to have passed the document's schema.
+ * @returns all problems in document order; empty when the plan can be computed
+ */
+export function checkPlan(plan: FaltoPlan): PlanProblem[] {
+  const problems: PlanProblem[] = []
+  const head = headOf(plan, problems)
+  const products = new Set(plan.products.map(({ id }) => id))
+  const formulas = new Set(plan.formulas.map(({ id }) => id))
+  if (products.size < plan.products.length) problems.push({ path: 'products', message: 'Two products have the same id.' })
+  if (formulas.size < plan.formulas.length) problems.push({ path: 'formulas', message: 'Two formulas have the same letter.' })
+  plan.formulas.forEach((formula, i) => {
+    if (!products.has(formula.productId))
+      problems.push({ path: `formulas[${i}].productId`, message: `There is no product "${formula.productId}" in this plan.` })
+  })
+  if (new Set(plan.variants.map(({ id }) => id)).size < plan.variants.length)
+    problems.push({ path: 'variants', message: 'Two variants have the same id.' })
+  if (!plan.variants.some(({ id }) => id === plan.activeVariantId))
+    problems.push({ path: 'activeVariantId', message: 'There is no variant with this id.' })
+  plan.variants.forEach((variant, v) =>
+    variant.stages.forEach((stage, s) => {
+      const path = `variants[${v}].stages[${s}]`
+      stage.zones.forEach((zone, z) =>
+        zone.placement.sequence.forEach((id, i) => {
+          if (id !== LEAVE && !formulas.has(id))
+            problems.push({ path: `${path}.zones[${z}].placement.sequence[${i}]`, message: `There is no formula "${id}" in this plan.` })
+        }),
+      )
+      if (head) problems.push(...checkStage(head, stage).map((problem) => ({ path: `${path}.${problem.path}`, message: problem.message })))
+    }),
+  )
+  return problems
+}
+
+function headOf(plan: FaltoPlan, problems: PlanProblem[]): Head | undefined {
+  try {
+    return createHead(plan.head)
+  } catch (error) {
+    if (!(error instanceof HeadMeasureError)) throw error
+    problems.push({ path: `head.${error.field}`, message: error.message })
+    return undefined
+  }
+}

@@ -1,0 +1,38 @@
+/** What the stages head, layout, placement and quantity add up to, before anything is rounded. */
+import type { Head } from '../head'
+import type { ZoneShape } from '../layout'
+import type { PartingField, Piece, ZoneHair, ZonePlacement } from '../placement'
+import type { FormulaGrams, PieceGrams, Range } from '../quantity'
+
+/** One zone, computed. */
+export interface ZoneResult {
+  stageId: string
+  zoneId: string
+  name: string
+  shape: ZoneShape
+  field: PartingField
+  placement: ZonePlacement
+  hair: ZoneHair
+  /** Parallel to placement.pieces: mix in g and hands-on time in s. */
+  grams: PieceGrams[]
+  seconds: number[]
+  /** Hands-on time in all with sectioning, s. */
+  handsOn: number
+}
+
+/** A plan's stages, computed. Zones stand in working order, stage by stage. */
+export interface ComputedStages {
+  head: Head
+  /** cm² under hair. */
+  scalpArea: number
+  zones: ZoneResult[]
+  pieces: Piece[]
+  foilCount: number
+  grams: FormulaGrams[]
+  /** s */
+  handsOn: Range
+  /** Hairs on the head; share of them that each formula takes, and that is left. */
+  hairs: number
+  shareByFormula: Record<string, number>
+  shareLeft: number
+}

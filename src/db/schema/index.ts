@@ -1,0 +1,3 @@
+export * from './auth'
+export * from './plan'
+export * from './salon'

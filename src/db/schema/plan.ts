@@ -1,0 +1,102 @@
+import { foreignKey, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core'
+import type { FaltoPlan } from '../../core/model'
+import { client, salon, staff } from './salon'
+
+/** One change of a document: where, and what stands there afterwards. */
+export interface PlanPatch {
+  op: 'add' | 'remove' | 'replace'
+  path: (string | number)[]
+  value?: unknown
+}
+
+const moment = (name: string) => timestamp(name, { withTimezone: true })
+
+/** The plan being worked on. `revision` counts its operations; `document` is what they add up to. */
+export const plan = pgTable(
+  'plan',
+  {
+    salonId: uuid('salon_id').notNull().references(() => salon.id),
+    id: uuid('id').notNull(),
+    clientId: uuid('client_id').notNull(),
+    name: text('name').notNull(),
+    document: jsonb('document').$type<FaltoPlan>().notNull(),
+    revision: integer('revision').notNull().default(0),
+    createdAt: moment('created_at').notNull().defaultNow(),
+    updatedAt: moment('updated_at').notNull().defaultNow(),
+    deletedAt: moment('deleted_at'),
+  },
+  (table) => [
+    primaryKey({ columns: [table.salonId, table.id] }),
+    foreignKey({ columns: [table.salonId, table.clientId], foreignColumns: [client.salonId, client.id] }),
+    index('plan_client').on(table.salonId, table.clientId, table.updatedAt),
+  ],
+)
+
+/** A plan as it was when somebody kept it. Never changed. */
+export const planVersion = pgTable(
+  'plan_version',
+  {
+    salonId: uuid('salon_id').notNull(),
+    planId: uuid('plan_id').notNull(),
+    number: integer('number').notNull(),
+    label: text('label').notNull(),
+    document: jsonb('document').$type<FaltoPlan>().notNull(),
+    staffId: uuid('staff_id').notNull(),
+    createdAt: moment('created_at').notNull().defaultNow(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.salonId, table.planId, table.number] }),
+    foreignKey({ columns: [table.salonId, table.planId], foreignColumns: [plan.salonId, plan.id] }),
+    foreignKey({ columns: [table.salonId, table.staffId], foreignColumns: [staff.salonId, staff.id] }),
+  ],
+)
+
+/** What was done to a plan, in order. An `edit` carries its patches and their inverse; `undo` and `redo` name the edit they
+ * concern, whose `state` follows. */
+export const planEdit = pgTable(
+  'plan_edit',
+  {
+    salonId: uuid('salon_id').notNull(),
+    planId: uuid('plan_id').notNull(),
+    /** The revision this operation led to. */
+    revision: integer('revision').notNull(),
+    /** Given by the device, so that an operation sent twice counts once. */
+    id: uuid('id').notNull(),
+    kind: text('kind', { enum: ['edit', 'undo', 'redo'] }).notNull(),
+    label: text('label').notNull(),
+    patches: jsonb('patches').$type<PlanPatch[]>().notNull(),
+    inverse: jsonb('inverse').$type<PlanPatch[]>().notNull(),
+    target: uuid('target'),
+    state: text('state', { enum: ['applied', 'undone', 'discarded'] }).notNull(),
+    staffId: uuid('staff_id').notNull(),
+    at: moment('at').notNull().defaultNow(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.salonId, table.planId, table.revision] }),
+    uniqueIndex('plan_edit_id').on(table.salonId, table.planId, table.id),
+    foreignKey({ columns: [table.salonId, table.planId], foreignColumns: [plan.salonId, plan.id] }),
+    foreignKey({ columns: [table.salonId, table.staffId], foreignColumns: [staff.salonId, staff.id] }),
+  ],
+)
+
+/** Who looked at which caution, when and why it is all right to go on. Only ever added to. */
+export const cautionAcknowledgement = pgTable(
+  'caution_acknowledgement',
+  {
+    salonId: uuid('salon_id').notNull(),
+    planId: uuid('plan_id').notNull(),
+    id: uuid('id').notNull(),
+    cautionId: text('caution_id').notNull(),
+    /** The words that were on the screen. */
+    text: text('text').notNull(),
+    reason: text('reason').notNull(),
+    planRevision: integer('plan_revision').notNull(),
+    staffId: uuid('staff_id').notNull(),
+    at: moment('at').notNull().defaultNow(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.salonId, table.planId, table.id] }),
+    foreignKey({ columns: [table.salonId, table.planId], foreignColumns: [plan.salonId, plan.id] }),
+    foreignKey({ columns: [table.salonId, table.staffId], foreignColumns: [staff.salonId, staff.id] }),
+  ],
+)

@@ -1,0 +1,24 @@
+import { betterAuth } from 'better-auth'
+import { drizzleAdapter } from 'better-auth/adapters/drizzle'
+import { account, database, session, user, verification } from '@/db'
+
+const SESSION_HOURS = 14 // a long salon day
+
+function createAuth() {
+  const url = process.env['BETTER_AUTH_URL'] ?? 'http://127.0.0.1:4310'
+  const { protocol, port } = new URL(url)
+  return betterAuth({
+    baseURL: url,
+    secret: process.env['BETTER_AUTH_SECRET'] ?? '',
+    database: drizzleAdapter(database(), { provider: 'pg', schema: { user, session, account, verification } }),
+    emailAndPassword: { enabled: true, disableSignUp: true },
+    session: { expiresIn: SESSION_HOURS * 3600 },
+    trustedOrigins: ['127.0.0.1', 'localhost'].map((host) => `${protocol}//${host}:${port}`),
+    advanced: { cookiePrefix: 'falto' },
+    telemetry: { enabled: false },
+  })
+}
+
+/** Made on first use, because building the application has no database. */
+let made: ReturnType<typeof createAuth> | undefined
+export const auth = () => (made ??= createAuth())

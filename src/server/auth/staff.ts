@@ -1,0 +1,36 @@
+import { eq } from 'drizzle-orm'
+import { database, staff, type StaffRole } from '@/db'
+import { AppError } from '../errors'
+import { auth } from './auth'
+
+/** Who is asking. The salon comes from the session and from nowhere else. */
+export interface StaffMember {
+  salonId: string
+  id: string
+  name: string
+  role: StaffRole
+}
+
+/** What each role may do. */
+const MAY = {
+  write: ['owner', 'colourist'],
+  acknowledge: ['owner', 'colourist', 'assistant'],
+} as const satisfies Record<string, readonly StaffRole[]>
+export type Permission = keyof typeof MAY
+
+/** The signed-in member of staff, or undefined. */
+export async function staffFrom(headers: Headers): Promise<StaffMember | undefined> {
+  const session = await auth().api.getSession({ headers })
+  if (!session) return undefined
+  const [member] = await database().select().from(staff).where(eq(staff.userId, session.user.id))
+  return member && { salonId: member.salonId, id: member.id, name: member.name, role: member.role }
+}
+
+export const may = (member: { role: StaffRole }, permission: Permission): boolean =>
+  (MAY[permission] as readonly StaffRole[]).includes(member.role)
+
+/** @throws AppError 403 */
+export function require(member: StaffMember, permission: Permission): void {
+  if (!may(member, permission))
+    throw new AppError(403, 'forbidden', `Your role (${member.role}) may look but not do this. Ask an owner or colourist.`)
+}

@@ -1,0 +1,118 @@
+import { and, asc, count, desc, eq, isNull, max, sql } from 'drizzle-orm'
+import { v7 as newId } from 'uuid'
+import { checkPlanHead } from './head'
+import type { HairState, HeadMeasures } from '@/core/model'
+import { client, database, plan } from '@/db'
+import { require, type StaffMember } from '../auth'
+import type { ClientChangeDto, ClientDto } from '../dto'
+import { AppError, notFound } from '../errors'
+import { isUuid } from '../http'
+
+/** Clients and their hair records. */
+
+export interface ClientSummary {
+  id: string
+  name: string
+  hair: HairState
+  plans: number
+  /** ISO time of the last change to a plan, if there is one. */
+  lastPlanAt: string | null
+}
+
+export interface ClientRecord {
+  id: string
+  name: string
+  note: string
+  head: HeadMeasures
+  hair: HairState
+  revision: number
+  plans: PlanSummary[]
+}
+
+export interface PlanSummary {
+  id: string
+  name: string
+  updatedAt: string
+}
+
+/** Most clients in one answer; search narrows. */
+const PAGE = 200
+
+/** Clients whose name contains the words asked for, by name. */
+export async function listClients(member: StaffMember, search: string): Promise<ClientSummary[]> {
+  const wanted = search.trim().toLowerCase().replace(/[\\%_]/g, '\\$&')
+  const rows = await database()
+    .select({ id: client.id, name: client.name, hair: client.hair, plans: count(plan.id), lastPlanAt: max(plan.updatedAt) })
+    .from(client)
+    .leftJoin(plan, and(eq(plan.salonId, client.salonId), eq(plan.clientId, client.id), isNull(plan.deletedAt)))
+    .where(
+      and(
+        eq(client.salonId, member.salonId),
+        isNull(client.deletedAt),
+        wanted ? sql`lower(${client.name}) like ${`%${wanted}%`}` : undefined,
+      ),
+    )
+    .groupBy(client.salonId, client.id)
+    .orderBy(asc(client.name), asc(client.id))
+    .limit(PAGE)
+  return rows.map((row) => ({ ...row, lastPlanAt: row.lastPlanAt?.toISOString() ?? null }))
+}
+
+export async function readClient(member: StaffMember, id: string): Promise<ClientRecord> {
+  const found = await findClient(member, id)
+  const plans = await database()
+    .select({ id: plan.id, name: plan.name, updatedAt: plan.updatedAt })
+    .from(plan)
+    .where(and(eq(plan.salonId, member.salonId), eq(plan.clientId, id), isNull(plan.deletedAt)))
+    .orderBy(desc(plan.updatedAt), asc(plan.id))
+  const { name, note, head, hair, revision } = found
+  return { id, name, note, head, hair, revision, plans: plans.map((row) => ({ ...row, updatedAt: row.updatedAt.toISOString() })) }
+}
+
+export async function createClient(member: StaffMember, entry: ClientDto): Promise<{ id: string }> {
+  require(member, 'write')
+  checkPlanHead(entry.head)
+  const id = newId()
+  const { name, note, head, hair } = entry
+  await database().insert(client).values({ salonId: member.salonId, id, name, note, head, hair })
+  return { id }
+}
+
+export async function changeClient(member: StaffMember, id: string, entry: ClientChangeDto): Promise<{ revision: number }> {
+  require(member, 'write')
+  await findClient(member, id)
+  checkPlanHead(entry.head)
+  const { name, note, head, hair, baseRevision } = entry
+  const [changed] = await database()
+    .update(client)
+    .set({ name, note, head, hair, revision: baseRevision + 1, updatedAt: new Date() })
+    .where(and(eq(client.salonId, member.salonId), eq(client.id, id), eq(client.revision, baseRevision)))
+    .returning({ revision: client.revision })
+  if (!changed) throw new AppError(409, 'stale', 'Someone else changed this record meanwhile. Load it again and repeat your change.')
+  return changed
+}
+
+/** Removes a client from sight, or brings one back. */
+export async function setClientRemoved(member: StaffMember, id: string, removed: 'removed' | 'present'): Promise<object> {
+  require(member, 'write')
+  const [changed] = isUuid(id)
+    ? await database()
+        .update(client)
+        .set({ deletedAt: removed === 'removed' ? new Date() : null })
+        .where(and(eq(client.salonId, member.salonId), eq(client.id, id)))
+        .returning({ id: client.id })
+    : []
+  if (!changed) throw notFound('client')
+  return {}
+}
+
+export async function findClient(member: StaffMember, id: string) {
+  const [found] = isUuid(id)
+    ? await database()
+        .select()
+        .from(client)
+        .where(and(eq(client.salonId, member.salonId), eq(client.id, id), isNull(client.deletedAt)))
+    : []
+  if (!found) throw notFound('client')
+  return found
+}

@@ -1,0 +1,3 @@
+/** The invented demo salon. */
+export { DEMO_CLIENTS, DEMO_SALON, DEMO_STAFF, type DemoClient } from './scenario'
+export { seedDemo } from './seed'

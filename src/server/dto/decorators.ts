@@ -1,0 +1,67 @@
+import { Type } from 'class-transformer'
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsString,
+  Length,
+  Matches,
+  Max,
+  Min,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator'
+import { COUNTS, type Limit } from '@/core/model'
+
+/** Joins decorators into one. */
+const all =
+  (...decorators: PropertyDecorator[]): PropertyDecorator =>
+  (target, property) =>
+    decorators.forEach((decorate) => decorate(target, property))
+
+/** A finite number within a limit; the message names the allowed range. */
+export function InRange(limit: Limit): PropertyDecorator {
+  const message = `must be a number from ${limit.min} to ${limit.max} ${limit.unit}`.trim()
+  return all(IsNumber({ allowNaN: false, allowInfinity: false }, { message }), Min(limit.min, { message }), Max(limit.max, { message }))
+}
+
+/** A whole number from 0 on. */
+export const Counting = (): PropertyDecorator => all(IsInt({ message: 'must be a whole number' }), Min(0, { message: 'must not be negative' }))
+
+/** One of a few words. */
+export const OneOf = (words: readonly string[]): PropertyDecorator => IsIn([...words], { message: `must be one of ${words.join(', ')}` })
+
+/** A name of 1 to 120 characters. */
+export const Name = (): PropertyDecorator =>
+  all(IsString({ message: 'must be text' }), Length(1, COUNTS.nameLength, { message: `must have 1 to ${COUNTS.nameLength} characters` }))
+
+/** Free text up to a length. */
+export const Text = (longest: number): PropertyDecorator =>
+  all(IsString({ message: 'must be text' }), Length(0, longest, { message: `must have at most ${longest} characters` }))
+
+const ID = { pattern: /^[A-Za-z0-9-]{1,64}$/, words: 'must be an id of letters, digits and dashes' }
+/** An id inside a document. */
+export const Id = (): PropertyDecorator => Matches(ID.pattern, { message: ID.words })
+/** A list of ids. */
+export const Ids = (most: number): PropertyDecorator =>
+  all(IsArray({ message: 'must be a list' }), ArrayMaxSize(most, { message: `must have at most ${most} entries` }), Matches(ID.pattern, { each: true, message: ID.words }))
+
+/** May be left out; null is not a way of leaving it out. */
+export const MayBeAbsent = (): PropertyDecorator => ValidateIf((_object, value) => value !== undefined)
+
+/** One nested object. */
+export const Nested = (type: () => new () => object): PropertyDecorator =>
+  all(ValidateNested({ message: 'must be an object' }), Type(type))
+
+/** A list of nested objects. */
+export const ListOf = (type: () => new () => object, least: number, most: number): PropertyDecorator =>
+  all(
+    IsArray({ message: 'must be a list' }),
+    ArrayMinSize(least, { message: `must have at least ${least} entries` }),
+    ArrayMaxSize(most, { message: `must have at most ${most} entries` }),
+    ValidateNested({ each: true, message: 'must be a list of objects' }),
+    Type(type),
+  )

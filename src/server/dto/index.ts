@@ -1,0 +1,4 @@
+/** Entries into Falto: their shapes, and how they are checked. */
+export { FaltoPlanDto } from './plan'
+export * from './requests'
+export { checkEntry, checkPlanDocument, describeProblems, type Checked, type FieldProblem } from './validate'

@@ -1,0 +1,175 @@
+import 'reflect-metadata'
+import { ArrayMaxSize, Equals, IsArray, IsBoolean, IsDefined, Matches } from 'class-validator'
+import {
+  COUNTS,
+  CURLS,
+  CUT_LINES,
+  DENSITIES,
+  DIRECTIONS,
+  EDGE_KINDS,
+  LAYOUT_TEMPLATES,
+  LIMITS,
+  PLAN_FORMAT,
+  PLAN_SCHEMA_VERSION,
+  PRODUCT_KINDS,
+  ROW_ORDERS,
+  STAGE_KINDS,
+  TAKE_KINDS,
+  TEXTURES,
+  TONES,
+  type BoundaryStep,
+  type FaltoPlan,
+  type Formula,
+  type HairState,
+  type HeadMeasures,
+  type Layout,
+  type LayoutEdge,
+  type LayoutParameters,
+  type LayoutVertex,
+  type LearnedFactors,
+  type Placement,
+  type Product,
+  type Stage,
+  type StoredPlace,
+  type Take,
+  type Variant,
+  type Zone,
+} from '@/core/model'
+import { Id, Ids, InRange, ListOf, MayBeAbsent, Name, Nested, OneOf, Text } from './decorators'
+
+/** The one source of the shape of `falto-plan` documents: checks entries and is what the published JSON Schema is made from. */
+
+export class HeadMeasuresDto implements HeadMeasures {
+  @InRange(LIMITS.circumferenceCm) circumferenceCm!: number
+  @MayBeAbsent() @InRange(LIMITS.frontToNapeCm) frontToNapeCm?: number
+  @MayBeAbsent() @InRange(LIMITS.earToEarCm) earToEarCm?: number
+  @MayBeAbsent() @InRange(LIMITS.frontHairlineOffsetCm) frontHairlineOffsetCm?: number
+}
+
+export class HairStateDto implements HairState {
+  @InRange(LIMITS.naturalLevel) naturalLevel!: number
+  @OneOf(DENSITIES) density!: HairState['density']
+  @OneOf(TEXTURES) texture!: HairState['texture']
+  @OneOf(CURLS) curl!: HairState['curl']
+  @OneOf(CUT_LINES) cutLine!: HairState['cutLine']
+  @InRange(LIMITS.lengthCm) lengthCm!: number
+  @InRange(LIMITS.weeksSinceColour) weeksSinceColour!: number
+}
+
+export class ProductDto implements Product {
+  @Id() id!: string
+  @Name() name!: string
+  @OneOf(PRODUCT_KINDS) kind!: Product['kind']
+  @InRange(LIMITS.maximumMinutes) maximumMinutes!: number
+}
+
+export class FormulaDto implements Formula {
+  @Matches(/^[A-Z]$/, { message: 'must be one capital letter' }) id!: string
+  @Name() name!: string
+  @Id() productId!: string
+  @InRange(LIMITS.developerVol) developerVol!: number
+  @InRange(LIMITS.ratio) ratio!: number
+  @InRange(LIMITS.targetLevel) level!: number
+  @OneOf(TONES) tone!: Formula['tone']
+}
+
+export class LearnedFactorsDto implements LearnedFactors {
+  @InRange(LIMITS.learnedFactor) load!: number
+  @InRange(LIMITS.learnedFactor) seconds!: number
+}
+
+export class StoredPlaceDto implements StoredPlace {
+  @InRange(LIMITS.psiDeg) psiDeg!: number
+  @InRange(LIMITS.s) s!: number
+}
+
+export class LayoutVertexDto extends StoredPlaceDto implements LayoutVertex {
+  @Id() id!: string
+}
+
+export class LayoutEdgeDto implements LayoutEdge {
+  @Id() id!: string
+  @OneOf(EDGE_KINDS) kind!: LayoutEdge['kind']
+  @Id() from!: string
+  @Id() to!: string
+  @ListOf(() => StoredPlaceDto, 0, COUNTS.via) via!: StoredPlaceDto[]
+}
+
+export class LayoutParametersDto implements LayoutParameters {
+  @IsBoolean({ message: 'must be true or false' }) separateNape!: boolean
+  @InRange(LIMITS.stripWidthCm) stripWidthCm!: number
+  @InRange(LIMITS.partOffsetCm) partOffsetCm!: number
+}
+
+export class LayoutDto implements Layout {
+  @OneOf(LAYOUT_TEMPLATES) template!: Layout['template']
+  @IsDefined({ message: 'is missing' }) @Nested(() => LayoutParametersDto) parameters!: LayoutParametersDto
+  @ListOf(() => LayoutVertexDto, 1, COUNTS.vertices) vertices!: LayoutVertexDto[]
+  @ListOf(() => LayoutEdgeDto, 1, COUNTS.edges) edges!: LayoutEdgeDto[]
+}
+
+export class BoundaryStepDto implements BoundaryStep {
+  @Id() edge!: string
+  @IsBoolean({ message: 'must be true or false' }) reversed!: boolean
+}
+
+export class TakeDto implements Take {
+  @OneOf(TAKE_KINDS) kind!: Take['kind']
+  @InRange(LIMITS.stitchMm) stitchMm!: number
+  @InRange(LIMITS.stitchGapMm) stitchGapMm!: number
+  @InRange(LIMITS.depthShare) depthShare!: number
+  @InRange(LIMITS.bandCm) bandCm!: number
+}
+
+export class PlacementDto implements Placement {
+  @OneOf(DIRECTIONS) direction!: Placement['direction']
+  @InRange(LIMITS.angleDeg) angleDeg!: number
+  @InRange(LIMITS.subsectionMm) subsectionMm!: number
+  @InRange(LIMITS.rowGapMm) rowGapMm!: number
+  @IsBoolean({ message: 'must be true or false' }) bricklay!: boolean
+  @IsDefined({ message: 'is missing' }) @Nested(() => TakeDto) take!: TakeDto
+  @IsArray({ message: 'must be a list' })
+  @ArrayMaxSize(COUNTS.sequence, { message: `must have at most ${COUNTS.sequence} entries` })
+  @Matches(/^([A-Z]|leave)$/, { each: true, message: 'must hold formula letters or "leave"' })
+  sequence!: string[]
+  @InRange(LIMITS.startCm) startCm!: number
+  @OneOf(ROW_ORDERS) rowOrder!: Placement['rowOrder']
+}
+
+export class ZoneDto implements Zone {
+  @Id() id!: string
+  @Id() role!: string
+  @Name() name!: string
+  @ListOf(() => BoundaryStepDto, 1, COUNTS.edges) boundary!: BoundaryStepDto[]
+  @IsDefined({ message: 'is missing' }) @Nested(() => PlacementDto) placement!: PlacementDto
+}
+
+export class StageDto implements Stage {
+  @Id() id!: string
+  @OneOf(STAGE_KINDS) kind!: Stage['kind']
+  @Name() name!: string
+  @IsDefined({ message: 'is missing' }) @Nested(() => LayoutDto) layout!: LayoutDto
+  @ListOf(() => ZoneDto, 1, COUNTS.zones) zones!: ZoneDto[]
+  @Ids(COUNTS.zones) order!: string[]
+}
+
+export class VariantDto implements Variant {
+  @Id() id!: string
+  @Name() name!: string
+  @ListOf(() => StageDto, 1, COUNTS.stages) stages!: StageDto[]
+}
+
+export class FaltoPlanDto implements FaltoPlan {
+  @Equals(PLAN_FORMAT, { message: `must be "${PLAN_FORMAT}"` }) format!: typeof PLAN_FORMAT
+  @Equals(PLAN_SCHEMA_VERSION, { message: `must be ${PLAN_SCHEMA_VERSION}; a newer Falto may have written this file` })
+  schemaVersion!: typeof PLAN_SCHEMA_VERSION
+  @Text(40) constantsVersion!: string
+  @Name() name!: string
+  @IsDefined({ message: 'is missing' }) @Nested(() => HeadMeasuresDto) head!: HeadMeasuresDto
+  @IsDefined({ message: 'is missing' }) @Nested(() => HairStateDto) hair!: HairStateDto
+  @ListOf(() => ProductDto, 1, COUNTS.products) products!: ProductDto[]
+  @ListOf(() => FormulaDto, 1, COUNTS.formulas) formulas!: FormulaDto[]
+  @IsDefined({ message: 'is missing' }) @Nested(() => LearnedFactorsDto) learned!: LearnedFactorsDto
+  @Id() activeVariantId!: string
+  @ListOf(() => VariantDto, 1, COUNTS.variants) variants!: VariantDto[]
+}

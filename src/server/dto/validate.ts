@@ -1,0 +1,52 @@
+import 'reflect-metadata'
+import { plainToInstance } from 'class-transformer'
+import { validateSync, type ValidationError } from 'class-validator'
+import { checkPlan, type PlanProblem } from '@/core/pipeline'
+import type { FaltoPlan } from '@/core/model'
+import { FaltoPlanDto } from './plan'
+
+/** What is wrong with an entry, field by field. `path` is empty when it is the entry as a whole. */
+export type FieldProblem = PlanProblem
+
+export type Checked<T> = { ok: true; value: T } | { ok: false; problems: FieldProblem[] }
+
+/** How many problems are reported at once: enough to mend, not enough to drown. */
+const MOST_PROBLEMS = 20
+
+/** Holds an entry against a DTO class: wrong types, values out of range and unknown fields are all problems. */
+export function checkEntry<T extends object>(type: new () => T, entry: unknown): Checked<T> {
+  if (typeof entry !== 'object' || entry === null || Array.isArray(entry))
+    return { ok: false, problems: [{ path: '', message: 'must be a JSON object' }] }
+  const errors = validateSync(plainToInstance(type, entry), {
+    whitelist: true,
+    forbidNonWhitelisted: true,
+    forbidUnknownValues: true,
+    stopAtFirstError: true,
+  })
+  if (errors.length > 0) return { ok: false, problems: flatten(errors, '').slice(0, MOST_PROBLEMS) }
+  // The entry itself and not the instance: nothing was changed, and plain objects are what patches and JSON work on.
+  return { ok: true, value: entry as T }
+}
+
+/** Holds a document against the schema of `falto-plan` and against the laws the core knows. */
+export function checkPlanDocument(entry: unknown): Checked<FaltoPlan> {
+  const checked = checkEntry(FaltoPlanDto, entry)
+  if (!checked.ok) return checked
+  const problems = checkPlan(checked.value)
+  return problems.length > 0 ? { ok: false, problems: problems.slice(0, MOST_PROBLEMS) } : checked
+}
+
+function flatten(errors: ValidationError[], parent: string): FieldProblem[] {
+  return errors.flatMap((error) => {
+    const path = /^\d+$/.test(error.property) ? `${parent}[${error.property}]` : parent ? `${parent}.${error.property}` : error.property
+    const own = Object.entries(error.constraints ?? {}).map(([name, message]) => ({
+      path,
+      message: name === 'whitelistValidation' ? 'is not a field Falto knows' : message,
+    }))
+    return [...own.slice(0, 1), ...flatten(error.children ?? [], path)]
+  })
+}
+
+/** One line that names the fields and what they need. */
+export const describeProblems = (problems: readonly FieldProblem[]): string =>
+  problems.map(({ path, message }) => (path ? `${path} ${message}` : message)).join('; ')

@@ -1,0 +1,65 @@
+import { staffFrom, type StaffMember } from '../auth'
+import { checkEntry, describeProblems } from '../dto'
+import { AppError } from '../errors'
+import { log } from './log'
+
+/** Largest request body, bytes. A plan with every count at its limit stays below. */
+export const LARGEST_BODY = 2_000_000
+
+type Parameters = Promise<Record<string, string>>
+type Context = { params: Parameters }
+
+/** Wraps a route handler for signed-in staff: resolves who asks, turns errors into answers. */
+export function signedIn<P>(work: (member: StaffMember, request: Request, parameters: P) => Promise<Response | object>) {
+  return answered(async (request, context) => {
+    const member = await staffFrom(request.headers)
+    if (!member) throw new AppError(401, 'signed-out', 'Your session has ended. Sign in again; unsaved changes are kept on this device.')
+    return work(member, request, (await context.params) as P)
+  })
+}
+
+/** Wraps any route handler: its result becomes JSON, its errors become answers that say what to do. */
+export function answered(work: (request: Request, context: Context) => Promise<Response | object>) {
+  return async (request: Request, context: Context): Promise<Response> => {
+    try {
+      const result = await work(request, context)
+      return result instanceof Response ? result : Response.json(result)
+    } catch (error) {
+      if (error instanceof AppError)
+        return Response.json({ error: error.code, message: error.message, ...error.details }, { status: error.status })
+      log.error({ error, url: new URL(request.url).pathname }, 'request failed')
+      return Response.json(
+        { error: 'failed', message: 'Something went wrong on the server. Nothing was changed; try again.' },
+        { status: 500 },
+      )
+    }
+  }
+}
+
+/** Reads a JSON body of bounded size. @throws AppError 400 or 413 */
+export async function readJson(request: Request): Promise<unknown> {
+  const tooLarge = () => new AppError(413, 'too-large', `The entry is larger than ${LARGEST_BODY / 1_000_000} MB and was not read.`)
+  if (Number(request.headers.get('content-length') ?? 0) > LARGEST_BODY) throw tooLarge()
+  const chunks: Uint8Array[] = []
+  let size = 0
+  for await (const chunk of (request.body ?? []) as AsyncIterable<Uint8Array>) {
+    size += chunk.byteLength
+    if (size > LARGEST_BODY) throw tooLarge()
+    chunks.push(chunk)
+  }
+  try {
+    return JSON.parse(Buffer.concat(chunks).toString('utf8')) as unknown
+  } catch {
+    throw new AppError(400, 'not-json', 'The entry is not valid JSON.')
+  }
+}
+
+/** Reads a JSON body and holds it against a DTO class. @throws AppError 422 naming the fields */
+export async function readEntry<T extends object>(request: Request, type: new () => T): Promise<T> {
+  const checked = checkEntry(type, await readJson(request))
+  if (!checked.ok) throw new AppError(422, 'invalid', describeProblems(checked.problems), { problems: checked.problems })
+  return checked.value
+}
+
+const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i
+export const isUuid = (text: string): boolean => UUID.test(text)

@@ -1,0 +1,159 @@
+import { and, desc, eq, isNull, max } from 'drizzle-orm'
+import { v7 as newId } from 'uuid'
+import { createLayout, defaultLayoutParameters, LayoutParameterError } from '@/core/layout'
+import type { FaltoPlan } from '@/core/model'
+import { computePlan } from '@/core/pipeline'
+import { cautionAcknowledgement, client, database, plan, planVersion, staff } from '@/db'
+import { require, type StaffMember } from '../auth'
+import { findClient } from '../clients'
+import { checkPlanDocument, describeProblems, type AcknowledgementDto, type NewPlanDto } from '../dto'
+import { AppError, notFound } from '../errors'
+import { isUuid } from '../http'
+import { newPlanDocument } from './newPlan'
+import { readHistory, type History } from './operations'
+
+export interface Acknowledgement {
+  cautionId: string
+  reason: string
+  by: string
+  at: string
+}
+
+/** Everything a workspace needs to open a plan. */
+export interface OpenPlan {
+  id: string
+  client: { id: string; name: string; recordChanged: 'same' | 'changed' }
+  document: FaltoPlan
+  revision: number
+  history: History
+  acknowledgements: Acknowledgement[]
+}
+
+export async function openPlan(member: StaffMember, id: string): Promise<OpenPlan> {
+  const found = await findPlan(member, id)
+  const [owner] = await database()
+    .select()
+    .from(client)
+    .where(and(eq(client.salonId, member.salonId), eq(client.id, found.clientId)))
+  const acknowledged = await database()
+    .select({ cautionId: cautionAcknowledgement.cautionId, reason: cautionAcknowledgement.reason, by: staff.name, at: cautionAcknowledgement.at })
+    .from(cautionAcknowledgement)
+    .innerJoin(staff, and(eq(staff.salonId, cautionAcknowledgement.salonId), eq(staff.id, cautionAcknowledgement.staffId)))
+    .where(and(eq(cautionAcknowledgement.salonId, member.salonId), eq(cautionAcknowledgement.planId, id)))
+    .orderBy(desc(cautionAcknowledgement.at))
+  const { document, revision } = found
+  const same = equal(document.head, owner!.head) && equal(document.hair, owner!.hair)
+  return {
+    id,
+    client: { id: owner!.id, name: owner!.name, recordChanged: same ? 'same' : 'changed' },
+    document,
+    revision,
+    history: await readHistory(database(), member, id),
+    acknowledgements: acknowledged.map((row) => ({ ...row, at: row.at.toISOString() })),
+  }
+}
+
+/** A new plan from a client's record and a layout template. */
+export async function createPlan(member: StaffMember, clientId: string, entry: NewPlanDto): Promise<{ id: string }> {
+  require(member, 'write')
+  const owner = await findClient(member, clientId)
+  const parameters = { ...defaultLayoutParameters(), ...entry.parameters }
+  try {
+    const document = newPlanDocument(entry.name, owner.head, owner.hair, createLayout(entry.template, parameters), newId)
+    return insertPlan(member, clientId, document, 'Made')
+  } catch (error) {
+    if (!(error instanceof LayoutParameterError)) throw error
+    throw new AppError(422, 'invalid', error.message, { problems: [{ path: `parameters.${error.field}`, message: error.message }] })
+  }
+}
+
+/** Takes a plan document in, as a new plan of a client. @throws AppError 422 naming the fields */
+export async function importPlan(member: StaffMember, clientId: string, entry: unknown): Promise<{ id: string }> {
+  require(member, 'write')
+  await findClient(member, clientId)
+  const checked = checkPlanDocument(entry)
+  if (!checked.ok) throw new AppError(422, 'invalid', describeProblems(checked.problems), { problems: checked.problems })
+  return insertPlan(member, clientId, checked.value, 'Imported')
+}
+
+export async function duplicatePlan(member: StaffMember, id: string): Promise<{ id: string }> {
+  require(member, 'write')
+  const found = await findPlan(member, id)
+  return insertPlan(member, found.clientId, { ...found.document, name: `${found.document.name} (copy)`.slice(0, 120) }, 'Copied')
+}
+
+async function insertPlan(member: StaffMember, clientId: string, document: FaltoPlan, label: string): Promise<{ id: string }> {
+  const id = newId()
+  await database().transaction(async (tx) => {
+    await tx.insert(plan).values({ salonId: member.salonId, id, clientId, name: document.name, document })
+    await tx.insert(planVersion).values({ salonId: member.salonId, planId: id, number: 1, label, document, staffId: member.id })
+  })
+  return { id }
+}
+
+/** Keeps the plan as it is now as a version of its own. */
+export async function keepVersion(member: StaffMember, id: string, label: string): Promise<{ number: number }> {
+  require(member, 'write')
+  const found = await findPlan(member, id)
+  return database().transaction(async (tx) => {
+    await tx.select({ id: plan.id }).from(plan).where(and(eq(plan.salonId, member.salonId), eq(plan.id, id))).for('update')
+    const [last] = await tx
+      .select({ number: max(planVersion.number) })
+      .from(planVersion)
+      .where(and(eq(planVersion.salonId, member.salonId), eq(planVersion.planId, id)))
+    const number = (last?.number ?? 0) + 1
+    await tx.insert(planVersion).values({ salonId: member.salonId, planId: id, number, label, document: found.document, staffId: member.id })
+    return { number }
+  })
+}
+
+export async function setPlanRemoved(member: StaffMember, id: string, removed: 'removed' | 'present'): Promise<object> {
+  require(member, 'write')
+  const [changed] = isUuid(id)
+    ? await database()
+        .update(plan)
+        .set({ deletedAt: removed === 'removed' ? new Date() : null })
+        .where(and(eq(plan.salonId, member.salonId), eq(plan.id, id)))
+        .returning({ id: plan.id })
+    : []
+  if (!changed) throw notFound('plan')
+  return {}
+}
+
+/** Records that a member of staff has looked at a caution that this plan raises now. */
+export async function acknowledgeCaution(member: StaffMember, id: string, entry: AcknowledgementDto): Promise<Acknowledgement> {
+  require(member, 'acknowledge')
+  const found = await findPlan(member, id)
+  const caution = computePlan(found.document).cautions.find((candidate) => candidate.id === entry.cautionId)
+  if (!caution) throw new AppError(422, 'invalid', 'This plan does not raise that caution any more.')
+  const at = new Date()
+  await database().insert(cautionAcknowledgement).values({
+    salonId: member.salonId,
+    planId: id,
+    id: newId(),
+    cautionId: caution.id,
+    text: caution.text,
+    reason: entry.reason,
+    planRevision: found.revision,
+    staffId: member.id,
+    at,
+  })
+  return { cautionId: caution.id, reason: entry.reason, by: member.name, at: at.toISOString() }
+}
+
+export async function findPlan(member: StaffMember, id: string) {
+  const [found] = isUuid(id)
+    ? await database()
+        .select()
+        .from(plan)
+        .where(and(eq(plan.salonId, member.salonId), eq(plan.id, id), isNull(plan.deletedAt)))
+    : []
+  if (!found) throw notFound('plan')
+  return found
+}
+
+/** Equal as JSON, whatever the order of keys (JSONB does not keep it). */
+function equal(one: object, other: object): boolean {
+  const sorted = (value: object) => JSON.stringify(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)))
+  return sorted(one) === sorted(other)
+}

@@ -1,0 +1,59 @@
+import { expose, transfer } from 'comlink'
+import { HeadMeasureError, localScale, mapFromPlace, placeFromMap, regionAt } from '@/core/head'
+import type { FaltoPlan, MapPoint } from '@/core/model'
+import { checkPlan, computePlan, derivationsOf, planFigures, type Derivations, type PlanFigures, type PlanProblem } from '@/core/pipeline'
+import { headModel, mapDrawing, type HeadModel, type MapDrawing } from '@/core/sheet'
+
+export interface Answer {
+  figures: PlanFigures
+  drawing: MapDrawing
+  derivations: Derivations
+  /** Time the core took, ms. */
+  took: number
+}
+
+/** What lies under the pointer. */
+export interface Probe {
+  region: string
+  /** Map cm per true cm along and across the meridian. */
+  along: number
+  across: number
+  /** Angle of the meridian on the map, rad, clockwise from the right. */
+  angle: number
+}
+
+const api = {
+  /** Figures and drawing of a plan, or what is wrong with it. */
+  compute(plan: FaltoPlan): { ok: true; answer: Answer } | { ok: false; problems: PlanProblem[] } {
+    const start = performance.now()
+    try {
+      const computed = computePlan(plan)
+      const took = performance.now() - start
+      return {
+        ok: true,
+        answer: { figures: planFigures(plan, computed), drawing: mapDrawing(plan, computed), derivations: derivationsOf(plan, computed), took },
+      }
+    } catch (error) {
+      const problems = checkPlan(plan)
+      if (problems.length === 0 && !(error instanceof HeadMeasureError)) throw error
+      return { ok: false, problems }
+    }
+  },
+  /** Local scale and name of a place; undefined off the scalp. `point` has y downwards, as on screen. */
+  probe(plan: FaltoPlan, point: MapPoint): Probe | undefined {
+    const { head } = computePlan(plan)
+    const onMap = { x: point.x, y: -point.y }
+    const place = placeFromMap(head, onMap)
+    if (place.s > 1) return undefined
+    const edge = mapFromPlace(head, { ...place, s: 1 })
+    return { region: regionAt(place), ...localScale(head, onMap), angle: Math.atan2(-edge.y, edge.x) }
+  },
+  /** The head in space. */
+  model(plan: FaltoPlan): HeadModel {
+    const model = headModel(computePlan(plan))
+    return transfer(model, [model.surface.positions.buffer, model.surface.indices.buffer, model.hairline.buffer] as Transferable[])
+  },
+}
+
+export type PlanWorker = typeof api
+expose(api)
