@@ -1,0 +1,102 @@
+'use client'
+import Box from '@mui/material/Box'
+import Typography from '@mui/material/Typography'
+import { useTheme } from '@mui/material/styles'
+import { useRef, type KeyboardEvent, type PointerEvent } from 'react'
+import { LIMITS, type Take } from '@/core/model'
+
+interface Props {
+  take: Take
+  disabled: boolean
+  onChange: (change: Partial<Pick<Take, 'stitchMm' | 'stitchGapMm'>>) => void
+}
+
+/** Width of comb shown, mm, and the height of the picked-up hair. */
+const SHOWN_MM = 66
+const HEIGHT_MM = 13
+
+/** The take at true size: picked-up stitches dark, what is left light. Drag an edge, or use the arrow keys on it. */
+export function Comb({ take, disabled, onChange }: Props) {
+  const { palette } = useTheme()
+  const drag = useRef<{ edge: 'stitch' | 'gap'; startX: number; start: number; mmPerPixel: number }>(undefined)
+  const { stitchMm, stitchGapMm } = take
+  const period = stitchMm + stitchGapMm
+  const stitches = Array.from({ length: Math.ceil(SHOWN_MM / period) }, (_, i) => i * period)
+
+  function set(edge: 'stitch' | 'gap', value: number) {
+    const key = edge === 'stitch' ? 'stitchMm' : 'stitchGapMm'
+    const { min, max } = LIMITS[key]
+    onChange({ [key]: Math.min(max, Math.max(min, Math.round(value * 2) / 2)) })
+  }
+
+  function down(event: PointerEvent<SVGRectElement>, edge: 'stitch' | 'gap') {
+    if (disabled) return
+    const width = event.currentTarget.ownerSVGElement!.getBoundingClientRect().width
+    event.currentTarget.setPointerCapture(event.pointerId)
+    drag.current = { edge, startX: event.clientX, start: edge === 'stitch' ? stitchMm : stitchGapMm, mmPerPixel: SHOWN_MM / width }
+  }
+
+  function moved(event: PointerEvent) {
+    const { current } = drag
+    if (current) set(current.edge, current.start + (event.clientX - current.startX) * current.mmPerPixel)
+  }
+
+  function keys(event: KeyboardEvent, edge: 'stitch' | 'gap') {
+    const step = { ArrowRight: 0.5, ArrowUp: 0.5, ArrowLeft: -0.5, ArrowDown: -0.5 }[event.key]
+    if (step === undefined || disabled) return
+    event.preventDefault()
+    set(edge, (edge === 'stitch' ? stitchMm : stitchGapMm) + step)
+  }
+
+  const handle = (edge: 'stitch' | 'gap', at: number, name: string, value: number) => (
+    <>
+      <line x1={at} x2={at} y1={-1} y2={HEIGHT_MM + 1} stroke={palette.text.primary} strokeWidth={0.35} />
+      <rect
+        x={at - 2.5}
+        y={-2}
+        width={5}
+        height={HEIGHT_MM + 4}
+        fill="transparent"
+        role="slider"
+        tabIndex={disabled ? -1 : 0}
+        aria-label={name}
+        aria-valuenow={value}
+        aria-valuemin={LIMITS.stitchMm.min}
+        aria-valuemax={LIMITS.stitchMm.max}
+        aria-valuetext={`${value} mm`}
+        aria-disabled={disabled}
+        style={{ cursor: disabled ? 'default' : 'ew-resize', touchAction: 'none' }}
+        onPointerDown={(event) => down(event, edge)}
+        onPointerMove={moved}
+        onPointerUp={() => (drag.current = undefined)}
+        onPointerCancel={() => (drag.current = undefined)}
+        onKeyDown={(event) => keys(event, edge)}
+      />
+    </>
+  )
+
+  return (
+    <Box>
+      <Typography variant="caption" color="text.secondary">
+        Comb, true size: drag a stitch or a gap
+      </Typography>
+      <svg
+        viewBox={`-1 -2 ${SHOWN_MM} ${HEIGHT_MM + 4}`}
+        style={{ width: `${SHOWN_MM}mm`, maxWidth: '100%', display: 'block' }}
+        role="group"
+        aria-label={`Comb: stitches of ${stitchMm} mm with ${stitchGapMm} mm between`}
+      >
+        {stitches.map((at) => (
+          <g key={at}>
+            <rect x={at} y={0} width={Math.min(stitchMm, SHOWN_MM - at)} height={HEIGHT_MM * take.depthShare} fill={palette.text.primary} fillOpacity={0.75} />
+            {at + stitchMm < SHOWN_MM && (
+              <rect x={at + stitchMm} y={0} width={Math.min(stitchGapMm, SHOWN_MM - at - stitchMm)} height={HEIGHT_MM} fill={palette.text.primary} fillOpacity={0.1} />
+            )}
+          </g>
+        ))}
+        {handle('stitch', stitchMm, 'Stitch', stitchMm)}
+        {handle('gap', period, 'Gap between stitches', stitchGapMm)}
+      </svg>
+    </Box>
+  )
+}

@@ -1,0 +1,101 @@
+'use client'
+import { Canvas, useThree, type ThreeEvent } from '@react-three/fiber'
+import { useTheme } from '@mui/material/styles'
+import { useEffect, useMemo, useRef } from 'react'
+import { BufferAttribute, BufferGeometry, DoubleSide } from 'three'
+import type { HeadModel, Triangles } from '@/core/sheet'
+
+interface Props {
+  model: HeadModel
+  swatches: Record<string, string>
+  selectedZone: string | undefined
+  onSelect: (zoneId: string) => void
+  /** Turn and tilt of the view, rad. */
+  view: { turn: number; tilt: number }
+  onTurn: (view: { turn: number; tilt: number }) => void
+}
+
+/** The head with its foils, drawn when something changes and not in a loop. Drag to turn. */
+export default function Head3D({ model, swatches, selectedZone, onSelect, view, onTurn }: Props) {
+  const drag = useRef<{ x: number; y: number; turn: number; tilt: number }>(undefined)
+  return (
+    <Canvas
+      frameloop="demand"
+      camera={{ position: [0, 0, 42], fov: 34 }}
+      role="img"
+      aria-label="The head with its foils; drag or use the turn buttons to turn it"
+      style={{ touchAction: 'none', cursor: 'grab' }}
+      onPointerDown={(event) => {
+        drag.current = { x: event.clientX, y: event.clientY, ...view }
+      }}
+      onPointerMove={(event) => {
+        const { current } = drag
+        if (!current) return
+        onTurn({
+          turn: current.turn + (event.clientX - current.x) * 0.012,
+          tilt: Math.min(1.4, Math.max(-0.5, current.tilt + (event.clientY - current.y) * 0.008)),
+        })
+      }}
+      onPointerUp={() => (drag.current = undefined)}
+      onPointerLeave={() => (drag.current = undefined)}
+    >
+      <ambientLight intensity={1.6} />
+      <directionalLight position={[6, 14, 20]} intensity={1.7} />
+      <Model model={model} swatches={swatches} selectedZone={selectedZone} onSelect={onSelect} view={view} />
+    </Canvas>
+  )
+}
+
+/** The core's axes are left, face, up; three's are right, up, towards the viewer. Turn 0 shows the back of the head. */
+function Model({ model, swatches, selectedZone, onSelect, view }: Omit<Props, 'onTurn'>) {
+  const { palette } = useTheme()
+  const { invalidate } = useThree()
+  useEffect(() => invalidate(), [invalidate, view, model, swatches, selectedZone])
+  const surface = useMemo(() => geometryOf(model.surface), [model])
+  const hairline = useMemo(() => {
+    const geometry = new BufferGeometry()
+    geometry.setAttribute('position', new BufferAttribute(model.hairline, 3))
+    return geometry
+  }, [model])
+  const pieces = useMemo(() => model.pieces.map((piece) => ({ ...piece, geometry: geometryOf(piece.triangles) })), [model])
+
+  return (
+    <group rotation={[view.tilt, 0, 0]}>
+      <group rotation={[0, view.turn, 0]} position={[0, -2, 0]}>
+        <group rotation={[-Math.PI / 2, 0, 0]} scale={[-1, 1, 1]}>
+          <mesh geometry={surface}>
+            <meshLambertMaterial color={palette.mode === 'dark' ? '#6d6d6d' : '#dcdcdc'} side={DoubleSide} />
+          </mesh>
+          <lineLoop geometry={hairline}>
+            <lineBasicMaterial color="#1d1d1d" />
+          </lineLoop>
+          {pieces.map(({ geometry, formulaId, zoneId }, i) => (
+            <mesh
+              key={i}
+              geometry={geometry}
+              onClick={(event: ThreeEvent<MouseEvent>) => {
+                event.stopPropagation()
+                onSelect(zoneId)
+              }}
+            >
+              <meshLambertMaterial
+                color={swatches[formulaId] ?? '#888888'}
+                side={DoubleSide}
+                transparent
+                opacity={selectedZone === undefined || selectedZone === zoneId ? 1 : 0.35}
+              />
+            </mesh>
+          ))}
+        </group>
+      </group>
+    </group>
+  )
+}
+
+function geometryOf({ positions, indices }: Triangles): BufferGeometry {
+  const geometry = new BufferGeometry()
+  geometry.setAttribute('position', new BufferAttribute(positions, 3))
+  geometry.setIndex(new BufferAttribute(indices, 1))
+  geometry.computeVertexNormals()
+  return geometry
+}

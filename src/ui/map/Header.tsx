@@ -1,0 +1,122 @@
+'use client'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Menu from '@mui/material/Menu'
+import MenuItem from '@mui/material/MenuItem'
+import Typography from '@mui/material/Typography'
+import Link from 'next/link'
+import { useState } from 'react'
+import { callApi } from '../hooks/api'
+import { hairLine } from '../words'
+import { usePlan, usePlanStore } from './context'
+import { SaveStatus } from './SaveStatus'
+
+export type DialogName = 'layout' | 'head' | 'formulas' | 'keys'
+
+interface Props {
+  client: { id: string; name: string }
+  onOpen: (dialog: DialogName) => void
+  onMessage: (message: string) => void
+  onRename: () => void
+}
+
+/** Whose plan this is, what can be opened, and whether all is saved. */
+export function Header({ client, onOpen, onMessage, onRename }: Props) {
+  const { store, permissions } = usePlanStore()
+  const id = usePlan((state) => state.id)
+  const name = usePlan((state) => state.document.name)
+  const hair = usePlan((state) => state.document.hair)
+  const undo = usePlan((state) => state.undo.at(-1)?.label)
+  const redo = usePlan((state) => state.redo[0]?.label)
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null)
+
+  async function keep() {
+    setAnchor(null)
+    await store.flush()
+    const { number } = await callApi<{ number: number }>(`/api/plans/${id}/versions`, 'POST', { label: 'Kept by hand' })
+    onMessage(`Kept as version ${number}.`)
+  }
+
+  async function exportFile() {
+    setAnchor(null)
+    await store.flush()
+    window.location.assign(`/api/plans/${id}/export`)
+  }
+
+  return (
+    <Box component="header" sx={{ display: 'flex', alignItems: 'center', columnGap: 1, rowGap: 0, flexWrap: 'wrap', px: 1.5, py: 0.5, borderBottom: 1, borderColor: 'divider', bgcolor: 'background.paper' }}>
+      <Box sx={{ flex: '1 1 300px', minWidth: 0 }}>
+        <Typography component="h1" noWrap sx={{ fontWeight: 600, fontSize: '1.05rem' }}>
+          <Link href={`/people/${client.id}`} style={{ color: 'inherit' }}>
+            {client.name}
+          </Link>
+          {' · '}
+          {name}
+        </Typography>
+        <Typography variant="caption" color="text.secondary" noWrap sx={{ display: 'block' }}>
+          {hairLine(hair)}
+        </Typography>
+      </Box>
+      <SaveStatus />
+      {!permissions.write && (
+        <Typography variant="caption" color="warning.main">
+          view only
+        </Typography>
+      )}
+      <Button color="inherit" onClick={() => onOpen('head')}>
+        Head &amp; hair
+      </Button>
+      {permissions.write && (
+        <Button color="inherit" onClick={() => onOpen('layout')}>
+          Sections
+        </Button>
+      )}
+      <Button color="inherit" onClick={() => onOpen('formulas')}>
+        Formulas
+      </Button>
+      {permissions.write && (
+        <>
+          <Button color="inherit" disabled={!undo} title={undo && `Undo: ${undo}`} aria-label={undo ? `Undo: ${undo}` : 'Undo'} onClick={store.undo}>
+            Undo
+          </Button>
+          <Button color="inherit" disabled={!redo} title={redo && `Redo: ${redo}`} aria-label={redo ? `Redo: ${redo}` : 'Redo'} onClick={store.redo}>
+            Redo
+          </Button>
+        </>
+      )}
+      <Button color="inherit" aria-haspopup="menu" aria-label="More" onClick={(event) => setAnchor(event.currentTarget)} sx={{ minWidth: 44 }}>
+        ⋯
+      </Button>
+      <Menu open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
+        {permissions.write && (
+          <MenuItem
+            onClick={() => {
+              setAnchor(null)
+              onRename()
+            }}
+          >
+            Rename
+          </MenuItem>
+        )}
+        {permissions.write && <MenuItem onClick={() => void keep()}>Keep as a version</MenuItem>}
+        <MenuItem onClick={() => void exportFile()}>Export as a file</MenuItem>
+        <MenuItem
+          onClick={() => {
+            setAnchor(null)
+            window.print()
+          }}
+        >
+          Print
+        </MenuItem>
+        <MenuItem
+          onClick={() => {
+            setAnchor(null)
+            onOpen('keys')
+          }}
+        >
+          Keys (?)
+        </MenuItem>
+      </Menu>
+    </Box>
+  )
+}

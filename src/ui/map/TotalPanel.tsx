@@ -1,0 +1,179 @@
+'use client'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Paper from '@mui/material/Paper'
+import Stack from '@mui/material/Stack'
+import TextField from '@mui/material/TextField'
+import Typography from '@mui/material/Typography'
+import { useEffect, useRef, useState, type ReactNode } from 'react'
+import type { Caution } from '@/core/advice'
+import type { Derivation } from '@/core/pipeline'
+import { callApi } from '../hooks/api'
+import { usePlan, usePlanStore } from './context'
+import type { Acknowledgement } from './types'
+
+/** A total, opened, beside the map; the map dims what does not contribute. */
+export function TotalPanel() {
+  const { store } = usePlanStore()
+  const open = usePlan((state) => state.openTotal)
+  const derivations = usePlan((state) => state.answer?.derivations)
+  const panel = useRef<HTMLDivElement>(null)
+  useEffect(() => panel.current?.focus(), [open])
+  if (!open || !derivations) return null
+  const close = () => store.setState({ openTotal: undefined })
+  const formula = open.startsWith('grams:') ? open.slice(6) : undefined
+  const derivation = formula ? derivations.grams[formula] : open === 'foils' || open === 'minutes' || open === 'share' ? derivations[open] : undefined
+
+  return (
+    <Paper
+      ref={panel}
+      tabIndex={-1}
+      role="dialog"
+      aria-label={formula ? `Formula ${formula}: where the grams come from` : open === 'cautions' ? 'Cautions and notes' : 'Where this figure comes from'}
+      onKeyDown={(event) => event.key === 'Escape' && close()}
+      sx={{ position: 'absolute', right: 0, bottom: 0, width: 'min(440px, 100%)', maxHeight: '100%', overflow: 'auto', p: 2, border: 1, borderColor: 'divider', zIndex: 3, outline: 'none' }}
+    >
+      <Box sx={{ display: 'flex', alignItems: 'center', mb: 1 }}>
+        <Typography variant="h2" sx={{ flex: 1 }}>
+          {formula ? `Formula ${formula}: ` : ''}
+          {derivation?.total ?? 'Cautions and notes'}
+        </Typography>
+        <Button color="inherit" onClick={close}>
+          Close
+        </Button>
+      </Box>
+      {derivation ? <Opened derivation={derivation} /> : <Cautions />}
+    </Paper>
+  )
+}
+
+function Opened({ derivation }: { derivation: Derivation }) {
+  const { store } = usePlanStore()
+  return (
+    <Stack spacing={1.5}>
+      <Lines title="Adds up from">
+        {derivation.adds.map(({ label, value, zoneId }) => (
+          <Line key={label} label={label} value={value} onClick={zoneId ? () => store.setState({ selectedZone: zoneId }) : undefined} />
+        ))}
+      </Lines>
+      <Lines title="Inputs">
+        {derivation.inputs.map(({ label, value }) => (
+          <Line key={label} label={label} value={value} />
+        ))}
+      </Lines>
+      <Typography>
+        <b>Rule. </b>
+        {derivation.rule}
+      </Typography>
+      <Typography>
+        <b>Uncertainty. </b>
+        {derivation.uncertainty}
+      </Typography>
+    </Stack>
+  )
+}
+
+function Lines({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <Box>
+      <Typography variant="h3" color="text.secondary">
+        {title}
+      </Typography>
+      {children}
+    </Box>
+  )
+}
+
+function Line({ label, value, onClick }: { label: string; value: string; onClick?: (() => void) | undefined }) {
+  const content = (
+    <>
+      <span>{label}</span>
+      <span style={{ textAlign: 'right' }}>{value}</span>
+    </>
+  )
+  const sx = { display: 'flex', justifyContent: 'space-between', gap: 2, py: 0.25, width: '100%', fontSize: '0.9rem' } as const
+  return onClick ? (
+    <Button color="inherit" onClick={onClick} sx={{ ...sx, fontWeight: 500, px: 0, minHeight: 36, textAlign: 'left' }}>
+      {content}
+    </Button>
+  ) : (
+    <Box sx={sx}>{content}</Box>
+  )
+}
+
+function Cautions() {
+  const { store, permissions } = usePlanStore()
+  const cautions = usePlan((state) => state.answer?.figures.cautions) ?? []
+  const acknowledged = usePlan((state) => state.acknowledgements)
+  if (cautions.length === 0) return <Typography>Nothing to point out while nothing is taken.</Typography>
+  return (
+    <Stack spacing={2}>
+      {cautions.map((caution) => (
+        <OneCaution
+          key={caution.id}
+          caution={caution}
+          acknowledged={acknowledged.find(({ cautionId }) => cautionId === caution.id)}
+          mayAcknowledge={permissions.acknowledge}
+          onAcknowledged={(done) => store.setState((state) => ({ acknowledgements: [done, ...state.acknowledgements] }))}
+        />
+      ))}
+      <Typography variant="caption" color="text.secondary">
+        The products’ instructions, local rules and licensed practice come before anything said here.
+      </Typography>
+    </Stack>
+  )
+}
+
+interface CautionProps {
+  caution: Caution
+  acknowledged: Acknowledgement | undefined
+  mayAcknowledge: boolean
+  onAcknowledged: (done: Acknowledgement) => void
+}
+
+function OneCaution({ caution, acknowledged, mayAcknowledge, onAcknowledged }: CautionProps) {
+  const { store } = usePlanStore()
+  const [reason, setReason] = useState('')
+  const [problem, setProblem] = useState<string>()
+
+  async function acknowledge() {
+    try {
+      // What is judged is what the server holds, so it has to have everything first.
+      await store.flush()
+      onAcknowledged(await callApi<Acknowledgement>(`/api/plans/${store.getState().id}/acknowledgements`, 'POST', { cautionId: caution.id, reason }))
+    } catch (error) {
+      setProblem(error instanceof Error ? error.message : 'That did not work. Try again.')
+    }
+  }
+
+  return (
+    <Box sx={{ borderLeft: 3, borderColor: caution.severity === 'caution' ? 'warning.main' : 'divider', pl: 1.5 }}>
+      <Typography>
+        <b>{caution.severity === 'caution' ? 'Caution. ' : 'Note. '}</b>
+        {caution.text}
+      </Typography>
+      <Typography color="text.secondary">{caution.remedy}</Typography>
+      {acknowledged ? (
+        <Typography variant="caption" color="text.secondary">
+          Acknowledged by {acknowledged.by}, {new Date(acknowledged.at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}
+          {acknowledged.reason && `: ${acknowledged.reason}`}
+        </Typography>
+      ) : (
+        caution.severity === 'caution' &&
+        mayAcknowledge && (
+          <Box sx={{ display: 'flex', gap: 1, mt: 1 }}>
+            <TextField size="small" label="What was checked, or why it is all right" value={reason} onChange={(event) => setReason(event.target.value)} sx={{ flex: 1 }} slotProps={{ htmlInput: { maxLength: 500 } }} />
+            <Button variant="outlined" color="inherit" onClick={() => void acknowledge()}>
+              Acknowledge
+            </Button>
+          </Box>
+        )
+      )}
+      {problem && (
+        <Typography color="error" role="alert">
+          {problem}
+        </Typography>
+      )}
+    </Box>
+  )
+}

@@ -1,0 +1,164 @@
+'use client'
+import Alert from '@mui/material/Alert'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Snackbar from '@mui/material/Snackbar'
+import dynamic from 'next/dynamic'
+import { useEffect, useMemo, useRef, useState } from 'react'
+import type { Placement } from '@/core/model'
+import { editStage, PlanContext, stageOf, usePlan, usePlanStore, type Permissions } from './context'
+import { Header, type DialogName } from './Header'
+import { HeadInset } from './HeadInset'
+import { OrderRibbon } from './OrderRibbon'
+import { SaveTrouble } from './SaveStatus'
+import { ScalpMap } from './ScalpMap'
+import { createPlanStore } from './store'
+import { TotalPanel } from './TotalPanel'
+import { TotalsStrip } from './TotalsStrip'
+import type { OpenPlan } from './types'
+import { usePlanWorker } from './usePlanWorker'
+import { ZoneCard } from './ZoneCard'
+
+const LayoutDialog = dynamic(() => import('./dialogs/LayoutDialog').then((module) => module.LayoutDialog))
+const HeadHairDialog = dynamic(() => import('./dialogs/HeadHairDialog').then((module) => module.HeadHairDialog))
+const FormulasDialog = dynamic(() => import('./dialogs/FormulasDialog').then((module) => module.FormulasDialog))
+const KeysDialog = dynamic(() => import('./dialogs/KeysDialog').then((module) => module.KeysDialog))
+const RenameDialog = dynamic(() => import('./dialogs/RenameDialog').then((module) => module.RenameDialog))
+
+interface Props {
+  open: OpenPlan
+  permissions: Permissions
+}
+
+/** The placement studio: order on the left, the scalp map in the middle, the selected zone on the right, totals below. */
+export function Workspace({ open, permissions }: Props) {
+  const [store] = useState(() => createPlanStore(open))
+  const context = useMemo(() => ({ store, permissions }), [store, permissions])
+  return (
+    <PlanContext.Provider value={context}>
+      <Studio client={open.client} />
+    </PlanContext.Provider>
+  )
+}
+
+function Studio({ client }: Pick<OpenPlan, 'client'>) {
+  const { store, permissions } = usePlanStore()
+  const worker = usePlanWorker(store)
+  const problems = usePlan((state) => state.problems)
+  const [dialog, setDialog] = useState<DialogName | 'rename'>()
+  const [message, setMessage] = useState<string>()
+  const [recordNoted, setRecordNoted] = useState(false)
+  const copied = useRef<Placement>(undefined)
+  const close = () => setDialog(undefined)
+
+  useEffect(() => {
+    if (permissions.write) void store.resume()
+    const leave = (event: BeforeUnloadEvent) => {
+      if (store.getState().unsent.length > 0 && store.getState().save.kind === 'waiting') {
+        void store.flush()
+        event.preventDefault()
+      }
+    }
+    window.addEventListener('beforeunload', leave)
+    return () => window.removeEventListener('beforeunload', leave)
+  }, [store, permissions.write])
+
+  useEffect(() => {
+    function keys(event: KeyboardEvent) {
+      if (event.target instanceof HTMLElement && event.target.closest('input, textarea, [role="dialog"]')) return
+      const command = event.ctrlKey || event.metaKey
+      if (event.key === '?') setDialog('keys')
+      else if (event.key === 'Escape') store.setState({ openTotal: undefined })
+      else if (!permissions.write) return
+      else if (command && event.key.toLowerCase() === 'z') {
+        event.preventDefault()
+        if (event.shiftKey) store.redo()
+        else store.undo()
+      } else if (!command && event.key.toLowerCase() === 'c') copyZone()
+      else if (!command && event.key.toLowerCase() === 'v') pasteZone()
+    }
+    function selected() {
+      const state = store.getState()
+      return stageOf(state).zones.find(({ id }) => id === state.selectedZone)
+    }
+    function copyZone() {
+      const zone = selected()
+      if (!zone) return
+      copied.current = zone.placement
+      setMessage(`${zone.name} copied. V pastes it into another zone.`)
+    }
+    function pasteZone() {
+      const zone = selected()
+      const placement = copied.current
+      if (zone && placement)
+        editStage(store, `Pasted, ${zone.name}`, `paste/${zone.id}`, (stage) => {
+          stage.zones.find(({ id }) => id === zone.id)!.placement = structuredClone(placement)
+        })
+    }
+    window.addEventListener('keydown', keys)
+    return () => window.removeEventListener('keydown', keys)
+  }, [store, permissions.write])
+
+  return (
+    <Box sx={{ display: 'flex', flexDirection: 'column', height: { md: '100dvh' }, minHeight: '100%' }}>
+      <Header client={client} onOpen={setDialog} onMessage={setMessage} onRename={() => setDialog('rename')} />
+      <SaveTrouble />
+      {client.recordChanged === 'changed' && permissions.write && !recordNoted && (
+        <Alert
+          severity="info"
+          onClose={() => setRecordNoted(true)}
+          action={
+            <Button color="inherit" onClick={() => setDialog('head')}>
+              Look
+            </Button>
+          }
+        >
+          This plan’s head or hair differs from the client’s record.
+        </Alert>
+      )}
+      {problems.length > 0 && (
+        <Alert
+          severity="warning"
+          action={
+            <Button color="inherit" onClick={() => setDialog('head')}>
+              Head &amp; hair
+            </Button>
+          }
+        >
+          The figures below are from before: {problems[0]!.message}
+        </Alert>
+      )}
+      <Box
+        sx={{
+          flex: 1,
+          minHeight: 0,
+          display: 'grid',
+          position: 'relative',
+          gridTemplateColumns: { xs: '1fr', md: '180px minmax(0, 1fr) 332px' },
+          gridTemplateRows: { md: 'minmax(0, 1fr)' },
+        }}
+      >
+        <Box sx={{ borderRight: { md: 1 }, borderColor: 'divider', overflow: 'auto', order: { xs: 1, md: 0 } }} className="falto-order">
+          <OrderRibbon />
+        </Box>
+        <Box sx={{ position: 'relative', minHeight: 0, height: { xs: 'min(100vw, 70dvh)', md: 'auto' }, order: { xs: 0, md: 1 } }}>
+          <ScalpMap worker={worker} />
+          <HeadInset worker={worker} />
+        </Box>
+        <Box sx={{ borderLeft: { md: 1 }, borderTop: { xs: 1, md: 0 }, borderColor: 'divider', overflow: 'auto', order: 2 }}>
+          <ZoneCard />
+        </Box>
+        <TotalPanel />
+      </Box>
+      <Box sx={{ position: { xs: 'sticky', md: 'static' }, bottom: { xs: 56, sm: 0 }, zIndex: 1 }}>
+        <TotalsStrip />
+      </Box>
+      {dialog === 'layout' && <LayoutDialog onClose={close} />}
+      {dialog === 'head' && <HeadHairDialog clientId={client.id} onClose={close} />}
+      {dialog === 'formulas' && <FormulasDialog onClose={close} />}
+      {dialog === 'keys' && <KeysDialog onClose={close} />}
+      {dialog === 'rename' && <RenameDialog onClose={close} />}
+      <Snackbar open={message !== undefined} autoHideDuration={3500} onClose={() => setMessage(undefined)} message={message} />
+    </Box>
+  )
+}

@@ -1,0 +1,46 @@
+'use client'
+import { createContext, useContext } from 'react'
+import { useStore } from 'zustand'
+import type { Stage, Zone } from '@/core/model'
+import type { PlanState, PlanStore } from './store'
+
+export interface Permissions {
+  write: boolean
+  acknowledge: boolean
+}
+
+export const PlanContext = createContext<{ store: PlanStore; permissions: Permissions } | undefined>(undefined)
+
+/** The store of the plan that is open around this part. */
+export function usePlanStore(): { store: PlanStore; permissions: Permissions } {
+  const context = useContext(PlanContext)
+  if (!context) throw new Error('There is no open plan around this part.')
+  return context
+}
+
+/** A piece of the open plan's state. */
+export function usePlan<T>(select: (state: PlanState) => T): T {
+  return useStore(usePlanStore().store, select)
+}
+
+/** The stage being worked on: the first of the active variant. */
+export function stageOf({ document }: Pick<PlanState, 'document'>): Stage {
+  const variant = document.variants.find(({ id }) => id === document.activeVariantId) ?? document.variants[0]!
+  return variant.stages[0]!
+}
+
+/** Zones of the stage in working order. */
+export function zonesInOrder(state: Pick<PlanState, 'document'>): Zone[] {
+  const stage = stageOf(state)
+  return stage.order.map((id) => stage.zones.find((zone) => zone.id === id)!)
+}
+
+/** Changes the stage being worked on, as one named edit. */
+export function editStage(store: PlanStore, label: string, key: string, recipe: (stage: Stage) => void): void {
+  store.edit(label, key, (draft) => recipe(stageOf({ document: draft })))
+}
+
+/** Changes one zone, as one named edit. */
+export function editZone(store: PlanStore, zone: Pick<Zone, 'id' | 'name'>, what: string, key: string, recipe: (zone: Zone) => void): void {
+  editStage(store, `${what}, ${zone.name}`, `${zone.id}/${key}`, (stage) => recipe(stage.zones.find(({ id }) => id === zone.id)!))
+}

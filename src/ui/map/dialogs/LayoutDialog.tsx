@@ -1,0 +1,89 @@
+'use client'
+import Alert from '@mui/material/Alert'
+import Button from '@mui/material/Button'
+import Dialog from '@mui/material/Dialog'
+import DialogActions from '@mui/material/DialogActions'
+import DialogContent from '@mui/material/DialogContent'
+import DialogTitle from '@mui/material/DialogTitle'
+import FormControlLabel from '@mui/material/FormControlLabel'
+import Stack from '@mui/material/Stack'
+import Switch from '@mui/material/Switch'
+import Typography from '@mui/material/Typography'
+import { useState } from 'react'
+import { v7 as newId } from 'uuid'
+import { createLayout, LayoutParameterError } from '@/core/layout'
+import { LAYOUT_TEMPLATES, LIMITS, type LayoutParameters, type Stage } from '@/core/model'
+import { defaultPlacement } from '@/core/placement'
+import { Choice, NumberField } from '../../parts'
+import { WORDS } from '../../words'
+import { editStage, stageOf, usePlan, usePlanStore } from '../context'
+
+/** Chooses the sections. Zones that both layouts have keep their placement and their place in the order. */
+export function LayoutDialog({ onClose }: { onClose: () => void }) {
+  const { store } = usePlanStore()
+  const current = usePlan((state) => stageOf(state).layout)
+  const [template, setTemplate] = useState(current.template)
+  const [parameters, setParameters] = useState<LayoutParameters>(current.parameters)
+  const [problem, setProblem] = useState<LayoutParameterError>()
+
+  function apply() {
+    try {
+      const created = createLayout(template, parameters)
+      editStage(store, `${WORDS.template[template]} layout`, 'layout', (stage) => relay(stage, created))
+      store.setState({ selectedZone: undefined })
+      onClose()
+    } catch (error) {
+      if (!(error instanceof LayoutParameterError)) throw error
+      setProblem(error)
+    }
+  }
+
+  const set = (change: Partial<LayoutParameters>) => {
+    setProblem(undefined)
+    setParameters({ ...parameters, ...change })
+  }
+  return (
+    <Dialog open onClose={onClose} maxWidth="sm" aria-labelledby="layout-title">
+      <DialogTitle id="layout-title">Sections</DialogTitle>
+      <DialogContent>
+        <Stack spacing={2} sx={{ pt: 1 }}>
+          <Choice label="Layout" value={template} options={LAYOUT_TEMPLATES.map((value) => ({ value, label: WORDS.template[value] }))} onChange={setTemplate} />
+          <Typography color="text.secondary">{WORDS.templateHelp[template]}</Typography>
+          {template === 'fourQuadrants' ? (
+            <FormControlLabel
+              control={<Switch checked={parameters.separateNape} onChange={(event) => set({ separateNape: event.target.checked })} />}
+              label="Nape as a section of its own, under the occipital bone"
+            />
+          ) : (
+            <>
+              <NumberField label="Strip width" value={parameters.stripWidthCm} limit={LIMITS.stripWidthCm} step={0.5} problem={problem?.message} onChange={(stripWidthCm) => set({ stripWidthCm })} />
+              <NumberField label="Part from the middle" value={parameters.partOffsetCm} limit={LIMITS.partOffsetCm} step={0.5} help="Positive towards the client’s left." onChange={(partOffsetCm) => set({ partOffsetCm })} />
+            </>
+          )}
+          <Alert severity="info">Zones that stay keep what was set in them. This can be undone.</Alert>
+        </Stack>
+      </DialogContent>
+      <DialogActions>
+        <Button color="inherit" onClick={onClose}>
+          Cancel
+        </Button>
+        <Button variant="contained" onClick={apply}>
+          Use these sections
+        </Button>
+      </DialogActions>
+    </Dialog>
+  )
+}
+
+/** Puts a new layout under a stage, keeping zones by their role. */
+function relay(stage: Stage, { layout, sections }: ReturnType<typeof createLayout>): void {
+  const before = new Map(stage.zones.map((zone) => [zone.role, zone]))
+  const kept = stage.order.map((id) => stage.zones.find((zone) => zone.id === id)!.role)
+  stage.layout = layout
+  stage.zones = sections.map((section) => {
+    const known = before.get(section.role)
+    return { id: known?.id ?? newId(), ...section, placement: known?.placement ?? defaultPlacement() }
+  })
+  const rank = (role: string) => (kept.includes(role) ? kept.indexOf(role) : sections.findIndex((section) => section.role === role))
+  stage.order = [...stage.zones].sort((one, other) => rank(one.role) - rank(other.role)).map(({ id }) => id)
+}

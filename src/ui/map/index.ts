@@ -1,0 +1,1 @@
+export { Workspace } from './Workspace'

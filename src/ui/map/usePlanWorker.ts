@@ -1,0 +1,40 @@
+'use client'
+import { wrap, type Remote } from 'comlink'
+import { useEffect, useState } from 'react'
+import type { FaltoPlan } from '@/core/model'
+import type { PlanWorker } from '@/workers/plan.worker'
+import type { PlanStore } from './store'
+
+/** Computes the open plan in a worker whenever it changes; while one computation runs only the newest plan waits. */
+export function usePlanWorker(store: PlanStore): Remote<PlanWorker> | undefined {
+  const [remote, setRemote] = useState<{ api: Remote<PlanWorker> }>()
+
+  useEffect(() => {
+    const worker = new Worker(new URL('../../workers/plan.worker.ts', import.meta.url), { type: 'module' })
+    const api = wrap<PlanWorker>(worker)
+    let computing = false
+    let computed: FaltoPlan | undefined
+
+    async function compute(): Promise<void> {
+      if (computing) return
+      computing = true
+      while (computed !== store.getState().document) {
+        const { document } = store.getState()
+        computed = document
+        const result = await api.compute(document)
+        if (result.ok) store.setState({ answer: result.answer, problems: [] })
+        else store.setState({ problems: result.problems })
+      }
+      computing = false
+    }
+
+    const unsubscribe = store.subscribe(() => void compute())
+    void compute().then(() => setRemote({ api }))
+    return () => {
+      unsubscribe()
+      worker.terminate()
+    }
+  }, [store])
+
+  return remote?.api
+}

@@ -1,0 +1,98 @@
+'use client'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import OutlinedInput from '@mui/material/OutlinedInput'
+import Typography from '@mui/material/Typography'
+import { useId, useState } from 'react'
+import type { Limit } from '@/core/model'
+
+interface Props {
+  label: string
+  value: number | undefined
+  limit: Limit
+  step: number
+  onChange: (value: number) => void
+  /** Called when an optional figure is emptied. */
+  onClear?: () => void
+  help?: string
+  problem?: string | undefined
+  disabled?: boolean
+}
+
+/** A figure with its unit: typed, or stepped by a hand that cannot type. Says at the field what is wrong with an entry. */
+export function NumberField({ label, value, limit, step, onChange, onClear, help, problem, disabled }: Props) {
+  const id = useId()
+  const [typed, setTyped] = useState<string>()
+  const shown = typed ?? (value === undefined ? '' : String(value))
+  const range = `${limit.min} to ${limit.max} ${limit.unit}`.trim()
+  const wrong = typed !== undefined && !accepts(typed) ? `Enter a number from ${range}.` : problem
+
+  function accepts(text: string): boolean {
+    if (text.trim() === '') return onClear !== undefined
+    const number = Number(text.replace(',', '.'))
+    return Number.isFinite(number) && number >= limit.min && number <= limit.max
+  }
+
+  function type(text: string) {
+    setTyped(text)
+    if (!accepts(text)) return
+    if (text.trim() === '') onClear?.()
+    else onChange(Number(text.replace(',', '.')))
+  }
+
+  function stepBy(direction: 1 | -1) {
+    const base = value ?? (limit.min + limit.max) / 2
+    const next = Math.round((Math.round(base / step) * step + direction * step) * 1000) / 1000
+    setTyped(undefined)
+    onChange(Math.min(limit.max, Math.max(limit.min, next)))
+  }
+
+  return (
+    <Box sx={{ minWidth: 0 }}>
+      <Typography component="label" htmlFor={id} variant="caption" color="text.secondary">
+        {label}
+      </Typography>
+      <Box sx={{ display: 'flex', gap: 0.5 }}>
+        <Button
+          variant="outlined"
+          color="inherit"
+          disabled={disabled || (value !== undefined && value <= limit.min)}
+          aria-label={`${label}: less`}
+          onClick={() => stepBy(-1)}
+          sx={{ minWidth: 44, p: 0, borderColor: 'divider' }}
+        >
+          −
+        </Button>
+        <OutlinedInput
+          id={id}
+          size="small"
+          value={shown}
+          disabled={disabled ?? false}
+          error={wrong !== undefined}
+          onChange={(event) => type(event.target.value)}
+          onBlur={() => accepts(shown) && setTyped(undefined)}
+          endAdornment={
+            <Typography variant="caption" color="text.secondary" sx={{ pl: 0.5, whiteSpace: 'nowrap' }}>
+              {limit.unit}
+            </Typography>
+          }
+          inputProps={{ inputMode: 'decimal', 'aria-describedby': `${id}-help`, 'aria-invalid': wrong !== undefined }}
+          sx={{ flex: 1, minWidth: 76, height: 44, '& input': { textAlign: 'right', px: 0.5 }, pr: 1 }}
+        />
+        <Button
+          variant="outlined"
+          color="inherit"
+          disabled={disabled || (value !== undefined && value >= limit.max)}
+          aria-label={`${label}: more`}
+          onClick={() => stepBy(1)}
+          sx={{ minWidth: 44, p: 0, borderColor: 'divider' }}
+        >
+          +
+        </Button>
+      </Box>
+      <Typography id={`${id}-help`} variant="caption" color={wrong ? 'error' : 'text.secondary'} role={wrong ? 'alert' : undefined}>
+        {wrong ?? help ?? ''}
+      </Typography>
+    </Box>
+  )
+}

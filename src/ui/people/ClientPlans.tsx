@@ -1,0 +1,175 @@
+'use client'
+import Alert from '@mui/material/Alert'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Dialog from '@mui/material/Dialog'
+import DialogActions from '@mui/material/DialogActions'
+import DialogContent from '@mui/material/DialogContent'
+import DialogTitle from '@mui/material/DialogTitle'
+import Paper from '@mui/material/Paper'
+import Snackbar from '@mui/material/Snackbar'
+import Stack from '@mui/material/Stack'
+import TextField from '@mui/material/TextField'
+import Typography from '@mui/material/Typography'
+import Link from 'next/link'
+import { useRouter } from 'next/navigation'
+import { useState, type ChangeEvent } from 'react'
+import { LAYOUT_TEMPLATES, type LayoutTemplate } from '@/core/model'
+import { callApi } from '../hooks/api'
+import { Choice } from '../parts'
+import { WORDS } from '../words'
+import { dateInWords, type ClientRecord } from './types'
+
+/** The plans of one client: open, start, copy, import, remove. */
+export function ClientPlans({ record, writable }: { record: ClientRecord; writable: boolean }) {
+  const router = useRouter()
+  const [starting, setStarting] = useState(false)
+  const [error, setError] = useState<string>()
+  const [removed, setRemoved] = useState<{ id: string; name: string }>()
+
+  async function run(work: () => Promise<unknown>) {
+    setError(undefined)
+    try {
+      await work()
+      router.refresh()
+    } catch (problem) {
+      setError(problem instanceof Error ? problem.message : 'That did not work. Try again.')
+    }
+  }
+
+  function importFile(event: ChangeEvent<HTMLInputElement>) {
+    const file = event.target.files?.[0]
+    event.target.value = ''
+    if (!file) return
+    void run(async () => {
+      const { id } = await callApi<{ id: string }>(`/api/clients/${record.id}/imports`, 'POST', await file.text())
+      router.push(`/plans/${id}`)
+    })
+  }
+
+  return (
+    <Box component="section" aria-labelledby="plans" sx={{ my: 3 }}>
+      <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', mb: 1, flexWrap: 'wrap' }}>
+        <Typography id="plans" variant="h2" sx={{ flex: 1 }}>
+          Plans
+        </Typography>
+        {writable && (
+          <>
+            <Button component="label" color="inherit" variant="outlined" sx={{ borderColor: 'divider' }}>
+              Import a plan file
+              <input type="file" accept="application/json,.json" hidden onChange={importFile} aria-label="Plan file" />
+            </Button>
+            <Button variant="contained" onClick={() => setStarting(true)}>
+              New plan
+            </Button>
+          </>
+        )}
+      </Box>
+      {error && (
+        <Alert severity="error" sx={{ mb: 1, wordBreak: 'break-word' }} onClose={() => setError(undefined)}>
+          {error}
+        </Alert>
+      )}
+      <Paper variant="outlined">
+        {record.plans.length === 0 && (
+          <Typography sx={{ p: 3 }} color="text.secondary">
+            No plan yet. {writable ? 'Start one: choose the sections, then set what is taken in each.' : ''}
+          </Typography>
+        )}
+        {record.plans.map((plan, i) => (
+          <Box key={plan.id} sx={{ display: 'flex', alignItems: 'center', gap: 1, p: 1, pl: 2, borderTop: i > 0 ? 1 : 0, borderColor: 'divider' }}>
+            <Box sx={{ flex: 1, minWidth: 0 }}>
+              <Typography component={Link} href={`/plans/${plan.id}`} color="inherit" sx={{ fontWeight: 600 }}>
+                {plan.name}
+              </Typography>
+              <Typography variant="caption" color="text.secondary" sx={{ display: 'block' }}>
+                changed {dateInWords(plan.updatedAt)}
+              </Typography>
+            </Box>
+            {writable && (
+              <>
+                <Button color="inherit" aria-label={`Copy ${plan.name}`} onClick={() => void run(() => callApi(`/api/plans/${plan.id}/copies`, 'POST'))}>
+                  Copy
+                </Button>
+                <Button
+                  color="inherit"
+                  aria-label={`Remove ${plan.name}`}
+                  onClick={() =>
+                    void run(async () => {
+                      await callApi(`/api/plans/${plan.id}`, 'DELETE')
+                      setRemoved(plan)
+                    })
+                  }
+                >
+                  Remove
+                </Button>
+              </>
+            )}
+            <Button component={Link} href={`/plans/${plan.id}`} variant="outlined" color="inherit" sx={{ borderColor: 'divider' }}>
+              Open
+            </Button>
+          </Box>
+        ))}
+      </Paper>
+      <Snackbar
+        open={removed !== undefined}
+        autoHideDuration={10_000}
+        onClose={(_event, reason) => reason !== 'clickaway' && setRemoved(undefined)}
+        message={`“${removed?.name}” was removed.`}
+        action={
+          <Button
+            color="inherit"
+            onClick={() =>
+              void run(async () => {
+                await callApi(`/api/plans/${removed!.id}/restore`, 'POST')
+                setRemoved(undefined)
+              })
+            }
+          >
+            Undo
+          </Button>
+        }
+      />
+      {starting && <NewPlan clientId={record.id} onClose={() => setStarting(false)} onMade={(id) => router.push(`/plans/${id}`)} />}
+    </Box>
+  )
+}
+
+function NewPlan({ clientId, onClose, onMade }: { clientId: string; onClose: () => void; onMade: (id: string) => void }) {
+  const [name, setName] = useState('New plan')
+  const [template, setTemplate] = useState<LayoutTemplate>('fourQuadrants')
+  const [error, setError] = useState<string>()
+  const [busy, setBusy] = useState(false)
+
+  async function make() {
+    setBusy(true)
+    try {
+      onMade((await callApi<{ id: string }>(`/api/clients/${clientId}/plans`, 'POST', { name: name.trim(), template })).id)
+    } catch (problem) {
+      setError(problem instanceof Error ? problem.message : 'That did not work. Try again.')
+      setBusy(false)
+    }
+  }
+
+  return (
+    <Dialog open onClose={onClose} maxWidth="sm" aria-labelledby="new-plan">
+      <DialogTitle id="new-plan">New plan</DialogTitle>
+      <DialogContent>
+        <Stack spacing={2} sx={{ pt: 1 }}>
+          {error && <Alert severity="error">{error}</Alert>}
+          <TextField label="Name" value={name} onChange={(event) => setName(event.target.value)} autoFocus required />
+          <Choice label="Sections" value={template} options={LAYOUT_TEMPLATES.map((value) => ({ value, label: WORDS.template[value] }))} onChange={setTemplate} />
+          <Typography color="text.secondary">{WORDS.templateHelp[template]}</Typography>
+        </Stack>
+      </DialogContent>
+      <DialogActions>
+        <Button color="inherit" onClick={onClose}>
+          Cancel
+        </Button>
+        <Button variant="contained" disabled={busy || name.trim() === ''} onClick={() => void make()}>
+          Start planning
+        </Button>
+      </DialogActions>
+    </Dialog>
+  )
+}

@@ -1,0 +1,2 @@
+export { ClientPage } from './ClientPage'
+export { People } from './People'

@@ -1,0 +1,109 @@
+'use client'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Menu from '@mui/material/Menu'
+import MenuItem from '@mui/material/MenuItem'
+import Typography from '@mui/material/Typography'
+import { useColorScheme } from '@mui/material/styles'
+import Link from 'next/link'
+import { usePathname, useRouter } from 'next/navigation'
+import { useState, type ReactNode } from 'react'
+import { callApi } from '../hooks/api'
+
+interface Props {
+  member: { name: string; role: string }
+  children: ReactNode
+}
+
+/** The frame of every page: a narrow rail with where one can go and who one is. */
+export function Shell({ member, children }: Props) {
+  const path = usePathname()
+  return (
+    <Box sx={{ display: 'flex', minHeight: '100dvh', flexDirection: { xs: 'column-reverse', sm: 'row' } }}>
+      <Box
+        component="nav"
+        aria-label="Falto"
+        sx={{
+          width: { xs: '100%', sm: 72 },
+          position: 'sticky',
+          bottom: { xs: 0, sm: 'auto' },
+          top: { sm: 0 },
+          height: { sm: '100dvh' },
+          zIndex: 2,
+          display: 'flex',
+          flexDirection: { xs: 'row', sm: 'column' },
+          alignItems: 'center',
+          gap: 0.5,
+          p: { xs: 0.5, sm: 1 },
+          bgcolor: 'background.paper',
+          borderRight: { sm: 1 },
+          borderTop: { xs: 1, sm: 0 },
+          borderColor: 'divider',
+        }}
+      >
+        <Typography aria-hidden sx={{ fontWeight: 700, fontSize: '1.05rem', py: 1, display: { xs: 'none', sm: 'block' } }}>
+          Falto
+        </Typography>
+        <RailLink href="/people" label="People" here={path.startsWith('/people')} />
+        {path.startsWith('/plans') && <RailLink href={path} label="Map" here />}
+        <Box sx={{ flex: 1 }} />
+        <Account member={member} />
+      </Box>
+      <Box component="main" sx={{ flex: 1, minWidth: 0 }}>
+        {children}
+      </Box>
+    </Box>
+  )
+}
+
+function RailLink({ href, label, here }: { href: string; label: string; here: boolean }) {
+  return (
+    <Button
+      component={Link}
+      href={href}
+      color="inherit"
+      aria-current={here ? 'page' : undefined}
+      sx={{ minWidth: 56, px: 0.5, fontWeight: here ? 700 : 500, bgcolor: here ? 'action.selected' : 'transparent' }}
+    >
+      {label}
+    </Button>
+  )
+}
+
+function Account({ member: { name, role } }: Pick<Props, 'member'>) {
+  const [anchor, setAnchor] = useState<HTMLElement | null>(null)
+  const { mode, setMode } = useColorScheme()
+  const router = useRouter()
+  async function signOut() {
+    await callApi('/api/auth/sign-out', 'POST', {})
+    router.push('/sign-in')
+    router.refresh()
+  }
+  return (
+    <>
+      <Button
+        color="inherit"
+        aria-label={`${name}, ${role}: account`}
+        aria-haspopup="menu"
+        onClick={(event) => setAnchor(event.currentTarget)}
+        sx={{ minWidth: 48, borderRadius: '50%', height: 48, bgcolor: 'action.hover' }}
+      >
+        {name
+          .split(/\s+/)
+          .map((word) => word[0])
+          .slice(0, 2)
+          .join('')}
+      </Button>
+      <Menu open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
+        <Box sx={{ px: 2, py: 1 }}>
+          <Typography>{name}</Typography>
+          <Typography variant="caption" color="text.secondary">
+            {role}
+          </Typography>
+        </Box>
+        <MenuItem onClick={() => setMode(mode === 'dark' ? 'light' : 'dark')}>{mode === 'dark' ? 'Light surround' : 'Dark surround'}</MenuItem>
+        <MenuItem onClick={() => void signOut()}>Sign out</MenuItem>
+      </Menu>
+    </>
+  )
+}

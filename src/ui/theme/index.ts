@@ -1,0 +1,1 @@
+export { AppTheme } from './AppTheme'

@@ -1,0 +1,59 @@
+'use client'
+import { createTheme } from '@mui/material/styles'
+
+/** Achromatic, so that tones of hair can be judged against it (ISO 3664's reason). Colour is left to hair, formulas and warnings. */
+const ink = '#1d1d1d'
+const paper = '#f4f4f4'
+const chalk = '#ececec'
+const slate = '#191919'
+
+export const theme = createTheme({
+  cssVariables: { colorSchemeSelector: 'data' },
+  colorSchemes: {
+    light: {
+      palette: {
+        primary: { main: ink, contrastText: '#ffffff' },
+        secondary: { main: '#5a5a5a' },
+        warning: { main: '#8a4b00', contrastText: '#ffffff' },
+        error: { main: '#a3120c' },
+        background: { default: paper, paper: '#ffffff' },
+        text: { primary: ink, secondary: '#565656' },
+        divider: '#d4d4d4',
+      },
+    },
+    dark: {
+      palette: {
+        primary: { main: chalk, contrastText: slate },
+        secondary: { main: '#b4b4b4' },
+        warning: { main: '#ffb35c', contrastText: '#191919' },
+        error: { main: '#ff9188' },
+        background: { default: slate, paper: '#242424' },
+        text: { primary: chalk, secondary: '#b5b5b5' },
+        divider: '#434343',
+      },
+    },
+  },
+  shape: { borderRadius: 4 },
+  typography: {
+    fontFamily: "'Source Sans 3 Variable', system-ui, sans-serif",
+    fontSize: 14,
+    h1: { fontSize: '1.6rem', fontWeight: 600, letterSpacing: '-0.01em' },
+    h2: { fontSize: '1.15rem', fontWeight: 600 },
+    h3: { fontSize: '0.95rem', fontWeight: 600 },
+    button: { textTransform: 'none', fontWeight: 600 },
+    caption: { fontSize: '0.8rem' },
+  },
+  components: {
+    MuiCssBaseline: {
+      styleOverrides: {
+        body: { fontVariantNumeric: 'tabular-nums' },
+        ':focus-visible': { outline: '2px solid currentColor', outlineOffset: 2 },
+      },
+    },
+    MuiButtonBase: { defaultProps: { disableRipple: true } },
+    MuiButton: { defaultProps: { disableElevation: true }, styleOverrides: { root: { minHeight: 44 } } },
+    MuiToggleButton: { styleOverrides: { root: { minHeight: 44, textTransform: 'none' } } },
+    MuiPaper: { defaultProps: { elevation: 0 } },
+    MuiDialog: { defaultProps: { fullWidth: true } },
+  },
+})
