@@ -52,7 +52,7 @@ ensure_modules() {
   say "installing node modules (a minute or two)"
   local log
   log=$(mktemp)
-  npm ci --no-audit --no-fund >"$log" 2>&1 || { tail -n 20 "$log" >&2; die "npm ci failed; the lines above are its last words."; }
+  npm ci --no-audit --no-fund >"$log" 2>&1 || { grep -m 12 "npm error" "$log" >&2; die "npm ci failed; the lines above say why."; }
   rm -f "$log"
   printf '%s' "$wanted" >node_modules/.falto-lock
 }

@@ -4,7 +4,7 @@ import { radians } from '../units'
 
 /** Longest straight piece of a parting in the unit disk, and of the hairline in azimuth. About 6 mm on the head. */
 const DISK_STEP = 0.05
-const HAIRLINE_STEP = radians(3)
+const HAIRLINE_STEP = radians(2)
 
 export const placeOf = (place: StoredPlace): Place => ({ psi: radians(place.psiDeg), s: place.s })
 

@@ -6,6 +6,7 @@ import {
   IsIn,
   IsInt,
   IsNumber,
+  IsObject,
   IsString,
   Length,
   Matches,
@@ -54,7 +55,7 @@ export const MayBeAbsent = (): PropertyDecorator => ValidateIf((_object, value) 
 
 /** One nested object. */
 export const Nested = (type: () => new () => object): PropertyDecorator =>
-  all(ValidateNested({ message: 'must be an object' }), Type(type))
+  all(IsObject({ message: 'must be an object' }), ValidateNested({ message: 'must be an object' }), Type(type))
 
 /** A list of nested objects. */
 export const ListOf = (type: () => new () => object, least: number, most: number): PropertyDecorator =>

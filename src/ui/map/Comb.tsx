@@ -1,9 +1,9 @@
 'use client'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import { useTheme } from '@mui/material/styles'
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react'
 import { LIMITS, type Take } from '@/core/model'
+import { INK } from '../theme'
 
 interface Props {
   take: Take
@@ -17,7 +17,6 @@ const HEIGHT_MM = 13
 
 /** The take at true size: picked-up stitches dark, what is left light. Drag an edge, or use the arrow keys on it. */
 export function Comb({ take, disabled, onChange }: Props) {
-  const { palette } = useTheme()
   const drag = useRef<{ edge: 'stitch' | 'gap'; startX: number; start: number; mmPerPixel: number }>(undefined)
   const { stitchMm, stitchGapMm } = take
   const period = stitchMm + stitchGapMm
@@ -50,7 +49,7 @@ export function Comb({ take, disabled, onChange }: Props) {
 
   const handle = (edge: 'stitch' | 'gap', at: number, name: string, value: number) => (
     <>
-      <line x1={at} x2={at} y1={-1} y2={HEIGHT_MM + 1} stroke={palette.text.primary} strokeWidth={0.35} />
+      <line x1={at} x2={at} y1={-1} y2={HEIGHT_MM + 1} stroke={INK.strong} strokeWidth={0.35} />
       <rect
         x={at - 2.5}
         y={-2}
@@ -77,7 +76,7 @@ export function Comb({ take, disabled, onChange }: Props) {
 
   return (
     <Box>
-      <Typography variant="caption" color="text.secondary">
+      <Typography variant="caption" color="textSecondary">
         Comb, true size: drag a stitch or a gap
       </Typography>
       <svg
@@ -88,9 +87,9 @@ export function Comb({ take, disabled, onChange }: Props) {
       >
         {stitches.map((at) => (
           <g key={at}>
-            <rect x={at} y={0} width={Math.min(stitchMm, SHOWN_MM - at)} height={HEIGHT_MM * take.depthShare} fill={palette.text.primary} fillOpacity={0.75} />
+            <rect x={at} y={0} width={Math.min(stitchMm, SHOWN_MM - at)} height={HEIGHT_MM * take.depthShare} fill={INK.strong} fillOpacity={0.75} />
             {at + stitchMm < SHOWN_MM && (
-              <rect x={at + stitchMm} y={0} width={Math.min(stitchGapMm, SHOWN_MM - at - stitchMm)} height={HEIGHT_MM} fill={palette.text.primary} fillOpacity={0.1} />
+              <rect x={at + stitchMm} y={0} width={Math.min(stitchGapMm, SHOWN_MM - at - stitchMm)} height={HEIGHT_MM} fill={INK.strong} fillOpacity={0.1} />
             )}
           </g>
         ))}

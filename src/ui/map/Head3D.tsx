@@ -1,6 +1,6 @@
 'use client'
 import { Canvas, useThree, type ThreeEvent } from '@react-three/fiber'
-import { useTheme } from '@mui/material/styles'
+import { useColorScheme } from '@mui/material/styles'
 import { useEffect, useMemo, useRef } from 'react'
 import { BufferAttribute, BufferGeometry, DoubleSide } from 'three'
 import type { HeadModel, Triangles } from '@/core/sheet'
@@ -48,7 +48,7 @@ export default function Head3D({ model, swatches, selectedZone, onSelect, view, 
 
 /** The core's axes are left, face, up; three's are right, up, towards the viewer. Turn 0 shows the back of the head. */
 function Model({ model, swatches, selectedZone, onSelect, view }: Omit<Props, 'onTurn'>) {
-  const { palette } = useTheme()
+  const { mode } = useColorScheme()
   const { invalidate } = useThree()
   useEffect(() => invalidate(), [invalidate, view, model, swatches, selectedZone])
   const surface = useMemo(() => geometryOf(model.surface), [model])
@@ -64,7 +64,7 @@ function Model({ model, swatches, selectedZone, onSelect, view }: Omit<Props, 'o
       <group rotation={[0, view.turn, 0]} position={[0, -2, 0]}>
         <group rotation={[-Math.PI / 2, 0, 0]} scale={[-1, 1, 1]}>
           <mesh geometry={surface}>
-            <meshLambertMaterial color={palette.mode === 'dark' ? '#6d6d6d' : '#dcdcdc'} side={DoubleSide} />
+            <meshLambertMaterial color={mode === 'dark' ? '#6d6d6d' : '#dcdcdc'} side={DoubleSide} />
           </mesh>
           <lineLoop geometry={hairline}>
             <lineBasicMaterial color="#1d1d1d" />

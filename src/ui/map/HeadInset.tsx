@@ -40,27 +40,29 @@ export function HeadInset({ worker }: { worker: Remote<PlanWorker> | undefined }
 
   if (!open)
     return (
-      <Button variant="outlined" color="inherit" onClick={() => setOpen(true)} sx={{ position: 'absolute', right: 8, bottom: 8, bgcolor: 'background.paper', borderColor: 'divider' }}>
-        Show the head
-      </Button>
+      <Box sx={{ p: 1.5 }}>
+        <Button fullWidth variant="outlined" color="inherit" onClick={() => setOpen(true)} sx={{ borderColor: 'divider' }}>
+          Show the head
+        </Button>
+      </Box>
     )
   return (
-    <Box sx={{ position: 'absolute', right: 8, bottom: 8, width: 'min(300px, 55%)', border: 1, borderColor: 'divider', bgcolor: 'background.paper', borderRadius: 1 }}>
-      <Box sx={{ height: 250 }}>
+    <Box sx={{ borderBottom: 1, borderColor: 'divider', bgcolor: 'background.paper', maxWidth: 420, mx: 'auto' }}>
+      <Box sx={{ height: { xs: 320, md: 250 } }}>
         {model && answer ? (
           <Head3D model={model} swatches={answer.drawing.swatches} selectedZone={selected} onSelect={(id) => store.setState({ selectedZone: id })} view={view} onTurn={setView} />
         ) : (
           <Typography sx={{ p: 2 }}>Shaping the head…</Typography>
         )}
       </Box>
-      <Box sx={{ display: 'flex', borderTop: 1, borderColor: 'divider' }}>
+      <Box sx={{ display: 'flex', flexWrap: 'wrap', borderTop: 1, borderColor: 'divider' }}>
         {(Object.keys(VIEWS) as (keyof typeof VIEWS)[]).map((name) => (
-          <Button key={name} color="inherit" onClick={() => setView(VIEWS[name])} sx={{ minWidth: 0, flex: 1, px: 0 }}>
+          <Button key={name} color="inherit" onClick={() => setView(VIEWS[name])} sx={{ minWidth: 0, flex: '1 0 30%', px: 0 }}>
             {name}
           </Button>
         ))}
-        <Button color="inherit" aria-label="Hide the head" onClick={() => setOpen(false)} sx={{ minWidth: 36, px: 0 }}>
-          ✕
+        <Button color="inherit" aria-label="Hide the head" onClick={() => setOpen(false)} sx={{ minWidth: 0, flex: '1 0 30%', px: 0 }}>
+          hide
         </Button>
       </Box>
     </Box>

@@ -5,7 +5,7 @@ import Menu from '@mui/material/Menu'
 import MenuItem from '@mui/material/MenuItem'
 import Typography from '@mui/material/Typography'
 import Link from 'next/link'
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { callApi } from '../hooks/api'
 import { hairLine } from '../words'
 import { usePlan, usePlanStore } from './context'
@@ -29,6 +29,7 @@ export function Header({ client, onOpen, onMessage, onRename }: Props) {
   const undo = usePlan((state) => state.undo.at(-1)?.label)
   const redo = usePlan((state) => state.redo[0]?.label)
   const [anchor, setAnchor] = useState<HTMLElement | null>(null)
+  const download = useRef<HTMLAnchorElement>(null)
 
   async function keep() {
     setAnchor(null)
@@ -40,7 +41,7 @@ export function Header({ client, onOpen, onMessage, onRename }: Props) {
   async function exportFile() {
     setAnchor(null)
     await store.flush()
-    window.location.assign(`/api/plans/${id}/export`)
+    download.current?.click()
   }
 
   return (
@@ -53,13 +54,13 @@ export function Header({ client, onOpen, onMessage, onRename }: Props) {
           {' · '}
           {name}
         </Typography>
-        <Typography variant="caption" color="text.secondary" noWrap sx={{ display: 'block' }}>
+        <Typography variant="caption" color="textSecondary" noWrap sx={{ display: 'block' }}>
           {hairLine(hair)}
         </Typography>
       </Box>
       <SaveStatus />
       {!permissions.write && (
-        <Typography variant="caption" color="warning.main">
+        <Typography variant="caption" color="warning">
           view only
         </Typography>
       )}
@@ -87,6 +88,9 @@ export function Header({ client, onOpen, onMessage, onRename }: Props) {
       <Button color="inherit" aria-haspopup="menu" aria-label="More" onClick={(event) => setAnchor(event.currentTarget)} sx={{ minWidth: 44 }}>
         ⋯
       </Button>
+      <a ref={download} href={`/api/plans/${id}/export`} download hidden aria-hidden tabIndex={-1}>
+        Plan file
+      </a>
       <Menu open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
         {permissions.write && (
           <MenuItem

@@ -45,7 +45,7 @@ export function OrderRibbon() {
                 aria-pressed={here}
                 onClick={() => store.setState({ selectedZone: zone.id })}
                 onKeyDown={(event) => keys(event, i)}
-                sx={{ flex: 1, justifyContent: 'flex-start', gap: 1, px: 1.5, minWidth: 0, borderRadius: 0, textAlign: 'left' }}
+                sx={{ flex: 1, justifyContent: 'flex-start', gap: 0.75, pl: 1.5, pr: 1, minWidth: 0, borderRadius: 0, textAlign: 'left' }}
               >
                 <Typography component="span" sx={{ fontWeight: 700, width: 18 }}>
                   {i + 1}
@@ -53,16 +53,16 @@ export function OrderRibbon() {
                 <Typography component="span" noWrap sx={{ flex: 1, fontWeight: here ? 700 : 500 }}>
                   {zone.name}
                 </Typography>
-                <Typography component="span" sx={{ minWidth: 24, textAlign: 'right' }}>
+                <Typography component="span" sx={{ minWidth: 22, textAlign: 'right' }}>
                   {own ? own.foils || (own.takenFraction > 0 ? '' : '–') : ''}
                 </Typography>
               </Button>
               {permissions.write && here && (
                 <>
-                  <IconButton size="small" aria-label={`${zone.name} earlier`} disabled={i === 0} onClick={() => move(i, -1)} sx={{ width: 32, height: 44, borderRadius: 1 }}>
+                  <IconButton size="small" aria-label={`${zone.name} earlier`} disabled={i === 0} onClick={() => move(i, -1)} sx={{ width: 28, height: 44, borderRadius: 1 }}>
                     ↑
                   </IconButton>
-                  <IconButton size="small" aria-label={`${zone.name} later`} disabled={i === zones.length - 1} onClick={() => move(i, 1)} sx={{ width: 32, height: 44, borderRadius: 1 }}>
+                  <IconButton size="small" aria-label={`${zone.name} later`} disabled={i === zones.length - 1} onClick={() => move(i, 1)} sx={{ width: 28, height: 44, borderRadius: 1 }}>
                     ↓
                   </IconButton>
                 </>

@@ -27,7 +27,7 @@ export function SaveStatus() {
   const save = usePlan((state) => state.save)
   const trouble = save.kind !== 'saved' && save.kind !== 'saving' && save.kind !== 'waiting'
   return (
-    <Typography variant="caption" role="status" data-save={save.kind} color={trouble ? 'warning.main' : 'text.secondary'} sx={{ whiteSpace: 'nowrap', fontWeight: trouble ? 700 : 400 }}>
+    <Typography variant="caption" role="status" data-save={save.kind} color={trouble ? 'warning' : 'textSecondary'} sx={{ whiteSpace: 'nowrap', fontWeight: trouble ? 700 : 400 }}>
       {WORDS[save.kind]}
     </Typography>
   )
@@ -87,7 +87,7 @@ function Conflict({ stale }: { stale: Stale }) {
         <ul>
           {stale.since.map(({ label, by, kind, at }) => (
             <li key={at + label}>
-              {kind === 'edit' ? label : `${kind}: ${label}`} <Typography component="span" color="text.secondary">by {by}</Typography>
+              {kind === 'edit' ? label : `${kind}: ${label}`} <Typography component="span" color="textSecondary">by {by}</Typography>
             </li>
           ))}
         </ul>

@@ -1,20 +1,19 @@
 'use client'
 import Box from '@mui/material/Box'
-import { useTheme } from '@mui/material/styles'
 import type { Remote } from 'comlink'
 import { memo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
-import type { MapDrawing, ZoneDrawing } from '@/core/sheet'
+import type { MapDrawing, PieceDrawing, ZoneDrawing } from '@/core/sheet'
 import type { PlanWorker, Probe } from '@/workers/plan.worker'
 import { editStage, stageOf, usePlan, usePlanStore } from './context'
 import { HatchDefinitions } from './hatches'
+import { INK } from '../theme'
 
 /** Margin around the scalp, cm of the map. */
-const MARGIN = 1.1
+const MARGIN = 1.2
 
 /** The equal-area scalp map with zones, rows and stitches, all to scale. Zones are walked with arrow keys in working order. */
 export function ScalpMap({ worker }: { worker: Remote<PlanWorker> | undefined }) {
   const drawing = usePlan((state) => state.answer?.drawing)
-  const { palette } = useTheme()
   const [under, setUnder] = useState<{ x: number; y: number; probe: Probe }>()
   const { store } = usePlanStore()
   const asking = useRef(false)
@@ -44,17 +43,25 @@ export function ScalpMap({ worker }: { worker: Remote<PlanWorker> | undefined })
         onPointerLeave={() => setUnder(undefined)}
       >
         <HatchDefinitions swatches={drawing.swatches} prefix="hatch" />
-        <path d={drawing.hairline} fill={palette.background.paper} stroke={palette.text.primary} strokeWidth={0.07} />
+        <path d={drawing.hairline} fill={INK.paper} stroke={INK.strong} strokeWidth={0.07} />
+        <defs>
+          {drawing.zones.map((zone) => (
+            <clipPath key={zone.id} id={`inside-${zone.id}`}>
+              <path d={zone.outline} />
+            </clipPath>
+          ))}
+        </defs>
         <Zones drawing={drawing} />
+        <ZoneNumbers drawing={drawing} />
         {drawing.landmarks.map(({ name, x, y }) => (
           <g key={name} aria-hidden pointerEvents="none">
-            <circle cx={x} cy={y} r={0.09} fill={palette.text.secondary} />
-            <text x={x + (x < 0 ? -0.2 : 0.2)} y={y + 0.14} fontSize={0.42} textAnchor={x < 0 ? 'end' : 'start'} fill={palette.text.secondary} stroke={palette.background.paper} strokeWidth={0.12} paintOrder="stroke">
+            <circle cx={x} cy={y} r={0.09} fill={INK.faint} />
+            <text x={x + (x < 0 ? -0.2 : 0.2)} y={y + 0.14} fontSize={0.48} textAnchor={x < 0 ? 'end' : 'start'} fill={INK.faint} stroke={INK.paper} strokeWidth={0.12} paintOrder="stroke">
               {name}
             </text>
           </g>
         ))}
-        <text x={0} y={top - 0.45} fontSize={0.5} textAnchor="middle" fill={palette.text.secondary}>
+        <text x={0} y={top - 0.45} fontSize={0.5} textAnchor="middle" fill={INK.faint}>
           face
         </text>
         <Scale x={box.x + 0.5} y={bottom + MARGIN + 0.3} />
@@ -66,11 +73,10 @@ export function ScalpMap({ worker }: { worker: Remote<PlanWorker> | undefined })
 
 /** Area square: true everywhere on this map. */
 function Scale({ x, y }: { x: number; y: number }) {
-  const { palette } = useTheme()
   return (
     <g aria-label="Scale: this square is one square centimetre of scalp" role="img">
-      <rect x={x} y={y - 1} width={1} height={1} fill="none" stroke={palette.text.secondary} strokeWidth={0.04} />
-      <text x={x + 1.2} y={y - 0.35} fontSize={0.46} fill={palette.text.secondary}>
+      <rect x={x} y={y - 1} width={1} height={1} fill="none" stroke={INK.faint} strokeWidth={0.04} />
+      <text x={x + 1.2} y={y - 0.35} fontSize={0.46} fill={INK.faint}>
         1 cm² of scalp, everywhere
       </text>
     </g>
@@ -79,17 +85,16 @@ function Scale({ x, y }: { x: number; y: number }) {
 
 /** A true centimetre along and across the meridian under the pointer, and the region's name. */
 function Ruler({ x, y, probe }: { x: number; y: number; probe: Probe }) {
-  const { palette } = useTheme()
   const cos = Math.cos(probe.angle)
   const sin = Math.sin(probe.angle)
   const along = probe.along / 2
   const across = probe.across / 2
-  const line = { stroke: palette.text.primary, strokeWidth: 0.06 }
+  const line = { stroke: INK.strong, strokeWidth: 0.06 }
   return (
     <g pointerEvents="none" aria-hidden>
       <line x1={x - along * cos} y1={y - along * sin} x2={x + along * cos} y2={y + along * sin} {...line} />
       <line x1={x + across * sin} y1={y - across * cos} x2={x - across * sin} y2={y + across * cos} {...line} />
-      <text x={x + 0.5} y={y - 0.6} fontSize={0.44} fill={palette.text.primary} stroke={palette.background.paper} strokeWidth={0.16} paintOrder="stroke">
+      <text x={x + 0.5} y={y - 0.6} fontSize={0.44} fill={INK.strong} stroke={INK.paper} strokeWidth={0.16} paintOrder="stroke">
         {probe.region}, 1 cm each way
       </text>
     </g>
@@ -148,7 +153,7 @@ function Zones({ drawing }: { drawing: MapDrawing }) {
         onFocus={() => store.setState({ selectedZone: zone.id })}
         onKeyDown={(event) => walk(event, i)}
       >
-        <ZoneShapeView zone={zone} order={i + 1} selected={zone.id === selected} lit={litFormula(openTotal)} />
+        <ZoneShapeView zone={zone} selected={zone.id === selected} lit={litFormula(openTotal)} />
       </g>
     )
   })
@@ -159,30 +164,41 @@ const litFormula = (openTotal: string | undefined): string | undefined => openTo
 
 interface ZoneViewProps {
   zone: ZoneDrawing
-  order: number
   selected: boolean
   lit: string | undefined
 }
 
-const ZoneShapeView = memo(function ZoneShapeView({ zone, order, selected, lit }: ZoneViewProps) {
-  const { palette } = useTheme()
+const ZoneShapeView = memo(function ZoneShapeView({ zone, selected, lit }: ZoneViewProps) {
   return (
     <>
-      <path d={zone.outline} fill={selected ? palette.action.selected : 'transparent'} stroke={palette.text.primary} strokeWidth={selected ? 0.13 : 0.06} strokeLinejoin="round" />
-      {zone.pieces.map((piece) => (
-        <g key={piece.id} opacity={lit === undefined || lit === piece.formulaId ? 1 : 0.15}>
-          <path d={piece.outline} fill={palette.text.primary} fillOpacity={0.07} stroke="none" />
-          <path d={piece.stitches} fill={`url(#hatch-${piece.formulaId})`} stroke={palette.text.primary} strokeWidth={0.018}>
-            <title>{`${piece.turn}: formula ${piece.formulaId}, ${piece.kind === 'foil' ? `foil ${piece.widthCm} cm wide, ${piece.foilLengthCm} cm long` : `${piece.widthCm} cm of parting`}`}</title>
-          </path>
-        </g>
-      ))}
-      <g transform={`translate(${zone.label.x} ${zone.label.y})`} pointerEvents="none" aria-hidden>
-        <circle r={0.62} fill={palette.background.paper} stroke={palette.text.primary} strokeWidth={selected ? 0.12 : 0.06} />
-        <text y={0.27} fontSize={0.78} fontWeight={700} textAnchor="middle" fill={palette.text.primary}>
-          {order}
-        </text>
+      <path d={zone.outline} fill={selected ? INK.selected : 'transparent'} />
+      <g clipPath={`url(#inside-${zone.id})`}>
+        {zone.pieces.map((piece) => (
+          <g key={piece.id} opacity={lit === undefined || lit === piece.formulaId ? 1 : 0.15}>
+            <path d={piece.outline} fill={INK.strong} fillOpacity={0.07} stroke="none" />
+            <path d={piece.stitches} fill={`url(#hatch-${piece.formulaId})`} stroke={INK.strong} strokeWidth={0.018}>
+              <title>{describePiece(piece)}</title>
+            </path>
+          </g>
+        ))}
       </g>
+      <path d={zone.outline} fill="none" stroke={INK.strong} strokeWidth={selected ? 0.16 : 0.06} strokeLinejoin="round" />
     </>
   )
 })
+
+const describePiece = ({ turn, formulaId, kind, widthCm, foilLengthCm }: PieceDrawing): string =>
+  `${turn}: formula ${formulaId}, ${kind === 'foil' ? `foil ${widthCm} cm wide, ${foilLengthCm} cm long` : `${widthCm} cm of parting`}`
+
+/** Numbers in working order, above everything else. */
+function ZoneNumbers({ drawing }: { drawing: MapDrawing }) {
+  const selected = usePlan((state) => state.selectedZone)
+  return drawing.zones.map(({ id, label }, i) => (
+    <g key={id} transform={`translate(${label.x} ${label.y})`} pointerEvents="none" aria-hidden>
+      <circle r={0.62} fill={id === selected ? INK.strong : INK.paper} stroke={INK.strong} strokeWidth={0.06} />
+      <text y={0.27} fontSize={0.78} fontWeight={700} textAnchor="middle" fill={id === selected ? INK.paper : INK.strong}>
+        {i + 1}
+      </text>
+    </g>
+  ))
+}

@@ -21,7 +21,7 @@ export function SequenceBeads({ sequence, formulas, swatches, disabled, onChange
   }
   return (
     <Box>
-      <Typography variant="caption" color="text.secondary">
+      <Typography variant="caption" color="textSecondary">
         Row rhythm, repeated: {sequence.length === 0 ? 'nothing is taken here' : 'tap a bead to take it out'}
       </Typography>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, minHeight: 44, alignItems: 'center' }}>
@@ -38,7 +38,7 @@ export function SequenceBeads({ sequence, formulas, swatches, disabled, onChange
           </Button>
         ))}
         {sequence.length > 0 && (
-          <Typography aria-hidden color="text.secondary">
+          <Typography aria-hidden color="textSecondary">
             …
           </Typography>
         )}

@@ -9,6 +9,7 @@ import { useEffect, useRef, useState, type ReactNode } from 'react'
 import type { Caution } from '@/core/advice'
 import type { Derivation } from '@/core/pipeline'
 import { callApi } from '../hooks/api'
+import { LINE } from '../theme'
 import { usePlan, usePlanStore } from './context'
 import type { Acknowledgement } from './types'
 
@@ -31,7 +32,7 @@ export function TotalPanel() {
       role="dialog"
       aria-label={formula ? `Formula ${formula}: where the grams come from` : open === 'cautions' ? 'Cautions and notes' : 'Where this figure comes from'}
       onKeyDown={(event) => event.key === 'Escape' && close()}
-      sx={{ position: 'absolute', right: 0, bottom: 0, width: 'min(440px, 100%)', maxHeight: '100%', overflow: 'auto', p: 2, border: 1, borderColor: 'divider', zIndex: 3, outline: 'none' }}
+      sx={{ position: { xs: 'fixed', md: 'absolute' }, right: 0, bottom: 0, width: { xs: '100%', md: 333 }, height: { md: '100%' }, maxHeight: '100%', overflow: 'auto', p: 2, borderRadius: 0, borderTop: { xs: LINE, md: 'none' }, borderLeft: { md: LINE }, zIndex: 3, outline: 'none' }}
     >
       <Box sx={{ display: 'flex', alignItems: 'center', mb: 1 }}>
         <Typography variant="h2" sx={{ flex: 1 }}>
@@ -76,7 +77,7 @@ function Opened({ derivation }: { derivation: Derivation }) {
 function Lines({ title, children }: { title: string; children: ReactNode }) {
   return (
     <Box>
-      <Typography variant="h3" color="text.secondary">
+      <Typography variant="h3" color="textSecondary">
         {title}
       </Typography>
       {children}
@@ -117,7 +118,7 @@ function Cautions() {
           onAcknowledged={(done) => store.setState((state) => ({ acknowledgements: [done, ...state.acknowledgements] }))}
         />
       ))}
-      <Typography variant="caption" color="text.secondary">
+      <Typography variant="caption" color="textSecondary">
         The products’ instructions, local rules and licensed practice come before anything said here.
       </Typography>
     </Stack>
@@ -152,9 +153,9 @@ function OneCaution({ caution, acknowledged, mayAcknowledge, onAcknowledged }: C
         <b>{caution.severity === 'caution' ? 'Caution. ' : 'Note. '}</b>
         {caution.text}
       </Typography>
-      <Typography color="text.secondary">{caution.remedy}</Typography>
+      <Typography color="textSecondary">{caution.remedy}</Typography>
       {acknowledged ? (
-        <Typography variant="caption" color="text.secondary">
+        <Typography variant="caption" color="textSecondary">
           Acknowledged by {acknowledged.by}, {new Date(acknowledged.at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}
           {acknowledged.reason && `: ${acknowledged.reason}`}
         </Typography>

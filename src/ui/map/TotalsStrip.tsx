@@ -91,7 +91,7 @@ function Figure({ value, unit, range }: { value: number; unit: string; range?: s
     <Typography component="span" sx={{ whiteSpace: 'nowrap' }}>
       <b style={{ fontSize: '1.15rem' }}>{value}</b> {unit}
       {range && (
-        <Typography component="span" variant="caption" color="text.secondary">
+        <Typography component="span" variant="caption" color="textSecondary">
           {' '}
           ({range})
         </Typography>
@@ -123,8 +123,8 @@ function Total({ id, open, onOpen, name, part, warn, children }: TotalProps) {
       <Box component="span" sx={{ display: 'flex', gap: 0.75, alignItems: 'center' }}>
         {children}
       </Box>
-      <Typography component="span" variant="caption" color={warn ? 'warning.main' : 'text.secondary'} sx={{ fontWeight: warn ? 700 : 400 }}>
-        {part ?? 'tap to open'}
+      <Typography component="span" variant="caption" color={warn ? 'warning' : 'textSecondary'} sx={{ fontWeight: warn ? 700 : 400 }}>
+        {part ?? (id === 'foils' ? 'tap a figure to open it' : '\u00a0')}
       </Typography>
     </ButtonBase>
   )

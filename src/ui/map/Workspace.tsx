@@ -18,6 +18,7 @@ import { TotalsStrip } from './TotalsStrip'
 import type { OpenPlan } from './types'
 import { usePlanWorker } from './usePlanWorker'
 import { ZoneCard } from './ZoneCard'
+import { LINE } from '../theme'
 
 const LayoutDialog = dynamic(() => import('./dialogs/LayoutDialog').then((module) => module.LayoutDialog))
 const HeadHairDialog = dynamic(() => import('./dialogs/HeadHairDialog').then((module) => module.HeadHairDialog))
@@ -134,18 +135,18 @@ function Studio({ client }: Pick<OpenPlan, 'client'>) {
           minHeight: 0,
           display: 'grid',
           position: 'relative',
-          gridTemplateColumns: { xs: '1fr', md: '180px minmax(0, 1fr) 332px' },
+          gridTemplateColumns: { xs: '1fr', md: '212px minmax(0, 1fr) 332px' },
           gridTemplateRows: { md: 'minmax(0, 1fr)' },
         }}
       >
-        <Box sx={{ borderRight: { md: 1 }, borderColor: 'divider', overflow: 'auto', order: { xs: 1, md: 0 } }} className="falto-order">
+        <Box sx={{ borderRight: { md: LINE }, overflow: 'auto', order: { xs: 1, md: 0 } }}>
           <OrderRibbon />
+          <HeadInset worker={worker} />
         </Box>
         <Box sx={{ position: 'relative', minHeight: 0, height: { xs: 'min(100vw, 70dvh)', md: 'auto' }, order: { xs: 0, md: 1 } }}>
           <ScalpMap worker={worker} />
-          <HeadInset worker={worker} />
         </Box>
-        <Box sx={{ borderLeft: { md: 1 }, borderTop: { xs: 1, md: 0 }, borderColor: 'divider', overflow: 'auto', order: 2 }}>
+        <Box sx={{ borderLeft: { md: LINE }, borderTop: { xs: LINE, md: 'none' }, overflow: 'auto', order: 2 }}>
           <ZoneCard />
         </Box>
         <TotalPanel />

@@ -23,7 +23,7 @@ export function ZoneCard() {
     return (
       <Box sx={{ p: 2 }}>
         <Typography variant="h2">Choose a zone</Typography>
-        <Typography color="text.secondary" sx={{ mt: 1 }}>
+        <Typography color="textSecondary" sx={{ mt: 1 }}>
           Tap a zone on the map or in the order list. Then set its partings, what is taken from each subsection, and which formula each row gets. Press ? for the keys.
         </Typography>
       </Box>
@@ -58,7 +58,7 @@ function OneZone({ zone, order }: { zone: Zone; order: number }) {
           {order}. {zone.name}
         </Typography>
         {figures && (
-          <Typography variant="caption" color="text.secondary">
+          <Typography variant="caption" color="textSecondary">
             {figures.areaCm2} cm² · {figures.hairs} hairs · {figures.rows} rows · {figures.foils} foils · {Math.round(figures.takenFraction * 100)} % taken
             {figures.foils > 0 && ` · foils ${figures.foilLengthCm.min}–${figures.foilLengthCm.max} cm long`}
           </Typography>

@@ -1,6 +1,6 @@
 'use client'
 import { useId } from 'react'
-import { useTheme } from '@mui/material/styles'
+import { INK } from '../theme'
 
 /** Patterns that tell formulas apart without colour, in the order of their letters; scaled to cm of the map. */
 const STROKES = [
@@ -28,7 +28,6 @@ export function HatchDefinitions({ swatches, prefix }: { swatches: Record<string
 
 /** A small sample of a formula: letter on swatch and hatch. */
 export function FormulaSample({ id, index, swatch, size = 28 }: { id: string; index: number; swatch: string; size?: number }) {
-  const { palette } = useTheme()
   const pattern = useId()
   return (
     <svg width={size} height={size} viewBox="0 0 0.8 0.8" role="img" aria-label={`Formula ${id}`} style={{ flex: 'none', display: 'block' }}>
@@ -38,7 +37,7 @@ export function FormulaSample({ id, index, swatch, size = 28 }: { id: string; in
           <path d={STROKES[index % STROKES.length]} stroke={inkOn(swatch)} strokeOpacity={0.45} strokeWidth={0.025} fill="none" />
         </pattern>
       </defs>
-      <rect x={0.01} y={0.01} width={0.78} height={0.78} fill={`url(#${pattern})`} stroke={palette.text.secondary} strokeWidth={0.02} />
+      <rect x={0.01} y={0.01} width={0.78} height={0.78} fill={`url(#${pattern})`} stroke={INK.faint} strokeWidth={0.02} />
       <text x={0.4} y={0.58} textAnchor="middle" fontSize={0.52} fontWeight={700} fill={inkOn(swatch)} stroke={swatch} strokeWidth={0.12} paintOrder="stroke">
         {id}
       </text>

@@ -18,21 +18,20 @@ export function Choice<T extends string>({ label, value, options, onChange, disa
   const id = useId()
   return (
     <Box>
-      <Typography id={id} variant="caption" color="text.secondary">
+      <Typography id={id} variant="caption" color="textSecondary">
         {label}
       </Typography>
       <ToggleButtonGroup
         exclusive
-        fullWidth
         size="small"
         aria-labelledby={id}
         value={value ?? null}
         disabled={disabled ?? false}
         onChange={(_event, next: T | null) => next !== null && onChange(next)}
-        sx={{ flexWrap: 'wrap' }}
+        sx={{ display: 'flex', flexWrap: 'wrap' }}
       >
         {options.map((option) => (
-          <ToggleButton key={option.value} value={option.value} aria-label={option.name} sx={{ flex: '1 1 auto', px: 1, lineHeight: 1.15 }}>
+          <ToggleButton key={option.value} value={option.value} aria-label={option.name} sx={{ flex: '1 1 auto', px: 1, lineHeight: 1.15, borderColor: 'divider' }}>
             {option.label}
           </ToggleButton>
         ))}

@@ -49,7 +49,7 @@ export function NumberField({ label, value, limit, step, onChange, onClear, help
 
   return (
     <Box sx={{ minWidth: 0 }}>
-      <Typography component="label" htmlFor={id} variant="caption" color="text.secondary">
+      <Typography component="label" htmlFor={id} variant="caption" color="textSecondary">
         {label}
       </Typography>
       <Box sx={{ display: 'flex', gap: 0.5 }}>
@@ -72,7 +72,7 @@ export function NumberField({ label, value, limit, step, onChange, onClear, help
           onChange={(event) => type(event.target.value)}
           onBlur={() => accepts(shown) && setTyped(undefined)}
           endAdornment={
-            <Typography variant="caption" color="text.secondary" sx={{ pl: 0.5, whiteSpace: 'nowrap' }}>
+            <Typography variant="caption" color="textSecondary" sx={{ pl: 0.5, whiteSpace: 'nowrap' }}>
               {limit.unit}
             </Typography>
           }
@@ -90,7 +90,7 @@ export function NumberField({ label, value, limit, step, onChange, onClear, help
           +
         </Button>
       </Box>
-      <Typography id={`${id}-help`} variant="caption" color={wrong ? 'error' : 'text.secondary'} role={wrong ? 'alert' : undefined}>
+      <Typography id={`${id}-help`} variant="caption" color={wrong ? 'error' : 'textSecondary'} role={wrong ? 'alert' : undefined}>
         {wrong ?? help ?? ''}
       </Typography>
     </Box>

@@ -72,7 +72,7 @@ export function ClientPage({ record, writable }: { record: ClientRecord; writabl
   return (
     <Box sx={{ maxWidth: 960, mx: 'auto', p: { xs: 2, sm: 4 } }}>
       <Typography variant="h1">{record.name}</Typography>
-      {record.note && <Typography color="text.secondary">{record.note}</Typography>}
+      {record.note && <Typography color="textSecondary">{record.note}</Typography>}
       <ClientPlans record={record} writable={writable} />
       <Paper variant="outlined" component="section" aria-labelledby="record" sx={{ p: { xs: 2, sm: 3 } }}>
         <Typography id="record" variant="h2" sx={{ mb: 2 }}>

@@ -72,17 +72,17 @@ export function ClientPlans({ record, writable }: { record: ClientRecord; writab
       )}
       <Paper variant="outlined">
         {record.plans.length === 0 && (
-          <Typography sx={{ p: 3 }} color="text.secondary">
+          <Typography sx={{ p: 3 }} color="textSecondary">
             No plan yet. {writable ? 'Start one: choose the sections, then set what is taken in each.' : ''}
           </Typography>
         )}
         {record.plans.map((plan, i) => (
           <Box key={plan.id} sx={{ display: 'flex', alignItems: 'center', gap: 1, p: 1, pl: 2, borderTop: i > 0 ? 1 : 0, borderColor: 'divider' }}>
             <Box sx={{ flex: 1, minWidth: 0 }}>
-              <Typography component={Link} href={`/plans/${plan.id}`} color="inherit" sx={{ fontWeight: 600 }}>
+              <Typography component={Link} href={`/plans/${plan.id}`} sx={{ fontWeight: 600, color: 'text.primary' }}>
                 {plan.name}
               </Typography>
-              <Typography variant="caption" color="text.secondary" sx={{ display: 'block' }}>
+              <Typography variant="caption" color="textSecondary" sx={{ display: 'block' }}>
                 changed {dateInWords(plan.updatedAt)}
               </Typography>
             </Box>
@@ -159,7 +159,7 @@ function NewPlan({ clientId, onClose, onMade }: { clientId: string; onClose: () 
           {error && <Alert severity="error">{error}</Alert>}
           <TextField label="Name" value={name} onChange={(event) => setName(event.target.value)} autoFocus required />
           <Choice label="Sections" value={template} options={LAYOUT_TEMPLATES.map((value) => ({ value, label: WORDS.template[value] }))} onChange={setTemplate} />
-          <Typography color="text.secondary">{WORDS.templateHelp[template]}</Typography>
+          <Typography color="textSecondary">{WORDS.templateHelp[template]}</Typography>
         </Stack>
       </DialogContent>
       <DialogActions>

@@ -51,7 +51,7 @@ export function People({ clients, search, writable }: Props) {
       {clients.length === 0 ? (
         <Paper variant="outlined" sx={{ p: 4, textAlign: 'center' }}>
           <Typography>{search ? `Nobody’s name contains “${search}”.` : 'No clients yet.'}</Typography>
-          <Typography color="text.secondary">
+          <Typography color="textSecondary">
             {search ? 'Try fewer letters.' : writable ? 'Add the first one: a name, a head circumference and a look at the hair are enough.' : 'A colourist can add them.'}
           </Typography>
         </Paper>
@@ -65,10 +65,10 @@ export function People({ clients, search, writable }: Props) {
                 sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap', p: 2, color: 'inherit', textDecoration: 'none', '&:hover': { bgcolor: 'action.hover' } }}
               >
                 <Typography sx={{ fontWeight: 600, minWidth: 200 }}>{client.name}</Typography>
-                <Typography color="text.secondary" sx={{ flex: 1, minWidth: 260 }}>
+                <Typography color="textSecondary" sx={{ flex: 1, minWidth: 260 }}>
                   {hairLine(client.hair)}
                 </Typography>
-                <Typography variant="caption" color="text.secondary">
+                <Typography variant="caption" color="textSecondary">
                   {client.plans === 0 ? 'no plan yet' : `${client.plans} plan${client.plans === 1 ? '' : 's'}`}
                   {client.lastPlanAt && `, ${dateInWords(client.lastPlanAt)}`}
                 </Typography>

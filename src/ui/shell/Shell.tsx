@@ -9,6 +9,7 @@ import Link from 'next/link'
 import { usePathname, useRouter } from 'next/navigation'
 import { useState, type ReactNode } from 'react'
 import { callApi } from '../hooks/api'
+import { LINE } from '../theme'
 
 interface Props {
   member: { name: string; role: string }
@@ -36,9 +37,8 @@ export function Shell({ member, children }: Props) {
           gap: 0.5,
           p: { xs: 0.5, sm: 1 },
           bgcolor: 'background.paper',
-          borderRight: { sm: 1 },
-          borderTop: { xs: 1, sm: 0 },
-          borderColor: 'divider',
+          borderRight: { sm: LINE },
+          borderTop: { xs: LINE, sm: 'none' },
         }}
       >
         <Typography aria-hidden sx={{ fontWeight: 700, fontSize: '1.05rem', py: 1, display: { xs: 'none', sm: 'block' } }}>
@@ -97,7 +97,7 @@ function Account({ member: { name, role } }: Pick<Props, 'member'>) {
       <Menu open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
         <Box sx={{ px: 2, py: 1 }}>
           <Typography>{name}</Typography>
-          <Typography variant="caption" color="text.secondary">
+          <Typography variant="caption" color="textSecondary">
             {role}
           </Typography>
         </Box>

@@ -41,7 +41,7 @@ export function SignIn({ demo, next }: Props) {
     <Box component="main" sx={{ minHeight: '100dvh', display: 'grid', placeItems: 'center', p: 2 }}>
       <Box sx={{ width: '100%', maxWidth: 420 }}>
         <Typography variant="h1">Falto</Typography>
-        <Typography color="text.secondary" sx={{ mb: 3 }}>
+        <Typography color="textSecondary" sx={{ mb: 3 }}>
           Placement, product and timing for dimensional colour.
         </Typography>
         {problem && (
@@ -65,7 +65,7 @@ export function SignIn({ demo, next }: Props) {
                   sx={{ justifyContent: 'space-between', borderColor: 'divider', bgcolor: 'background.paper' }}
                 >
                   <span>{busy === key ? 'One moment…' : name}</span>
-                  <Typography component="span" variant="caption" color="text.secondary">
+                  <Typography component="span" variant="caption" color="textSecondary">
                     {role}
                   </Typography>
                 </Button>

@@ -1,1 +1,2 @@
 export { AppTheme } from './AppTheme'
+export { INK, LINE } from './ink'

@@ -71,7 +71,7 @@ export function FormulasDialog({ onClose }: { onClose: () => void }) {
                   <TextField select size="small" label="Product" value={formula.productId} disabled={readOnly} onChange={(event) => set(formula.id, 'product', { productId: event.target.value })} sx={{ alignSelf: 'center' }}>
                     {products.map((product) => (
                       <MenuItem key={product.id} value={product.id}>
-                        {product.name} <Typography component="span" variant="caption" color="text.secondary" sx={{ ml: 1 }}>{WORDS.product[product.kind]}, {product.maximumMinutes} min at most</Typography>
+                        {product.name} <Typography component="span" variant="caption" color="textSecondary" sx={{ ml: 1 }}>{WORDS.product[product.kind]}, {product.maximumMinutes} min at most</Typography>
                       </MenuItem>
                     ))}
                   </TextField>

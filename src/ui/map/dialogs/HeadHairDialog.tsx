@@ -43,7 +43,7 @@ export function HeadHairDialog({ clientId, onClose }: { clientId: string; onClos
           {problems.length > 0 && <Alert severity="warning">The figures stand still until this is mended: {problems[0]!.message}</Alert>}
           <HeadFields head={head} disabled={!permissions.write} problemAt={problemAt} onChange={(next) => store.edit('Head measures', 'head', (draft) => void (draft.head = next))} />
           <HairFields hair={hair} disabled={!permissions.write} problemAt={problemAt} onChange={(next) => store.edit('Hair', 'hair', (draft) => void (draft.hair = next))} />
-          <Typography variant="caption" color="text.secondary">
+          <Typography variant="caption" color="textSecondary">
             Zones are kept in places that do not depend on the size of the head, so a new measurement keeps them all.
           </Typography>
         </Stack>

@@ -48,7 +48,7 @@ export function LayoutDialog({ onClose }: { onClose: () => void }) {
       <DialogContent>
         <Stack spacing={2} sx={{ pt: 1 }}>
           <Choice label="Layout" value={template} options={LAYOUT_TEMPLATES.map((value) => ({ value, label: WORDS.template[value] }))} onChange={setTemplate} />
-          <Typography color="text.secondary">{WORDS.templateHelp[template]}</Typography>
+          <Typography color="textSecondary">{WORDS.templateHelp[template]}</Typography>
           {template === 'fourQuadrants' ? (
             <FormControlLabel
               control={<Switch checked={parameters.separateNape} onChange={(event) => set({ separateNape: event.target.checked })} />}

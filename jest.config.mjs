@@ -1,0 +1,30 @@
+const swc = {
+  jsc: {
+    target: 'es2022',
+    parser: { syntax: 'typescript', tsx: true, decorators: true },
+    transform: { legacyDecorator: true, decoratorMetadata: true, react: { runtime: 'automatic' } },
+    keepClassNames: true,
+  },
+  module: { type: 'commonjs' },
+}
+
+/** Unit and reference tests need nothing but Node; api and e2e tests need a running Falto (./falto test starts one). */
+const project = (displayName, testMatch) => ({
+  displayName,
+  testMatch,
+  testEnvironment: 'node',
+  transform: { '\\.[cm]?[jt]sx?$': ['@swc/jest', swc] },
+  transformIgnorePatterns: [],
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+})
+
+const config = {
+  projects: [
+    project('unit', ['<rootDir>/src/**/*.test.ts']),
+    project('reference', ['<rootDir>/tests/reference/**/*.test.ts']),
+    project('api', ['<rootDir>/tests/api/**/*.test.ts']),
+    project('e2e', ['<rootDir>/tests/e2e/**/*.test.ts']),
+  ],
+}
+
+export default config

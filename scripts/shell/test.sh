@@ -1,0 +1,97 @@
+# ./falto test: every check, one closing line.
+
+PASSED=0
+FAILED=0
+SKIPPED=0
+
+# check NAME COMMAND...: one check that passes or fails as a whole.
+check() {
+  local name=$1 log
+  shift
+  log=$(mktemp)
+  if "$@" >"$log" 2>&1; then
+    PASSED=$((PASSED + 1))
+    say "$name: passed"
+  else
+    FAILED=$((FAILED + 1))
+    cat "$log"
+    say "$name: failed"
+  fi
+  rm -f "$log"
+}
+
+# run_jest PROJECT: counts its tests; a suite that could not run counts as a failure.
+run_jest() {
+  local project=$1 report
+  report=$(mktemp)
+  say "$project tests"
+  node --experimental-vm-modules --no-warnings node_modules/jest/bin/jest.js --selectProjects "$project" --json --outputFile="$report" ${JEST_FLAGS:-} || true
+  if [ -s "$report" ]; then
+    local counts
+    counts=$(node -e '
+      const r = JSON.parse(require("fs").readFileSync(process.argv[1], "utf8"))
+      console.log(r.numPassedTests, r.numFailedTests + r.numRuntimeErrorTestSuites, r.numPendingTests + r.numTodoTests)' "$report")
+    read -r p f s <<<"$counts"
+    PASSED=$((PASSED + p)) FAILED=$((FAILED + f)) SKIPPED=$((SKIPPED + s))
+    [ $((p + f)) -gt 0 ] || FAILED=$((FAILED + 1))
+  else
+    FAILED=$((FAILED + 1))
+  fi
+  rm -f "$report"
+}
+
+# A database and a server of their own for the tests, thrown away afterwards.
+start_test_server() {
+  ensure_postgres
+  TEST_DIR=$(mktemp -d)
+  chmod 755 "$TEST_DIR"
+  trap 'stop_test_server' EXIT
+  trap 'exit 130' INT TERM
+  HOME_DIR=$TEST_DIR
+  load_secrets
+  init_cluster "$TEST_DIR/data"
+  start_cluster "$TEST_DIR/data" 55310 "-c fsync=off -c synchronous_commit=off -c full_page_writes=off"
+  ensure_build
+  local port
+  port=$(free_port 4410)
+  export FALTO_TEST_URL="http://127.0.0.1:$port" BETTER_AUTH_URL="http://127.0.0.1:$port"
+  node --import tsx src/db/migrate.ts
+  node --import tsx scripts/seed.ts
+  node node_modules/next/dist/bin/next start -H 127.0.0.1 -p "$port" >"$TEST_DIR/server.log" 2>&1 &
+  TEST_SERVER=$!
+  until port_busy "$port"; do
+    kill -0 "$TEST_SERVER" 2>/dev/null || { cat "$TEST_DIR/server.log"; die "the test server did not start."; }
+    sleep 0.2
+  done
+}
+
+stop_test_server() {
+  if [ -n "${TEST_SERVER:-}" ]; then
+    kill "$TEST_SERVER" 2>/dev/null || true
+    wait "$TEST_SERVER" 2>/dev/null || true
+  fi
+  stop_cluster "$TEST_DIR/data" || true
+  rm -rf "$TEST_DIR"
+}
+
+test_falto() {
+  local parts=${*:-lint types rules unit reference api e2e} part
+  ensure_modules
+  for part in $parts; do
+    case "$part" in
+      lint) check lint node node_modules/eslint/bin/eslint.js . --max-warnings 0 ;;
+      types)
+        [ -e next-env.d.ts ] || node node_modules/next/dist/bin/next typegen >/dev/null 2>&1 || true
+        check types node node_modules/typescript/bin/tsc --noEmit ;;
+      rules) check rules node node_modules/dependency-cruiser/bin/dependency-cruise.mjs src scripts tests --config .dependency-cruiser.cjs ;;
+      unit | reference) run_jest "$part" ;;
+      api | e2e)
+        [ -n "${TEST_SERVER:-}" ] || start_test_server
+        [ "$part" != e2e ] || ensure_chromium
+        JEST_FLAGS=--runInBand run_jest "$part" ;;
+      *) die "there is no part \"$part\"; the parts are lint types rules unit reference api e2e" ;;
+    esac
+  done
+  printf '%s passed, %s failed, %s skipped\n' "$PASSED" "$FAILED" "$SKIPPED"
+  [ "$FAILED" -eq 0 ]
+}

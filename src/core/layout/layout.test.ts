@@ -1,0 +1,136 @@
+import fc from 'fast-check'
+import { createHead, scalpArea } from '../head'
+import { LAYOUT_TEMPLATES, type Stage } from '../model'
+import { planWith, stageOf } from '../../../tests/support/plan'
+import { checkStage, createLayout, defaultLayoutParameters, LayoutParameterError, shapeZones, signedArea } from '.'
+
+const head = createHead({ circumferenceCm: 54 })
+const anyLayout = fc.record({
+  template: fc.constantFrom(...LAYOUT_TEMPLATES),
+  separateNape: fc.boolean(),
+  stripWidthCm: fc.double({ min: 3, max: 8, noNaN: true }),
+  partOffsetCm: fc.double({ min: -1.5, max: 1.5, noNaN: true }),
+})
+const stageWith = ({ template, ...parameters }: { template: (typeof LAYOUT_TEMPLATES)[number]; separateNape?: boolean; stripWidthCm?: number; partOffsetCm?: number }): Stage =>
+  stageOf(planWith({ template, parameters }))
+
+describe('templates', () => {
+  it('cover the scalp once, whatever their parameters and the head', () => {
+    fc.assert(
+      fc.property(anyLayout, fc.double({ min: 50, max: 60, noNaN: true }), (wanted, circumferenceCm) => {
+        const other = createHead({ circumferenceCm })
+        const stage = stageWith(wanted)
+        expect(checkStage(other, stage)).toEqual([])
+        const areas = shapeZones(other, stage.layout, stage.zones).map(({ area }) => area)
+        expect(Math.abs(areas.reduce((sum, area) => sum + area, 0) / scalpArea(other) - 1)).toBeLessThan(0.001)
+      }),
+      { numRuns: 25 },
+    )
+  })
+
+  it('keep their zones and ids on a remeasured head', () => {
+    const stage = stageWith({ template: 'topStrip' })
+    const small = shapeZones(createHead({ circumferenceCm: 52 }), stage.layout, stage.zones)
+    const large = shapeZones(createHead({ circumferenceCm: 59, earToEarCm: 38 }), stage.layout, stage.zones)
+    expect(large.map(({ id }) => id)).toEqual(small.map(({ id }) => id))
+    large.forEach((zone, i) => expect(zone.area).toBeGreaterThan(small[i]!.area))
+  })
+
+  it('mirror left and right', () => {
+    const { layout, zones } = stageWith({ template: 'fourQuadrants', separateNape: true })
+    const shapes = new Map(shapeZones(head, layout, zones).map((shape) => [shape.role, shape]))
+    for (const part of ['front', 'back']) {
+      const left = shapes.get(`${part}Left`)!
+      const right = shapes.get(`${part}Right`)!
+      expect(left.area).toBeCloseTo(right.area, 6)
+      expect(left.meanPoint.x).toBeCloseTo(-right.meanPoint.x, 4)
+    }
+  })
+
+  it('share their partings: neighbours know each other', () => {
+    const { layout, zones } = stageWith({ template: 'topStrip' })
+    const shapes = shapeZones(head, layout, zones)
+    const top = shapes.find(({ role }) => role === 'top')!
+    expect([...top.neighbours].sort()).toEqual(['back', 'leftSide', 'rightSide'])
+    for (const shape of shapes) for (const id of shape.neighbours) expect(shapes.find((other) => other.id === id)!.neighbours).toContain(shape.id)
+  })
+
+  it('widen the strip where asked and move it to the side of the part', () => {
+    const area = (stripWidthCm: number, partOffsetCm: number, role: string) => {
+      const { layout, zones } = stageWith({ template: 'topStrip', stripWidthCm, partOffsetCm })
+      return shapeZones(head, layout, zones).find((zone) => zone.role === role)!.area
+    }
+    expect(area(8, 0, 'top')).toBeGreaterThan(area(5, 0, 'top') * 1.4)
+    expect(area(6, 1.5, 'leftSide')).toBeLessThan(area(6, 1.5, 'rightSide'))
+    expect(area(6, 1.5, 'leftSide')).toBeCloseTo(area(6, -1.5, 'rightSide'), 1)
+  })
+
+  it('refuse a strip that runs over the temple, naming the field', () => {
+    const make = () => createLayout('topStrip', { ...defaultLayoutParameters(), stripWidthCm: 12, partOffsetCm: 2 })
+    expect(make).toThrow(LayoutParameterError)
+    expect(make).toThrow(/within 5.5 cm/)
+  })
+
+  it('put the ear-to-ear parting through the crown and the nape under the occipital bone', () => {
+    const { layout, zones } = stageWith({ template: 'fourQuadrants', separateNape: true })
+    const nape = shapeZones(head, layout, zones).find(({ role }) => role === 'nape')!
+    expect(nape.height.max).toBeLessThan(0)
+    expect(nape.area).toBeGreaterThan(25)
+    expect(nape.area).toBeLessThan(60)
+  })
+})
+
+describe('a zone’s mesh', () => {
+  it('has the zone’s area to the last digit and neighbours that agree', () => {
+    const { layout, zones } = stageWith({ template: 'topStrip' })
+    for (const { mesh, area, outline } of shapeZones(head, layout, zones)) {
+      expect(mesh.areas.reduce((sum, one) => sum + one, 0)).toBeCloseTo(area, 8)
+      expect(signedArea(outline)).toBe(area)
+      mesh.neighbours.forEach((other, half) => {
+        if (other >= 0) expect([0, 1, 2].map((k) => mesh.neighbours[3 * other + k])).toContain(Math.floor(half / 3))
+      })
+    }
+  })
+})
+
+describe('the laws of layouts', () => {
+  const broken = (harm: (stage: Stage) => void) => {
+    const stage = structuredClone(stageWith({ template: 'fourQuadrants' }))
+    harm(stage)
+    return checkStage(head, stage)
+  }
+
+  it('refuse an edge without a vertex', () => {
+    expect(broken((stage) => (stage.layout.edges[0]!.to = 'nowhere'))).toContainEqual({ path: 'layout.edges[0].to', message: 'There is no vertex "nowhere".' })
+  })
+
+  it('refuse zones that overlap because a parting crosses over', () => {
+    const problems = broken((stage) => {
+      const parting = stage.layout.edges.find(({ id }) => id === 'backMiddle')!
+      parting.via[5] = { psiDeg: 90, s: 0.9 }
+    })
+    expect(problems.some(({ message }) => /overlap/.test(message))).toBe(true)
+  })
+
+  it('refuse a zone that is there twice', () => {
+    const problems = broken((stage) => {
+      stage.zones.push({ ...stage.zones[0]!, id: 'again' })
+      stage.order.push('again')
+    })
+    expect(problems.some(({ message }) => /must lie between two zones/.test(message))).toBe(true)
+  })
+
+  it('refuse a missing zone, a broken outline and an order that forgets one', () => {
+    expect(broken((stage) => (stage.zones = stage.zones.slice(1))).length).toBeGreaterThan(0)
+    expect(broken((stage) => stage.zones[0]!.boundary.reverse()).some(({ message }) => /broken/.test(message))).toBe(true)
+    expect(broken((stage) => stage.order.pop())).toEqual([{ path: 'order', message: 'The order must name every zone once.' }])
+  })
+
+  it('refuse a hairline that is not at the hairline', () => {
+    expect(broken((stage) => (stage.layout.vertices.find(({ id }) => id === 'face')!.s = 0.9)).some(({ message }) => /must end at the hairline/.test(message))).toBe(true)
+  })
+
+  it('refuse ids used twice', () => {
+    expect(broken((stage) => (stage.layout.vertices[1]!.id = stage.layout.vertices[0]!.id)).some(({ message }) => /used twice/.test(message))).toBe(true)
+  })
+})

@@ -1,0 +1,82 @@
+import fc from 'fast-check'
+import { PRODUCT_KINDS } from '../model'
+import { computePlan } from '../pipeline'
+import { planWith, type Wanted } from '../../../tests/support/plan'
+import { BOWL_RESIDUE_G } from './constants'
+import { BOWL_G, combinedSigma, formulaGrams, lengthSlowness, loadFor, rangeOf } from '.'
+
+const grams = (wanted: Wanted) => computePlan(planWith(wanted)).grams[0]!
+const minutes = (wanted: Wanted) => computePlan(planWith(wanted)).handsOn.expected / 60
+
+describe('ranges', () => {
+  it('hold the expected value between low and high, and do not shrink by summing', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.1, max: 500, noNaN: true }), fc.double({ min: 0, max: 50, noNaN: true }), (uncertain, certain) => {
+        const sigma = combinedSigma([0.15, 0.16, 0.15, 0.05])
+        const range = rangeOf(uncertain, certain, sigma)
+        expect(range.low).toBeLessThan(range.expected)
+        expect(range.expected).toBeLessThan(range.high)
+        expect(range.expected).toBeCloseTo(uncertain + certain, 9)
+        const twice = rangeOf(2 * uncertain, 0, sigma)
+        expect(twice.high / twice.expected).toBeCloseTo(rangeOf(uncertain, 0, sigma).high / uncertain, 9)
+      }),
+    )
+  })
+
+  it('spread 118 g to about 83–167 g', () => {
+    const { low, high } = rangeOf(118, 0, combinedSigma([0.15, 0.16, 0.15, 0.05]))
+    expect(Math.abs(low - 83)).toBeLessThan(2)
+    expect(Math.abs(high - 167)).toBeLessThan(2)
+  })
+})
+
+describe('grams', () => {
+  it('grow with length, density, fibre and how much is taken', () => {
+    const base = grams({}).range.expected
+    expect(grams({ hair: { lengthCm: 45 } }).range.expected).toBeGreaterThan(base)
+    expect(grams({ hair: { density: 'high' } }).range.expected).toBeGreaterThan(base)
+    expect(grams({ hair: { texture: 'coarse' } }).range.expected).toBeGreaterThan(base)
+    expect(grams({ placement: { rowGapMm: 3 } }).range.expected).toBeGreaterThan(base)
+    expect(grams({ placement: { startCm: 10 } }).range.expected).toBeLessThan(base)
+  })
+
+  it('are in proportion to what was learned about take-up', () => {
+    const plan = planWith()
+    const before = computePlan(plan).grams[0]!
+    plan.learned.load = 1.2
+    const after = computePlan(plan).grams[0]!
+    expect(after.onHair).toBeCloseTo(1.2 * before.onHair, 9)
+    expect(after.edge).toBe(before.edge)
+  })
+
+  it('add up: hair, scalp, edges and bowls', () => {
+    const { onHair, onScalp, edge, residue, range, bowls } = grams({})
+    expect(range.expected).toBeCloseTo(onHair + onScalp + edge + residue, 9)
+    expect(residue).toBe(bowls * BOWL_RESIDUE_G)
+    expect((onHair + edge) / bowls).toBeLessThanOrEqual(BOWL_G - BOWL_RESIDUE_G)
+  })
+
+  it('are nothing, with no bowl, where a formula is not used', () => {
+    expect(formulaGrams('Z', [])).toMatchObject({ pieces: 0, bowls: 0, residue: 0, range: { low: 0, expected: 0, high: 0 } })
+  })
+
+  it('fall per gram of hair beyond 45 cm, and not before', () => {
+    for (const kind of PRODUCT_KINDS) {
+      expect(loadFor(kind, 20)).toBe(loadFor(kind, 45))
+      expect(loadFor(kind, 90)).toBeLessThan(loadFor(kind, 46))
+    }
+  })
+})
+
+describe('minutes', () => {
+  it('grow with the number of foils and with the length of the hair', () => {
+    expect(minutes({ placement: { rowGapMm: 0 } })).toBeGreaterThan(1.7 * minutes({}))
+    expect(minutes({ hair: { lengthCm: 60 } })).toBeGreaterThan(minutes({}))
+    expect(lengthSlowness(30)).toBe(1)
+    expect(lengthSlowness(200)).toBe(1.5)
+  })
+
+  it('are none where nothing is done', () => {
+    expect(minutes({ placement: { sequence: [] } })).toBe(0)
+  })
+})

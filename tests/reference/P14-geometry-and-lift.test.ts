@@ -1,0 +1,48 @@
+/** P14. Mathematics: Ramanujan's ellipse, closed forms of lift, the area law of rows, ponytails from N, d and packing 0.65. */
+import { createHead, horizontalCircumference } from '@/core/head'
+import { ponytailCircumference } from '@/core/hair'
+import { computePlan } from '@/core/pipeline'
+import { liftAfter, liftRate } from '@/core/process'
+import { planWith } from '../support/plan'
+
+/** Ramanujan's second approximation of an ellipse's circumference, 1914. */
+function ramanujan(a: number, b: number): number {
+  const h = ((a - b) / (a + b)) ** 2
+  return Math.PI * (a + b) * (1 + (3 * h) / (10 + Math.sqrt(4 - 3 * h)))
+}
+
+it('has the circumference of two half-ellipses', () => {
+  for (const circumferenceCm of [50, 54, 60]) {
+    const { axes } = createHead({ circumferenceCm })
+    const halves = (ramanujan(axes.breadth, axes.front) + ramanujan(axes.breadth, axes.back)) / 2
+    expect(horizontalCircumference(axes)).toBeCloseTo(halves, 4)
+    expect(halves).toBeCloseTo(circumferenceCm, 4)
+  }
+})
+
+it('lifts in proportion to time where headroom does not matter', () => {
+  const conditions = { developerVol: 20, ratio: 2, celsius: 33, moist: 1, fresh: 1, maximumLift: 1e6 }
+  expect(liftAfter(40, conditions)).toBeCloseTo(40 * liftRate(conditions), 6)
+})
+
+it('lifts as the closed form says: t = m/k · ½ (artanh x + arctan x) with x = lift / m', () => {
+  const conditions = { developerVol: 20, ratio: 1, celsius: 33, moist: 0.9, fresh: 0.95, maximumLift: 8 }
+  for (const minutes of [10, 35, 75]) {
+    const x = liftAfter(minutes, conditions) / 8
+    expect((8 / liftRate(conditions)) * 0.5 * (Math.atanh(x) + Math.atan(x))).toBeCloseTo(minutes, 4)
+  }
+})
+
+it('keeps Σ row width × pitch at the zone’s area within 1 % on every template zone', () => {
+  for (const template of ['fourQuadrants', 'topStrip'] as const)
+    for (const { placement } of computePlan(planWith({ template, placement: { rowGapMm: 0 } })).zones)
+      expect(Math.abs(placement.areaLaw - 1)).toBeLessThan(0.01)
+})
+
+it.each([
+  [150 * 646, 'fine', 6.7],
+  [200 * 646, 'medium', 9.8],
+  [230 * 646, 'coarse', 13.5],
+] as const)('gathers %i hairs (%s) into a ponytail of %d cm', (hairs, texture, expected) => {
+  expect(ponytailCircumference(hairs, texture)).toBeCloseTo(expected, 1)
+})

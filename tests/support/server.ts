@@ -1,0 +1,52 @@
+/** The Falto that ./falto test has started for the api and e2e tests. */
+export const BASE_URL = process.env['FALTO_TEST_URL'] ?? ''
+if (!BASE_URL) throw new Error('These tests need a running Falto. Run them with: ./falto test api e2e')
+
+export interface Answer {
+  status: number
+  body: Record<string, never> & { [key: string]: unknown }
+  headers: Headers
+}
+
+/** A signed-in device of one member of staff. */
+export interface Device {
+  cookie: string
+  call: (method: string, path: string, body?: unknown) => Promise<Answer>
+}
+
+export async function call(method: string, path: string, body?: unknown, cookie = ''): Promise<Answer> {
+  const response = await fetch(`${BASE_URL}${path}`, {
+    method,
+    redirect: 'manual',
+    headers: { cookie, origin: BASE_URL, ...(body !== undefined && { 'content-type': 'application/json' }) },
+    ...(body !== undefined && { body: typeof body === 'string' ? body : JSON.stringify(body) }),
+  })
+  const text = await response.text()
+  const isJson = response.headers.get('content-type')?.includes('json')
+  return { status: response.status, body: (isJson ? JSON.parse(text) : { text }) as Answer['body'], headers: response.headers }
+}
+
+/** Signs in as one of the demo staff: oriel (owner), bram (colourist), tove (assistant), juno (apprentice). */
+export async function deviceOf(staff: string): Promise<Device> {
+  const answer = await call('POST', '/api/demo/sign-in', { staff })
+  if (answer.status !== 200) throw new Error(`Demo sign-in failed: ${JSON.stringify(answer.body)}`)
+  const cookie = answer.headers
+    .getSetCookie()
+    .map((line) => line.split(';')[0])
+    .join('; ')
+  return { cookie, call: (method, path, body) => call(method, path, body, cookie) }
+}
+
+/** A client of its own for a test, so that tests do not meet. */
+export async function newClient(device: Device, name: string): Promise<string> {
+  const { MEDIUM_HAIR } = await import('./plan')
+  const answer = await device.call('POST', '/api/clients', { name, note: '', head: { circumferenceCm: 54 }, hair: MEDIUM_HAIR })
+  if (answer.status !== 200) throw new Error(JSON.stringify(answer.body))
+  return String(answer.body['id'])
+}
+
+export async function newPlan(device: Device, clientId: string, template = 'fourQuadrants'): Promise<string> {
+  const answer = await device.call('POST', `/api/clients/${clientId}/plans`, { name: 'Test plan', template })
+  if (answer.status !== 200) throw new Error(JSON.stringify(answer.body))
+  return String(answer.body['id'])
+}
