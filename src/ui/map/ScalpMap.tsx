@@ -8,8 +8,9 @@ import { editStage, stageOf, usePlan, usePlanStore } from './context'
 import { HatchDefinitions } from './hatches'
 import { INK } from '../theme'
 
-/** Margin around the scalp, cm of the map. */
+/** Margin around the scalp, cm of the map; beside it there is room for the names of the ears. */
 const MARGIN = 1.2
+const SIDE_MARGIN = 2.1
 
 /** The equal-area scalp map with zones, rows and stitches, all to scale. Zones are walked with arrow keys in working order. */
 export function ScalpMap({ worker }: { worker: Remote<PlanWorker> | undefined }) {
@@ -20,7 +21,7 @@ export function ScalpMap({ worker }: { worker: Remote<PlanWorker> | undefined })
 
   if (!drawing) return <Box sx={{ aspectRatio: '1', display: 'grid', placeItems: 'center' }}>Measuring the head…</Box>
   const { left, right, top, bottom } = drawing.extent
-  const box = { x: left - MARGIN, y: top - MARGIN, width: right - left + 2 * MARGIN, height: bottom - top + 2 * MARGIN + 0.9 }
+  const box = { x: left - SIDE_MARGIN, y: top - MARGIN, width: right - left + 2 * SIDE_MARGIN, height: bottom - top + 2 * MARGIN + 0.9 }
 
   async function look(event: PointerEvent<SVGSVGElement>) {
     const matrix = event.currentTarget.getScreenCTM()

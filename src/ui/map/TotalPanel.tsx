@@ -162,12 +162,12 @@ function OneCaution({ caution, acknowledged, mayAcknowledge, onAcknowledged }: C
       ) : (
         caution.severity === 'caution' &&
         mayAcknowledge && (
-          <Box sx={{ display: 'flex', gap: 1, mt: 1 }}>
-            <TextField size="small" label="What was checked, or why it is all right" value={reason} onChange={(event) => setReason(event.target.value)} sx={{ flex: 1 }} slotProps={{ htmlInput: { maxLength: 500 } }} />
+          <Stack spacing={1} sx={{ mt: 1, alignItems: 'flex-start' }}>
+            <TextField size="small" label="What was checked" fullWidth value={reason} onChange={(event) => setReason(event.target.value)} slotProps={{ htmlInput: { maxLength: 500 } }} />
             <Button variant="outlined" color="inherit" onClick={() => void acknowledge()}>
               Acknowledge
             </Button>
-          </Box>
+          </Stack>
         )
       )}
       {problem && (

@@ -24,7 +24,7 @@ export function TotalsStrip() {
     <Box
       role="group"
       aria-label="Totals"
-      sx={{ display: 'flex', flexWrap: 'wrap', borderTop: 1, borderColor: 'divider', bgcolor: 'background.paper', '& > *': { borderRight: 1, borderColor: 'divider' } }}
+      sx={{ display: 'flex', overflowX: 'auto', borderTop: 1, borderColor: 'divider', bgcolor: 'background.paper', '& > *': { borderRight: 1, borderColor: 'divider' } }}
     >
       <Total id="foils" open={open} onOpen={show} name={`${figures.foils} foils`} part={zone && `${zone.foils} here`}>
         <Figure value={figures.foils} unit="foils" />
@@ -118,7 +118,7 @@ function Total({ id, open, onOpen, name, part, warn, children }: TotalProps) {
       aria-label={`${name}. Open`}
       aria-expanded={open === id}
       onClick={() => onOpen(id)}
-      sx={{ flex: '1 1 auto', minHeight: 56, px: 1.5, py: 0.5, flexDirection: 'column', alignItems: 'flex-start', textAlign: 'left', '&:hover': { bgcolor: 'action.hover' } }}
+      sx={{ flex: '1 0 auto', minHeight: 56, px: 1.5, py: 0.5, flexDirection: 'column', alignItems: 'flex-start', textAlign: 'left', '&:hover': { bgcolor: 'action.hover' } }}
     >
       <Box component="span" sx={{ display: 'flex', gap: 0.75, alignItems: 'center' }}>
         {children}

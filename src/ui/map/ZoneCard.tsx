@@ -78,16 +78,24 @@ function OneZone({ zone, order }: { zone: Zone; order: number }) {
           })
         }}
       />
+      <SequenceBeads
+        sequence={placement.sequence}
+        formulas={formulas}
+        swatches={swatches}
+        disabled={readOnly}
+        onChange={(sequence, what) => set(what, 'sequence', (draft) => void (draft.sequence = sequence))}
+      />
       {stitched && <Comb take={take} disabled={readOnly} onChange={(change) => set('Stitches', 'comb', (draft) => void Object.assign(draft.take, change))} />}
-      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(190px, 1fr))', gap: 1 }}>
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(290px, 1fr))', columnGap: 3, rowGap: 0.5 }}>
         {stitched && (
           <>
-            <NumberField label="Stitch" value={take.stitchMm} limit={LIMITS.stitchMm} step={0.5} disabled={readOnly} onChange={(value) => set(`Stitch ${value} mm`, 'stitch', (draft) => void (draft.take.stitchMm = value))} />
-            <NumberField label="Gap between stitches" value={take.stitchGapMm} limit={LIMITS.stitchGapMm} step={0.5} disabled={readOnly} onChange={(value) => set(`Stitch gap ${value} mm`, 'stitchGap', (draft) => void (draft.take.stitchGapMm = value))} />
+            <NumberField layout="row" label="Stitch" value={take.stitchMm} limit={LIMITS.stitchMm} step={0.5} disabled={readOnly} onChange={(value) => set(`Stitch ${value} mm`, 'stitch', (draft) => void (draft.take.stitchMm = value))} />
+            <NumberField layout="row" label="Gap between stitches" value={take.stitchGapMm} limit={LIMITS.stitchGapMm} step={0.5} disabled={readOnly} onChange={(value) => set(`Stitch gap ${value} mm`, 'stitchGap', (draft) => void (draft.take.stitchGapMm = value))} />
           </>
         )}
-        <NumberField label="Subsection" value={placement.subsectionMm} limit={LIMITS.subsectionMm} step={1} disabled={readOnly} onChange={(value) => set(`Subsection ${value} mm`, 'subsection', (draft) => void (draft.subsectionMm = value))} />
+        <NumberField layout="row" label="Subsection" value={placement.subsectionMm} limit={LIMITS.subsectionMm} step={1} disabled={readOnly} onChange={(value) => set(`Subsection ${value} mm`, 'subsection', (draft) => void (draft.subsectionMm = value))} />
         <NumberField
+          layout="row"
           label="Row gap"
           value={placement.rowGapMm}
           limit={LIMITS.rowGapMm}
@@ -97,21 +105,14 @@ function OneZone({ zone, order }: { zone: Zone; order: number }) {
           onChange={(value) => set(`Row gap ${value} mm`, 'rowGap', (draft) => void (draft.rowGapMm = value))}
         />
         {foils ? (
-          <NumberField label="Start from the scalp" value={placement.startCm} limit={LIMITS.startCm} step={0.5} disabled={readOnly} help={placement.startCm === 0 ? 'To the skin' : ''} onChange={(value) => set(`Start ${value} cm`, 'start', (draft) => void (draft.startCm = value))} />
+          <NumberField layout="row" label="Start from the scalp" value={placement.startCm} limit={LIMITS.startCm} step={0.5} disabled={readOnly} help={placement.startCm === 0 ? 'To the skin' : ''} onChange={(value) => set(`Start ${value} cm`, 'start', (draft) => void (draft.startCm = value))} />
         ) : (
-          <NumberField label="New growth" value={take.bandCm} limit={LIMITS.bandCm} step={0.1} disabled={readOnly} onChange={(value) => set(`New growth ${value} cm`, 'band', (draft) => void (draft.take.bandCm = value))} />
+          <NumberField layout="row" label="New growth" value={take.bandCm} limit={LIMITS.bandCm} step={0.1} disabled={readOnly} onChange={(value) => set(`New growth ${value} cm`, 'band', (draft) => void (draft.take.bandCm = value))} />
         )}
       </Box>
-      <SequenceBeads
-        sequence={placement.sequence}
-        formulas={formulas}
-        swatches={swatches}
-        disabled={readOnly}
-        onChange={(sequence, what) => set(what, 'sequence', (draft) => void (draft.sequence = sequence))}
-      />
       <Choice label="Partings" value={placement.direction} disabled={readOnly} options={DIRECTIONS.map((value) => ({ value, label: WORDS.direction[value] }))} onChange={(value) => set(`${WORDS.direction[value]} partings`, 'direction', (draft) => void (draft.direction = value))} />
       {placement.direction.startsWith('diagonal') && (
-        <NumberField label="Slope" value={placement.angleDeg} limit={LIMITS.angleDeg} step={5} disabled={readOnly} onChange={(value) => set(`Slope ${value}°`, 'angle', (draft) => void (draft.angleDeg = value))} />
+        <NumberField layout="row" label="Slope" value={placement.angleDeg} limit={LIMITS.angleDeg} step={5} disabled={readOnly} onChange={(value) => set(`Slope ${value}°`, 'angle', (draft) => void (draft.angleDeg = value))} />
       )}
       <Choice label="Rows are worked" value={placement.rowOrder} disabled={readOnly} options={ROW_ORDERS.map((value) => ({ value, label: WORDS.rowOrder[value] }))} onChange={(value) => set(WORDS.rowOrder[value], 'rowOrder', (draft) => void (draft.rowOrder = value))} />
       <FormControlLabel

@@ -17,10 +17,12 @@ interface Props {
   help?: string
   problem?: string | undefined
   disabled?: boolean
+  /** `row`: label beside the figure, for narrow columns with many figures. */
+  layout?: 'stacked' | 'row'
 }
 
 /** A figure with its unit: typed, or stepped by a hand that cannot type. Says at the field what is wrong with an entry. */
-export function NumberField({ label, value, limit, step, onChange, onClear, help, problem, disabled }: Props) {
+export function NumberField({ label, value, limit, step, onChange, onClear, help, problem, disabled, layout = 'stacked' }: Props) {
   const id = useId()
   const [typed, setTyped] = useState<string>()
   const shown = typed ?? (value === undefined ? '' : String(value))
@@ -49,10 +51,11 @@ export function NumberField({ label, value, limit, step, onChange, onClear, help
 
   return (
     <Box sx={{ minWidth: 0 }}>
-      <Typography component="label" htmlFor={id} variant="caption" color="textSecondary">
+      <Box sx={layout === 'row' ? { display: 'flex', alignItems: 'center', gap: 1 } : undefined}>
+      <Typography component="label" htmlFor={id} variant="caption" color="textSecondary" sx={{ flex: 1, display: 'block', lineHeight: 1.2 }}>
         {label}
       </Typography>
-      <Box sx={{ display: 'flex', gap: 0.5 }}>
+      <Box sx={{ display: 'flex', gap: 0.5, width: layout === 'row' ? 196 : undefined }}>
         <Button
           variant="outlined"
           color="inherit"
@@ -90,7 +93,8 @@ export function NumberField({ label, value, limit, step, onChange, onClear, help
           +
         </Button>
       </Box>
-      <Typography id={`${id}-help`} variant="caption" color={wrong ? 'error' : 'textSecondary'} role={wrong ? 'alert' : undefined}>
+      </Box>
+      <Typography id={`${id}-help`} variant="caption" sx={{ display: 'block', textAlign: layout === 'row' ? 'right' : 'left', minHeight: layout === 'row' ? 0 : undefined }} color={wrong ? 'error' : 'textSecondary'} role={wrong ? 'alert' : undefined}>
         {wrong ?? help ?? ''}
       </Typography>
     </Box>

@@ -1,0 +1,69 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import puppeteer, { type Browser, type Page } from 'puppeteer-core'
+import { BASE_URL, type Device } from '../support/server'
+
+const profile = mkdtempSync(join(tmpdir(), 'falto-browser-'))
+
+export async function startBrowser(): Promise<Browser> {
+  return puppeteer.launch({
+    executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+    userDataDir: profile,
+    args: [
+      '--headless',
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      '--use-angle=swiftshader',
+      '--enable-unsafe-swiftshader',
+    ],
+  })
+}
+
+export async function stopBrowser(browser: Browser): Promise<void> {
+  await browser.close()
+  rmSync(profile, { recursive: true, force: true })
+}
+
+/** A window of its own, signed in as a device is; what goes wrong on the page fails the test that opened it. */
+export async function openWindow(browser: Browser, device: Device, problems: string[], size = { width: 1280, height: 800 }): Promise<Page> {
+  const context = await browser.createBrowserContext()
+  const page = await context.newPage()
+  await page.setViewport(size)
+  page.on('pageerror', (error) => problems.push(error instanceof Error ? error.message : String(error)))
+  for (const pair of device.cookie.split('; ')) {
+    const at = pair.indexOf('=')
+    await context.setCookie({ name: pair.slice(0, at), value: pair.slice(at + 1), domain: '127.0.0.1', path: '/', sameSite: 'Lax', httpOnly: true })
+  }
+  return page
+}
+
+export const url = (path: string): string => `${BASE_URL}${path}`
+
+/** Text of the totals strip once everything is computed. */
+export async function totals(page: Page): Promise<string> {
+  await page.waitForSelector('[aria-label="Totals"]')
+  return page.$eval('[aria-label="Totals"]', (strip) => strip.textContent ?? '')
+}
+
+/** Waits until the page says that everything is saved. */
+export const saved = (page: Page) => page.waitForSelector('[data-save="saved"]')
+
+/** Waits for a condition on the strip's text. */
+export const totalsContain = (page: Page, text: string) =>
+  page.waitForFunction((wanted) => document.querySelector('[aria-label="Totals"]')?.textContent?.includes(wanted) ?? false, {}, text)
+
+/** Presses what is labelled or named so. */
+export const press = (page: Page, name: string) => page.locator(`::-p-aria([name="${name}"][role="button"])`).click()
+
+/** Empties a field and types into it. */
+export async function fill(page: Page, label: string, text: string): Promise<void> {
+  const field = await page.waitForSelector(`::-p-aria([name="${label}"][role="textbox"])`)
+  await field!.click({ clickCount: 3 })
+  await field!.type(text)
+}

@@ -1,0 +1,266 @@
+import { AxePuppeteer } from '@axe-core/puppeteer'
+import { spawnSync } from 'node:child_process'
+import type { Browser, Page } from 'puppeteer-core'
+import { database } from '@/db'
+import type { PlanFigures } from '@/core/pipeline'
+import type { FaltoPlan } from '@/core/model'
+import { deviceOf, newClient, newPlan, type Device } from '../support/server'
+import { fill, openWindow, press, saved, startBrowser, stopBrowser, totals, totalsContain, url } from './browser'
+
+jest.setTimeout(120_000)
+
+let browser: Browser
+let oriel: Device
+let bram: Device
+const problems: string[] = []
+
+beforeAll(async () => {
+  browser = await startBrowser()
+  ;[oriel, bram] = (await Promise.all([deviceOf('oriel'), deviceOf('bram')])) as [Device, Device]
+})
+afterAll(async () => {
+  await stopBrowser(browser)
+  await database().$client.end()
+})
+afterEach(() => {
+  expect(problems.splice(0)).toEqual([])
+})
+
+/** What `./falto compute -` says of a document. */
+function computed(document: FaltoPlan): PlanFigures {
+  const run = spawnSync('./falto', ['compute', '-'], { input: JSON.stringify(document), encoding: 'utf8' })
+  if (run.status !== 0) throw new Error(run.stderr)
+  return JSON.parse(run.stdout) as PlanFigures
+}
+
+async function openPlan(page: Page, planId: string): Promise<void> {
+  await page.goto(url(`/plans/${planId}`))
+  await totals(page)
+}
+
+const zone = (page: Page, name: string) => page.locator(`::-p-aria([name="Order of application"]) ::-p-text(${name})`).click()
+
+async function exported(planId: string): Promise<FaltoPlan> {
+  return (await oriel.call('GET', `/api/plans/${planId}/export`)).body as unknown as FaltoPlan
+}
+
+/** The totals strip says exactly these figures. */
+async function expectStrip(page: Page, figures: PlanFigures): Promise<void> {
+  const strip = await totals(page)
+  expect(strip).toContain(`${figures.foils} foils`)
+  for (const { expected, low, high } of Object.values(figures.grams)) expect(strip).toContain(expected > 0 ? `${expected} g (${low}–${high})` : '0 g')
+  expect(strip).toContain(`${figures.minutes.expected} min hands-on (${figures.minutes.low}–${figures.minutes.high})`)
+  expect(strip).toContain(`left ${figures.sharePercent.left} %`)
+}
+
+it('from sign-in to a plan: choose a layout, set three zones, read totals that the command line agrees with, reload, undo', async () => {
+  const page = await (await browser.createBrowserContext()).newPage()
+  await page.setViewport({ width: 1280, height: 800 })
+  page.on('pageerror', (error) => problems.push(String(error)))
+  const name = `Journey ${Date.now()}`
+  const clientId = await newClient(oriel, name)
+
+  await page.goto(url('/'))
+  await press(page, 'Bram Whitlock colourist')
+  await page.locator(`::-p-text(${name})`).click()
+  await press(page, 'New plan')
+  await page.locator('::-p-aria([name="Top strip"][role="button"])').click()
+  await press(page, 'Start planning')
+  const before = await totals(page)
+  const planId = page.url().split('/').at(-1)!
+
+  await zone(page, 'Nape')
+  await press(page, 'Slice')
+  await zone(page, 'Back')
+  await press(page, 'Chunky weave')
+  await press(page, 'Add a row of formula B')
+  await zone(page, 'Top strip')
+  await press(page, 'Babylight')
+  await fill(page, 'Row gap', '2')
+  await saved(page)
+
+  const document = await exported(planId)
+  const figures = computed(document)
+  await totalsContain(page, `${figures.foils} foils`)
+  expect(await totals(page)).not.toBe(before)
+  await expectStrip(page, figures)
+  const placements = Object.fromEntries(document.variants[0]!.stages[0]!.zones.map(({ role, placement }) => [role, placement]))
+  expect(placements['nape']!.take.kind).toBe('slice')
+  expect(placements['back']!.sequence).toEqual(['A', 'B'])
+  expect(placements['top']).toMatchObject({ rowGapMm: 2, subsectionMm: 3, take: { kind: 'babylight' } })
+
+  await page.reload()
+  await expectStrip(page, figures)
+
+  for (;;) {
+    const undo = await page.waitForSelector('::-p-aria([role="button"])::-p-text(Undo)')
+    if (await undo!.evaluate((button) => (button as HTMLButtonElement).disabled)) break
+    await undo!.click()
+  }
+  await saved(page)
+  await totalsContain(page, `${computed(await exported(planId)).foils} foils`)
+  expect((await totals(page)).replace(/tap a figure to open it|\d[^a-z]* here/g, '')).toContain(before.match(/^\d+ foils/)![0])
+  expect(clientId).toBeTruthy()
+})
+
+it('two windows on one plan: the second save is offered a merge, and nothing is lost', async () => {
+  const planId = await newPlan(oriel, await newClient(oriel, 'Two windows'))
+  const one = await openWindow(browser, oriel, problems)
+  const two = await openWindow(browser, bram, problems)
+  await openPlan(one, planId)
+  await openPlan(two, planId)
+
+  await zone(one, 'Back left')
+  await fill(one, 'Row gap', '3')
+  await saved(one)
+  await zone(two, 'Front left')
+  await fill(two, 'Row gap', '19')
+
+  await two.waitForSelector('::-p-text(This plan was changed elsewhere meanwhile)')
+  const dialog = await two.$eval('[role="dialog"]', (element) => element.textContent ?? '')
+  expect(dialog).toContain('Row gap 3 mm, Back left by Oriel Castellane')
+  expect(dialog).toContain('Row gap 19 mm, Front left')
+  await press(two, 'Merge both')
+  await saved(two)
+
+  const zones = (await exported(planId)).variants[0]!.stages[0]!.zones
+  expect(zones.find(({ role }) => role === 'backLeft')!.placement.rowGapMm).toBe(3)
+  expect(zones.find(({ role }) => role === 'frontLeft')!.placement.rowGapMm).toBe(19)
+
+  // The first window is now the late one; it can keep its change as a plan of its own.
+  await zone(one, 'Front left')
+  await fill(one, 'Row gap', '11')
+  await one.waitForSelector('::-p-text(same place as a change above)')
+  await press(one, 'Keep mine as a separate plan')
+  await saved(one)
+  const after = (await exported(planId)).variants[0]!.stages[0]!.zones
+  expect(after.find(({ role }) => role === 'frontLeft')!.placement.rowGapMm).toBe(19)
+  const client = ((await oriel.call('GET', '/api/clients?search=Two%20windows')).body['clients'] as { id: string }[])[0]!
+  const plans = (await oriel.call('GET', `/api/clients/${client.id}`)).body['plans'] as { id: string; name: string }[]
+  const copy = plans.find(({ name }) => name === 'Test plan (my changes)')!
+  expect((await exported(copy.id)).variants[0]!.stages[0]!.zones.find(({ role }) => role === 'frontLeft')!.placement.rowGapMm).toBe(11)
+})
+
+it('the keyboard alone: walk zones in working order, assign formulas by digit, undo, list the keys', async () => {
+  const planId = await newPlan(oriel, await newClient(oriel, 'Keyboard'))
+  const page = await openWindow(browser, oriel, problems)
+  await openPlan(page, planId)
+  const focused = () => page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? '')
+  await page.locator('::-p-aria([name="Scalp map, seen from behind and above: the face is at the top, the client’s left on the left"])').wait()
+  await page.evaluate(() => document.querySelector<SVGGElement>('svg g[role="button"][tabindex="0"]')!.focus())
+  expect(await focused()).toMatch(/^1, Back left/)
+  await page.keyboard.press('ArrowRight')
+  expect(await focused()).toMatch(/^2, Back right/)
+  await page.keyboard.press('2')
+  await page.keyboard.press('ArrowLeft')
+  await page.keyboard.press('0')
+  await saved(page)
+  const sequences = async () => (await exported(planId)).variants[0]!.stages[0]!.zones.map(({ placement }) => placement.sequence.join())
+  expect((await sequences()).slice(0, 2)).toEqual(['', 'B'])
+  await page.keyboard.down('Control')
+  await page.keyboard.press('z')
+  await page.keyboard.press('z')
+  await page.keyboard.up('Control')
+  await page.waitForFunction(() => !document.querySelector('[aria-label^="Undo:"]'))
+  await saved(page)
+  expect((await sequences()).slice(0, 2)).toEqual(['A', 'A'])
+  await page.keyboard.type('?')
+  await page.waitForSelector('#keys-title')
+})
+
+it('says what is wrong with an entry at the field, keeps the last good figure, and refuses a head that cannot be', async () => {
+  const planId = await newPlan(oriel, await newClient(oriel, 'Bad input'))
+  const page = await openWindow(browser, oriel, problems)
+  await openPlan(page, planId)
+  await zone(page, 'Back left')
+  await fill(page, 'Row gap', '4000')
+  await page.waitForSelector('::-p-text(Enter a number from 0 to 40 mm.)')
+  expect((await exported(planId)).variants[0]!.stages[0]!.zones[0]!.placement.rowGapMm).not.toBe(4000)
+  await press(page, 'Head & hair')
+  await fill(page, 'Circumference', '5')
+  await page.waitForSelector('::-p-text(Enter a number from 45 to 68 cm.)')
+  await fill(page, 'Circumference', '54')
+  await fill(page, 'Ear to ear over the top', '26')
+  await page.waitForSelector('::-p-text(does not fit the other measures of this head)')
+})
+
+it('keeps unsaved work through an ended session and a reload', async () => {
+  const planId = await newPlan(bram, await newClient(bram, 'Session'))
+  const device = await deviceOf('bram')
+  const page = await openWindow(browser, device, problems)
+  await openPlan(page, planId)
+  await device.call('POST', '/api/auth/sign-out', {})
+  await zone(page, 'Back left')
+  await fill(page, 'Row gap', '17')
+  await page.waitForSelector('::-p-text(Your session has ended.)')
+  const kept = await page.evaluate(() => Object.entries(localStorage).filter(([key]) => key.startsWith('falto-unsent')).length)
+  expect(kept).toBe(1)
+  const again = await deviceOf('bram')
+  const [name, value] = [again.cookie.slice(0, again.cookie.indexOf('=')), again.cookie.slice(again.cookie.indexOf('=') + 1)]
+  await page.browserContext().setCookie({ name, value: value.split('; ')[0]!, domain: '127.0.0.1', path: '/', sameSite: 'Lax', httpOnly: true })
+  await openPlan(page, planId)
+  await page.waitForFunction(() => !Object.keys(localStorage).some((key) => key.startsWith('falto-unsent')))
+  expect((await exported(planId)).variants[0]!.stages[0]!.zones.find(({ role }) => role === 'backLeft')!.placement.rowGapMm).toBe(17)
+})
+
+it('opens every total to what it came from, and lets a caution be acknowledged by name', async () => {
+  const planId = await newPlan(oriel, await newClient(oriel, 'Totals'))
+  const page = await openWindow(browser, oriel, problems)
+  await openPlan(page, planId)
+  for (const [start, words] of [['foils', 'Rows are laid'], ['Formula A', 'mix per gram of hair'], ['Hands-on', '45 s to section'], ['Share of hair', 'stitch over stitch and gap']] as const) {
+    await page.locator(`[aria-label="Totals"] button[aria-label*="${start}"]`).click()
+    await page.waitForSelector(`[role="dialog"] ::-p-text(${words})`)
+  }
+  await page.locator('[aria-label="Totals"] button[aria-label*="cautions"]').click()
+  await fill(page, 'What was checked', 'patch read at 48 h')
+  await press(page, 'Acknowledge')
+  await page.waitForSelector('::-p-text(Acknowledged by Oriel Castellane)')
+})
+
+it('shows the head in space on demand, and changes sections keeping what was set', async () => {
+  const planId = await newPlan(oriel, await newClient(oriel, 'Sections'))
+  const page = await openWindow(browser, oriel, problems)
+  await openPlan(page, planId)
+  await press(page, 'Show the head')
+  await page.waitForSelector('canvas')
+  await zone(page, 'Back left')
+  await fill(page, 'Row gap', '13')
+  await saved(page)
+  const ids = (await exported(planId)).variants[0]!.stages[0]!.zones.map(({ id }) => id)
+  await press(page, 'Sections')
+  await page.locator('::-p-aria([role="switch"])').click()
+  await press(page, 'Use these sections')
+  await page.waitForSelector('::-p-text(Nape)')
+  await saved(page)
+  const zones = (await exported(planId)).variants[0]!.stages[0]!.zones
+  expect(zones).toHaveLength(5)
+  expect(zones.map(({ id }) => id)).toEqual(expect.arrayContaining(ids))
+  expect(zones.find(({ role }) => role === 'backLeft')!.placement.rowGapMm).toBe(13)
+})
+
+it('has no serious accessibility issue on any screen', async () => {
+  const clientId = await newClient(oriel, 'Axe')
+  const planId = await newPlan(oriel, clientId)
+  const page = await openWindow(browser, oriel, problems)
+  const check = async (screen: string) => {
+    const { violations } = await new AxePuppeteer(page).analyze()
+    const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    expect([screen, ...serious.map(({ id, nodes }) => `${id}: ${nodes[0]!.html.slice(0, 160)}`)]).toEqual([screen])
+  }
+  await page.goto(url('/sign-in'))
+  await page.waitForSelector('form')
+  await check('sign-in')
+  await page.goto(url('/people'))
+  await page.waitForSelector('ul')
+  await check('people')
+  await page.goto(url(`/people/${clientId}`))
+  await page.waitForSelector('::-p-text(Save record)')
+  await check('client')
+  await openPlan(page, planId)
+  await zone(page, 'Back left')
+  await page.waitForSelector('::-p-text(What is taken)')
+  await check('map')
+  await page.locator('[aria-label="Totals"] button[aria-label*="Formula A"]').click()
+  await page.waitForSelector('[role="dialog"]')
+  await check('map with a total opened')
+})
