@@ -2,14 +2,13 @@ import { expose, transfer } from 'comlink'
 import { HeadMeasureError, localScale, mapFromPlace, placeFromMap, regionAt } from '@/core/head'
 import type { FaltoPlan, MapPoint } from '@/core/model'
 import { checkPlan, computePlan, derivationsOf, planFigures, type Derivations, type PlanFigures, type PlanProblem } from '@/core/pipeline'
-import { headModel, mapDrawing, type HeadModel, type MapDrawing } from '@/core/sheet'
+import { headModel, mapDrawing, type HeadModel, type MapDrawing, type ZoneDrawing } from '@/core/sheet'
 
 export interface Answer {
   figures: PlanFigures
-  drawing: MapDrawing
+  /** A zone that is drawn as in the answer before is sent by its id alone. */
+  drawing: Omit<MapDrawing, 'zones'> & { zones: (ZoneDrawing | { id: string; same: true })[] }
   derivations: Derivations
-  /** Time the core took, ms. */
-  took: number
 }
 
 /** What lies under the pointer. */
@@ -22,16 +21,28 @@ export interface Probe {
   angle: number
 }
 
+/** What was sent last of each zone. */
+const sent = new Map<string, ZoneDrawing>()
+
+function onlyChanges(drawing: MapDrawing): Answer['drawing'] {
+  return {
+    ...drawing,
+    zones: drawing.zones.map((zone) => {
+      const same = sent.get(zone.id) === zone
+      sent.set(zone.id, zone)
+      return same ? { id: zone.id, same } : zone
+    }),
+  }
+}
+
 const api = {
   /** Figures and drawing of a plan, or what is wrong with it. */
   compute(plan: FaltoPlan): { ok: true; answer: Answer } | { ok: false; problems: PlanProblem[] } {
-    const start = performance.now()
     try {
       const computed = computePlan(plan)
-      const took = performance.now() - start
       return {
         ok: true,
-        answer: { figures: planFigures(plan, computed), drawing: mapDrawing(plan, computed), derivations: derivationsOf(plan, computed), took },
+        answer: { figures: planFigures(plan, computed), drawing: onlyChanges(mapDrawing(plan, computed)), derivations: derivationsOf(plan, computed) },
       }
     } catch (error) {
       const problems = checkPlan(plan)

@@ -228,7 +228,7 @@ it('shows the head in space on demand, and changes sections keeping what was set
   await saved(page)
   const ids = (await exported(planId)).variants[0]!.stages[0]!.zones.map(({ id }) => id)
   await press(page, 'Sections')
-  await page.locator('::-p-aria([role="switch"])').click()
+  await page.locator('::-p-aria([name="Nape as a section of its own, under the occipital bone"])').click()
   await press(page, 'Use these sections')
   await page.waitForSelector('::-p-text(Nape)')
   await saved(page)

@@ -31,8 +31,7 @@ export function createMesh(head: Head, outline: readonly MapPoint[]): ZoneMesh {
   const inner = innerPoints(outline)
   let rim = [...outline]
   for (let attempt = 0; attempt < MOST_REFINEMENTS; attempt++) {
-    const points = [...rim, ...inner]
-    const map = Float64Array.from({ length: 2 * points.length }, (_, i) => (i % 2 === 0 ? points[i >> 1]!.x : points[i >> 1]!.y))
+    const map = coordinates(rim, inner)
     const delaunay = new Delaunator(map)
     const missing = missingSides(delaunay, rim.length)
     if (missing.size === 0) return finishMesh(head, delaunay, map, rim.length)
@@ -42,6 +41,18 @@ export function createMesh(head: Head, outline: readonly MapPoint[]): ZoneMesh {
     })
   }
   throw new Error('This zone is too narrow or too jagged to be worked out.')
+}
+
+/** Points of the outline, then of the inside, as x, y pairs. */
+function coordinates(rim: readonly MapPoint[], inner: readonly MapPoint[]): Float64Array {
+  const map = new Float64Array(2 * (rim.length + inner.length))
+  let at = 0
+  for (const points of [rim, inner])
+    for (const { x, y } of points) {
+      map[at++] = x
+      map[at++] = y
+    }
+  return map
 }
 
 /** Sides of the outline (by their first point) that are not edges of the triangulation; halving them makes them so. */
@@ -94,37 +105,39 @@ function triangleArea(map: Float64Array, a: number, b: number, c: number): numbe
   return Math.abs(ux * vy - uy * vx) / 2
 }
 
-/** A hexagonal grid inside the outline, fixed to the map so that small edits of the outline move little. */
+/** A hexagonal grid inside the outline and not near its corners, fixed to the map so that small edits move little. */
 function innerPoints(outline: readonly MapPoint[]): MapPoint[] {
-  const xs = outline.map((point) => point.x)
-  const ys = outline.map((point) => point.y)
   const rowHeight = (SPACING * Math.sqrt(3)) / 2
+  let lowest = Infinity
+  let highest = -Infinity
+  for (const { y } of outline) {
+    lowest = Math.min(lowest, y)
+    highest = Math.max(highest, y)
+  }
   const points: MapPoint[] = []
-  const left = Math.min(...xs)
-  const firstRow = Math.ceil(Math.min(...ys) / rowHeight)
-  const lastRow = Math.floor(Math.max(...ys) / rowHeight)
-  const right = Math.max(...xs)
-  for (let row = firstRow; row <= lastRow; row++) {
+  for (let row = Math.ceil(lowest / rowHeight); row <= highest / rowHeight; row++) {
+    const y = row * rowHeight
+    const crossings = crossingsAt(outline, y)
+    const near = outline.filter((corner) => Math.abs(corner.y - y) < CLEARANCE)
     const shift = row % 2 === 0 ? 0 : SPACING / 2
-    for (let x = Math.ceil((left - shift) / SPACING) * SPACING + shift; x <= right; x += SPACING) {
-      const point = { x, y: row * rowHeight }
-      if (isDeepInside(outline, point)) points.push(point)
+    for (let k = 0; k + 1 < crossings.length; k += 2) {
+      for (let x = Math.ceil((crossings[k]! - shift) / SPACING) * SPACING + shift; x < crossings[k + 1]!; x += SPACING) {
+        if (!near.some((corner) => (corner.x - x) ** 2 + (corner.y - y) ** 2 < CLEARANCE ** 2)) points.push({ x, y })
+      }
     }
   }
   return points
 }
 
-/** Inside the outline (even-odd rule) and not nearer to its corners than the clearance. */
-function isDeepInside(outline: readonly MapPoint[], point: MapPoint): boolean {
-  let inside = false
+/** Where a level line enters and leaves the outline, in turn (even-odd rule). */
+function crossingsAt(outline: readonly MapPoint[], y: number): number[] {
+  const crossings: number[] = []
   let a = outline[outline.length - 1]!
-  for (let i = 0; i < outline.length; i++) {
-    const b = outline[i]!
-    if (a.y > point.y !== b.y > point.y && point.x < ((b.x - a.x) * (point.y - a.y)) / (b.y - a.y) + a.x) inside = !inside
-    if ((point.x - b.x) ** 2 + (point.y - b.y) ** 2 < CLEARANCE ** 2) return false
+  for (const b of outline) {
+    if (a.y > y !== b.y > y) crossings.push(((b.x - a.x) * (y - a.y)) / (b.y - a.y) + a.x)
     a = b
   }
-  return inside
+  return crossings.sort((one, other) => one - other)
 }
 
 /** Triangles of the triangulation that lie inside the outline: those left of it, and all reached without crossing it. */

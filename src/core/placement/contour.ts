@@ -13,7 +13,8 @@ export interface VertexHair {
  * share at[i] of the way along, and the line leaves it through triangle[i].
  */
 const stops = { count: 0, from: [] as number[], to: [] as number[], at: [] as number[], triangle: [] as number[] }
-/** 1 for triangles that the level being traced crosses and that were not yet walked. Grows to the largest mesh. */
+/** 1 for triangles that the level being traced crosses and that were not yet walked; all 0 between calls. Grows to the
+ * largest mesh. */
 let open = new Uint8Array(1024)
 
 /**
@@ -24,8 +25,9 @@ export function traceContour(field: PartingField, level: number, hair: VertexHai
   if (open.length < lowest.length) open = new Uint8Array(2 * lowest.length)
   const crossed: number[] = []
   for (let t = 0; t < lowest.length; t++) {
-    open[t] = lowest[t]! < level && highest[t]! >= level ? 1 : 0
-    if (open[t]) crossed.push(t)
+    if (lowest[t]! >= level || highest[t]! < level) continue
+    open[t] = 1
+    crossed.push(t)
   }
   const lines: Polyline[] = []
   for (const triangle of crossed) {

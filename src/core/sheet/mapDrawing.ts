@@ -1,6 +1,6 @@
 import { hexFromLab, labFromLevel } from '../colour'
 import { hairlineOutline, mapFromDirection, type Head } from '../head'
-import type { FaltoPlan, MapPoint } from '../model'
+import type { FaltoPlan, MapPoint, Placement } from '../model'
 import type { ComputedStages, ZoneResult } from '../result'
 import { pieceOutline, pieceStitches, type Piece } from '../placement'
 
@@ -11,12 +11,14 @@ export interface MapDrawing {
   hairline: string
   /** Half the width and the extent above and below the apex, cm. */
   extent: { left: number; right: number; top: number; bottom: number }
+  /** In working order. */
   zones: ZoneDrawing[]
+  /** Place of each zone's first piece in the order of application of the whole plan, from 1. */
+  firstTurns: Record<string, number>
   /** Crown, ears and other places to find one's way by. */
   landmarks: { name: string; x: number; y: number }[]
-  /** sRGB of the hair each formula is meant to give, and of the hair as it is. */
+  /** sRGB of the hair each formula is meant to give. */
   swatches: Record<string, string>
-  naturalSwatch: string
 }
 
 export interface ZoneDrawing {
@@ -30,8 +32,6 @@ export interface PieceDrawing {
   id: string
   formulaId: string
   kind: Piece['kind']
-  /** Place in the order of application of the whole plan, from 1. */
-  turn: number
   /** The subsection, and what is picked up from it. */
   outline: string
   stitches: string
@@ -41,7 +41,13 @@ export interface PieceDrawing {
 
 export function mapDrawing(plan: FaltoPlan, computed: ComputedStages): MapDrawing {
   const hairline = hairlineOutline(computed.head, 240)
-  let turn = 0
+  const placements = new Map(plan.variants.flatMap(({ stages }) => stages.flatMap(({ zones }) => zones.map(({ id, placement }) => [id, placement]))))
+  const firstTurns: Record<string, number> = {}
+  let turn = 1
+  for (const zone of computed.zones) {
+    firstTurns[zone.zoneId] = turn
+    turn += zone.placement.pieces.length
+  }
   return {
     hairline: closedPath(hairline),
     extent: {
@@ -50,28 +56,35 @@ export function mapDrawing(plan: FaltoPlan, computed: ComputedStages): MapDrawin
       top: -Math.max(...hairline.map(({ y }) => y)),
       bottom: -Math.min(...hairline.map(({ y }) => y)),
     },
-    zones: computed.zones.map((zone) => {
-      const placement = plan.variants.flatMap(({ stages }) => stages.flatMap(({ zones }) => zones)).find(({ id }) => id === zone.zoneId)!.placement
-      return {
-        id: zone.zoneId,
-        outline: closedPath(zone.shape.outline),
-        label: labelPlace(zone),
-        pieces: zone.placement.pieces.map((piece) => ({
-          id: piece.id,
-          formulaId: piece.formulaId,
-          kind: piece.kind,
-          turn: ++turn,
-          outline: closedPath(pieceOutline(piece)),
-          stitches: pieceStitches(piece, placement.take, placement.bricklay).map(closedPath).join(''),
-          widthCm: Math.round(piece.width * 10) / 10,
-          foilLengthCm: Math.round(piece.foilLength),
-        })),
-      }
-    }),
+    zones: computed.zones.map((zone) => zoneDrawing(zone, placements.get(zone.zoneId)!)),
+    firstTurns,
     landmarks: landmarks(computed.head),
     swatches: Object.fromEntries(plan.formulas.map(({ id, level, tone }) => [id, hexFromLab(labFromLevel(level, tone))])),
-    naturalSwatch: hexFromLab(labFromLevel(plan.hair.naturalLevel, 'neutral')),
   }
+}
+
+/** Drawings by the placement they show, so that a zone that was not touched keeps its very drawing. */
+const drawn = new WeakMap<ZoneResult['placement'], ZoneDrawing>()
+
+function zoneDrawing(zone: ZoneResult, { take, bricklay }: Placement): ZoneDrawing {
+  const known = drawn.get(zone.placement)
+  if (known) return known
+  const drawing: ZoneDrawing = {
+    id: zone.zoneId,
+    outline: closedPath(zone.shape.outline),
+    label: labelPlace(zone),
+    pieces: zone.placement.pieces.map((piece) => ({
+      id: piece.id,
+      formulaId: piece.formulaId,
+      kind: piece.kind,
+      outline: closedPath(pieceOutline(piece)),
+      stitches: pieceStitches(piece, take, bricklay).map(closedPath).join(''),
+      widthCm: Math.round(piece.width * 10) / 10,
+      foilLengthCm: Math.round(piece.foilLength),
+    })),
+  }
+  drawn.set(zone.placement, drawing)
+  return drawing
 }
 
 /** The point of the zone's mesh nearest to its centre of area: inside even where a zone is bent. */

@@ -9,8 +9,15 @@ describe('the map drawing', () => {
   const drawing = mapDrawing(plan, computed)
 
   it('numbers pieces in the order of application over the whole plan', () => {
-    const turns = drawing.zones.flatMap(({ pieces }) => pieces.map(({ turn }) => turn))
+    const turns = drawing.zones.flatMap(({ id, pieces }) => pieces.map((_, i) => drawing.firstTurns[id]! + i))
     expect(turns).toEqual(Array.from({ length: computed.pieces.length }, (_, i) => i + 1))
+  })
+
+  it('keeps the very drawing of a zone that was not touched, and draws a touched one anew', () => {
+    const edited = structuredClone(plan)
+    edited.variants[0]!.stages[0]!.zones.find(({ id }) => id === 'back')!.placement.take.stitchMm = 6
+    const after = mapDrawing(edited, computePlan(edited))
+    after.zones.forEach((zone, i) => expect(zone === drawing.zones[i]).toBe(zone.id !== 'back'))
   })
 
   it('draws closed paths of plain numbers', () => {

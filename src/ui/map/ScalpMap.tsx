@@ -154,7 +154,7 @@ function Zones({ drawing }: { drawing: MapDrawing }) {
         onFocus={() => store.setState({ selectedZone: zone.id })}
         onKeyDown={(event) => walk(event, i)}
       >
-        <ZoneShapeView zone={zone} selected={zone.id === selected} lit={litFormula(openTotal)} />
+        <ZoneShapeView zone={zone} firstTurn={drawing.firstTurns[zone.id] ?? 1} selected={zone.id === selected} lit={litFormula(openTotal)} />
       </g>
     )
   })
@@ -165,20 +165,21 @@ const litFormula = (openTotal: string | undefined): string | undefined => openTo
 
 interface ZoneViewProps {
   zone: ZoneDrawing
+  firstTurn: number
   selected: boolean
   lit: string | undefined
 }
 
-const ZoneShapeView = memo(function ZoneShapeView({ zone, selected, lit }: ZoneViewProps) {
+const ZoneShapeView = memo(function ZoneShapeView({ zone, firstTurn, selected, lit }: ZoneViewProps) {
   return (
     <>
       <path d={zone.outline} fill={selected ? INK.selected : 'transparent'} />
       <g clipPath={`url(#inside-${zone.id})`}>
-        {zone.pieces.map((piece) => (
+        {zone.pieces.map((piece, i) => (
           <g key={piece.id} opacity={lit === undefined || lit === piece.formulaId ? 1 : 0.15}>
             <path d={piece.outline} fill={INK.strong} fillOpacity={0.07} stroke="none" />
             <path d={piece.stitches} fill={`url(#hatch-${piece.formulaId})`} stroke={INK.strong} strokeWidth={0.018}>
-              <title>{describePiece(piece)}</title>
+              <title>{describePiece(piece, firstTurn + i)}</title>
             </path>
           </g>
         ))}
@@ -188,7 +189,7 @@ const ZoneShapeView = memo(function ZoneShapeView({ zone, selected, lit }: ZoneV
   )
 })
 
-const describePiece = ({ turn, formulaId, kind, widthCm, foilLengthCm }: PieceDrawing): string =>
+const describePiece = ({ formulaId, kind, widthCm, foilLengthCm }: PieceDrawing, turn: number): string =>
   `${turn}: formula ${formulaId}, ${kind === 'foil' ? `foil ${widthCm} cm wide, ${foilLengthCm} cm long` : `${widthCm} cm of parting`}`
 
 /** Numbers in working order, above everything else. */

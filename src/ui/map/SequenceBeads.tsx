@@ -64,7 +64,7 @@ export function SequenceBeads({ sequence, formulas, swatches, disabled, onChange
 
 function LeaveSample() {
   return (
-    <Box component="span" sx={{ width: 28, height: 28, border: '1px dashed', borderColor: 'text.secondary', display: 'grid', placeItems: 'center', fontSize: '0.7rem', lineHeight: 1 }}>
+    <Box component="span" sx={{ px: 0.5, height: 28, border: '1px dashed', borderColor: 'text.secondary', display: 'grid', placeItems: 'center', fontSize: '0.7rem', lineHeight: 1 }}>
       leave
     </Box>
   )

@@ -118,7 +118,7 @@ function Total({ id, open, onOpen, name, part, warn, children }: TotalProps) {
       aria-label={`${name}. Open`}
       aria-expanded={open === id}
       onClick={() => onOpen(id)}
-      sx={{ flex: '1 0 auto', minHeight: 56, px: 1.5, py: 0.5, flexDirection: 'column', alignItems: 'flex-start', textAlign: 'left', '&:hover': { bgcolor: 'action.hover' } }}
+      sx={{ flex: '1 0 auto', minHeight: 56, px: { xs: 1, md: 1.5 }, py: 0.5, flexDirection: 'column', alignItems: 'flex-start', textAlign: 'left', '&:hover': { bgcolor: 'action.hover' } }}
     >
       <Box component="span" sx={{ display: 'flex', gap: 0.75, alignItems: 'center' }}>
         {children}

@@ -2,6 +2,7 @@ import { applyPatches, enablePatches, produce, type Patch } from 'immer'
 import { v7 as newId } from 'uuid'
 import { createStore } from 'zustand/vanilla'
 import type { FaltoPlan } from '@/core/model'
+import type { MapDrawing } from '@/core/sheet'
 import type { Answer } from '@/workers/plan.worker'
 import { ApiError, callApi, OfflineError } from '../hooks/api'
 import { differences } from './differences'
@@ -28,7 +29,7 @@ export interface PlanState {
   redo: EditRecord[]
   unsent: Operation[]
   save: SaveState
-  answer: Answer | undefined
+  answer: (Omit<Answer, 'drawing'> & { drawing: MapDrawing }) | undefined
   problems: { path: string; message: string }[]
   acknowledgements: Acknowledgement[]
   selectedZone: string | undefined

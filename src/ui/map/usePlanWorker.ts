@@ -2,7 +2,8 @@
 import { wrap, type Remote } from 'comlink'
 import { useEffect, useState } from 'react'
 import type { FaltoPlan } from '@/core/model'
-import type { PlanWorker } from '@/workers/plan.worker'
+import type { MapDrawing } from '@/core/sheet'
+import type { Answer, PlanWorker } from '@/workers/plan.worker'
 import type { PlanStore } from './store'
 
 /** Computes the open plan in a worker whenever it changes; while one computation runs only the newest plan waits. */
@@ -22,7 +23,7 @@ export function usePlanWorker(store: PlanStore): Remote<PlanWorker> | undefined 
         const { document } = store.getState()
         computed = document
         const result = await api.compute(document)
-        if (result.ok) store.setState({ answer: result.answer, problems: [] })
+        if (result.ok) store.setState({ answer: whole(result.answer, store.getState().answer?.drawing), problems: [] })
         else store.setState({ problems: result.problems })
       }
       computing = false
@@ -37,4 +38,11 @@ export function usePlanWorker(store: PlanStore): Remote<PlanWorker> | undefined 
   }, [store])
 
   return remote?.api
+}
+
+/** Puts in the zones that are drawn as before; they keep their identity, so that nothing of them is rendered again. */
+function whole(answer: Answer, before: MapDrawing | undefined) {
+  const known = new Map(before?.zones.map((zone) => [zone.id, zone]))
+  const zones = answer.drawing.zones.map((zone) => ('same' in zone ? known.get(zone.id)! : zone))
+  return { ...answer, drawing: { ...answer.drawing, zones } }
 }

@@ -14,6 +14,7 @@ export const theme = createTheme({
       palette: {
         primary: { main: ink, contrastText: '#ffffff' },
         secondary: { main: '#5a5a5a' },
+        info: { main: '#5a5a5a', light: '#8a8a8a' },
         warning: { main: '#8a4b00', contrastText: '#ffffff' },
         error: { main: '#a3120c' },
         background: { default: paper, paper: '#ffffff' },
@@ -25,6 +26,7 @@ export const theme = createTheme({
       palette: {
         primary: { main: chalk, contrastText: slate },
         secondary: { main: '#b4b4b4' },
+        info: { main: '#b4b4b4', light: '#c8c8c8' },
         warning: { main: '#ffb35c', contrastText: '#191919' },
         error: { main: '#ff9188' },
         background: { default: slate, paper: '#242424' },

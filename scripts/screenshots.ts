@@ -1,0 +1,64 @@
+import { mkdirSync } from 'node:fs'
+import puppeteer, { type Page } from 'puppeteer-core'
+
+/** Takes the pictures of docs/screenshots from a freshly seeded demo: FALTO_URL=http://127.0.0.1:4310 node --import tsx scripts/screenshots.ts */
+const base = process.env['FALTO_URL'] ?? 'http://127.0.0.1:4310'
+mkdirSync('docs/screenshots', { recursive: true })
+
+const browser = await puppeteer.launch({
+  executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+  args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--use-angle=swiftshader', '--enable-unsafe-swiftshader'],
+})
+
+async function windowOf(person: string, size = { width: 1280, height: 800 }): Promise<Page> {
+  const page = await (await browser.createBrowserContext()).newPage()
+  await page.setViewport(size)
+  await page.goto(`${base}/sign-in`)
+  await page.locator(`::-p-text(${person})`).click()
+  await page.waitForFunction(() => location.pathname === '/people')
+  return page
+}
+
+async function plan(page: Page, client: string, name: string): Promise<void> {
+  await page.locator(`::-p-text(${client})`).click()
+  await page.waitForFunction(() => /^\/people\/./.test(location.pathname))
+  await page.locator(`a::-p-text(${name})`).click()
+  await page.waitForSelector('[aria-label="Totals"]')
+}
+
+const zone = (page: Page, name: string) => page.locator(`::-p-aria([name="Order of application"]) ::-p-text(${name})`).click()
+
+async function keep(page: Page, name: string): Promise<void> {
+  // Two quiet frames after the network has come to rest: transitions are over and the head is drawn.
+  await page.waitForNetworkIdle({ idleTime: 800 })
+  await page.screenshot({ path: `docs/screenshots/${name}.png` })
+}
+
+const desk = await windowOf('Oriel Castellane')
+await keep(desk, 'people')
+await plan(desk, 'Tamsin Quill', 'Seen from the back row')
+await zone(desk, 'Top strip')
+await desk.locator('::-p-aria([name="Show the head"][role="button"])').click()
+await desk.waitForSelector('canvas')
+await keep(desk, 'map')
+await desk.locator('[aria-label="Totals"] button[aria-label*="Formula A"]').click()
+await keep(desk, 'map-total-opened')
+
+const second = await windowOf('Bram Whitlock')
+await second.locator('::-p-text(Maren Hale-Abara)').click()
+await second.waitForSelector('::-p-text(Save record)')
+await keep(second, 'client')
+await second.locator('a::-p-text(Growing out softly)').click()
+await second.waitForSelector('[aria-label="Totals"]')
+await zone(second, 'Front left')
+await second.locator('::-p-aria([name="Bram Whitlock, colourist: account"])').click()
+await second.locator('::-p-text(Dark surround)').click()
+await second.keyboard.press('Escape')
+await keep(second, 'map-dark')
+
+const tablet = await windowOf('Tove Lindqvist-Adeyemi', { width: 820, height: 1180 })
+await plan(tablet, 'Ysolde Marchbanks', 'Light along the plait')
+await zone(tablet, 'Back')
+await keep(tablet, 'map-tablet')
+
+await browser.close()

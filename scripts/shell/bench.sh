@@ -1,0 +1,17 @@
+# ./falto bench: one row a budget.
+
+bench_falto() {
+  . scripts/shell/test.sh
+  ensure_modules
+  local bundle
+  bundle=$(mktemp -d)
+  node_modules/.bin/esbuild tests/bench/core.ts --bundle --platform=node --format=esm --outfile="$bundle/core.mjs" --log-level=error
+  node "$bundle/core.mjs"
+  rm -rf "$bundle"
+  ensure_chromium
+  start_test_server
+  # Bundled, because functions that run inside the page must not lean on helpers of a loader.
+  node_modules/.bin/esbuild tests/bench/page.ts --bundle --platform=node --format=esm --packages=external --outfile="$ROOT/.bench.tmp.mjs" --log-level=error
+  node "$ROOT/.bench.tmp.mjs"
+  rm -f "$ROOT/.bench.tmp.mjs"
+}

@@ -1,0 +1,77 @@
+import puppeteer, { type CDPSession } from 'puppeteer-core'
+import { row } from './row'
+
+/** Budgets of the plan workspace in the production build, in headless Chromium on loopback. */
+const base = process.env['FALTO_TEST_URL']!
+const browser = await puppeteer.launch({
+  executablePath: process.env['CHROMIUM']!,
+  args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+})
+const page = await browser.newPage()
+await page.setViewport({ width: 1280, height: 800 })
+await page.goto(`${base}/sign-in`)
+await page.locator('::-p-text(Oriel Castellane)').click()
+await page.waitForFunction(() => location.pathname === '/people')
+await page.locator('::-p-text(Tamsin Quill)').click()
+await page.locator('::-p-text(Seen from the back row)').click()
+await page.waitForSelector('[aria-label="Totals"]')
+const plan = page.url()
+
+const scripts = await firstLoad(await page.createCDPSession())
+console.log(`**page** | first-load JavaScript of the plan workspace, gzip over the wire | ${(scripts / 1000).toFixed(0)} kB | budget ≤ 300 kB`)
+
+const interactive: number[] = []
+for (let run = 0; run < 8; run++) {
+  await page.goto('about:blank')
+  const start = performance.now()
+  await page.goto(plan)
+  await page.waitForSelector('[aria-label="Totals"]')
+  interactive.push(performance.now() - start)
+}
+row('page', 'plan workspace until its computed totals stand, budget < 1500 ms', interactive)
+
+await drag()
+await browser.close()
+
+/** Bytes of scripts that the workspace loads before it is used; the worker's own scripts are counted apart by the browser. */
+async function firstLoad(session: CDPSession): Promise<number> {
+  const kinds = new Map<string, string>()
+  let bytes = 0
+  await session.send('Network.enable')
+  await session.send('Network.setCacheDisabled', { cacheDisabled: true })
+  session.on('Network.responseReceived', ({ requestId, type }) => kinds.set(requestId, type))
+  session.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => {
+    if (kinds.get(requestId) === 'Script') bytes += encodedDataLength
+  })
+  await page.goto(plan, { waitUntil: 'networkidle0' })
+  await session.detach()
+  return bytes
+}
+
+/** Drags a stitch edge of the comb to and fro and watches the main thread. */
+async function drag(): Promise<void> {
+  await page.goto(plan)
+  await page.locator('::-p-aria([name="Order of application"]) ::-p-text(Top strip)').click()
+  const handle = await page.waitForSelector('[role="slider"][aria-label="Stitch"]')
+  const box = (await handle!.boundingBox())!
+  const x = box.x + box.width / 2
+  const y = box.y + box.height / 2
+  await page.evaluate(() => {
+    const watched = { long: [] as number[], frames: [] as number[] }
+    Object.assign(window, { watched })
+    new PerformanceObserver((list) => watched.long.push(...list.getEntries().map(({ duration }) => duration))).observe({ entryTypes: ['longtask'] })
+    let last = performance.now()
+    requestAnimationFrame(function frame(now: number) {
+      watched.frames.push(now - last)
+      last = now
+      requestAnimationFrame(frame)
+    })
+  })
+  await page.mouse.move(x, y)
+  await page.mouse.down()
+  for (let step = 0; step < 120; step++) await page.mouse.move(x + 14 * Math.sin(step / 6), y)
+  await page.mouse.up()
+  const { long, frames } = await page.evaluate(() => (window as unknown as { watched: { long: number[]; frames: number[] } }).watched)
+  console.log(`**drag** | main thread while a stitch is dragged on the comb, budget: no task > 50 ms | ${long.length} long tasks${long.length ? `, longest ${Math.max(...long).toFixed(0)} ms` : ''} | 120 moves`)
+  row('drag', 'time from frame to frame meanwhile, 16.7 ms is 60 Hz', frames.slice(1))
+}
