@@ -60,7 +60,7 @@ ensure_modules() {
 # Builds the application when its sources have changed since the last build.
 ensure_build() {
   local wanted
-  wanted=$(fingerprint src public next.config.mjs package-lock.json tsconfig.json)
+  wanted=$(fingerprint src next.config.mjs package-lock.json tsconfig.json)
   [ "$(cat .next/falto-build 2>/dev/null)" = "$wanted" ] && [ -s .next/BUILD_ID ] && return
   say "building (about a minute)"
   local log

@@ -35,8 +35,12 @@ it('lifts as the closed form says: t = m/k · ½ (artanh x + arctan x) with x = 
 
 it('keeps Σ row width × pitch at the zone’s area within 1 % on every template zone', () => {
   for (const template of ['fourQuadrants', 'topStrip'] as const)
-    for (const { placement } of computePlan(planWith({ template, placement: { rowGapMm: 0 } })).zones)
-      expect(Math.abs(placement.areaLaw - 1)).toBeLessThan(0.01)
+    for (const { placement, shape } of computePlan(planWith({ template, placement: { rowGapMm: 0 } })).zones) {
+      const widths = placement.rowWidths.reduce((sum, width) => sum + width, 0)
+      const lines = placement.rowLineLengths.reduce((sum, length) => sum + length, 0)
+      expect(Math.abs((widths * placement.pitch) / shape.area - 1)).toBeLessThan(0.01)
+      expect(Math.abs((lines * placement.pitch) / shape.area - 1)).toBeLessThan(0.01)
+    }
 })
 
 it.each([

@@ -112,7 +112,7 @@ const hairFor = memoByKey(
 )
 const placementFor = memoByKey(
   (stageId: string, shape: ZoneShape, field: PartingField, placement: Placement, hair: ZoneHair, _key: string) =>
-    placeZone(stageId, shape.id, shape.area, field, placement, hair),
+    placeZone(stageId, shape.id, field, placement, hair),
   (_stageId, _shape, _field, _placement, _hair, key) => key,
   400,
 )

@@ -64,7 +64,7 @@ export function createField(shape: ZoneShape, direction: Direction, angleDeg: nu
  * ragged lower edge of a nape lies where there is hair for it.
  */
 export function rowLevel(field: PartingField, from: number, to: number): number {
-  const mean = (readAt(field, field.areas, to) - readAt(field, field.areas, from)) / (to - from)
+  const mean = areaBetween(field, from, to) / (to - from)
   const middle = (from + to) / 2
   let best = middle
   let nearest = Infinity
@@ -84,6 +84,10 @@ export function rowLevel(field: PartingField, from: number, to: number): number 
   return readAt(field, field.levels, best)
 }
 const STRIP_SAMPLES = 8
+
+/** Scalp between two distances from the field's lower end, cm². */
+export const areaBetween = (field: PartingField, from: number, to: number): number =>
+  readAt(field, field.areas, to) - readAt(field, field.areas, from)
 
 /** A tabulated quantity at a distance from the field's lower end. */
 function readAt(field: PartingField, table: Float64Array, distance: number): number {

@@ -44,10 +44,9 @@ export interface ZonePlacement {
   /** Asked and laid distance from row to row, cm. */
   pitch: number
   thickness: number
-  /** Σ row width × pitch over the zone's area: 1 up to the accuracy of the rows. */
-  areaLaw: number
-  /** Row widths, cm, from the lower end up. */
+  /** Mean width of each row's strip and length of its parting, cm, from the lower end up. */
   rowWidths: number[]
+  rowLineLengths: number[]
   /** In working order. */
   pieces: Piece[]
   /** Share of the zone's hairs that each formula takes. */
@@ -58,15 +57,11 @@ export interface ZonePlacement {
 export function placeZone(
   stageId: string,
   zoneId: string,
-  area: number,
   field: PartingField,
   placement: Placement,
   hair: ZoneHair,
 ): ZonePlacement {
   const { rows, pitch, thickness } = layRows(field, placement, hair)
-  const measured = rows.reduce((sum, row) => sum + row.width * pitch, 0)
-  // Rows measure a zone's area to about a percent; subsections are scaled by that, so that they never exceed the zone.
-  const areaScale = area / measured
   const working = placement.rowOrder === 'bottomUp' ? rows : [...rows].reverse()
   const pieces: Piece[] = []
   const taken: Record<string, number> = {}
@@ -75,24 +70,28 @@ export function placeZone(
     if (formulaId === LEAVE) return
     const lines = row.pieces.flatMap((line) => (placement.take.kind === 'onScalp' ? [line] : splitRow(line, row.index, placement.bricklay)))
     lines.forEach((line, index) => {
+      // A piece covers its share of the strip, by length; the subsection takes its share of the pitch.
+      const area = row.area * (polylineLength(line) / row.lineLength) * (thickness / pitch)
       const piece = createPiece(`${stageId}/${zoneId}/${row.index}/${index}`, zoneId, row.index, index, formulaId, line, {
         placement,
         thickness,
-        areaScale,
+        area,
       })
       pieces.push(piece)
       taken[formulaId] = (taken[formulaId] ?? 0) + piece.takenHairs
     })
   })
+  // Hair is counted along partings here and over the mesh there; the two differ by a fraction of a per mille.
+  const whole = Math.max(hair.hairs, Object.values(taken).reduce((sum, hairs) => sum + hairs, 0))
   return {
     zoneId,
     rowCount: rows.length,
     pitch,
     thickness,
-    areaLaw: measured / area,
-    rowWidths: rows.map((row) => row.width),
+    rowWidths: rows.map((row) => row.area / pitch),
+    rowLineLengths: rows.map((row) => row.lineLength),
     pieces,
-    takenByFormula: Object.fromEntries(Object.entries(taken).map(([id, hairs]) => [id, Math.min(1, hairs / hair.hairs)])),
+    takenByFormula: Object.fromEntries(Object.entries(taken).map(([id, hairs]) => [id, hairs / whole])),
   }
 }
 
@@ -120,12 +119,11 @@ function createPiece(
   index: number,
   formulaId: string,
   line: Polyline,
-  laid: { placement: Placement; thickness: number; areaScale: number },
+  laid: { placement: Placement; thickness: number; area: number },
 ): Piece {
   const { take, startCm } = laid.placement
   const width = polylineLength(line)
-  const area = width * laid.thickness * laid.areaScale
-  const hairs = area * meanAlong(line, DENSITY)
+  const hairs = laid.area * meanAlong(line, DENSITY)
   const takenHairs = hairs * takenShare(take)
   const meanLength = meanAlong(line, LENGTH)
   const hairLength = greatestAlong(line, LENGTH)
@@ -140,7 +138,7 @@ function createPiece(
     line,
     width,
     thickness: laid.thickness,
-    area,
+    area: laid.area,
     hairs,
     takenHairs,
     hairLength,

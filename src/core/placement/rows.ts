@@ -1,16 +1,19 @@
 import type { Placement } from '../model'
 import { cmFromMm } from '../units'
 import { traceContour, type VertexHair } from './contour'
-import { rowLevel, type PartingField } from './field'
+import { areaBetween, rowLevel, type PartingField } from './field'
 import { polylineLength, reversed, SPACE, STRIDE, type Polyline } from './polyline'
 
-/** One row of a zone: the middle line of a subsection, in as many pieces as the zone's shape asks for. */
+/** One row of a zone: a strip of scalp one pitch wide, and the parting that stands for it, in as many pieces as the zone's
+ * shape asks for. */
 export interface Row {
   /** Counted from the lower end of the field, from 0. */
   index: number
   pieces: Polyline[]
-  /** Total length along the parting, cm. */
-  width: number
+  /** Length of the parting, all pieces together, cm. */
+  lineLength: number
+  /** Scalp in the strip, cm². */
+  area: number
 }
 
 export interface Rows {
@@ -33,11 +36,17 @@ export function layRows(field: PartingField, placement: Placement, hair: VertexH
   const thickness = placement.rowGapMm === 0 ? pitch : Math.min(subsection, pitch)
   const rows: Row[] = []
   for (let index = 0; index < count; index++) {
-    const level = rowLevel(field, index * pitch, (index + 1) * pitch)
-    const pieces = traceContour(field, level, hair)
+    const from = index * pitch
+    const to = from + pitch
+    const pieces = traceContour(field, rowLevel(field, from, to), hair)
       .map(oriented)
       .sort((one, other) => startKey(one) - startKey(other))
-    rows.push({ index, pieces, width: pieces.reduce((sum, piece) => sum + polylineLength(piece), 0) })
+    rows.push({
+      index,
+      pieces,
+      lineLength: pieces.reduce((sum, piece) => sum + polylineLength(piece), 0),
+      area: areaBetween(field, from, to),
+    })
   }
   return { rows, pitch, thickness }
 }
