@@ -45,3 +45,7 @@ export const hairLine = (hair: HairState): string =>
     `${hair.texture} fibre`,
     `${hair.density} density`,
   ].join(' · ')
+
+/** A date in words, the same on server and browser. */
+export const dateInWords = (iso: string): string =>
+  new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' })

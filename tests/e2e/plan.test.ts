@@ -238,6 +238,27 @@ it('shows the head in space on demand, and changes sections keeping what was set
   expect(zones.find(({ role }) => role === 'backLeft')!.placement.rowGapMm).toBe(13)
 })
 
+it('saves a client’s record again and again, says so, and offers a plan the new measures', async () => {
+  const clientId = await newClient(oriel, 'Record')
+  const planId = await newPlan(oriel, clientId)
+  const page = await openWindow(browser, oriel, problems)
+  await page.goto(url(`/people/${clientId}`))
+  for (const length of ['41', '52']) {
+    await fill(page, 'Length at the crown, stretched', length)
+    await press(page, 'Save record')
+    await page.waitForSelector('::-p-text(Record saved.)')
+    await page.waitForFunction(() => [...document.querySelectorAll('button')].find(({ textContent }) => textContent === 'Save record')?.disabled)
+  }
+  expect((await oriel.call('GET', `/api/clients/${clientId}`)).body).toMatchObject({ revision: 2, hair: { lengthCm: 52 } })
+  await openPlan(page, planId)
+  await page.waitForSelector('::-p-text(differs from the client’s record)')
+  await press(page, 'Head & hair')
+  await press(page, 'Take over the client’s record')
+  await page.waitForFunction(() => document.querySelector('h1 ~ span, h1 + *')?.textContent?.includes('52 cm'))
+  await saved(page)
+  expect((await exported(planId)).hair.lengthCm).toBe(52)
+})
+
 it('has no serious accessibility issue on any screen', async () => {
   const clientId = await newClient(oriel, 'Axe')
   const planId = await newPlan(oriel, clientId)

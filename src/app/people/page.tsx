@@ -1,4 +1,4 @@
-import { listClients } from '@/server/clients'
+import { CLIENTS_PAGE, listClients } from '@/server/clients'
 import { may } from '@/server/auth'
 import { People } from '@/ui/people'
 import { Shell } from '@/ui/shell'
@@ -9,9 +9,10 @@ export const metadata = { title: 'People · Falto' }
 export default async function PeoplePage({ searchParams }: { searchParams: Promise<{ search?: string }> }) {
   const member = await memberFor('/people')
   const { search = '' } = await searchParams
+  const clients = await listClients(member, search)
   return (
     <Shell member={member}>
-      <People clients={await listClients(member, search)} search={search} writable={may(member, 'write')} />
+      <People clients={clients} more={clients.length === CLIENTS_PAGE} search={search} writable={may(member, 'write')} />
     </Shell>
   )
 }

@@ -1,13 +1,6 @@
 import { foreignKey, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core'
-import type { FaltoPlan } from '../../core/model'
+import type { FaltoPlan, PlanPatch } from '../../core/model'
 import { client, salon, staff } from './salon'
-
-/** One change of a document: where, and what stands there afterwards. */
-export interface PlanPatch {
-  op: 'add' | 'remove' | 'replace'
-  path: (string | number)[]
-  value?: unknown
-}
 
 const moment = (name: string) => timestamp(name, { withTimezone: true })
 

@@ -1,7 +1,7 @@
 import { and, asc, count, desc, eq, isNull, max, sql } from 'drizzle-orm'
 import { v7 as newId } from 'uuid'
 import { checkPlanHead } from './head'
-import type { HairState, HeadMeasures } from '@/core/model'
+import type { ClientRecord, ClientSummary } from '@/core/model'
 import { client, database, plan } from '@/db'
 import { require, type StaffMember } from '../auth'
 import type { ClientChangeDto, ClientDto } from '../dto'
@@ -10,33 +10,8 @@ import { isUuid } from '../http'
 
 /** Clients and their hair records. */
 
-export interface ClientSummary {
-  id: string
-  name: string
-  hair: HairState
-  plans: number
-  /** ISO time of the last change to a plan, if there is one. */
-  lastPlanAt: string | null
-}
-
-export interface ClientRecord {
-  id: string
-  name: string
-  note: string
-  head: HeadMeasures
-  hair: HairState
-  revision: number
-  plans: PlanSummary[]
-}
-
-export interface PlanSummary {
-  id: string
-  name: string
-  updatedAt: string
-}
-
 /** Most clients in one answer; search narrows. */
-const PAGE = 200
+export const CLIENTS_PAGE = 200
 
 /** Clients whose name contains the words asked for, by name. */
 export async function listClients(member: StaffMember, search: string): Promise<ClientSummary[]> {
@@ -54,7 +29,7 @@ export async function listClients(member: StaffMember, search: string): Promise<
     )
     .groupBy(client.salonId, client.id)
     .orderBy(asc(client.name), asc(client.id))
-    .limit(PAGE)
+    .limit(CLIENTS_PAGE)
   return rows.map((row) => ({ ...row, lastPlanAt: row.lastPlanAt?.toISOString() ?? null }))
 }
 

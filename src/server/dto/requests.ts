@@ -1,7 +1,7 @@
 import 'reflect-metadata'
 import { IsArray, IsDefined, IsUUID } from 'class-validator'
 import { HairStateDto, HeadMeasuresDto, LayoutParametersDto } from './plan'
-import { LAYOUT_TEMPLATES, type LayoutTemplate } from '@/core/model'
+import { LAYOUT_TEMPLATES, type LayoutTemplate, type Operation, type PlanPatch } from '@/core/model'
 import { Counting, Id, ListOf, MayBeAbsent, Name, Nested, OneOf, Text } from './decorators'
 
 export class ClientDto {
@@ -21,13 +21,13 @@ export class NewPlanDto {
   @MayBeAbsent() @Nested(() => LayoutParametersDto) parameters?: LayoutParametersDto
 }
 
-export class PatchDto {
+export class PatchDto implements PlanPatch {
   @OneOf(['add', 'remove', 'replace']) op!: 'add' | 'remove' | 'replace'
   @IsArray({ message: 'must be a list' }) path!: (string | number)[]
   @MayBeAbsent() value?: unknown
 }
 
-export class OperationDto {
+export class OperationDto implements Operation {
   @IsUUID('all', { message: 'must be a UUID' }) id!: string
   @OneOf(['edit', 'undo', 'redo']) kind!: 'edit' | 'undo' | 'redo'
   @Text(200) label!: string

@@ -1,6 +1,6 @@
 /** Plans: opening, editing by operations, versions, import and export. */
 export { newPlanDocument, STARTING_PRODUCTS, startingFormulas } from './newPlan'
-export { applyOperations, readHistory, type EditRecord, type History } from './operations'
+export { applyOperations } from './operations'
 export {
   acknowledgeCaution,
   createPlan,
@@ -10,6 +10,4 @@ export {
   keepVersion,
   openPlan,
   setPlanRemoved,
-  type Acknowledgement,
-  type OpenPlan,
 } from './plans'

@@ -1,7 +1,7 @@
 import { and, asc, desc, eq, gt, inArray } from 'drizzle-orm'
 import { applyPatches, enablePatches, produceWithPatches, type Patch } from 'immer'
-import type { FaltoPlan } from '@/core/model'
-import { database, plan, planEdit, staff, type Database, type PlanPatch } from '@/db'
+import type { FaltoPlan, History, PlanPatch, Stale } from '@/core/model'
+import { database, plan, planEdit, staff, type Database } from '@/db'
 import { require, type StaffMember } from '../auth'
 import { checkPlanDocument, describeProblems, type OperationDto, type OperationsDto } from '../dto'
 import { AppError, notFound } from '../errors'
@@ -10,22 +10,6 @@ import { isUuid } from '../http'
 enablePatches()
 
 type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0]
-
-/** An edit as the workspace keeps it for undo. */
-export interface EditRecord {
-  id: string
-  label: string
-  patches: PlanPatch[]
-  inverse: PlanPatch[]
-  by: string
-  at: string
-}
-
-/** Edits that can be undone (last one last) and redone (next one first). */
-export interface History {
-  undo: EditRecord[]
-  redo: EditRecord[]
-}
 
 /** How many edits a workspace is given to undo. */
 const HISTORY_LENGTH = 200
@@ -55,7 +39,7 @@ export async function applyOperations(member: StaffMember, planId: string, entry
         known: [...known],
         since: await editsSince(tx, member, planId, entry.baseRevision),
         history: await readHistory(tx, member, planId),
-      })
+      } satisfies Stale)
     }
     let { document, revision } = current
     for (const operation of fresh) {

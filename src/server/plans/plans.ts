@@ -1,7 +1,7 @@
 import { and, desc, eq, isNull, max } from 'drizzle-orm'
 import { v7 as newId } from 'uuid'
 import { createLayout, defaultLayoutParameters, LayoutParameterError } from '@/core/layout'
-import type { FaltoPlan } from '@/core/model'
+import type { Acknowledgement, FaltoPlan, OpenPlan } from '@/core/model'
 import { computePlan } from '@/core/pipeline'
 import { cautionAcknowledgement, client, database, plan, planVersion, staff } from '@/db'
 import { require, type StaffMember } from '../auth'
@@ -10,24 +10,7 @@ import { checkPlanDocument, describeProblems, type AcknowledgementDto, type NewP
 import { AppError, notFound } from '../errors'
 import { isUuid } from '../http'
 import { newPlanDocument } from './newPlan'
-import { readHistory, type History } from './operations'
-
-export interface Acknowledgement {
-  cautionId: string
-  reason: string
-  by: string
-  at: string
-}
-
-/** Everything a workspace needs to open a plan. */
-export interface OpenPlan {
-  id: string
-  client: { id: string; name: string; recordChanged: 'same' | 'changed' }
-  document: FaltoPlan
-  revision: number
-  history: History
-  acknowledgements: Acknowledgement[]
-}
+import { readHistory } from './operations'
 
 export async function openPlan(member: StaffMember, id: string): Promise<OpenPlan> {
   const found = await findPlan(member, id)

@@ -58,6 +58,13 @@ function Model({ model, swatches, selectedZone, onSelect, view }: Omit<Props, 'o
     return geometry
   }, [model])
   const pieces = useMemo(() => model.pieces.map((piece) => ({ ...piece, geometry: geometryOf(piece.triangles) })), [model])
+  // Geometry lives on the graphics card and is given back when a newer model takes its place.
+  useEffect(
+    () => () => {
+      for (const geometry of [surface, hairline, ...pieces.map((piece) => piece.geometry)]) geometry.dispose()
+    },
+    [surface, hairline, pieces],
+  )
 
   return (
     <group rotation={[view.tilt, 0, 0]}>

@@ -58,36 +58,38 @@ export function Header({ client, onOpen, onMessage, onRename }: Props) {
           {hairLine(hair)}
         </Typography>
       </Box>
-      <SaveStatus />
-      {!permissions.write && (
-        <Typography variant="caption" color="warning">
-          view only
-        </Typography>
-      )}
-      <Button color="inherit" onClick={() => onOpen('head')}>
-        Head &amp; hair
-      </Button>
-      {permissions.write && (
-        <Button color="inherit" onClick={() => onOpen('layout')}>
-          Sections
+      <Box className="screen-only" sx={{ display: 'flex', alignItems: 'center', columnGap: 1, flexWrap: 'wrap' }}>
+        <SaveStatus />
+        {!permissions.write && (
+          <Typography variant="caption" color="warning">
+            view only
+          </Typography>
+        )}
+        <Button color="inherit" onClick={() => onOpen('head')}>
+          Head &amp; hair
         </Button>
-      )}
-      <Button color="inherit" onClick={() => onOpen('formulas')}>
-        Formulas
-      </Button>
-      {permissions.write && (
-        <>
-          <Button color="inherit" disabled={!undo} title={undo && `Undo: ${undo}`} aria-label={undo ? `Undo: ${undo}` : 'Undo'} onClick={store.undo}>
-            Undo
+        {permissions.write && (
+          <Button color="inherit" onClick={() => onOpen('layout')}>
+            Sections
           </Button>
-          <Button color="inherit" disabled={!redo} title={redo && `Redo: ${redo}`} aria-label={redo ? `Redo: ${redo}` : 'Redo'} onClick={store.redo}>
-            Redo
-          </Button>
-        </>
-      )}
-      <Button color="inherit" aria-haspopup="menu" aria-label="More" onClick={(event) => setAnchor(event.currentTarget)} sx={{ minWidth: 44 }}>
-        ⋯
-      </Button>
+        )}
+        <Button color="inherit" onClick={() => onOpen('formulas')}>
+          Formulas
+        </Button>
+        {permissions.write && (
+          <>
+            <Button color="inherit" disabled={!undo} title={undo && `Undo: ${undo}`} aria-label={undo ? `Undo: ${undo}` : 'Undo'} onClick={store.undo}>
+              Undo
+            </Button>
+            <Button color="inherit" disabled={!redo} title={redo && `Redo: ${redo}`} aria-label={redo ? `Redo: ${redo}` : 'Redo'} onClick={store.redo}>
+              Redo
+            </Button>
+          </>
+        )}
+        <Button color="inherit" aria-haspopup="menu" aria-label="More" onClick={(event) => setAnchor(event.currentTarget)} sx={{ minWidth: 44 }}>
+          ⋯
+        </Button>
+      </Box>
       <a ref={download} href={`/api/plans/${id}/export`} download hidden aria-hidden tabIndex={-1}>
         Plan file
       </a>

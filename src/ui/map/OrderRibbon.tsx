@@ -59,10 +59,10 @@ export function OrderRibbon() {
               </Button>
               {permissions.write && here && (
                 <>
-                  <IconButton size="small" aria-label={`${zone.name} earlier`} disabled={i === 0} onClick={() => move(i, -1)} sx={{ width: 28, height: 44, borderRadius: 1 }}>
+                  <IconButton className="screen-only" size="small" aria-label={`${zone.name} earlier`} disabled={i === 0} onClick={() => move(i, -1)} sx={{ width: 28, height: 44, borderRadius: 1 }}>
                     ↑
                   </IconButton>
-                  <IconButton size="small" aria-label={`${zone.name} later`} disabled={i === zones.length - 1} onClick={() => move(i, 1)} sx={{ width: 28, height: 44, borderRadius: 1 }}>
+                  <IconButton className="screen-only" size="small" aria-label={`${zone.name} later`} disabled={i === zones.length - 1} onClick={() => move(i, 1)} sx={{ width: 28, height: 44, borderRadius: 1 }}>
                     ↓
                   </IconButton>
                 </>

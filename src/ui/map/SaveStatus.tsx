@@ -9,8 +9,8 @@ import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { callApi } from '../hooks/api'
 import { usePlan, usePlanStore } from './context'
-import { clash } from './differences'
-import type { Stale } from './types'
+import { clash } from '../differences'
+import type { Stale } from '@/core/model'
 
 const WORDS = {
   saved: 'saved ✓',

@@ -11,7 +11,7 @@ import type { Derivation } from '@/core/pipeline'
 import { callApi } from '../hooks/api'
 import { LINE } from '../theme'
 import { usePlan, usePlanStore } from './context'
-import type { Acknowledgement } from './types'
+import type { Acknowledgement } from '@/core/model'
 
 /** A total, opened, beside the map; the map dims what does not contribute. */
 export function TotalPanel() {

@@ -5,7 +5,7 @@ import Button from '@mui/material/Button'
 import Snackbar from '@mui/material/Snackbar'
 import dynamic from 'next/dynamic'
 import { useEffect, useMemo, useRef, useState } from 'react'
-import type { Placement } from '@/core/model'
+import type { OpenPlan, Placement } from '@/core/model'
 import { editStage, PlanContext, stageOf, usePlan, usePlanStore, type Permissions } from './context'
 import { Header, type DialogName } from './Header'
 import { HeadInset } from './HeadInset'
@@ -15,7 +15,6 @@ import { ScalpMap } from './ScalpMap'
 import { createPlanStore } from './store'
 import { TotalPanel } from './TotalPanel'
 import { TotalsStrip } from './TotalsStrip'
-import type { OpenPlan } from './types'
 import { usePlanWorker } from './usePlanWorker'
 import { ZoneCard } from './ZoneCard'
 import { LINE } from '../theme'
@@ -137,16 +136,19 @@ function Studio({ client }: Pick<OpenPlan, 'client'>) {
           position: 'relative',
           gridTemplateColumns: { xs: '1fr', md: '212px minmax(0, 1fr) 332px' },
           gridTemplateRows: { md: 'minmax(0, 1fr)' },
+          '@media print': { gridTemplateColumns: '160px 1fr', gridTemplateRows: 'auto' },
         }}
       >
-        <Box sx={{ borderRight: { md: LINE }, overflow: 'auto', order: { xs: 1, md: 0 } }}>
+        <Box sx={{ borderRight: { md: LINE }, overflow: 'auto', order: { xs: 1, md: 0 }, '@media print': { order: 0 } }}>
           <OrderRibbon />
-          <HeadInset worker={worker} />
+          <Box className="screen-only">
+            <HeadInset worker={worker} />
+          </Box>
         </Box>
-        <Box sx={{ position: 'relative', minHeight: 0, height: { xs: 'min(100vw, 70dvh)', md: 'auto' }, order: { xs: 0, md: 1 } }}>
+        <Box sx={{ position: 'relative', minHeight: 0, height: { xs: 'min(100vw, 70dvh)', md: 'auto' }, order: { xs: 0, md: 1 }, '@media print': { height: '16cm', order: 1 } }}>
           <ScalpMap worker={worker} />
         </Box>
-        <Box sx={{ borderLeft: { md: LINE }, borderTop: { xs: LINE, md: 'none' }, overflow: 'auto', order: 2 }}>
+        <Box className="screen-only" sx={{ borderLeft: { md: LINE }, borderTop: { xs: LINE, md: 'none' }, overflow: 'auto', order: 2 }}>
           <ZoneCard />
         </Box>
         <TotalPanel />

@@ -1,12 +1,11 @@
 import { applyPatches, enablePatches, produce, type Patch } from 'immer'
 import { v7 as newId } from 'uuid'
 import { createStore } from 'zustand/vanilla'
-import type { FaltoPlan } from '@/core/model'
+import type { Acknowledgement, EditRecord, FaltoPlan, OpenPlan, Operation, Stale } from '@/core/model'
 import type { MapDrawing } from '@/core/sheet'
 import type { Answer } from '@/workers/plan.worker'
 import { ApiError, callApi, OfflineError } from '../hooks/api'
-import { differences } from './differences'
-import type { Acknowledgement, EditRecord, OpenPlan, Operation, Stale } from './types'
+import { differences } from '../differences'
 
 enablePatches()
 

@@ -22,7 +22,7 @@ export function usePlanWorker(store: PlanStore): Remote<PlanWorker> | undefined 
       while (computed !== store.getState().document) {
         const { document } = store.getState()
         computed = document
-        const result = await api.compute(document)
+        const result = await api.compute(document).catch(notComputed)
         if (result.ok) store.setState({ answer: whole(result.answer, store.getState().answer?.drawing), problems: [] })
         else store.setState({ problems: result.problems })
       }
@@ -39,6 +39,12 @@ export function usePlanWorker(store: PlanStore): Remote<PlanWorker> | undefined 
 
   return remote?.api
 }
+
+/** What is said when the core itself fails, which checked plans never make it do. */
+const notComputed = () => ({
+  ok: false as const,
+  problems: [{ path: '', message: 'this plan could not be worked out. Undo the last change, or export the plan and report it.' }],
+})
 
 /** Puts in the zones that are drawn as before; they keep their identity, so that nothing of them is rendered again. */
 function whole(answer: Answer, before: MapDrawing | undefined) {

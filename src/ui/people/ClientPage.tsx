@@ -9,10 +9,11 @@ import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import { callApi, problemAt } from '../hooks/api'
+import { differences } from '../differences'
+import { ApiError, callApi, problemAt } from '../hooks/api'
 import { HairFields, HeadFields } from '../parts'
 import { ClientPlans } from './ClientPlans'
-import type { ClientRecord } from './types'
+import type { ClientRecord } from '@/core/model'
 
 /** One client: plans first, because that is what one comes for, then the record. */
 export function ClientPage({ record, writable }: { record: ClientRecord; writable: boolean }) {
@@ -23,7 +24,7 @@ export function ClientPage({ record, writable }: { record: ClientRecord; writabl
   const [hair, setHair] = useState(record.hair)
   const [error, setError] = useState<unknown>()
   const [state, setState] = useState<'rest' | 'busy' | 'saved' | 'removed'>('rest')
-  const changed = name !== record.name || note !== record.note || head !== record.head || hair !== record.hair
+  const changed = differences({ name, note, head, hair }, { name: record.name, note: record.note, head: record.head, hair: record.hair }).length > 0
 
   async function save() {
     setState('busy')
@@ -79,7 +80,21 @@ export function ClientPage({ record, writable }: { record: ClientRecord; writabl
           Head and hair
         </Typography>
         <Stack spacing={2}>
-          {error instanceof Error && <Alert severity="error">{error.message}</Alert>}
+          {error instanceof Error && (
+            <Alert
+              severity="error"
+              action={
+                error instanceof ApiError &&
+                error.status === 409 && (
+                  <Button color="inherit" onClick={() => window.location.reload()}>
+                    Load it again
+                  </Button>
+                )
+              }
+            >
+              {error.message}
+            </Alert>
+          )}
           <TextField
             label="Name"
             value={name}

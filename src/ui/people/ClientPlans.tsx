@@ -14,11 +14,11 @@ import Typography from '@mui/material/Typography'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useState, type ChangeEvent } from 'react'
-import { LAYOUT_TEMPLATES, type LayoutTemplate } from '@/core/model'
+import { type ClientRecord, LAYOUT_TEMPLATES, type LayoutTemplate } from '@/core/model'
 import { callApi } from '../hooks/api'
 import { Choice } from '../parts'
 import { WORDS } from '../words'
-import { dateInWords, type ClientRecord } from './types'
+import { dateInWords } from '../words'
 
 /** The plans of one client: open, start, copy, import, remove. */
 export function ClientPlans({ record, writable }: { record: ClientRecord; writable: boolean }) {

@@ -9,16 +9,19 @@ import { useRouter } from 'next/navigation'
 import { useRef, useState } from 'react'
 import { hairLine } from '../words'
 import { NewClient } from './NewClient'
-import { dateInWords, type ClientSummary } from './types'
+import type { ClientSummary } from '@/core/model'
+import { dateInWords } from '../words'
 
 interface Props {
   clients: ClientSummary[]
+  /** There are more than are listed. */
+  more: boolean
   search: string
   writable: boolean
 }
 
 /** The client list, with search. */
-export function People({ clients, search, writable }: Props) {
+export function People({ clients, more, search, writable }: Props) {
   const [adding, setAdding] = useState(false)
   const router = useRouter()
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
@@ -76,6 +79,11 @@ export function People({ clients, search, writable }: Props) {
             </Box>
           ))}
         </Paper>
+      )}
+      {more && (
+        <Typography color="textSecondary" sx={{ mt: 1 }}>
+          These are the first {clients.length} by name. Search to find the others.
+        </Typography>
       )}
       {adding && <NewClient onClose={() => setAdding(false)} onMade={(id) => router.push(`/people/${id}`)} />}
     </Box>

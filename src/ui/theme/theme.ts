@@ -49,6 +49,8 @@ export const theme = createTheme({
     MuiCssBaseline: {
       styleOverrides: {
         body: { fontVariantNumeric: 'tabular-nums' },
+        // On paper: the order, the map and the totals; nothing to press.
+        '@media print': { 'nav, .screen-only': { display: 'none !important' }, body: { backgroundColor: '#ffffff' } },
         ':focus-visible': { outline: '2px solid currentColor', outlineOffset: 2 },
       },
     },

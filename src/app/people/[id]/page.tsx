@@ -12,7 +12,7 @@ export default async function OneClientPage({ params }: { params: Promise<{ id: 
   const record = await readFor(readClient(member, id))
   return (
     <Shell member={member}>
-      <ClientPage key={record.revision} record={record} writable={may(member, 'write')} />
+      <ClientPage record={record} writable={may(member, 'write')} />
     </Shell>
   )
 }

@@ -1,4 +1,4 @@
-import type { PlanPatch } from './types'
+import type { PlanPatch } from '@/core/model'
 
 /**
  * Patches that lead from one JSON document to another, at the deepest places that differ, so that two people's changes clash
