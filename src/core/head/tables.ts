@@ -53,35 +53,52 @@ function columnsAt(psi: number): { left: number; right: number; share: number } 
   return { left: left * ROWS, right: (left + 1) * ROWS, share: position - left }
 }
 
+/** One cell of a meridian between two table columns: values and derivatives (per cell) at its upper and lower end. */
+interface Cell {
+  v0: number
+  v1: number
+  m0: number
+  m1: number
+}
+
+/** Hermite interpolation is linear in what it interpolates, so the two columns are blended first. */
+function cellAt(table: MeridianTable, row: number, { left, right, share }: ReturnType<typeof columnsAt>): Cell {
+  const blend = (values: Float64Array, at: number) => (1 - share) * values[left + at]! + share * values[right + at]!
+  return {
+    v0: blend(table.value, row),
+    v1: blend(table.value, row + 1),
+    m0: blend(table.slope, row) * POLAR_STEP,
+    m1: blend(table.slope, row + 1) * POLAR_STEP,
+  }
+}
+
 /** Value at (θ, ψ). Beyond the table the last cell is continued. */
 export function readTable(table: MeridianTable, theta: number, psi: number): number {
-  const { left, right, share } = columnsAt(psi)
   const row = Math.min(Math.max(Math.floor(theta / POLAR_STEP), 0), ROWS - 2)
-  const t = theta / POLAR_STEP - row
-  return (1 - share) * hermite(table, left + row, t) + share * hermite(table, right + row, t)
+  return hermite(cellAt(table, row, columnsAt(psi)), theta / POLAR_STEP - row)
 }
 
 /** The θ at which the table reads `target` on the meridian ψ: the exact inverse of {@link readTable}. */
 export function solveTable(table: MeridianTable, target: number, psi: number): number {
-  const { left, right, share } = columnsAt(psi)
-  const at = (row: number) => (1 - share) * table.value[left + row]! + share * table.value[right + row]!
+  const columns = columnsAt(psi)
+  const { left, right, share } = columns
   let low = 0
   let high = ROWS - 1
   while (high - low > 1) {
     const middle = (low + high) >> 1
-    if (at(middle) <= target) low = middle
+    if ((1 - share) * table.value[left + middle]! + share * table.value[right + middle]! <= target) low = middle
     else high = middle
   }
   // Newton inside the cell, where the cubic is monotone; bisection guards the flat start at the apex.
+  const cell = cellAt(table, low, columns)
   let a = 0
   let b = 1
-  let t = (target - at(low)) / (at(low + 1) - at(low))
+  let t = (target - cell.v0) / (cell.v1 - cell.v0)
   for (let step = 0; step < 60; step++) {
-    const error = (1 - share) * hermite(table, left + low, t) + share * hermite(table, right + low, t) - target
+    const error = hermite(cell, t) - target
     if (error > 0) b = Math.min(b, t)
     else a = Math.max(a, t)
-    const slope = (1 - share) * hermiteSlope(table, left + low, t) + share * hermiteSlope(table, right + low, t)
-    const next = t - error / slope
+    const next = t - error / hermiteSlope(cell, t)
     const moved = next > a && next < b ? next : (a + b) / 2
     const done = Math.abs(moved - t) < 1e-12
     t = moved
@@ -90,18 +107,10 @@ export function solveTable(table: MeridianTable, target: number, psi: number): n
   return (low + t) * POLAR_STEP
 }
 
-function hermite(table: MeridianTable, index: number, t: number): number {
-  const v0 = table.value[index]!
-  const v1 = table.value[index + 1]!
-  const m0 = table.slope[index]! * POLAR_STEP
-  const m1 = table.slope[index + 1]! * POLAR_STEP
+function hermite({ v0, v1, m0, m1 }: Cell, t: number): number {
   const u = 1 - t
   return v0 * (1 + 2 * t) * u * u + m0 * t * u * u + v1 * t * t * (3 - 2 * t) - m1 * t * t * u
 }
 
-function hermiteSlope(table: MeridianTable, index: number, t: number): number {
-  const rise = table.value[index + 1]! - table.value[index]!
-  const m0 = table.slope[index]! * POLAR_STEP
-  const m1 = table.slope[index + 1]! * POLAR_STEP
-  return 6 * t * (1 - t) * rise + m0 * (1 - t) * (1 - 3 * t) + m1 * t * (3 * t - 2)
-}
+const hermiteSlope = ({ v0, v1, m0, m1 }: Cell, t: number): number =>
+  6 * t * (1 - t) * (v1 - v0) + m0 * (1 - t) * (1 - 3 * t) + m1 * t * (3 * t - 2)

@@ -59,7 +59,7 @@ export function computePlan(plan: FaltoPlan): ComputedPlan {
 
 function computeStage(plan: FaltoPlan, head: Head, stage: Stage, kinds: Map<string, FaltoPlan['products'][number]['kind']>): ZoneResult[] {
   const headKey = JSON.stringify(plan.head)
-  const layoutKey = headKey + JSON.stringify([stage.layout.vertices, stage.layout.edges, stage.zones.map(({ id, boundary }) => [id, boundary])])
+  const layoutKey = shortName(headKey + JSON.stringify([stage.layout.vertices, stage.layout.edges, stage.zones.map(({ id, boundary }) => [id, boundary])]))
   const shapes = new Map(shapesFor(head, stage, layoutKey).map((shape) => [shape.id, shape]))
   const hairKey = JSON.stringify(plan.hair)
   return stage.order.map((id) => {
@@ -90,6 +90,9 @@ function computeStage(plan: FaltoPlan, head: Head, stage: Stage, kinds: Map<stri
   })
 }
 
+/** Short names for long keys, which would otherwise be part of the key of every zone. */
+let named = 0
+const shortName = memoByKey((_key: string) => String(named++), (key) => key, 32)
 const headFor = memoByKey(
   (measures: HeadMeasures) => createHead(measures),
   (measures) => JSON.stringify(measures),
