@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import puppeteer, { type Browser, type Page } from 'puppeteer-core'
+import puppeteer, { type Browser, type Page, type Viewport } from 'puppeteer-core'
 import { BASE_URL, type Device } from '../support/server'
 
 const profile = mkdtempSync(join(tmpdir(), 'falto-browser-'))
@@ -31,7 +31,7 @@ export async function stopBrowser(browser: Browser): Promise<void> {
 }
 
 /** A window of its own, signed in as a device is; what goes wrong on the page fails the test that opened it. */
-export async function openWindow(browser: Browser, device: Device, problems: string[], size = { width: 1280, height: 800 }): Promise<Page> {
+export async function openWindow(browser: Browser, device: Device, problems: string[], size: Viewport = { width: 1280, height: 800 }): Promise<Page> {
   const context = await browser.createBrowserContext()
   const page = await context.newPage()
   await page.setViewport(size)

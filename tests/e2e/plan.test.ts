@@ -238,6 +238,22 @@ it('shows the head in space on demand, and changes sections keeping what was set
   expect(zones.find(({ role }) => role === 'backLeft')!.placement.rowGapMm).toBe(13)
 })
 
+it('by touch: tap a zone on the map, step a figure with a fingertip, on a tablet held upright', async () => {
+  const planId = await newPlan(oriel, await newClient(oriel, 'Touch'))
+  const page = await openWindow(browser, oriel, problems, { width: 820, height: 1180, hasTouch: true, isMobile: true })
+  await openPlan(page, planId)
+  const target = await page.waitForSelector('svg g[role="button"][aria-label^="3, Front left"]')
+  const box = (await target!.boundingBox())!
+  await page.touchscreen.tap(box.x + box.width * 0.6, box.y + box.height * 0.6)
+  const more = await page.waitForSelector('[aria-label="Row gap: more"]')
+  const size = (await more!.boundingBox())!
+  expect(Math.min(size.width, size.height)).toBeGreaterThanOrEqual(44)
+  await more!.tap()
+  await more!.tap()
+  await saved(page)
+  expect((await exported(planId)).variants[0]!.stages[0]!.zones.find(({ role }) => role === 'frontLeft')!.placement.rowGapMm).toBe(9)
+})
+
 it('saves a client’s record again and again, says so, and offers a plan the new measures', async () => {
   const clientId = await newClient(oriel, 'Record')
   const planId = await newPlan(oriel, clientId)
