@@ -211,6 +211,18 @@ describe('editing a plan', () => {
     expect(await database().select().from(planEdit).where(eq(planEdit.planId, planId))).toHaveLength(0)
   })
 
+  it('does not hold a slip against a plan when it was undone before it was saved, or mended', async () => {
+    const slip = edit(4000)
+    const undone = { id: newId(), kind: 'undo', label: '', patches: [], target: slip.id }
+    expect((await send(oriel, planId, 0, slip, undone)).body).toEqual({ revision: 2 })
+    expect(await gapOf(oriel, planId)).toBe(7)
+    expect((await send(oriel, planId, 2, edit(4000), edit(12))).body).toEqual({ revision: 4 })
+    expect(await gapOf(oriel, planId)).toBe(12)
+    const history = (await oriel.call('GET', `/api/plans/${planId}`)).body['history'] as { undo: { id: string }[] }
+    expect((await send(oriel, planId, 4, { id: newId(), kind: 'undo', label: '', patches: [], target: history.undo.at(-1)!.id })).status).toBe(422)
+    expect(await gapOf(oriel, planId)).toBe(12)
+  })
+
   it('refuses zones that come to overlap, and patches that do not fit', async () => {
     const overlap = { id: newId(), kind: 'edit', label: 'x', patches: [{ op: 'replace', path: ['variants', 0, 'stages', 0, 'zones', 1, 'boundary'], value: (await documentOf(planId)).variants[0]!.stages[0]!.zones[0]!.boundary }] }
     const answer = await send(oriel, planId, 0, overlap)

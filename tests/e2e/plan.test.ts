@@ -182,6 +182,17 @@ it('says what is wrong with an entry at the field, keeps the last good figure, a
   await fill(page, 'Circumference', '54')
   await fill(page, 'Ear to ear over the top', '26')
   await page.waitForSelector('::-p-text(does not fit the other measures of this head)')
+  await page.waitForSelector('[data-save="refused"]')
+
+  // A slip is mended by undoing it; what is done afterwards is saved as ever.
+  await press(page, 'Done')
+  await press(page, 'Undo: Head measures')
+  await zone(page, 'Front left')
+  await fill(page, 'Row gap', '15')
+  await saved(page)
+  const document = await exported(planId)
+  expect(document.head).toEqual({ circumferenceCm: 54 })
+  expect(document.variants[0]!.stages[0]!.zones.find(({ role }) => role === 'frontLeft')!.placement.rowGapMm).toBe(15)
 })
 
 it('keeps unsaved work through an ended session and a reload', async () => {

@@ -47,6 +47,6 @@ function flatten(errors: ValidationError[], parent: string): FieldProblem[] {
   })
 }
 
-/** One line that names the fields and what they need. */
+/** One line that names the fields and what they need. The core's messages are sentences that stand alone. */
 export const describeProblems = (problems: readonly FieldProblem[]): string =>
-  problems.map(({ path, message }) => (path ? `${path} ${message}` : message)).join('; ')
+  problems.map(({ path, message }) => (path && /^[a-z]/.test(message) ? `${path} ${message}` : message)).join('; ')

@@ -46,6 +46,8 @@ export async function applyOperations(member: StaffMember, planId: string, entry
       revision++
       document = await applyOne(tx, member, planId, document, operation, revision)
     }
+    // What counts is where the operations lead: a slip that was undone before it could be saved is no reason to refuse.
+    checked(document)
     if (fresh.length > 0)
       await tx
         .update(plan)
@@ -67,7 +69,6 @@ async function applyOne(
   const row = { salonId: member.salonId, planId, revision, id, kind, label, staffId: member.id }
   if (kind === 'edit') {
     const [after, patches, inverse] = patched(document, operation.patches as Patch[])
-    checked(after)
     await tx.update(planEdit).set({ state: 'discarded' }).where(and(inPlan(member, planId), eq(planEdit.state, 'undone')))
     await tx.insert(planEdit).values({ ...row, patches, inverse, state: 'applied' })
     return after
@@ -82,7 +83,6 @@ async function applyOne(
   if (!edit || edit.id !== target)
     throw new AppError(422, 'nothing-to-undo', `There is nothing to ${kind} at this point. Load the plan again.`)
   const after = applyPatches(document, (kind === 'undo' ? edit.inverse : edit.patches) as Patch[]) as FaltoPlan
-  checked(after)
   await tx
     .update(planEdit)
     .set({ state: kind === 'undo' ? 'undone' : 'applied' })

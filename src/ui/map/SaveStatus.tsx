@@ -38,6 +38,7 @@ export function SaveTrouble() {
   const { store } = usePlanStore()
   const save = usePlan((state) => state.save)
   const id = usePlan((state) => state.id)
+  const problems = usePlan((state) => state.problems)
   switch (save.kind) {
     case 'stale':
       return <Conflict stale={save.stale} />
@@ -48,7 +49,8 @@ export function SaveTrouble() {
         </Alert>
       )
     case 'refused':
-      return (
+      // What the core finds wrong itself is said beside the figures, with the place to mend it.
+      return problems.length > 0 ? null : (
         <Alert severity="error" action={<Button color="inherit" onClick={() => void store.reload()}>Back to the saved plan</Button>}>
           The last change was not saved: {save.message}
         </Alert>

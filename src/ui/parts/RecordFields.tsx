@@ -5,7 +5,7 @@ import { WORDS } from '../words'
 import { Choice } from './Choice'
 import { NumberField } from './NumberField'
 
-const grid = { display: 'grid', gap: 1.5, gridTemplateColumns: 'repeat(auto-fit, minmax(220px, 1fr))' } as const
+const grid = { display: 'grid', gap: 1.5, gridTemplateColumns: 'repeat(auto-fit, minmax(198px, 1fr))' } as const
 
 interface HeadProps {
   head: HeadMeasures

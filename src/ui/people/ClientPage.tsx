@@ -3,7 +3,6 @@ import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
-import Snackbar from '@mui/material/Snackbar'
 import Stack from '@mui/material/Stack'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
@@ -24,13 +23,17 @@ export function ClientPage({ record, writable }: { record: ClientRecord; writabl
   const [hair, setHair] = useState(record.hair)
   const [error, setError] = useState<unknown>()
   const [state, setState] = useState<'rest' | 'busy' | 'saved' | 'removed'>('rest')
-  const changed = differences({ name, note, head, hair }, { name: record.name, note: record.note, head: record.head, hair: record.hair }).length > 0
+  /** What the server holds, as far as this page knows. */
+  const [kept, setKept] = useState({ entry: { name, note, head, hair }, revision: record.revision })
+  const entry = { name: name.trim(), note, head, hair }
+  const changed = differences(kept.entry, entry).length > 0
 
   async function save() {
     setState('busy')
     setError(undefined)
     try {
-      await callApi(`/api/clients/${record.id}`, 'PUT', { name: name.trim(), note, head, hair, baseRevision: record.revision })
+      const { revision } = await callApi<{ revision: number }>(`/api/clients/${record.id}`, 'PUT', { ...entry, baseRevision: kept.revision })
+      setKept({ entry, revision })
       setState('saved')
       router.refresh()
     } catch (problem) {
@@ -72,8 +75,8 @@ export function ClientPage({ record, writable }: { record: ClientRecord; writabl
   const nameProblem = problemAt(error, 'name')
   return (
     <Box sx={{ maxWidth: 960, mx: 'auto', p: { xs: 2, sm: 4 } }}>
-      <Typography variant="h1">{record.name}</Typography>
-      {record.note && <Typography color="textSecondary">{record.note}</Typography>}
+      <Typography variant="h1">{kept.entry.name}</Typography>
+      {kept.entry.note && <Typography color="textSecondary">{kept.entry.note}</Typography>}
       <ClientPlans record={record} writable={writable} />
       <Paper variant="outlined" component="section" aria-labelledby="record" sx={{ p: { xs: 2, sm: 3 } }}>
         <Typography id="record" variant="h2" sx={{ mb: 2 }}>
@@ -112,7 +115,9 @@ export function ClientPage({ record, writable }: { record: ClientRecord; writabl
               <Button variant="contained" disabled={!changed || state === 'busy' || name.trim() === ''} onClick={() => void save()}>
                 Save record
               </Button>
-              <Box sx={{ flex: 1 }} />
+              <Typography role="status" variant="caption" color="textSecondary" sx={{ flex: 1, alignSelf: 'center' }}>
+                {state === 'saved' && !changed && 'Record saved. Plans keep the figures they were made with until you take the new ones over.'}
+              </Typography>
               <Button color="inherit" onClick={() => void setRemoved(true)}>
                 Remove client
               </Button>
@@ -120,7 +125,6 @@ export function ClientPage({ record, writable }: { record: ClientRecord; writabl
           )}
         </Stack>
       </Paper>
-      <Snackbar open={state === 'saved'} autoHideDuration={4000} onClose={() => setState('rest')} message="Record saved. Plans keep the figures they were made with until you take the new ones over." />
     </Box>
   )
 }
