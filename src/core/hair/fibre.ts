@@ -1,4 +1,4 @@
-import type { Density, HairState, Texture } from '../model'
+import type { Density, Texture } from '../model'
 import {
   FIBRE_DIAMETER_UM,
   GROWTH_CM_PER_MONTH,
@@ -55,6 +55,3 @@ export function ponytailCircumference(hairs: number, texture: Texture): number {
   const diameterCm = FIBRE_DIAMETER_UM[texture] * 1e-4
   return Math.PI * diameterCm * Math.sqrt(hairs / PONYTAIL_PACKING)
 }
-
-/** The hair in one line, e.g. for a heading: the words only, no figures of length (units belong to the interface). */
-export const hairWords = (hair: HairState): string[] => [hair.curl, hair.texture, `${hair.density} density`]

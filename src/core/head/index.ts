@@ -18,12 +18,11 @@ export {
   localScale,
   mapFromDirection,
   mapFromPlace,
-  normalFromMap,
   placeFromDirection,
   placeFromMap,
   pointFromMap,
   scalpArea,
 } from './map'
-export { isHairlineRim, REGIONS, regionAt, type Region } from './regions'
-export { metricAt, radiusAt, surfaceNormal, surfacePoint, type Axes } from './surface'
+export { REGIONS, regionAt, type Region } from './regions'
+export { metricAt, radiusAt, surfacePoint, type Axes } from './surface'
 export { readTable } from './tables'

@@ -1,6 +1,6 @@
 import type { MapPoint, Place, Point3 } from '../model'
 import type { Head } from './head'
-import { metricAt, surfaceNormal, surfacePoint } from './surface'
+import { metricAt, surfacePoint } from './surface'
 import { readTable, solveTable } from './tables'
 
 /**
@@ -43,12 +43,6 @@ export function placeFromMap(head: Head, point: MapPoint): Place {
 export function pointFromMap(head: Head, point: MapPoint): Point3 {
   const { theta, psi } = directionFromMap(head, point)
   return surfacePoint(head.axes, theta, psi)
-}
-
-/** Outward unit normal of the scalp at a map point. */
-export function normalFromMap(head: Head, point: MapPoint): Point3 {
-  const { theta, psi } = directionFromMap(head, point)
-  return surfaceNormal(head.axes, theta, psi)
 }
 
 /** Head-free place of the surface direction (θ, ψ). */

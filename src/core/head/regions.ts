@@ -18,6 +18,3 @@ export function regionAt(place: Place): Region {
   if (place.s < 0.62) return 'back'
   return place.s < 0.82 ? 'occipital' : 'nape'
 }
-
-/** Whether a place lies in the rim of finer hair along the hairline. Our estimate: the outer twelfth. */
-export const isHairlineRim = (place: Place): boolean => place.s > 11 / 12

@@ -32,16 +32,6 @@ export function surfacePoint(axes: Axes, theta: number, psi: number): Point3 {
   return { x: horizontal * Math.sin(psi), y: horizontal * Math.cos(psi), z: radius * Math.cos(theta) }
 }
 
-/** Outward unit normal of the surface in the direction (θ, ψ): the gradient of the implicit ellipsoid it lies on. */
-export function surfaceNormal(axes: Axes, theta: number, psi: number): Point3 {
-  const { x, y, z } = surfacePoint(axes, theta, psi)
-  const length = y >= 0 ? axes.front : axes.back
-  const height = z >= 0 ? axes.up : axes.down
-  const gradient = { x: x / axes.breadth ** 2, y: y / length ** 2, z: z / height ** 2 }
-  const size = Math.hypot(gradient.x, gradient.y, gradient.z)
-  return { x: gradient.x / size, y: gradient.y / size, z: gradient.z / size }
-}
-
 /**
  * First fundamental form of the surface: lengths of ∂P/∂θ and ∂P/∂ψ and their area element J = |∂P/∂θ × ∂P/∂ψ|.
  * For P = r·d(θ, ψ): ∂r/∂θ and ∂r/∂ψ follow from r = Q^(−1/2), Q the quadratic form of the direction.
