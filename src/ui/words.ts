@@ -5,7 +5,7 @@ export const WORDS = {
   density: { low: 'low', medium: 'medium', high: 'high' } satisfies Record<Density, string>,
   texture: { fine: 'fine', medium: 'medium', coarse: 'coarse' } satisfies Record<Texture, string>,
   curl: { straight: 'straight', wavy: 'wavy', curly: 'curly', coily: 'coily' } satisfies Record<Curl, string>,
-  cutLine: { oneLength: 'One length', layered: 'Layered' } satisfies Record<CutLine, string>,
+  cutLine: { oneLength: 'One length', layered: 'Layered', graduatedForward: 'Graduated forward', graduatedBack: 'Graduated back' } satisfies Record<CutLine, string>,
   direction: {
     horizontal: 'Horizontal',
     vertical: 'Vertical',
@@ -40,7 +40,7 @@ export const WORDS = {
 export const hairLine = (hair: HairState): string =>
   [
     `level ${hair.naturalLevel}`,
-    `${hair.lengthCm} cm ${hair.cutLine === 'oneLength' ? 'one length' : 'layered'}`,
+    `${hair.lengthCm} cm ${WORDS.cutLine[hair.cutLine].toLowerCase()}`,
     hair.curl,
     `${hair.texture} fibre`,
     `${hair.density} density`,

@@ -32,3 +32,8 @@ export const PONYTAIL_PACKING = 0.65
 
 /** No root carries less than this, whatever the cut line says, cm. Our estimate. */
 export const SHORTEST_CM = 1
+
+/** How much a graduated cut line falls per cm towards the face or the back (about 27°). Our estimate. */
+export const GRADUATION_SLOPE = 0.5
+/** Scalp that carries hair at full density, cm²: a default head's 664 cm² less the thinning at its rim. Computed by hairsOnHead. */
+export const FULL_DENSITY_AREA = 618

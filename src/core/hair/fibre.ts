@@ -1,6 +1,7 @@
-import type { Density, Texture } from '../model'
+import { DENSITIES, type Density, type Texture } from '../model'
 import {
   FIBRE_DIAMETER_UM,
+  FULL_DENSITY_AREA,
   GROWTH_CM_PER_MONTH,
   HAIRS_PER_CM2,
   KERATIN_DENSITY,
@@ -44,8 +45,8 @@ export function fibreLengthBetween(lengthCm: number, fromCm: number, toCm: numbe
   return remaining(to) - remaining(from)
 }
 
-/** New growth after a number of weeks, cm. @example regrowthCm(8) // 2.3 */
-export const regrowthCm = (weeks: number): number => (weeks / WEEKS_PER_MONTH) * GROWTH_CM_PER_MONTH
+/** New growth after a number of weeks, cm, at the usual rate or the client's own. @example regrowthCm(8) // 2.3 */
+export const regrowthCm = (weeks: number, cmPerMonth = GROWTH_CM_PER_MONTH): number => (weeks / WEEKS_PER_MONTH) * cmPerMonth
 
 /**
  * Circumference of a ponytail of `hairs` fibres, cm: bundle area = N·πd²/4 / packing.
@@ -54,4 +55,10 @@ export const regrowthCm = (weeks: number): number => (weeks / WEEKS_PER_MONTH) *
 export function ponytailCircumference(hairs: number, texture: Texture): number {
   const diameterCm = FIBRE_DIAMETER_UM[texture] * 1e-4
   return Math.PI * diameterCm * Math.sqrt(hairs / PONYTAIL_PACKING)
+}
+
+/** The density class whose ponytail comes nearest to a measured one. Inverse of {@link ponytailCircumference}. @param circumferenceCm cm */
+export function densityFromPonytail(circumferenceCm: number, texture: Texture): Density {
+  const miss = (density: Density) => Math.abs(ponytailCircumference(HAIRS_PER_CM2[density] * FULL_DENSITY_AREA, texture) - circumferenceCm)
+  return [...DENSITIES].sort((a, b) => miss(a) - miss(b))[0]!
 }

@@ -23,6 +23,7 @@ export {
   pointFromMap,
   scalpArea,
 } from './map'
+export { LENGTH_REGION_CENTRES, lengthRegionAt } from './lengthRegions'
 export { REGIONS, regionAt, type Region } from './regions'
 export { metricAt, radiusAt, surfacePoint, type Axes } from './surface'
 export { readTable } from './tables'

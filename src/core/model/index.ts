@@ -5,6 +5,7 @@
 export * from './exchange'
 export * from './head'
 export * from './hair'
+export * from './consultation'
 export * from './layout'
 export * from './placement'
 export * from './plan'

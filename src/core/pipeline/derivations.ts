@@ -1,4 +1,4 @@
-import type { FaltoPlan } from '../model'
+import type { FaltoPlan, HairState } from '../model'
 import { fibreGramsPerCm, fullDensity, regrowthCm } from '../hair'
 import { FOIL_USABLE_CM, ONE_FOIL_ROW_CM } from '../placement'
 import { GRAMS_VARIATION, SECONDS_VARIATION } from '../quantity'
@@ -38,7 +38,7 @@ export function derivationsOf(plan: FaltoPlan, computed: ComputedPlan): Derivati
     { label: 'Scalp under hair', value: `${figures.scalpAreaCm2} cm²` },
     { label: `Density, ${plan.hair.density}`, value: `${fullDensity(plan.hair.density)} hairs/cm², fewer at the hairline` },
     { label: `Fibre, ${plan.hair.texture}`, value: `${(fibreGramsPerCm(plan.hair.texture) * 1e6).toFixed(0)} µg/cm` },
-    { label: 'Length at the crown', value: `${plan.hair.lengthCm} cm ${plan.hair.cutLine === 'oneLength' ? 'to one line' : 'layered'}` },
+    { label: 'Length at the crown', value: `${plan.hair.lengthCm} cm ${plan.hair.regionLengthsCm ? 'and as measured elsewhere' : CUT_WORDS[plan.hair.cutLine]}` },
   ]
   return {
     foils: {
@@ -108,6 +108,8 @@ export function derivationsOf(plan: FaltoPlan, computed: ComputedPlan): Derivati
     },
   }
 }
+
+const CUT_WORDS = { oneLength: 'to one line', layered: 'layered', graduatedForward: 'to a line falling forward', graduatedBack: 'to a line falling back' } satisfies Record<HairState['cutLine'], string>
 
 const tenth = (value: number): number => Math.round(value * 10) / 10
 const percent = (share: number): string => `${Math.round(share * 100)} %`

@@ -1,0 +1,25 @@
+/**
+ * The hair as it is: 192 fixed scalp cells in (ψ, s), each with up to six kinds of hair, each kind with bands from root to tip. Distances along the
+ * stretched strand in cm, shares and white 0…1, levels 1…12, dates `YYYY-MM-DD`. Everything here returns new canvases and changes none.
+ */
+export { bandFault, BandError, edge, fitBands, growBands, isVirgin, mergeBand, moveEdge, quarter, splitBand, strandLength, trimBands, virginBand } from './bands'
+export {
+  copyBands,
+  hairFromCanvas,
+  mainStrand,
+  meanWhite,
+  mergePopulations,
+  paintWhite,
+  regionLengths,
+  setBands,
+  setLength,
+  startingCanvas,
+  strandsOf,
+  tidy,
+  whiteOfCell,
+} from './canvas'
+export { cellArea, cellAt, cellOutline, SCALP_CELLS, type ScalpCell } from './cells'
+export { checkCanvas, type CanvasProblem } from './check'
+export { correctionsOf, type Correction } from './corrections'
+export { HALF_LIFE_WASHES, COOL_HALF_LIFE_SHARE, MOST_POPULATIONS, SHORTEST_BAND_CM, USUAL_WASHES_PER_WEEK } from './constants'
+export { daysBetween, dyeOf, fadeBand, isCool, predictCanvas, type Since } from './time'
