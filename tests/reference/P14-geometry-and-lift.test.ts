@@ -21,12 +21,12 @@ it('has the circumference of two half-ellipses', () => {
 })
 
 it('lifts in proportion to time where headroom does not matter', () => {
-  const conditions = { developerVol: 20, ratio: 2, celsius: 33, moist: 1, fresh: 1, maximumLift: 1e6 }
+  const conditions = { developerVol: 20, ratio: 2, celsius: 33, moist: 1, fresh: 1, maximumLift: 1e6, rate: 1 }
   expect(liftAfter(40, conditions)).toBeCloseTo(40 * liftRate(conditions), 6)
 })
 
 it('lifts as the closed form says: t = m/k · ½ (artanh x + arctan x) with x = lift / m', () => {
-  const conditions = { developerVol: 20, ratio: 1, celsius: 33, moist: 0.9, fresh: 0.95, maximumLift: 8 }
+  const conditions = { developerVol: 20, ratio: 1, celsius: 33, moist: 0.9, fresh: 0.95, maximumLift: 8, rate: 1 }
   for (const minutes of [10, 35, 75]) {
     const x = liftAfter(minutes, conditions) / 8
     expect((8 / liftRate(conditions)) * 0.5 * (Math.atanh(x) + Math.atan(x))).toBeCloseTo(minutes, 4)

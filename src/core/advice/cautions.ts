@@ -22,7 +22,7 @@ const ON_SCALP_VOL = 20
 /** Difference in lift between first and last foil that is worth a word, levels: the smallest step that shows (common practice). */
 const UNEVEN_LEVELS = 2
 /** Conditions in a closed foil in an ordinary room. Our estimate. */
-const IN_FOIL = { celsius: 30, moist: 0.9, fresh: 0.95, maximumLift: 8 } as const
+const IN_FOIL = { celsius: 30, moist: 0.9, fresh: 0.95, maximumLift: 8, rate: 1 } as const
 
 type Rule = (plan: FaltoPlan, computed: ComputedStages) => Caution[]
 

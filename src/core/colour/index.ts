@@ -1,3 +1,15 @@
-/** Colour of hair on screen and differences between colours. CIE Lab under D65. */
+/** Colour of hair: levels (lightness), tones (hue and strength on a level), the warmth that lightening exposes, differences. CIE Lab under D65. */
 export { colourDifference, type Lab } from './difference'
-export { hexFromLab, labFromLevel } from './level'
+export { apparentLevel, exposedLab, hexFromLab, labFromLevel, labOfHair, levelFromLab } from './level'
+export {
+  complementOf,
+  EUMELANIN,
+  HUE_CIRCLE,
+  labFromPigments,
+  PHEOMELANIN,
+  pigmentsAt,
+  underlyingPigment,
+  type CircleHue,
+  type Pigments,
+  type UnderlyingPigment,
+} from './pigment'

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { liftAfter, liftRate, type LiftConditions } from '.'
 
-const conditions: LiftConditions = { developerVol: 20, ratio: 1, celsius: 33, moist: 0.9, fresh: 0.95, maximumLift: 8 }
+const conditions: LiftConditions = { developerVol: 20, ratio: 1, celsius: 33, moist: 0.9, fresh: 0.95, maximumLift: 8, rate: 1 }
 
 describe('lift', () => {
   it('never falls, never passes the maximum, and is faster when warmer or stronger', () => {

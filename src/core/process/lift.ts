@@ -23,9 +23,11 @@ export interface LiftConditions {
   fresh: number
   /** Levels a product can lift at all. */
   maximumLift: number
+  /** Speed against virgin hair of medium fibre, see {@link historyRate}. */
+  rate: number
 }
 
-/** Initial rate of lift on virgin hair, levels per minute. */
+/** Initial rate of lift, levels per minute. */
 export function liftRate(conditions: LiftConditions): number {
   const share = 1 / (1 + conditions.ratio)
   const peroxide = percentFromVolume(conditions.developerVol) * (1 - share)
@@ -35,7 +37,8 @@ export function liftRate(conditions: LiftConditions): number {
     (share / REFERENCE_SHARE) ** SHARE_EXPONENT *
     Q10 ** ((conditions.celsius - REFERENCE_CELSIUS) / 10) *
     conditions.moist *
-    conditions.fresh
+    conditions.fresh *
+    conditions.rate
   )
 }
 
