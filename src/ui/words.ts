@@ -1,4 +1,37 @@
-import type { CutLine, Curl, Density, Direction, HairState, LayoutTemplate, ProductKind, RowOrder, TakeKind, Texture, Tone } from '@/core/model'
+import type { Reach } from '@/core/feasibility'
+import type {
+  CareKind,
+  Contrast,
+  CutLine,
+  Curl,
+  Density,
+  Direction,
+  FaceFrame,
+  Fall,
+  FragileArea,
+  HairState,
+  HairlineShape,
+  Integrity,
+  LayoutTemplate,
+  LengthRegion,
+  Means,
+  Part,
+  Porosity,
+  ProductKind,
+  RootWish,
+  RowOrder,
+  ScalpCondition,
+  School,
+  TakeKind,
+  TargetRegion,
+  Texture,
+  Tone,
+  ToneHue,
+  TreatmentKind,
+  WarmthTolerance,
+  Wear,
+  WhiteWish,
+} from '@/core/model'
 
 /** All words for the terms of the documents, in one place. */
 export const WORDS = {
@@ -34,7 +67,63 @@ export const WORDS = {
     permanentColour: 'permanent colour',
     gloss: 'gloss',
   } satisfies Record<ProductKind, string>,
+  hue: {
+    neutral: 'neutral',
+    ash: 'ash',
+    green: 'green-matte',
+    violet: 'violet',
+    pearl: 'pearl',
+    silver: 'silver',
+    beige: 'beige',
+    gold: 'gold',
+    copper: 'copper',
+    red: 'red',
+  } satisfies Record<ToneHue, string>,
+  treatment: {
+    lightened: 'Lightened',
+    permanent: 'Permanent',
+    demi: 'Demi',
+    boxDye: 'Box dye',
+    henna: 'Henna',
+    unknown: 'Unknown dye',
+    metallic: 'Metallic',
+    sun: 'Sun',
+    mineral: 'Mineral water',
+  } satisfies Record<TreatmentKind, string>,
+  porosity: { low: 'low', normal: 'normal', high: 'high' } satisfies Record<Porosity, string>,
+  integrity: { sound: 'sound', worn: 'worn', fragile: 'fragile', breaking: 'breaking' } satisfies Record<Integrity, string>,
+  region: { fringe: 'Fringe', front: 'Front', sides: 'Sides', crown: 'Crown', back: 'Back', nape: 'Nape' } satisfies Record<LengthRegion, string>,
+  targetRegion: { all: 'Whole head', fringe: 'Fringe', front: 'Front', sides: 'Sides', crown: 'Crown', back: 'Back', nape: 'Nape' } satisfies Record<TargetRegion, string>,
+  fall: { forward: 'forward', left: 'to the left', right: 'to the right', back: 'back' } satisfies Record<Fall, string>,
+  part: { none: 'none', left: 'left', centre: 'centre', right: 'right', zigzag: 'zigzag' } satisfies Record<Part, string>,
+  hairline: { rounded: 'rounded', straight: 'straight', peaked: 'peaked', receding: 'receding' } satisfies Record<HairlineShape, string>,
+  fragile: { nape: 'nape', hairline: 'hairline', temples: 'temples', ends: 'ends' } satisfies Record<FragileArea, string>,
+  scalp: { calm: 'calm', dry: 'dry', irritated: 'irritated', broken: 'broken skin' } satisfies Record<ScalpCondition, string>,
+  warmth: { none: 'none', some: 'some', welcome: 'welcome' } satisfies Record<WarmthTolerance, string>,
+  contrast: { subtle: 'subtle', clear: 'clear', bold: 'bold' } satisfies Record<Contrast, string>,
+  faceFrame: { none: 'none', soft: 'soft', bold: 'bold' } satisfies Record<FaceFrame, string>,
+  root: { toScalp: 'to the scalp', rooted: 'rooted', melt: 'soft melt' } satisfies Record<RootWish, string>,
+  white: { cover: 'cover', blend: 'blend', keep: 'leave as it is' } satisfies Record<WhiteWish, string>,
+  means: { open: 'whatever it takes', permanentOnly: 'permanent colour only', depositOnly: 'deposit only' } satisfies Record<Means, string>,
+  school: { lowAndSlow: 'Low and slow', stepUp: 'Step up' } satisfies Record<School, string>,
+  wear: { straight: 'straight', waved: 'waved or curled', tiedLow: 'tied low', tiedHigh: 'tied high' } satisfies Record<keyof Wear, string>,
+  care: {
+    allergyAlert: 'Allergy alert test',
+    strandTest: 'Strand test',
+    scalp: 'Scalp',
+    age: 'Age',
+    metallicHenna: 'Metallic salts and henna',
+    reactions: 'Earlier reactions, medicines, health',
+  } satisfies Record<CareKind, string>,
 } as const
+
+/** How far a wish can be had. */
+export const REACH_WORDS: Record<Reach, string> = {
+  oneVisit: 'Reachable in one visit',
+  severalVisits: 'Reachable in several visits',
+  partly: 'Reachable only in part',
+  notNow: 'Not now',
+}
 
 /** The hair in one line. */
 export const hairLine = (hair: HairState): string =>

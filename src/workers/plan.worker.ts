@@ -59,6 +59,10 @@ const api = {
     const edge = mapFromPlace(head, { ...place, s: 1 })
     return { region: regionAt(place), ...localScale(head, onMap), angle: Math.atan2(-edge.y, edge.x) }
   },
+  /** The flat map of a plan, whole: for plans that are only looked at. */
+  drawing(plan: FaltoPlan): MapDrawing {
+    return mapDrawing(plan, computePlan(plan))
+  },
   /** The head in space. */
   model(plan: FaltoPlan): HeadModel {
     const model = headModel(computePlan(plan))

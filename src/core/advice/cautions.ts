@@ -1,17 +1,6 @@
-import type { FaltoPlan, Formula, Product } from '../model'
+import type { Caution, FaltoPlan, Formula, Product } from '../model'
 import { liftAfter } from '../process'
 import type { ComputedStages } from '../result'
-
-/** Something a person has to look at. `caution`: to be acknowledged by name before work begins; `note`: worth knowing. */
-export interface Caution {
-  id: string
-  severity: 'caution' | 'note'
-  /** What it is about, plainly. */
-  text: string
-  /** What to do about it. */
-  remedy: string
-  zoneIds: string[]
-}
 
 /** Ends of foils longer than this hang in the cold and lag behind, cm. Common practice. */
 const LONG_FOIL_CM = 45

@@ -1,2 +1,2 @@
 /** Cautions and notes read from a computed plan. Wording defers to product instructions, local codes and licensed practice. */
-export { cautionsFor, type Caution } from './cautions'
+export { cautionsFor } from './cautions'

@@ -24,3 +24,5 @@ export const READABLE_STRENGTH = 0.15
 export const EXPOSED_WARMTH = 0.3
 /** Washes a week where nothing is recorded. Our estimate. */
 export const USUAL_WASHES_PER_WEEK = 3
+/** Kinds of strand that one record can tell apart. Our estimate: more is no longer read by anyone. */
+export const MOST_STRANDS = 100

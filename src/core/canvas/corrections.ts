@@ -1,15 +1,6 @@
-import { LENGTH_REGIONS, type Band, type Canvas, type LengthRegion } from '../model'
+import { LENGTH_REGIONS, type Band, type Canvas, type Correction } from '../model'
 import { strandLength } from './bands'
 import { mainStrand, whiteOfCell } from './canvas'
-
-/** Where a colourist saw something else than was predicted. */
-export interface Correction {
-  region: LengthRegion
-  /** `length`, `bands`, `white`, or a band's figure such as `1.level` (bands counted from 0 at the scalp). */
-  what: string
-  predicted: string
-  seen: string
-}
 
 const FIGURES = ['toCm', 'level', 'hue', 'strength', 'porosity', 'integrity'] as const
 

@@ -1,6 +1,6 @@
 import { regrowthCm } from '../hair'
 import type { Band, Canvas, HairState, ToneHue, TreatmentKind } from '../model'
-import { growBands, quarter, trimBands } from './bands'
+import { fitBands, growBands, quarter, strandLength, trimBands } from './bands'
 import { tidy } from './canvas'
 import { COOL_HALF_LIFE_SHARE, DEPTH_HALF_LIFE_FACTOR, EXPOSED_WARMTH, HALF_LIFE_WASHES, READABLE_STRENGTH, USUAL_WASHES_PER_WEEK } from './constants'
 
@@ -52,3 +52,13 @@ export function predictCanvas(canvas: Canvas, hair: HairState, { on, trimmedCm =
   }))
   return tidy({ ...canvas, recordedOn: weeks > 0 ? on : canvas.recordedOn, strands })
 }
+
+/** The hair in short on a later day. */
+export function predictHair(hair: HairState, recordedOn: string, on: string): HairState {
+  const weeks = Math.max(0, Math.round(daysBetween(recordedOn, on) / 7))
+  return hair.weeksSinceColour > 0 ? { ...hair, weeksSinceColour: hair.weeksSinceColour + weeks } : hair
+}
+
+/** Cuts so much off every strand; a negative amount takes a cut back by letting the last band be longer. @throws BandError */
+export const cutCanvas = (canvas: Canvas, cm: number): Canvas =>
+  tidy({ ...canvas, strands: canvas.strands.map((strand) => ({ ...strand, bands: cm > 0 ? trimBands(strand.bands, cm) : fitBands(strand.bands, strandLength(strand.bands) - cm) })) })

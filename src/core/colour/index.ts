@@ -1,6 +1,6 @@
 /** Colour of hair: levels (lightness), tones (hue and strength on a level), the warmth that lightening exposes, differences. CIE Lab under D65. */
 export { colourDifference, type Lab } from './difference'
-export { apparentLevel, exposedLab, hexFromLab, labFromLevel, labOfHair, levelFromLab } from './level'
+export { apparentLevel, exposedLab, hexFromLab, labFromLevel, labOfHair, levelFromLab, toneOfFormula } from './level'
 export {
   complementOf,
   EUMELANIN,

@@ -41,6 +41,9 @@ const FORMULA_TONE: Record<Tone, { hue: ToneHue; strength: number }> = {
   warm: { hue: 'gold', strength: 0.6 },
 }
 
+/** Hue and strength that a formula's tone leaves on hair. */
+export const toneOfFormula = (tone: Tone): { hue: ToneHue; strength: number } => FORMULA_TONE[tone]
+
 /** Reads a table at a level by linear interpolation; levels beyond its ends read as its ends. */
 function at(table: readonly number[], level: number): number {
   const position = Math.min(Math.max(level, 1), table.length) - 1

@@ -1,7 +1,6 @@
 import { strandsOf } from '../canvas'
 import { LENGTH_REGIONS, type Band, type Canvas, type Goal, type HairState, type LengthRegion, type Strand, type Target } from '../model'
-import { judgeBand, type BandVerdict, type Span } from './band'
-import { UNSEEN_LEVELS } from './constants'
+import { judgeBand, levelAfter, type BandVerdict, type Span } from './band'
 import { reasonsFor, type Reason } from './reasons'
 import { visitPlan, type Visit } from './visits'
 
@@ -107,12 +106,4 @@ function reachOf(bands: readonly JudgedBand[], limiting: JudgedBand): Reach {
   if (limiting.state === 'blocked') return 'notNow'
   if (bands.some(({ state }) => state === 'short')) return 'partly'
   return bands.some(({ visits }) => visits.high > 1) ? 'severalVisits' : 'oneVisit'
-}
-
-/** Canvas level of a band after so many slow or fast visits, never past what is asked or possible. Levels in quarter steps. */
-export function levelAfter({ band, required, lightest, perVisit, removed, state }: JudgedBand, slowVisits: number, fastVisits: number): Span {
-  if (state === 'blocked' || state === 'fine') return { low: band.level, high: band.level }
-  const at = (gained: number, each: number, visits: number) =>
-    Math.floor(4 * (Math.min(required, lightest, band.level + gained + visits * each) + UNSEEN_LEVELS / 2)) / 4
-  return { low: at(removed.low, perVisit.low, slowVisits), high: at(removed.high, perVisit.high, fastVisits) }
 }

@@ -122,3 +122,11 @@ function preworkOf(band: Band, target: Target, lifts: boolean, remover: boolean)
     ...(filler ? (['filler'] as const) : []),
   ]
 }
+
+/** Canvas level of a band after so many slow or fast visits, never past what is asked or possible. Levels in quarter steps. */
+export function levelAfter({ band, required, lightest, perVisit, removed, state }: BandVerdict & { band: Band }, slowVisits: number, fastVisits: number): Span {
+  if (state === 'blocked' || state === 'fine') return { low: band.level, high: band.level }
+  const at = (gained: number, each: number, visits: number) =>
+    Math.floor(4 * (Math.min(required, lightest, band.level + gained + visits * each) + UNSEEN_LEVELS / 2)) / 4
+  return { low: at(removed.low, perVisit.low, slowVisits), high: at(removed.high, perVisit.high, fastVisits) }
+}

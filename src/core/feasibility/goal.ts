@@ -1,4 +1,4 @@
-import type { Canvas, Goal } from '../model'
+import type { Canvas, Goal, HairState } from '../model'
 import { strandLevel } from './assess'
 import { strandsOf } from '../canvas'
 import { UNSEEN_LEVELS } from './constants'
@@ -8,6 +8,22 @@ export interface GoalProblem {
   path: string
   message: string
 }
+
+/** What a consultation begins with, for the wish to be made from: subtle, rooted, three levels lighter. Our estimate of the most usual one. */
+export const startingGoal = ({ naturalLevel }: Pick<HairState, 'naturalLevel'>): Goal => ({
+  targets: [{ region: 'all', level: Math.min(10, naturalLevel + 3), hue: 'beige', strength: 0.3 }],
+  warmth: 'some',
+  contrast: 'subtle',
+  lightPercent: 30,
+  faceFrame: 'soft',
+  root: 'rooted',
+  shadowCm: 2,
+  white: 'keep',
+  wear: { straight: 0.5, waved: 0.5, tiedLow: 0, tiedHigh: 0 },
+  upkeepWeeks: 8,
+  means: 'open',
+  school: 'lowAndSlow',
+})
 
 /** Checks what no single field can tell: one wish a region, one for all of them, no wish that the allowed means cannot meet. */
 export function checkGoal(goal: Goal, canvas?: Canvas): GoalProblem[] {

@@ -1,7 +1,7 @@
 /** Whether a goal can be had: levels, visits and reasons. Levels 1…12, distances along the strand in cm; predictions are spans from cautious to hopeful. */
-export { assess, levelAfter, strandLevel, targetFor, type Feasibility, type JudgedBand, type Reach, type Wish } from './assess'
-export { judgeBand, levelsItStands, liftPerVisit, type BandVerdict, type Prework, type Span } from './band'
+export { assess, strandLevel, targetFor, type Feasibility, type JudgedBand, type Reach, type Wish } from './assess'
+export { judgeBand, levelAfter, levelsItStands, liftPerVisit, type BandVerdict, type Prework, type Span } from './band'
 export { CONTRAST_LEVELS, SCHOOL_MEANS, TONE_CANVAS, UPKEEP_WEEKS } from './constants'
-export { checkGoal, type GoalProblem } from './goal'
+export { checkGoal, startingGoal, type GoalProblem } from './goal'
 export type { Reason } from './reasons'
 export type { Visit } from './visits'

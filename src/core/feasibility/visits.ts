@@ -1,6 +1,6 @@
 import { underlyingPigment } from '../colour'
-import { levelAfter, type Feasibility, type JudgedBand, type Wish } from './assess'
-import type { Prework, Span } from './band'
+import type { Feasibility, JudgedBand, Wish } from './assess'
+import { levelAfter, type Prework, type Span } from './band'
 import { SCHOOL_MEANS } from './constants'
 
 /** One visit: what is done in order, and the canvas level of the limiting band after it. */

@@ -50,7 +50,7 @@ export interface Population {
   share: number
   /** Of this population's hairs that grow white, 0…1. */
   white: number
-  /** What carried it out: `visit/zone/row/index` of the foils it was in, newest last. */
+  /** What carried it out, as `visit/formula`, newest last; the visit's plan says in which foils. */
   sources: string[]
 }
 
@@ -64,6 +64,15 @@ export interface Canvas {
   strands: Strand[]
   /** In the fixed order of the core's scalp cells. */
   cells: CellHair[]
+}
+
+/** Where a colourist saw something else than was predicted. */
+export interface Correction {
+  region: LengthRegion
+  /** `length`, `bands`, `white`, or a band's figure such as `1.level` (bands counted from 0 at the scalp). */
+  what: string
+  predicted: string
+  seen: string
 }
 
 export const WARMTH_TOLERANCES = ['none', 'some', 'welcome'] as const
@@ -157,3 +166,7 @@ export interface CareRecord {
   checks: CareCheck[]
   consents: Consent[]
 }
+
+export const CONSULTATION_KINDS = ['seen', 'done'] as const
+/** `seen`: what a colourist found. `done`: what a plan that was carried out should have left. */
+export type ConsultationKind = (typeof CONSULTATION_KINDS)[number]

@@ -1,3 +1,5 @@
+import type { Caution } from './caution'
+import type { Canvas, CareRecord, ConsultationKind, Correction, Goal } from './consultation'
 import type { HairState } from './hair'
 import type { HeadMeasures } from './head'
 import type { FaltoPlan } from './plan'
@@ -64,6 +66,10 @@ export interface OpenPlan {
   revision: number
   history: History
   acknowledgements: Acknowledgement[]
+  /** What the client's record asks to be looked at today. */
+  careCautions: Caution[]
+  /** The newest plan that was carried out on this client. */
+  lastVisit: DoneVisit | null
 }
 
 export interface PlanSummary {
@@ -89,4 +95,70 @@ export interface ClientRecord {
   hair: HairState
   revision: number
   plans: PlanSummary[]
+}
+
+/** A plan that was carried out, as it was then. */
+export interface DoneVisit {
+  id: string
+  on: string
+  document: FaltoPlan
+}
+
+/** One record of hair and wish, as it is sent to be kept. */
+export interface ConsultationEntry {
+  recordedOn: string
+  hair: HairState
+  canvas: Canvas
+  goal: Goal
+  /** Cut off the ends since the record before, cm. */
+  trimmedCm: number
+}
+
+export interface Consultation extends ConsultationEntry {
+  /** Counted from 1, client by client. */
+  number: number
+  kind: ConsultationKind
+  /** Counts the saves of this record. */
+  revision: number
+  /** What the eye changed of the prediction from the record before. */
+  corrections: Correction[]
+  by: string
+  at: string
+}
+
+/** Which record a save was based on: the newest one then, or none. */
+export interface ConsultationBase {
+  number: number
+  revision: number
+}
+
+/** Everything the consultation needs to open. */
+export interface OpenConsultation {
+  client: { id: string; name: string; note: string }
+  head: HeadMeasures
+  /** The hair in short, where no record is there yet. */
+  hair: HairState
+  today: string
+  /** Newest record, and the one before it, from which today's was predicted. */
+  latest: Consultation | null
+  before: Consultation | null
+  lastVisit: DoneVisit | null
+  history: { number: number; kind: ConsultationKind; recordedOn: string; by: string; corrections: Correction[] }[]
+}
+
+export interface OpenCare extends CareRecord {
+  client: { id: string; name: string }
+  today: string
+  hair: HairState
+}
+
+export interface PictureSummary {
+  id: string
+  name: string
+  widthPx: number
+  heightPx: number
+  bytes: number
+  sha256: string
+  by: string
+  at: string
 }

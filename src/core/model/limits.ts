@@ -50,6 +50,7 @@ export const LIMITS = {
   trimCm: limit(0, 140, 'cm'),
   psiDeg: limit(-360, 360, '°'),
   s: limit(0, 1, ''),
+  bandLevel: limit(1, 12, 'level'),
 } as const satisfies Record<string, Limit>
 
 /** How many of a thing a document may hold. Keeps hostile documents small; far above any real plan. */
@@ -63,7 +64,7 @@ export const COUNTS = {
   formulas: 12,
   products: 24,
   sequence: 12,
-  strands: 40,
+  strands: 120,
   bands: 24,
   populations: 6,
   treatments: 12,
@@ -74,4 +75,5 @@ export const COUNTS = {
   strokes: 200,
   strokePoints: 2000,
   nameLength: 120,
+  noteLength: 500,
 } as const

@@ -1,7 +1,5 @@
-import type { FaltoPlan } from '../model'
-import { CONSTANTS_VERSION } from '../model'
+import { CONSTANTS_VERSION, type Caution, type FaltoPlan } from '../model'
 import { minutesFromSeconds } from '../units'
-import type { Caution } from '../advice'
 import type { Range } from '../quantity'
 import type { ComputedPlan } from './computePlan'
 

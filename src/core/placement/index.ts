@@ -6,7 +6,7 @@ export { FOIL_USABLE_CM, FOLD_CM, NARROWEST_FOIL_CM, ONE_FOIL_ROW_CM } from './c
 export { createField, type PartingField } from './field'
 export { placeZone, type Piece, type ZoneHair, type ZonePlacement } from './foils'
 export { defaultPlacement, TAKE_PRESETS, type TakePreset } from './presets'
-export { MAP, pointCount, polylineLength, SPACE, STRIDE, type Polyline } from './polyline'
+export { ARC, DENSITY, MAP, pointCount, polylineLength, RISE, SPACE, STRIDE, type Polyline } from './polyline'
 export { pieceOutline, pieceStitches } from './stitches'
 export { takenShare } from './take'
 export { zoneHair } from './zoneHair'

@@ -1,3 +1,4 @@
 export * from './auth'
+export * from './consultation'
 export * from './plan'
 export * from './salon'

@@ -59,10 +59,10 @@ export async function changeClient(member: StaffMember, id: string, entry: Clien
   require(member, 'write')
   await findClient(member, id)
   checkPlanHead(entry.head)
-  const { name, note, head, hair, baseRevision } = entry
+  const { name, note, head, baseRevision } = entry
   const [changed] = await database()
     .update(client)
-    .set({ name, note, head, hair, revision: baseRevision + 1, updatedAt: new Date() })
+    .set({ name, note, head, revision: baseRevision + 1, updatedAt: new Date() })
     .where(and(eq(client.salonId, member.salonId), eq(client.id, id), eq(client.revision, baseRevision)))
     .returning({ revision: client.revision })
   if (!changed) throw new AppError(409, 'stale', 'Someone else changed this record meanwhile. Load it again and repeat your change.')

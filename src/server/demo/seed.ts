@@ -1,9 +1,20 @@
 import { count } from 'drizzle-orm'
 import { v7 as newId } from 'uuid'
-import { account, client, database, plan, planVersion, salon, staff, user } from '@/db'
+import { hairFromCanvas } from '@/core/canvas'
+import { afterPlan } from '@/core/outcome'
+import { computePlan } from '@/core/pipeline'
+import { account, careCheck, client, consent, consultation, database, plan, planVersion, salon, staff, user, visit, type Database } from '@/db'
 import { auth } from '../auth'
+import { today } from '../days'
 import { log } from '../http'
+import { DEMO_HEADS, type DemoHead } from './heads'
+import { DEMO_CHECKS, DEMO_CONSENTS, daysBefore, demoSignature } from './records'
 import { DEMO_CLIENTS, DEMO_SALON, DEMO_STAFF } from './scenario'
+
+type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0]
+
+/** Whose plan was carried out at the visit on record. */
+const CARRIED_OUT = 'ysolde-marchbanks'
 
 /** Fills an empty database with the demo salon, once. @returns what happened, as a sentence */
 export async function seedDemo(password: string): Promise<string> {
@@ -21,15 +32,34 @@ export async function seedDemo(password: string): Promise<string> {
       await tx.insert(account).values({ id: newId(), accountId: userId, providerId: 'credential', userId, password: hashes[i]! })
       await tx.insert(staff).values({ salonId, id: staffIds[i]!, userId, name: member.name, role: member.role })
     }
-    for (const demo of DEMO_CLIENTS) {
-      const clientId = newId()
-      const planId = newId()
-      const document = demo.plan(newId)
-      await tx.insert(client).values({ salonId, id: clientId, name: demo.name, note: demo.note, head: demo.head, hair: demo.hair })
-      await tx.insert(plan).values({ salonId, id: planId, clientId, name: document.name, document })
-      await tx.insert(planVersion).values({ salonId, planId, number: 1, label: 'Demo', document, staffId: staffIds[0]! })
-    }
+    for (const demo of DEMO_HEADS) await seedClient(tx, salonId, staffIds, demo)
   })
   log.info({ salonId }, 'demo data made')
-  return `Made demo data: ${DEMO_SALON}, ${DEMO_STAFF.length} people, ${DEMO_CLIENTS.length} clients.`
+  return `Made demo data: ${DEMO_SALON}, ${DEMO_STAFF.length} people, ${DEMO_HEADS.length} clients.`
+}
+
+async function seedClient(tx: Transaction, salonId: string, [owner, colourist]: string[], demo: DemoHead): Promise<void> {
+  const clientId = newId()
+  const on = daysBefore(today(), 7 * demo.weeksAgo)
+  const canvas = demo.canvas(on)
+  const hair = hairFromCanvas(demo.hair, canvas)
+  await tx.insert(client).values({ salonId, id: clientId, name: demo.name, note: demo.note, head: demo.head, hair })
+  const record = { salonId, clientId, recordedOn: on, hair: demo.hair, goal: demo.goal, corrections: [], staffId: colourist! }
+  await tx.insert(consultation).values({ ...record, number: 1, kind: 'seen', canvas })
+  for (const { daysAgo, ...check } of DEMO_CHECKS[demo.key] ?? [])
+    await tx.insert(careCheck).values({ salonId, clientId, id: newId(), ...check, on: daysBefore(today(), daysAgo), staffId: colourist! })
+  const signed = DEMO_CONSENTS[demo.key]
+  if (signed !== undefined) await tx.insert(consent).values({ salonId, clientId, id: newId(), on: daysBefore(today(), signed), ...demoSignature(), staffId: colourist! })
+
+  const planned = DEMO_CLIENTS.find(({ key }) => key === demo.key)
+  if (!planned) return
+  const planId = newId()
+  const document = { ...planned.plan(newId), head: demo.head, hair }
+  await tx.insert(plan).values({ salonId, id: planId, clientId, name: document.name, document })
+  await tx.insert(planVersion).values({ salonId, planId, number: 1, label: 'Demo', document, staffId: owner! })
+  if (demo.key !== CARRIED_OUT) return
+  const visitId = newId()
+  await tx.insert(visit).values({ salonId, clientId, id: visitId, planId, planVersion: 1, on, staffId: colourist! })
+  const after = afterPlan(canvas, { plan: document, computed: computePlan(document), visitId, on })
+  await tx.insert(consultation).values({ ...record, number: 2, kind: 'done', canvas: after })
 }

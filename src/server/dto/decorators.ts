@@ -2,8 +2,10 @@ import { Type } from 'class-transformer'
 import {
   ArrayMaxSize,
   ArrayMinSize,
+  ArrayUnique,
   IsArray,
   IsIn,
+  IsISO8601,
   IsInt,
   IsNumber,
   IsObject,
@@ -12,6 +14,7 @@ import {
   Matches,
   Max,
   Min,
+  ValidateBy,
   ValidateIf,
   ValidateNested,
 } from 'class-validator'
@@ -49,6 +52,52 @@ export const Id = (): PropertyDecorator => Matches(ID.pattern, { message: ID.wor
 /** A list of ids. */
 export const Ids = (most: number): PropertyDecorator =>
   all(IsArray({ message: 'must be a list' }), ArrayMaxSize(most, { message: `must have at most ${most} entries` }), Matches(ID.pattern, { each: true, message: ID.words }))
+
+/** A calendar day, `YYYY-MM-DD`, that exists. */
+export const Day = (): PropertyDecorator =>
+  all(
+    Matches(/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, { message: 'must be a day such as 2026-09-15' }),
+    IsISO8601({ strict: true }, { message: 'must be a day such as 2026-09-15' }),
+  )
+
+/** Some of a few words, each once. */
+export const WordsOf = (words: readonly string[]): PropertyDecorator =>
+  all(
+    IsArray({ message: 'must be a list' }),
+    ArrayUnique({ message: 'must name each only once' }),
+    IsIn([...words], { each: true, message: `must hold only ${words.join(', ')}` }),
+  )
+
+/** What carried hair out, each `visit/formula`. */
+export const Sources = (most: number): PropertyDecorator =>
+  all(
+    IsArray({ message: 'must be a list' }),
+    ArrayMaxSize(most, { message: `must have at most ${most} entries` }),
+    Matches(/^[A-Za-z0-9-]{1,64}\/[A-Z]$/, { each: true, message: 'must be a visit and a formula, such as 0199-…/A' }),
+  )
+
+/** Strokes of a signature: lists of x, y in 0…1, x first, an even count of them. */
+export const Strokes = (): PropertyDecorator =>
+  ValidateBy(
+    {
+      name: 'strokes',
+      validator: {
+        validate: (value) =>
+          Array.isArray(value) &&
+          value.length >= 1 &&
+          value.length <= COUNTS.strokes &&
+          value.every(
+            (stroke) =>
+              Array.isArray(stroke) &&
+              stroke.length >= 4 &&
+              stroke.length <= COUNTS.strokePoints &&
+              stroke.length % 2 === 0 &&
+              stroke.every((number) => typeof number === 'number' && number >= 0 && number <= 1),
+          ),
+      },
+    },
+    { message: 'must be a signature: at least one stroke of two points within the field' },
+  )
 
 /** May be left out; null is not a way of leaving it out. */
 export const MayBeAbsent = (): PropertyDecorator => ValidateIf((_object, value) => value !== undefined)

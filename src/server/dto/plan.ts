@@ -2,9 +2,6 @@ import 'reflect-metadata'
 import { ArrayMaxSize, Equals, IsArray, IsBoolean, IsDefined, Matches } from 'class-validator'
 import {
   COUNTS,
-  CURLS,
-  CUT_LINES,
-  DENSITIES,
   DIRECTIONS,
   EDGE_KINDS,
   LAYOUT_TEMPLATES,
@@ -15,13 +12,10 @@ import {
   ROW_ORDERS,
   STAGE_KINDS,
   TAKE_KINDS,
-  TEXTURES,
   TONES,
   type BoundaryStep,
   type FaltoPlan,
   type Formula,
-  type HairState,
-  type HeadMeasures,
   type Layout,
   type LayoutEdge,
   type LayoutParameters,
@@ -35,26 +29,10 @@ import {
   type Variant,
   type Zone,
 } from '@/core/model'
-import { Id, Ids, InRange, ListOf, MayBeAbsent, Name, Nested, OneOf, Text } from './decorators'
+import { Id, Ids, InRange, ListOf, Name, Nested, OneOf, Text } from './decorators'
+import { HairStateDto, HeadMeasuresDto } from './hair'
 
 /** The one source of the shape of `falto-plan` documents: checks entries and is what the published JSON Schema is made from. */
-
-export class HeadMeasuresDto implements HeadMeasures {
-  @InRange(LIMITS.circumferenceCm) circumferenceCm!: number
-  @MayBeAbsent() @InRange(LIMITS.frontToNapeCm) frontToNapeCm?: number
-  @MayBeAbsent() @InRange(LIMITS.earToEarCm) earToEarCm?: number
-  @MayBeAbsent() @InRange(LIMITS.frontHairlineOffsetCm) frontHairlineOffsetCm?: number
-}
-
-export class HairStateDto implements HairState {
-  @InRange(LIMITS.naturalLevel) naturalLevel!: number
-  @OneOf(DENSITIES) density!: HairState['density']
-  @OneOf(TEXTURES) texture!: HairState['texture']
-  @OneOf(CURLS) curl!: HairState['curl']
-  @OneOf(CUT_LINES) cutLine!: HairState['cutLine']
-  @InRange(LIMITS.lengthCm) lengthCm!: number
-  @InRange(LIMITS.weeksSinceColour) weeksSinceColour!: number
-}
 
 export class ProductDto implements Product {
   @Id() id!: string

@@ -36,19 +36,25 @@ export function answered(work: (request: Request, context: Context) => Promise<R
   }
 }
 
-/** Reads a JSON body of bounded size. @throws AppError 400 or 413 */
-export async function readJson(request: Request): Promise<unknown> {
-  const tooLarge = () => new AppError(413, 'too-large', `The entry is larger than ${LARGEST_BODY / 1_000_000} MB and was not read.`)
-  if (Number(request.headers.get('content-length') ?? 0) > LARGEST_BODY) throw tooLarge()
+/** Reads a body of bounded size. @throws AppError 413 */
+export async function readBytes(request: Request, largest: number): Promise<Buffer> {
+  const tooLarge = () => new AppError(413, 'too-large', `This is larger than ${largest / 1_000_000} MB and was not read. Send something smaller.`)
+  if (Number(request.headers.get('content-length') ?? 0) > largest) throw tooLarge()
   const chunks: Uint8Array[] = []
   let size = 0
   for await (const chunk of (request.body ?? []) as AsyncIterable<Uint8Array>) {
     size += chunk.byteLength
-    if (size > LARGEST_BODY) throw tooLarge()
+    if (size > largest) throw tooLarge()
     chunks.push(chunk)
   }
+  return Buffer.concat(chunks)
+}
+
+/** Reads a JSON body of bounded size. @throws AppError 400 or 413 */
+export async function readJson(request: Request): Promise<unknown> {
+  const bytes = await readBytes(request, LARGEST_BODY)
   try {
-    return JSON.parse(Buffer.concat(chunks).toString('utf8')) as unknown
+    return JSON.parse(bytes.toString('utf8')) as unknown
   } catch {
     throw new AppError(400, 'not-json', 'The entry is not valid JSON.')
   }

@@ -2,7 +2,7 @@
 export { newPlanDocument, STARTING_PRODUCTS, startingFormulas } from './newPlan'
 export { applyOperations } from './operations'
 export {
-  acknowledgeCaution,
+  addVersion,
   createPlan,
   duplicatePlan,
   findPlan,

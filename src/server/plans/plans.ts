@@ -1,18 +1,22 @@
 import { and, desc, eq, isNull, max } from 'drizzle-orm'
 import { v7 as newId } from 'uuid'
 import { createLayout, defaultLayoutParameters, LayoutParameterError } from '@/core/layout'
-import type { Acknowledgement, FaltoPlan, OpenPlan } from '@/core/model'
-import { computePlan } from '@/core/pipeline'
-import { cautionAcknowledgement, client, database, plan, planVersion, staff } from '@/db'
+import type { FaltoPlan, OpenPlan } from '@/core/model'
+import { cautionAcknowledgement, client, database, plan, planVersion, staff, type Database } from '@/db'
 import { require, type StaffMember } from '../auth'
 import { findClient } from '../clients'
-import { checkPlanDocument, describeProblems, type AcknowledgementDto, type NewPlanDto } from '../dto'
+import { checkPlanDocument, describeProblems, type NewPlanDto } from '../dto'
 import { AppError, notFound } from '../errors'
 import { isUuid } from '../http'
 import { newPlanDocument } from './newPlan'
 import { readHistory } from './operations'
 
-export async function openPlan(member: StaffMember, id: string): Promise<OpenPlan> {
+type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0]
+
+/** A plan as far as it is one: what a client's record adds to it is joined by the workspace. */
+export type StoredPlan = Omit<OpenPlan, 'careCautions' | 'lastVisit'>
+
+export async function openPlan(member: StaffMember, id: string): Promise<StoredPlan> {
   const found = await findPlan(member, id)
   const [owner] = await database()
     .select()
@@ -78,16 +82,19 @@ async function insertPlan(member: StaffMember, clientId: string, document: Falto
 export async function keepVersion(member: StaffMember, id: string, label: string): Promise<{ number: number }> {
   require(member, 'write')
   const found = await findPlan(member, id)
-  return database().transaction(async (tx) => {
-    await tx.select({ id: plan.id }).from(plan).where(and(eq(plan.salonId, member.salonId), eq(plan.id, id))).for('update')
-    const [last] = await tx
-      .select({ number: max(planVersion.number) })
-      .from(planVersion)
-      .where(and(eq(planVersion.salonId, member.salonId), eq(planVersion.planId, id)))
-    const number = (last?.number ?? 0) + 1
-    await tx.insert(planVersion).values({ salonId: member.salonId, planId: id, number, label, document: found.document, staffId: member.id })
-    return { number }
-  })
+  return database().transaction(async (tx) => ({ number: await addVersion(tx, member, found, label) }))
+}
+
+/** Adds a version within a transaction. @returns its number */
+export async function addVersion(tx: Transaction, member: StaffMember, { id, document }: Pick<typeof plan.$inferSelect, 'id' | 'document'>, label: string): Promise<number> {
+  await tx.select({ id: plan.id }).from(plan).where(and(eq(plan.salonId, member.salonId), eq(plan.id, id))).for('update')
+  const [last] = await tx
+    .select({ number: max(planVersion.number) })
+    .from(planVersion)
+    .where(and(eq(planVersion.salonId, member.salonId), eq(planVersion.planId, id)))
+  const number = (last?.number ?? 0) + 1
+  await tx.insert(planVersion).values({ salonId: member.salonId, planId: id, number, label, document, staffId: member.id })
+  return number
 }
 
 export async function setPlanRemoved(member: StaffMember, id: string, removed: 'removed' | 'present'): Promise<object> {
@@ -101,27 +108,6 @@ export async function setPlanRemoved(member: StaffMember, id: string, removed: '
     : []
   if (!changed) throw notFound('plan')
   return {}
-}
-
-/** Records that a member of staff has looked at a caution that this plan raises now. */
-export async function acknowledgeCaution(member: StaffMember, id: string, entry: AcknowledgementDto): Promise<Acknowledgement> {
-  require(member, 'acknowledge')
-  const found = await findPlan(member, id)
-  const caution = computePlan(found.document).cautions.find((candidate) => candidate.id === entry.cautionId)
-  if (!caution) throw new AppError(422, 'invalid', 'This plan does not raise that caution any more.')
-  const at = new Date()
-  await database().insert(cautionAcknowledgement).values({
-    salonId: member.salonId,
-    planId: id,
-    id: newId(),
-    cautionId: caution.id,
-    text: caution.text,
-    reason: entry.reason,
-    planRevision: found.revision,
-    staffId: member.id,
-    at,
-  })
-  return { cautionId: caution.id, reason: entry.reason, by: member.name, at: at.toISOString() }
 }
 
 export async function findPlan(member: StaffMember, id: string) {

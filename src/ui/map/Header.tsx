@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography'
 import Link from 'next/link'
 import { useRef, useState } from 'react'
 import { callApi } from '../hooks/api'
-import { hairLine } from '../words'
+import { dateInWords, hairLine } from '../words'
 import { usePlan, usePlanStore } from './context'
 import { SaveStatus } from './SaveStatus'
 
@@ -18,10 +18,12 @@ interface Props {
   onOpen: (dialog: DialogName) => void
   onMessage: (message: string) => void
   onRename: () => void
+  /** Foils of the plan carried out last, if there is one. */
+  underlay: { shown: boolean; on: string; toggle: () => void } | undefined
 }
 
 /** Whose plan this is, what can be opened, and whether all is saved. */
-export function Header({ client, onOpen, onMessage, onRename }: Props) {
+export function Header({ client, onOpen, onMessage, onRename, underlay }: Props) {
   const { store, permissions } = usePlanStore()
   const id = usePlan((state) => state.id)
   const name = usePlan((state) => state.document.name)
@@ -105,6 +107,16 @@ export function Header({ client, onOpen, onMessage, onRename }: Props) {
           </MenuItem>
         )}
         {permissions.write && <MenuItem onClick={() => void keep()}>Keep as a version</MenuItem>}
+        {underlay && (
+          <MenuItem
+            onClick={() => {
+              setAnchor(null)
+              underlay.toggle()
+            }}
+          >
+            {underlay.shown ? 'Hide the foils of' : 'Show under it the foils of'} {dateInWords(underlay.on)}
+          </MenuItem>
+        )}
         <MenuItem onClick={() => void exportFile()}>Export as a file</MenuItem>
         <MenuItem
           onClick={() => {

@@ -5,7 +5,7 @@ import { memo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'r
 import type { MapDrawing, PieceDrawing, ZoneDrawing } from '@/core/sheet'
 import type { PlanWorker, Probe } from '@/workers/plan.worker'
 import { editStage, stageOf, usePlan, usePlanStore } from './context'
-import { HatchDefinitions } from './hatches'
+import { HatchDefinitions } from '../parts'
 import { INK } from '../theme'
 
 /** Margin around the scalp, cm of the map; beside it there is room for the names of the ears. */
@@ -52,6 +52,7 @@ export function ScalpMap({ worker }: { worker: Remote<PlanWorker> | undefined })
             </clipPath>
           ))}
         </defs>
+        <Underlay />
         <Zones drawing={drawing} />
         <ZoneNumbers drawing={drawing} />
         {drawing.landmarks.map(({ name, x, y }) => (
@@ -69,6 +70,17 @@ export function ScalpMap({ worker }: { worker: Remote<PlanWorker> | undefined })
         {under && <Ruler {...under} />}
       </svg>
     </Box>
+  )
+}
+
+/** Foils of the plan carried out last, in outline: what carries an earlier treatment. */
+function Underlay() {
+  const underlay = usePlan((state) => state.underlay)
+  if (!underlay) return null
+  return (
+    <g aria-hidden pointerEvents="none">
+      {underlay.zones.flatMap(({ pieces }) => pieces.map(({ id, outline }) => <path key={id} d={outline} fill={INK.strong} fillOpacity={0.14} stroke={INK.strong} strokeWidth={0.04} strokeDasharray="0.18 0.12" />))}
+    </g>
   )
 }
 

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { COUNTS, LEAVE, type Formula } from '@/core/model'
-import { FormulaSample } from './hatches'
+import { FormulaSample } from '../parts'
 
 interface Props {
   sequence: string[]

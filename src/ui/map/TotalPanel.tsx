@@ -6,12 +6,11 @@ import Stack from '@mui/material/Stack'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useEffect, useRef, useState, type ReactNode } from 'react'
-import type { Caution } from '@/core/advice'
 import type { Derivation } from '@/core/pipeline'
 import { callApi } from '../hooks/api'
 import { LINE } from '../theme'
-import { usePlan, usePlanStore } from './context'
-import type { Acknowledgement } from '@/core/model'
+import { useCautions, usePlan, usePlanStore } from './context'
+import type { Acknowledgement, Caution } from '@/core/model'
 
 /** A total, opened, beside the map; the map dims what does not contribute. */
 export function TotalPanel() {
@@ -104,9 +103,9 @@ function Line({ label, value, onClick }: { label: string; value: string; onClick
 
 function Cautions() {
   const { store, permissions } = usePlanStore()
-  const cautions = usePlan((state) => state.answer?.figures.cautions) ?? []
+  const cautions = useCautions()
   const acknowledged = usePlan((state) => state.acknowledgements)
-  if (cautions.length === 0) return <Typography>Nothing to point out while nothing is taken.</Typography>
+  if (cautions.length === 0) return <Typography>Nothing to point out: nothing is taken, or all care checks are current.</Typography>
   return (
     <Stack spacing={2}>
       {cautions.map((caution) => (

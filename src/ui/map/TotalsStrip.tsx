@@ -3,8 +3,8 @@ import Box from '@mui/material/Box'
 import ButtonBase from '@mui/material/ButtonBase'
 import Typography from '@mui/material/Typography'
 import type { ReactNode } from 'react'
-import { usePlan, usePlanStore } from './context'
-import { FormulaSample } from './hatches'
+import { useCautions, usePlan, usePlanStore } from './context'
+import { FormulaSample } from '../parts'
 
 /** The plan in figures. Every figure opens to what it came from; a selected zone shows its share of each. */
 export function TotalsStrip() {
@@ -15,9 +15,10 @@ export function TotalsStrip() {
   const open = usePlan((state) => state.openTotal)
   const selected = usePlan((state) => state.selectedZone)
   const acknowledged = usePlan((state) => state.acknowledgements)
+  const cautions = useCautions()
   if (!figures || !drawing) return null
   const zone = figures.zones.find(({ id }) => id === selected)
-  const waiting = figures.cautions.filter(({ id, severity }) => severity === 'caution' && !acknowledged.some(({ cautionId }) => cautionId === id)).length
+  const waiting = cautions.filter(({ id, severity }) => severity === 'caution' && !acknowledged.some(({ cautionId }) => cautionId === id)).length
   const show = (total: string) => store.setState({ openTotal: total })
 
   return (
@@ -76,11 +77,11 @@ export function TotalsStrip() {
         id="cautions"
         open={open}
         onOpen={show}
-        name={`${figures.cautions.length} cautions and notes, ${waiting} to acknowledge`}
+        name={`${cautions.length} cautions and notes, ${waiting} to acknowledge`}
         part={waiting > 0 ? `${waiting} to acknowledge` : 'acknowledged'}
         warn={waiting > 0}
       >
-        <Figure value={figures.cautions.length} unit={figures.cautions.length === 1 ? 'caution' : 'cautions'} />
+        <Figure value={cautions.length} unit={cautions.length === 1 ? 'caution' : 'cautions'} />
       </Total>
     </Box>
   )

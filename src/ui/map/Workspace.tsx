@@ -36,12 +36,12 @@ export function Workspace({ open, permissions }: Props) {
   const context = useMemo(() => ({ store, permissions }), [store, permissions])
   return (
     <PlanContext.Provider value={context}>
-      <Studio client={open.client} />
+      <Studio client={open.client} lastVisit={open.lastVisit} />
     </PlanContext.Provider>
   )
 }
 
-function Studio({ client }: Pick<OpenPlan, 'client'>) {
+function Studio({ client, lastVisit }: Pick<OpenPlan, 'client' | 'lastVisit'>) {
   const { store, permissions } = usePlanStore()
   const worker = usePlanWorker(store)
   const problems = usePlan((state) => state.problems)
@@ -50,6 +50,9 @@ function Studio({ client }: Pick<OpenPlan, 'client'>) {
   const [recordNoted, setRecordNoted] = useState(false)
   const copied = useRef<Placement>(undefined)
   const close = () => setDialog(undefined)
+  const underlaid = usePlan((state) => state.underlay !== undefined)
+  const setUnderlay = async () => store.setState({ underlay: !underlaid && worker && lastVisit ? await worker.drawing(lastVisit.document) : undefined })
+  const underlay = lastVisit ? { shown: underlaid, on: lastVisit.on, toggle: () => void setUnderlay() } : undefined
 
   useEffect(() => {
     if (permissions.write) void store.resume()
@@ -101,7 +104,7 @@ function Studio({ client }: Pick<OpenPlan, 'client'>) {
 
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', height: { md: '100dvh' }, minHeight: '100%' }}>
-      <Header client={client} onOpen={setDialog} onMessage={setMessage} onRename={() => setDialog('rename')} />
+      <Header client={client} onOpen={setDialog} onMessage={setMessage} onRename={() => setDialog('rename')} underlay={underlay} />
       <SaveTrouble />
       {client.recordChanged === 'changed' && permissions.write && !recordNoted && (
         <Alert

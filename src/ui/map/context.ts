@@ -1,7 +1,7 @@
 'use client'
-import { createContext, useContext } from 'react'
+import { createContext, useContext, useMemo } from 'react'
 import { useStore } from 'zustand'
-import type { Stage, Zone } from '@/core/model'
+import type { Caution, Stage, Zone } from '@/core/model'
 import type { PlanState, PlanStore } from './store'
 
 export interface Permissions {
@@ -43,4 +43,16 @@ export function editStage(store: PlanStore, label: string, key: string, recipe: 
 /** Changes one zone, as one named edit. */
 export function editZone(store: PlanStore, zone: Pick<Zone, 'id' | 'name'>, what: string, key: string, recipe: (zone: Zone) => void): void {
   editStage(store, `${what}, ${zone.name}`, `${zone.id}/${key}`, (stage) => recipe(stage.zones.find(({ id }) => id === zone.id)!))
+}
+
+const NONE: Caution[] = []
+
+/**
+ * What has to be looked at in this plan. Where the client's own care record is at hand, what it asks for takes the place of the general
+ * reminder that a plan alone can give.
+ */
+export function useCautions(): Caution[] {
+  const figures = usePlan((state) => state.answer?.figures)
+  const care = usePlan((state) => state.careCautions)
+  return useMemo(() => (figures ? figures.cautions.flatMap((caution) => (caution.id === 'care-checks' ? care : [caution])) : NONE), [figures, care])
 }

@@ -66,6 +66,8 @@ describe('the plan store', () => {
     revision: 0,
     history: { undo: [], redo: [] },
     acknowledgements: [],
+    careCautions: [],
+    lastVisit: null,
   })
   const setGap = (store: PlanStore, mm: number, key = 'gap') => store.edit(`Row gap ${mm}`, key, (draft) => void (stageOf(draft).zones[0]!.placement.rowGapMm = mm))
   const gap = (store: PlanStore) => stageOf(store.getState().document).zones[0]!.placement.rowGapMm

@@ -1,7 +1,7 @@
 import { applyPatches, enablePatches, produce, type Patch } from 'immer'
 import { v7 as newId } from 'uuid'
 import { createStore } from 'zustand/vanilla'
-import type { Acknowledgement, EditRecord, FaltoPlan, OpenPlan, Operation, Stale } from '@/core/model'
+import type { Acknowledgement, Caution, EditRecord, FaltoPlan, OpenPlan, Operation, Stale } from '@/core/model'
 import type { MapDrawing } from '@/core/sheet'
 import type { Answer } from '@/workers/plan.worker'
 import { ApiError, callApi, OfflineError } from '../hooks/api'
@@ -31,6 +31,10 @@ export interface PlanState {
   answer: (Omit<Answer, 'drawing'> & { drawing: MapDrawing }) | undefined
   problems: { path: string; message: string }[]
   acknowledgements: Acknowledgement[]
+  /** From the client's record. */
+  careCautions: Caution[]
+  /** Foils of the plan carried out last, when they are to be seen under this one. */
+  underlay: MapDrawing | undefined
   selectedZone: string | undefined
   /** Total that is opened, and so lit on the map: `foils`, `minutes`, `share` or `grams:A`. */
   openTotal: string | undefined
@@ -58,6 +62,8 @@ export function createPlanStore(open: OpenPlan) {
     answer: undefined,
     problems: [],
     acknowledgements: open.acknowledgements,
+    careCautions: open.careCautions,
+    underlay: undefined,
     selectedZone: undefined,
     openTotal: undefined,
   }))

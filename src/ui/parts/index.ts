@@ -1,3 +1,6 @@
 export { Choice } from './Choice'
+export { Choices } from './Choices'
+export { ClientHeader } from './ClientHeader'
+export { FormulaSample, HatchDefinitions, inkOn } from './hatches'
 export { HairFields, HeadFields } from './RecordFields'
 export { NumberField } from './NumberField'

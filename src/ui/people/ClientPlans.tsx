@@ -19,11 +19,13 @@ import { callApi } from '../hooks/api'
 import { Choice } from '../parts'
 import { WORDS } from '../words'
 import { dateInWords } from '../words'
+import { DoneDialog } from './DoneDialog'
 
 /** The plans of one client: open, start, copy, import, remove. */
-export function ClientPlans({ record, writable }: { record: ClientRecord; writable: boolean }) {
+export function ClientPlans({ record, today, writable }: { record: ClientRecord; today: string; writable: boolean }) {
   const router = useRouter()
   const [starting, setStarting] = useState(false)
+  const [done, setDone] = useState<{ id: string; name: string }>()
   const [error, setError] = useState<string>()
   const [removed, setRemoved] = useState<{ id: string; name: string }>()
 
@@ -48,7 +50,7 @@ export function ClientPlans({ record, writable }: { record: ClientRecord; writab
   }
 
   return (
-    <Box component="section" aria-labelledby="plans" sx={{ my: 3 }}>
+    <Box component="section" aria-labelledby="plans">
       <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', mb: 1, flexWrap: 'wrap' }}>
         <Typography id="plans" variant="h2" sx={{ flex: 1 }}>
           Plans
@@ -88,6 +90,9 @@ export function ClientPlans({ record, writable }: { record: ClientRecord; writab
             </Box>
             {writable && (
               <>
+                <Button color="inherit" aria-label={`${plan.name} was carried out`} onClick={() => setDone(plan)}>
+                  Carried out…
+                </Button>
                 <Button color="inherit" aria-label={`Copy ${plan.name}`} onClick={() => void run(() => callApi(`/api/plans/${plan.id}/copies`, 'POST'))}>
                   Copy
                 </Button>
@@ -130,6 +135,17 @@ export function ClientPlans({ record, writable }: { record: ClientRecord; writab
           </Button>
         }
       />
+      {done && (
+        <DoneDialog
+          plan={done}
+          today={today}
+          onClose={() => setDone(undefined)}
+          onDone={() => {
+            setDone(undefined)
+            router.refresh()
+          }}
+        />
+      )}
       {starting && <NewPlan clientId={record.id} onClose={() => setStarting(false)} onMade={(id) => router.push(`/plans/${id}`)} />}
     </Box>
   )

@@ -1,5 +1,5 @@
 import { may } from '@/server/auth'
-import { openPlan } from '@/server/plans'
+import { openWorkspace } from '@/server/workspace'
 import { Workspace } from '@/ui/map'
 import { Shell } from '@/ui/shell'
 import { memberFor, readFor } from '../../signedInPage'
@@ -9,7 +9,7 @@ export const metadata = { title: 'Map · Falto' }
 export default async function PlanPage({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params
   const member = await memberFor(`/plans/${id}`)
-  const open = await readFor(openPlan(member, id))
+  const open = await readFor(openWorkspace(member, id))
   return (
     <Shell member={member}>
       <Workspace key={id} open={open} permissions={{ write: may(member, 'write'), acknowledge: may(member, 'acknowledge') }} />

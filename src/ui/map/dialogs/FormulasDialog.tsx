@@ -15,7 +15,7 @@ import { percentFromVolume } from '@/core/units'
 import { Choice, NumberField } from '../../parts'
 import { WORDS } from '../../words'
 import { usePlan, usePlanStore } from '../context'
-import { FormulaSample } from '../hatches'
+import { FormulaSample } from '../../parts'
 
 /** The formulas of the plan: what they are mixed from and the level they are meant to show. */
 export function FormulasDialog({ onClose }: { onClose: () => void }) {

@@ -1,7 +1,8 @@
 import { signedIn } from '@/server/http'
-import { openPlan, setPlanRemoved } from '@/server/plans'
+import { setPlanRemoved } from '@/server/plans'
+import { openWorkspace } from '@/server/workspace'
 
 type Parameters = { id: string }
 
-export const GET = signedIn<Parameters>(async (member, _request, { id }) => openPlan(member, id))
+export const GET = signedIn<Parameters>(async (member, _request, { id }) => openWorkspace(member, id))
 export const DELETE = signedIn<Parameters>(async (member, _request, { id }) => setPlanRemoved(member, id, 'removed'))

@@ -1,0 +1,5 @@
+import { addCareCheck } from '@/server/care'
+import { CareCheckDto } from '@/server/dto'
+import { readEntry, signedIn } from '@/server/http'
+
+export const POST = signedIn<{ id: string }>(async (member, request, { id }) => addCareCheck(member, id, await readEntry(request, CareCheckDto)))

@@ -1,0 +1,137 @@
+import { cellArea, cellAt, MOST_STRANDS, mergePopulations, SCALP_CELLS, tidy } from '../canvas'
+import { hairsPerCm2 } from '../hair'
+import { placeFromMap } from '../head'
+import type { Canvas, CellHair, FaltoPlan, Placement, Strand } from '../model'
+import { MAP, RISE, ARC, DENSITY, STRIDE, type Piece } from '../placement'
+import type { ComputedStages } from '../result'
+import { treatStrand, type Application } from './treat'
+
+/** A plan that was carried out. */
+export interface DonePlan {
+  plan: FaltoPlan
+  computed: ComputedStages
+  /** Names the visit in the sources of what it treated. */
+  visitId: string
+  on: string
+}
+
+/** What one formula took of a cell's hair, and where along it. */
+interface Taken {
+  key: string
+  formulaId: string
+  application: Application
+  hairs: number
+}
+
+/**
+ * The hair after a plan was carried out and every formula came out as meant: what the foils took in each cell becomes populations of their
+ * own, treated along their strands; the rest stays as it was. A prediction, for the eye to correct.
+ */
+export function afterPlan(canvas: Canvas, { plan, computed, visitId, on }: DonePlan): Canvas {
+  const taken = takenByCell(plan, computed, on)
+  const strands = new Map(canvas.strands.map((strand) => [strand.id, strand]))
+  const treated = new Map<string, string>()
+  const strandAfter = (strandId: string, { key, application }: Taken): string => {
+    const name = `${strandId} ${key}`
+    const known = treated.get(name)
+    if (known) return known
+    const id = freshId(strands)
+    strands.set(id, { id, bands: treatStrand(strands.get(strandId)!.bands, application) })
+    treated.set(name, id)
+    return id
+  }
+  const cells = canvas.cells.map(({ populations }, index): CellHair => {
+    const here = [...(taken[index]?.values() ?? [])]
+    if (here.length === 0) return { populations }
+    const cell = SCALP_CELLS[index]!
+    const hairs = cellArea(computed.head, cell) * hairsPerCm2(plan.hair, cell.centre)
+    // Foils are counted along partings and cells over their area; where the two disagree a cell is never more than wholly taken.
+    const whole = Math.max(hairs, here.reduce((sum, one) => sum + one.hairs, 0))
+    const left = 1 - here.reduce((sum, one) => sum + one.hairs, 0) / whole
+    return {
+      populations: mergePopulations(
+        populations.flatMap((population) => [
+          ...here.map((one) => ({
+            ...population,
+            strandId: strandAfter(population.strandId, one),
+            share: population.share * (one.hairs / whole),
+            sources: [...population.sources, `${visitId}/${one.formulaId}`],
+          })),
+          { ...population, share: population.share * left },
+        ]),
+      ),
+    }
+  })
+  return atMostStrands(tidy({ recordedOn: on, strands: [...strands.values()], cells }))
+}
+
+function takenByCell(plan: FaltoPlan, { head, zones }: ComputedStages, on: string): Map<string, Taken>[] {
+  const taken = SCALP_CELLS.map(() => new Map<string, Taken>())
+  const placements = new Map(plan.variants.flatMap(({ stages }) => stages.flatMap((stage) => stage.zones.map(({ id, placement }) => [`${stage.id}/${id}`, placement]))))
+  for (const zone of zones) {
+    const placement = placements.get(`${zone.stageId}/${zone.zoneId}`)!
+    for (const piece of zone.placement.pieces) {
+      const { application, key } = applicationOf(plan, placement, piece, on)
+      for (const { x, y, share } of samples(piece)) {
+        const cell = taken[cellAt(placeFromMap(head, { x, y }))]!
+        const known = cell.get(key)
+        const hairs = piece.takenHairs * share
+        if (known) known.hairs += hairs
+        else cell.set(key, { key, formulaId: piece.formulaId, application, hairs })
+      }
+    }
+  }
+  return taken
+}
+
+function applicationOf(plan: FaltoPlan, { take, startCm }: Placement, piece: Piece, on: string): { application: Application; key: string } {
+  const formula = plan.formulas.find(({ id }) => id === piece.formulaId)!
+  const { kind } = plan.products.find(({ id }) => id === formula.productId)!
+  const [fromCm, toCm] = take.kind === 'onScalp' ? [0, take.bandCm] : [startCm, Infinity]
+  return { application: { formula, kind, fromCm, toCm, on }, key: `${formula.id} ${fromCm} ${toCm}` }
+}
+
+/** Points spread over a piece's subsection, with the share of its hair that each stands for: two beside the middle of every segment. */
+function samples({ line, thickness }: Piece): { x: number; y: number; share: number }[] {
+  const points: { x: number; y: number; share: number }[] = []
+  for (let at = STRIDE; at < line.length; at += STRIDE) {
+    const before = at - STRIDE
+    const weight = ((line[at + DENSITY]! + line[before + DENSITY]!) / 2) * (line[at + ARC]! - line[before + ARC]!)
+    for (const side of [-thickness / 4, thickness / 4])
+      points.push({
+        x: (line[at + MAP]! + line[before + MAP]!) / 2 + side * line[at + RISE]!,
+        y: (line[at + MAP + 1]! + line[before + MAP + 1]!) / 2 + side * line[at + RISE + 1]!,
+        share: weight,
+      })
+  }
+  const total = points.reduce((sum, { share }) => sum + share, 0)
+  return points.map((point) => ({ ...point, share: point.share / total }))
+}
+
+function freshId(strands: ReadonlyMap<string, Strand>): string {
+  let n = strands.size + 1
+  while (strands.has(`strand-${n}`)) n++
+  return `strand-${n}`
+}
+
+/** Keeps a record readable: the rarest strands join the largest one of each cell they grow in until few enough are left. */
+function atMostStrands(canvas: Canvas): Canvas {
+  let result = canvas
+  while (result.strands.length > MOST_STRANDS) {
+    const rarest = rarestStrand(result)
+    result = tidy({
+      ...result,
+      cells: result.cells.map(({ populations }) => {
+        const host = populations.find(({ strandId }) => strandId !== rarest)?.strandId ?? result.strands.find(({ id }) => id !== rarest)!.id
+        return { populations: mergePopulations(populations.map((population) => (population.strandId === rarest ? { ...population, strandId: host } : population))) }
+      }),
+    })
+  }
+  return result
+}
+
+function rarestStrand({ strands, cells }: Canvas): string {
+  const sums = new Map(strands.map(({ id }) => [id, 0]))
+  for (const { populations } of cells) for (const { strandId, share } of populations) sums.set(strandId, sums.get(strandId)! + share)
+  return [...sums].reduce((least, one) => (one[1] < least[1] ? one : least))[0]
+}

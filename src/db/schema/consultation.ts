@@ -1,0 +1,144 @@
+import { customType, date, foreignKey, index, integer, jsonb, pgTable, primaryKey, real, text, timestamp, uuid } from 'drizzle-orm/pg-core'
+import { CARE_KINDS, CARE_RESULTS, CONSULTATION_KINDS, type Canvas, type Correction, type Goal, type HairState } from '../../core/model'
+import { plan, planVersion } from './plan'
+import { client, staff } from './salon'
+
+const moment = (name: string) => timestamp(name, { withTimezone: true })
+const bytes = customType<{ data: Buffer }>({ dataType: () => 'bytea' })
+
+/** A plan that was carried out, pinned to the version it had. */
+export const visit = pgTable(
+  'visit',
+  {
+    salonId: uuid('salon_id').notNull(),
+    clientId: uuid('client_id').notNull(),
+    id: uuid('id').notNull(),
+    planId: uuid('plan_id').notNull(),
+    planVersion: integer('plan_version').notNull(),
+    on: date('on').notNull(),
+    staffId: uuid('staff_id').notNull(),
+    createdAt: moment('created_at').notNull().defaultNow(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.salonId, table.id] }),
+    index('visit_client').on(table.salonId, table.clientId, table.on),
+    foreignKey({ columns: [table.salonId, table.clientId], foreignColumns: [client.salonId, client.id] }),
+    foreignKey({ columns: [table.salonId, table.planId], foreignColumns: [plan.salonId, plan.id] }),
+    foreignKey({ columns: [table.salonId, table.planId, table.planVersion], foreignColumns: [planVersion.salonId, planVersion.planId, planVersion.number] }),
+    foreignKey({ columns: [table.salonId, table.staffId], foreignColumns: [staff.salonId, staff.id] }),
+  ],
+)
+
+/** Hair and wish on one day. The newest one of a client is changed while its day lasts; earlier ones stay as they are. */
+export const consultation = pgTable(
+  'consultation',
+  {
+    salonId: uuid('salon_id').notNull(),
+    clientId: uuid('client_id').notNull(),
+    number: integer('number').notNull(),
+    kind: text('kind', { enum: CONSULTATION_KINDS }).notNull(),
+    recordedOn: date('recorded_on').notNull(),
+    hair: jsonb('hair').$type<HairState>().notNull(),
+    canvas: jsonb('canvas').$type<Canvas>().notNull(),
+    goal: jsonb('goal').$type<Goal>().notNull(),
+    trimmedCm: real('trimmed_cm').notNull().default(0),
+    corrections: jsonb('corrections').$type<Correction[]>().notNull(),
+    revision: integer('revision').notNull().default(1),
+    staffId: uuid('staff_id').notNull(),
+    at: moment('at').notNull().defaultNow(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.salonId, table.clientId, table.number] }),
+    foreignKey({ columns: [table.salonId, table.clientId], foreignColumns: [client.salonId, client.id] }),
+    foreignKey({ columns: [table.salonId, table.staffId], foreignColumns: [staff.salonId, staff.id] }),
+  ],
+)
+
+/** Checks before a service. Only ever added to: the database refuses changes. */
+export const careCheck = pgTable(
+  'care_check',
+  {
+    salonId: uuid('salon_id').notNull(),
+    clientId: uuid('client_id').notNull(),
+    id: uuid('id').notNull(),
+    kind: text('kind', { enum: CARE_KINDS }).notNull(),
+    on: date('on').notNull(),
+    result: text('result', { enum: CARE_RESULTS }).notNull(),
+    product: text('product').notNull(),
+    note: text('note').notNull(),
+    expiresOn: date('expires_on'),
+    staffId: uuid('staff_id').notNull(),
+    at: moment('at').notNull().defaultNow(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.salonId, table.clientId, table.id] }),
+    foreignKey({ columns: [table.salonId, table.clientId], foreignColumns: [client.salonId, client.id] }),
+    foreignKey({ columns: [table.salonId, table.staffId], foreignColumns: [staff.salonId, staff.id] }),
+  ],
+)
+
+/** Signatures, with the version of the text they were given to. Only ever added to. */
+export const consent = pgTable(
+  'consent',
+  {
+    salonId: uuid('salon_id').notNull(),
+    clientId: uuid('client_id').notNull(),
+    id: uuid('id').notNull(),
+    on: date('on').notNull(),
+    textVersion: text('text_version').notNull(),
+    strokes: jsonb('strokes').$type<number[][]>().notNull(),
+    staffId: uuid('staff_id').notNull(),
+    at: moment('at').notNull().defaultNow(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.salonId, table.clientId, table.id] }),
+    foreignKey({ columns: [table.salonId, table.clientId], foreignColumns: [client.salonId, client.id] }),
+    foreignKey({ columns: [table.salonId, table.staffId], foreignColumns: [staff.salonId, staff.id] }),
+  ],
+)
+
+export const PICTURE_SIZES = ['full', 'thumbnail'] as const
+
+/** Pictures of a client; their bytes lie apart, so that a list does not read them. */
+export const picture = pgTable(
+  'picture',
+  {
+    salonId: uuid('salon_id').notNull(),
+    clientId: uuid('client_id').notNull(),
+    id: uuid('id').notNull(),
+    name: text('name').notNull(),
+    mime: text('mime').notNull(),
+    widthPx: integer('width_px').notNull(),
+    heightPx: integer('height_px').notNull(),
+    bytes: integer('bytes').notNull(),
+    /** Of the bytes as kept, hex. */
+    sha256: text('sha256').notNull(),
+    /** Of the bytes as they came, so that the same file sent twice is known. */
+    sourceSha256: text('source_sha256').notNull(),
+    staffId: uuid('staff_id').notNull(),
+    at: moment('at').notNull().defaultNow(),
+    deletedAt: moment('deleted_at'),
+  },
+  (table) => [
+    primaryKey({ columns: [table.salonId, table.clientId, table.id] }),
+    index('picture_source').on(table.salonId, table.clientId, table.sourceSha256),
+    foreignKey({ columns: [table.salonId, table.clientId], foreignColumns: [client.salonId, client.id] }),
+    foreignKey({ columns: [table.salonId, table.staffId], foreignColumns: [staff.salonId, staff.id] }),
+  ],
+)
+
+export const pictureBytes = pgTable(
+  'picture_bytes',
+  {
+    salonId: uuid('salon_id').notNull(),
+    clientId: uuid('client_id').notNull(),
+    pictureId: uuid('picture_id').notNull(),
+    size: text('size', { enum: PICTURE_SIZES }).notNull(),
+    mime: text('mime').notNull(),
+    data: bytes('data').notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.salonId, table.clientId, table.pictureId, table.size] }),
+    foreignKey({ columns: [table.salonId, table.clientId, table.pictureId], foreignColumns: [picture.salonId, picture.clientId, picture.id] }),
+  ],
+)

@@ -1,0 +1,54 @@
+import { v7 as newId } from 'uuid'
+import { daysBetween, predictCanvas, startingCanvas } from '@/core/canvas'
+import { createHead } from '@/core/head'
+import { startingGoal } from '@/core/feasibility'
+import { afterPlan } from '@/core/outcome'
+import { computePlan } from '@/core/pipeline'
+import { consultation, database, visit } from '@/db'
+import { require, type StaffMember } from '../auth'
+import { findClient } from '../clients'
+import { latestToday } from '../days'
+import type { DoneDto } from '../dto'
+import { AppError } from '../errors'
+import { addVersion, findPlan } from '../plans'
+import { newestConsultations } from './read'
+import { keepHairInShort, lockClient } from './save'
+
+/**
+ * Records that a plan was carried out: pins its version as a visit, and predicts the hair after it from the newest record.
+ * @throws AppError 422 when the day lies in the future or before the newest record
+ */
+export async function markDone(member: StaffMember, planId: string, { on }: DoneDto): Promise<{ visitId: string }> {
+  require(member, 'write')
+  const found = await findPlan(member, planId)
+  const owner = await findClient(member, found.clientId)
+  const at = (message: string) => new AppError(422, 'invalid', message, { problems: [{ path: 'on', message }] })
+  if (daysBetween(latestToday(), on) > 0) throw at('This day has not come yet. Use today or an earlier day.')
+  const visitId = newId()
+  const computed = computePlan(found.document)
+  await database().transaction(async (tx) => {
+    await lockClient(tx, member, owner.id)
+    const [newest] = await newestConsultations(tx, member, owner.id, 1)
+    if (newest && daysBetween(newest.recordedOn, on) < 0) throw at(`The newest record is of ${newest.recordedOn}. Use that day or a later one.`)
+    const planVersion = await addVersion(tx, member, found, `Done on ${on}`)
+    await tx.insert(visit).values({ salonId: member.salonId, clientId: owner.id, id: visitId, planId, planVersion, on, staffId: member.id })
+    const hair = { ...(newest?.hair ?? owner.hair), weeksSinceColour: 0 }
+    const today = newest ? predictCanvas(newest.canvas, newest.hair, { on }) : startingCanvas(createHead(owner.head), owner.hair, on)
+    const canvas = afterPlan(today, { plan: found.document, computed, visitId, on })
+    await tx.insert(consultation).values({
+      salonId: member.salonId,
+      clientId: owner.id,
+      number: (newest?.number ?? 0) + 1,
+      kind: 'done',
+      recordedOn: on,
+      hair,
+      canvas,
+      goal: newest?.goal ?? startingGoal(owner.hair),
+      trimmedCm: 0,
+      corrections: [],
+      staffId: member.id,
+    })
+    await keepHairInShort(tx, member, owner.id, { hair, canvas })
+  })
+  return { visitId }
+}

@@ -1,0 +1,68 @@
+import { and, desc, eq } from 'drizzle-orm'
+import type { Consultation, DoneVisit, OpenConsultation } from '@/core/model'
+import { consultation, database, planVersion, staff, visit, type Database } from '@/db'
+import type { StaffMember } from '../auth'
+import { findClient } from '../clients'
+import { today } from '../days'
+
+type Reader = Database | Parameters<Parameters<Database['transaction']>[0]>[0]
+
+const record = {
+  number: consultation.number,
+  kind: consultation.kind,
+  recordedOn: consultation.recordedOn,
+  hair: consultation.hair,
+  canvas: consultation.canvas,
+  goal: consultation.goal,
+  trimmedCm: consultation.trimmedCm,
+  corrections: consultation.corrections,
+  revision: consultation.revision,
+  by: staff.name,
+  at: consultation.at,
+}
+const ofClient = (member: StaffMember, clientId: string) => and(eq(consultation.salonId, member.salonId), eq(consultation.clientId, clientId))
+const writtenBy = and(eq(staff.salonId, consultation.salonId), eq(staff.id, consultation.staffId))
+
+/** The newest records of a client, newest first. */
+export async function newestConsultations(db: Reader, member: StaffMember, clientId: string, count: number): Promise<Consultation[]> {
+  const rows = await db.select(record).from(consultation).innerJoin(staff, writtenBy).where(ofClient(member, clientId)).orderBy(desc(consultation.number)).limit(count)
+  return rows.map((row) => ({ ...row, at: row.at.toISOString() }))
+}
+
+export const newestConsultation = async (member: StaffMember, clientId: string): Promise<Consultation | undefined> =>
+  (await newestConsultations(database(), member, clientId, 1))[0]
+
+export async function lastVisitOf(member: StaffMember, clientId: string): Promise<DoneVisit | null> {
+  const [found] = await database()
+    .select({ id: visit.id, on: visit.on, document: planVersion.document })
+    .from(visit)
+    .innerJoin(planVersion, and(eq(planVersion.salonId, visit.salonId), eq(planVersion.planId, visit.planId), eq(planVersion.number, visit.planVersion)))
+    .where(and(eq(visit.salonId, member.salonId), eq(visit.clientId, clientId)))
+    .orderBy(desc(visit.on), desc(visit.createdAt))
+    .limit(1)
+  return found ?? null
+}
+
+export async function openConsultation(member: StaffMember, clientId: string): Promise<OpenConsultation> {
+  const owner = await findClient(member, clientId)
+  const [newest, lastVisit, history] = await Promise.all([
+    newestConsultations(database(), member, clientId, 2),
+    lastVisitOf(member, clientId),
+    database()
+      .select({ number: consultation.number, kind: consultation.kind, recordedOn: consultation.recordedOn, by: staff.name, corrections: consultation.corrections })
+      .from(consultation)
+      .innerJoin(staff, writtenBy)
+      .where(ofClient(member, clientId))
+      .orderBy(desc(consultation.number)),
+  ])
+  return {
+    client: { id: owner.id, name: owner.name, note: owner.note },
+    head: owner.head,
+    hair: owner.hair,
+    today: today(),
+    latest: newest[0] ?? null,
+    before: newest[1] ?? null,
+    lastVisit,
+    history,
+  }
+}

@@ -1,0 +1,110 @@
+import { and, desc, eq, isNull } from 'drizzle-orm'
+import { createHash } from 'node:crypto'
+import { v7 as newId } from 'uuid'
+import { COUNTS, type PictureSummary } from '@/core/model'
+import { database, picture, pictureBytes, staff, type PICTURE_SIZES } from '@/db'
+import { require, type StaffMember } from '../auth'
+import { findClient } from '../clients'
+import { notFound } from '../errors'
+import { isUuid } from '../http'
+import { cleaned } from './clean'
+
+/** Largest upload, bytes. */
+export const LARGEST_PICTURE = 10_000_000
+
+const sha256 = (bytes: Buffer): string => createHash('sha256').update(bytes).digest('hex')
+const here = (member: StaffMember, clientId: string) => and(eq(picture.salonId, member.salonId), eq(picture.clientId, clientId))
+
+const summary = {
+  id: picture.id,
+  name: picture.name,
+  widthPx: picture.widthPx,
+  heightPx: picture.heightPx,
+  bytes: picture.bytes,
+  sha256: picture.sha256,
+  by: staff.name,
+  at: picture.at,
+}
+
+async function summaries(member: StaffMember, clientId: string, id?: string): Promise<PictureSummary[]> {
+  const rows = await database()
+    .select(summary)
+    .from(picture)
+    .innerJoin(staff, and(eq(staff.salonId, picture.salonId), eq(staff.id, picture.staffId)))
+    .where(and(here(member, clientId), isNull(picture.deletedAt), id ? eq(picture.id, id) : undefined))
+    .orderBy(desc(picture.at), desc(picture.id))
+  return rows.map((row) => ({ ...row, at: row.at.toISOString() }))
+}
+
+export async function listPictures(member: StaffMember, clientId: string): Promise<PictureSummary[]> {
+  await findClient(member, clientId)
+  return summaries(member, clientId)
+}
+
+/**
+ * Takes a picture in: decoded and written anew, so that nothing but the picture is kept. The same file sent again is the picture that is there.
+ * @throws AppError 422 when it is not a JPEG, PNG or WebP picture
+ */
+export async function takePicture(member: StaffMember, clientId: string, name: string, upload: Buffer): Promise<PictureSummary> {
+  require(member, 'write')
+  await findClient(member, clientId)
+  const sourceSha256 = sha256(upload)
+  const [known] = await database()
+    .select({ id: picture.id, deletedAt: picture.deletedAt })
+    .from(picture)
+    .where(and(here(member, clientId), eq(picture.sourceSha256, sourceSha256)))
+    .limit(1)
+  if (known) {
+    if (known.deletedAt) await setPictureRemoved(member, clientId, known.id, 'present')
+    return (await summaries(member, clientId, known.id))[0]!
+  }
+  const { full, thumbnail } = await cleaned(upload)
+  const id = newId()
+  await database().transaction(async (tx) => {
+    const key = { salonId: member.salonId, clientId }
+    await tx.insert(picture).values({
+      ...key,
+      id,
+      name: name.slice(0, COUNTS.nameLength) || 'Picture',
+      mime: full.mime,
+      widthPx: full.widthPx,
+      heightPx: full.heightPx,
+      bytes: full.data.byteLength,
+      sha256: sha256(full.data),
+      sourceSha256,
+      staffId: member.id,
+    })
+    await tx.insert(pictureBytes).values([
+      { ...key, pictureId: id, size: 'full', mime: full.mime, data: full.data },
+      { ...key, pictureId: id, size: 'thumbnail', mime: thumbnail.mime, data: thumbnail.data },
+    ])
+  })
+  return (await summaries(member, clientId, id))[0]!
+}
+
+export async function readPicture(member: StaffMember, clientId: string, id: string, size: (typeof PICTURE_SIZES)[number]): Promise<{ mime: string; data: Buffer; sha256: string }> {
+  const [found] =
+    isUuid(id) && isUuid(clientId)
+      ? await database()
+          .select({ mime: pictureBytes.mime, data: pictureBytes.data, sha256: picture.sha256 })
+          .from(pictureBytes)
+          .innerJoin(picture, and(eq(picture.salonId, pictureBytes.salonId), eq(picture.clientId, pictureBytes.clientId), eq(picture.id, pictureBytes.pictureId)))
+          .where(and(here(member, clientId), eq(picture.id, id), eq(pictureBytes.size, size), isNull(picture.deletedAt)))
+      : []
+  if (!found) throw notFound('picture')
+  return found
+}
+
+export async function setPictureRemoved(member: StaffMember, clientId: string, id: string, removed: 'removed' | 'present'): Promise<object> {
+  require(member, 'write')
+  const [changed] =
+    isUuid(id) && isUuid(clientId)
+      ? await database()
+          .update(picture)
+          .set({ deletedAt: removed === 'removed' ? new Date() : null })
+          .where(and(here(member, clientId), eq(picture.id, id)))
+          .returning({ id: picture.id })
+      : []
+  if (!changed) throw notFound('picture')
+  return {}
+}

@@ -1,0 +1,1 @@
+export { CarePage } from './CarePage'

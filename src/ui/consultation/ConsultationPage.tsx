@@ -1,0 +1,156 @@
+'use client'
+import Alert from '@mui/material/Alert'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Typography from '@mui/material/Typography'
+import { useEffect, useMemo, useState } from 'react'
+import { createHead } from '@/core/head'
+import type { OpenConsultation } from '@/core/model'
+import { Choice, ClientHeader } from '../parts'
+import { dateInWords } from '../words'
+import { ConsultationContext, strandsInSight, useConsultation, useEntry } from './context'
+import { GoalPane } from './GoalPane'
+import { HairPane } from './HairPane'
+import { MeasuresPane } from './MeasuresPane'
+import { createConsultationStore, type ConsultationSave } from './store'
+
+const PANES = [
+  { value: 'hair', label: 'Hair' },
+  { value: 'measures', label: 'Fibre & scalp' },
+  { value: 'goal', label: 'Wish & verdict' },
+] as const
+type Pane = (typeof PANES)[number]['value']
+
+/** The consultation: what the hair is, what is wished, what is possible. Saved as it is made. */
+export function ConsultationPage({ open, writable }: { open: OpenConsultation; writable: boolean }) {
+  const [store] = useState(() => createConsultationStore(open))
+  const head = useMemo(() => createHead(open.head), [open.head])
+  const context = useMemo(() => ({ store, open, head, writable }), [store, open, head, writable])
+  return (
+    <ConsultationContext.Provider value={context}>
+      <Consultation />
+    </ConsultationContext.Provider>
+  )
+}
+
+function Consultation() {
+  const { store, open, writable } = useConsultation()
+  const [pane, setPane] = useState<Pane>('hair')
+
+  useEffect(() => {
+    if (writable) store.resume()
+  }, [store, writable])
+
+  useEffect(() => {
+    function keys(event: KeyboardEvent) {
+      if (event.target instanceof HTMLElement && event.target.closest('input, textarea, [role="menu"], [role="listbox"]')) return
+      const command = event.ctrlKey || event.metaKey
+      if (command && event.key.toLowerCase() === 'z' && writable) {
+        event.preventDefault()
+        if (event.shiftKey) store.redo()
+        else store.undo()
+      } else if (!command && pane === 'hair' && /^[1-9]$/.test(event.key)) focusBand(Number(event.key))
+    }
+    /** Digits bring the hand to a band: it is chosen and takes the keyboard. */
+    function focusBand(number: number) {
+      const { strand } = strandsInSight(store.getState())
+      if (number > strand.bands.length) return
+      store.pick(strand.id, number - 1)
+      document.querySelectorAll<SVGGElement>('[aria-label^="Strand of"] [role="button"]')[number - 1]?.focus()
+    }
+    window.addEventListener('keydown', keys)
+    return () => window.removeEventListener('keydown', keys)
+  }, [store, writable, pane])
+
+  return (
+    <Box sx={{ display: 'flex', flexDirection: 'column', height: { md: '100dvh' }, minHeight: '100%' }}>
+      <ClientHeader id={open.client.id} name={open.client.name}>
+        <SaveWords />
+        {writable && <UndoButtons />}
+      </ClientHeader>
+      <SaveTrouble />
+      <Box sx={{ px: { xs: 1.5, md: 2 }, pt: 0.5, display: 'flex', gap: 2, alignItems: 'end', flexWrap: 'wrap' }}>
+        <Choice label={`Record of ${dateInWords(open.today)}`} value={pane} options={PANES} onChange={setPane} />
+        <Typography variant="caption" color="textSecondary" sx={{ pb: 1, display: { xs: 'none', md: 'block' } }}>
+          Keys: 1–9 choose a band, ↑ ↓ its level, ← → the next one, Ctrl Z undoes.
+        </Typography>
+      </Box>
+      {pane === 'hair' && <HairPane />}
+      {pane === 'measures' && <MeasuresPane />}
+      {pane === 'goal' && <GoalPane />}
+    </Box>
+  )
+}
+
+const SAVE_WORDS: Record<ConsultationSave['kind'], string> = {
+  unsaved: 'nothing recorded today yet',
+  waiting: 'not yet saved',
+  saving: 'saving…',
+  saved: 'saved ✓',
+  offline: 'kept on this device; retrying',
+  signedOut: 'signed out',
+  stale: 'changed elsewhere',
+  refused: 'not saved',
+}
+
+function SaveWords() {
+  const { kind } = useEntry((state) => state.save)
+  const trouble = kind === 'offline' || kind === 'signedOut' || kind === 'stale' || kind === 'refused'
+  return (
+    <Typography variant="caption" role="status" data-save={kind} color={trouble ? 'warning' : 'textSecondary'} sx={{ whiteSpace: 'nowrap', fontWeight: trouble ? 700 : 400 }}>
+      {SAVE_WORDS[kind]}
+    </Typography>
+  )
+}
+
+function UndoButtons() {
+  const { store } = useConsultation()
+  const undo = useEntry((state) => state.undo.at(-1)?.label)
+  const redo = useEntry((state) => state.redo[0]?.label)
+  return (
+    <>
+      <Button color="inherit" disabled={!undo} title={undo && `Undo: ${undo}`} aria-label={undo ? `Undo: ${undo}` : 'Undo'} onClick={store.undo}>
+        Undo
+      </Button>
+      <Button color="inherit" disabled={!redo} title={redo && `Redo: ${redo}`} aria-label={redo ? `Redo: ${redo}` : 'Redo'} onClick={store.redo}>
+        Redo
+      </Button>
+    </>
+  )
+}
+
+function SaveTrouble() {
+  const { store, open } = useConsultation()
+  const save = useEntry((state) => state.save)
+  if (save.kind === 'signedOut')
+    return (
+      <Alert severity="warning" action={<Button color="inherit" href={`/sign-in?next=/people/${open.client.id}/consultation`}>Sign in</Button>}>
+        Your session has ended. What you entered is kept on this device and saved once you have signed in again.
+      </Alert>
+    )
+  if (save.kind === 'stale')
+    return (
+      <Alert
+        severity="warning"
+        action={
+          <>
+            <Button color="inherit" onClick={() => void store.resolve('theirs')}>
+              Take theirs
+            </Button>
+            <Button color="inherit" onClick={() => void store.resolve('mine')}>
+              Keep mine
+            </Button>
+          </>
+        }
+      >
+        {save.error.message}
+      </Alert>
+    )
+  if (save.kind === 'refused')
+    return (
+      <Alert severity="error" action={<Button color="inherit" onClick={store.undo}>Undo</Button>}>
+        The last change was not saved: {save.error.message}
+      </Alert>
+    )
+  return null
+}

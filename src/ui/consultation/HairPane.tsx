@@ -1,0 +1,170 @@
+'use client'
+import Alert from '@mui/material/Alert'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Typography from '@mui/material/Typography'
+import { useMemo } from 'react'
+import { cutCanvas, regionLengths, setBands, strandsOf } from '@/core/canvas'
+import { LIMITS, TARGET_REGIONS, type Band, type Strand, type TargetRegion } from '@/core/model'
+import { Choice, NumberField } from '../parts'
+import { LINE } from '../theme'
+import { dateInWords, WORDS } from '../words'
+import { BandCard } from './BandCard'
+import { historyWords, strandsInSight, toneWords, useConsultation, useEntry } from './context'
+import { HeadPane } from './HeadPane'
+import { StrandDiagram } from './StrandDiagram'
+import { seenCorrections } from './store'
+import { useVerdict } from './useVerdict'
+
+/** The hair: strands by region, white hair and earlier work on the head, and the band in hand. */
+export function HairPane() {
+  const { store, writable } = useConsultation()
+  const region = useEntry((state) => state.region)
+  const canvas = useEntry((state) => state.entry.canvas)
+  const lengths = useMemo(() => regionLengths(canvas), [canvas])
+  const label = (one: TargetRegion) => (one === 'all' ? WORDS.targetRegion.all : `${WORDS.region[one]} ${lengths[one]} cm`)
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) 372px' }, minHeight: 0, flex: 1 }}>
+      <Box sx={{ p: { xs: 1.5, md: 2 }, overflow: { md: 'auto' }, minWidth: 0 }}>
+        <Prediction />
+        <Choice label="Where on the head" value={region} options={TARGET_REGIONS.map((value) => ({ value, label: label(value) }))} onChange={(value) => store.show(value)} />
+        <Strands />
+        <HeadPane />
+      </Box>
+      <Box sx={{ p: { xs: 1.5, md: 2 }, borderLeft: { md: LINE }, overflow: { md: 'auto' }, bgcolor: 'background.paper' }}>
+        <BandCard />
+        {!writable && (
+          <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 2 }}>
+            Your role may read this record. An owner or colourist can change it.
+          </Typography>
+        )}
+      </Box>
+    </Box>
+  )
+}
+
+/** What today's hair should be, and how it differs from what is seen. */
+function Prediction() {
+  const { store, open, writable } = useConsultation()
+  const state = useEntry((all) => all)
+  const { predicted, entry, save } = state
+  const corrections = useMemo(() => seenCorrections({ predicted, entry }), [predicted, entry])
+  const from = open.latest?.kind === 'seen' && open.latest.recordedOn === open.today ? open.before : open.latest
+  if (!predicted || !from)
+    return save.kind === 'unsaved' ? (
+      <Alert severity="info" icon={false} sx={{ mb: 1.5 }}>
+        First record. It begins as virgin hair at level {open.hair.naturalLevel}: split the strand where its history changes, and set what was done.
+      </Alert>
+    ) : null
+  const root = predicted.strands[0]!.bands[0]!
+  return (
+    <Box sx={{ mb: 1.5, p: 1.5, border: LINE, bgcolor: 'background.paper', display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center' }}>
+      <Box sx={{ flex: '1 1 300px' }}>
+        <Typography>
+          <b>{corrections.length === 0 ? 'As predicted' : `${corrections.length} correction${corrections.length === 1 ? '' : 's'} kept`}</b> from {dateInWords(from.recordedOn)}
+          {from.kind === 'done' ? ' (plan carried out)' : ''}: first band now {root.toCm} cm, dyes washed {entry.hair.washesPerWeek ?? 3} times a week.
+        </Typography>
+        <Typography variant="caption" color="textSecondary">
+          {corrections.length === 0
+            ? 'Correct only what you see otherwise.'
+            : corrections
+                .slice(0, 4)
+                .map(({ region, what, predicted: was, seen }) => `${WORDS.region[region]} ${bandWords(what)}: ${was} → ${seen}`)
+                .join(' · ') + (corrections.length > 4 ? ' · …' : '')}
+        </Typography>
+      </Box>
+      {writable && (
+        <Box sx={{ width: 190 }}>
+          <NumberField
+            label="Cut off since then"
+            value={entry.trimmedCm}
+            limit={LIMITS.trimCm}
+            step={0.5}
+            onChange={(cm) =>
+              store.edit(`Cut ${cm} cm`, 'trim', (before) => {
+                try {
+                  return { ...before, trimmedCm: cm, canvas: cutCanvas(before.canvas, cm - before.trimmedCm) }
+                } catch {
+                  // More than there is: the field keeps what was typed, the hair stays as it is.
+                  return before
+                }
+              })
+            }
+          />
+        </Box>
+      )}
+      {save.kind === 'unsaved' && writable && (
+        <Button variant="contained" onClick={() => void store.flush()}>
+          It is as predicted
+        </Button>
+      )}
+    </Box>
+  )
+}
+
+const bandWords = (what: string): string => {
+  const [index, figure] = what.split('.')
+  return figure ? `band ${Number(index) + 1} ${figure === 'toCm' ? 'end' : figure}` : what
+}
+
+/** The kinds of strand of the region in sight: the one in hand drawn large with its bands in words, the others to choose. */
+function Strands() {
+  const { store, writable } = useConsultation()
+  const state = useEntry((all) => all)
+  const { strands, strand } = strandsInSight(state)
+  const verdict = useVerdict()
+  const band = Math.min(state.band, strand.bands.length - 1)
+  const several = strands.length > 1
+  return (
+    <Box sx={{ mt: 1.5 }}>
+      {several && (
+        <Choice
+          label="Kinds of hair here (lengths differ, or earlier work)"
+          value={strand.id}
+          options={strands.slice(0, 8).map(({ strand: one, share }) => ({ value: one.id, label: `${Math.round(100 * share)} % · ${kindWords(one)}` }))}
+          onChange={(id) => store.show(state.region, id)}
+        />
+      )}
+      <StrandDiagram
+        strand={strand}
+        selected={band}
+        limiting={verdict.limiting.strandId === strand.id && verdict.limiting.state !== 'fine' ? verdict.limiting.index : undefined}
+        writable={writable}
+        onSelect={(index) => store.pick(strand.id, index)}
+        onMove={(index, bands) => change(`Band ${index + 1} ends at ${bands[index]!.toCm} cm`, `${strand.id}/edge/${index}`, bands)}
+        onLevel={(index, level) =>
+          change(
+            `Level ${level}, band ${index + 1}`,
+            `${strand.id}/${index}/level`,
+            strand.bands.map((one, i) => (i === index ? { ...one, level } : one)),
+          )
+        }
+      />
+      <Box component="ol" aria-label="Bands from the scalp to the tip" sx={{ listStyle: 'none', p: 0, m: 0, display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(240px, 1fr))', columnGap: 2 }}>
+        {strand.bands.map((one, i) => (
+          <Box component="li" key={i}>
+            <Typography variant="caption" sx={{ fontWeight: i === band ? 700 : 400 }}>
+              {i + 1} · {one.fromCm}–{one.toCm} cm · level {one.level} {toneWords(one)} · {historyWords(one)}
+              {one.porosity !== 'normal' && ` · porosity ${one.porosity}`}
+              {one.integrity !== 'sound' && ` · ${one.integrity}`}
+            </Typography>
+          </Box>
+        ))}
+      </Box>
+    </Box>
+  )
+
+  function change(label: string, key: string, bands: Band[]) {
+    store.edit(label, key, (entry) => ({ ...entry, canvas: setBands(entry.canvas, state.region, strand.id, bands) }))
+    keepInHand(strand, band)
+  }
+
+  /** An edit for one region may give the strand a name of its own; the eye stays on it. */
+  function keepInHand(before: Strand, index: number) {
+    const { entry, region } = store.getState()
+    const still = strandsOf(entry.canvas, region)
+    if (!still.some(({ strand: one }) => one.id === before.id)) store.pick(still[0]!.strand.id, index)
+  }
+}
+
+const kindWords = ({ bands }: Strand): string => `${bands.at(-1)!.toCm} cm, ${[...new Set(bands.map(({ level }) => level))].slice(0, 3).join(' / ')}`

@@ -1,0 +1,204 @@
+'use client'
+import Box from '@mui/material/Box'
+import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
+import { edge, moveEdge, quarter, strandLength } from '@/core/canvas'
+import { hexFromLab, labOfHair } from '@/core/colour'
+import { LIMITS, type Band, type Strand } from '@/core/model'
+import { useWidth } from '../hooks/useWidth'
+import { inkOn } from '../parts'
+import { INK } from '../theme'
+import { historyWords, toneWords } from './context'
+
+/** Heights of the drawing, px. */
+const LABEL = 20
+const BODY = 60
+const RULER = 34
+/** Width of what a finger can take hold of, px. */
+const GRIP = 44
+/** Steps of an edge by keyboard: with Shift the fine one, cm. */
+const STEP_CM = 0.5
+const FINE_STEP_CM = 0.1
+
+interface Props {
+  strand: Strand
+  selected: number | undefined
+  /** Band that limits the goal, if it is on this strand. */
+  limiting: number | undefined
+  writable: boolean
+  onSelect: (band: number) => void
+  onMove: (edge: number, bands: Band[]) => void
+  onLevel: (band: number, level: number) => void
+}
+
+/** One kind of strand from the scalp to the tip, to scale; edges are dragged, levels stepped. */
+export function StrandDiagram({ strand: { bands }, selected, limiting, writable, onSelect, onMove, onLevel }: Props) {
+  const { ref, width } = useWidth()
+  const svg = useRef<SVGSVGElement>(null)
+  const groups = useRef<(SVGGElement | null)[]>([])
+  const [dragging, setDragging] = useState<number>()
+  const length = strandLength(bands)
+  const inner = Math.max(1, width - GRIP)
+  const x = (cm: number) => GRIP / 2 + (cm / length) * inner
+
+  function drag(event: PointerEvent<SVGElement>, index: number) {
+    if (dragging !== index || !svg.current) return
+    const left = svg.current.getBoundingClientRect().left
+    onMove(index, moveEdge(bands, index, edge(((event.clientX - left - GRIP / 2) / inner) * length)))
+  }
+
+  function walk(event: KeyboardEvent, index: number) {
+    const along = { ArrowRight: 1, ArrowLeft: -1 }[event.key]
+    const up = { ArrowUp: 0.25, ArrowDown: -0.25 }[event.key]
+    if (along !== undefined && bands[index + along]) {
+      event.preventDefault()
+      onSelect(index + along)
+      groups.current[index + along]?.focus()
+    } else if (up !== undefined && writable) {
+      event.preventDefault()
+      onLevel(index, Math.min(LIMITS.bandLevel.max, Math.max(LIMITS.bandLevel.min, quarter(bands[index]!.level + up))))
+    }
+  }
+
+  function nudge(event: KeyboardEvent, index: number) {
+    const along = { ArrowRight: 1, ArrowLeft: -1, ArrowUp: 1, ArrowDown: -1 }[event.key]
+    if (along === undefined) return
+    event.preventDefault()
+    onMove(index, moveEdge(bands, index, bands[index]!.toCm + along * (event.shiftKey ? FINE_STEP_CM : STEP_CM)))
+  }
+
+  return (
+    <Box ref={ref} sx={{ width: '100%', minHeight: LABEL + BODY + RULER }}>
+      {width > 0 && (
+        <svg ref={svg} width={width} height={LABEL + BODY + RULER} role="group" aria-label={`Strand of ${length} cm from the scalp to the tip`} style={{ display: 'block', touchAction: 'pan-y', userSelect: 'none' }}>
+          <HistoryPatterns />
+          {bands.map((band, i) => {
+            const from = x(band.fromCm)
+            const wide = x(band.toCm) - from
+            const swatch = hexFromLab(labOfHair(band.level, band.hue, band.strength))
+            const ink = inkOn(swatch)
+            return (
+              <g
+                key={i}
+                ref={(element) => void (groups.current[i] = element)}
+                role="button"
+                tabIndex={i === (selected ?? 0) ? 0 : -1}
+                aria-pressed={i === selected}
+                aria-label={describe(band, i, bands.length) + (i === limiting ? ', limits the goal' : '')}
+                style={{ cursor: 'pointer' }}
+                onClick={() => onSelect(i)}
+                onKeyDown={(event) => walk(event, i)}
+              >
+                <rect x={from} y={0} width={wide} height={LABEL + BODY} fill="transparent" />
+                <rect x={from} y={LABEL} width={wide} height={BODY} fill={swatch} />
+                <rect x={from} y={LABEL + BODY - 12} width={wide} height={12} fill={`url(#past-${patternOf(band)}-${ink === '#000000' ? 'dark' : 'light'})`} />
+                <rect x={from + 0.5} y={LABEL + 0.5} width={Math.max(0, wide - 1)} height={BODY - 1} fill="none" stroke={INK.strong} strokeWidth={i === selected ? 3 : 1} />
+                {wide > 26 && (
+                  <text x={from + wide / 2} y={LABEL + 30} textAnchor="middle" fontSize={18} fontWeight={700} fill={ink}>
+                    {band.level}
+                  </text>
+                )}
+                <text x={from + wide / 2} y={14} textAnchor="middle" fontSize={13} fontWeight={i === selected ? 700 : 500} fill={INK.strong}>
+                  {wide > 90 ? `${i + 1} · ${toneWords(band)}` : i + 1}
+                  {i === limiting && wide > 26 ? ' ◂ limits' : ''}
+                </text>
+              </g>
+            )
+          })}
+          {writable &&
+            bands.slice(0, -1).map((band, i) => (
+              <g
+                key={i}
+                role="slider"
+                tabIndex={0}
+                aria-label={`End of band ${i + 1}`}
+                aria-valuenow={band.toCm}
+                aria-valuemin={band.fromCm}
+                aria-valuemax={bands[i + 1]!.toCm}
+                aria-valuetext={`${band.toCm} cm from the scalp`}
+                style={{ cursor: 'ew-resize', touchAction: 'none' }}
+                onKeyDown={(event) => nudge(event, i)}
+                onPointerDown={(event) => {
+                  event.currentTarget.setPointerCapture(event.pointerId)
+                  setDragging(i)
+                }}
+                onPointerMove={(event) => drag(event, i)}
+                onPointerUp={() => setDragging(undefined)}
+                onPointerCancel={() => setDragging(undefined)}
+              >
+                <rect x={x(band.toCm) - gripOf(bands, i, x) / 2} y={LABEL} width={gripOf(bands, i, x)} height={BODY + RULER} fill="transparent" />
+                <line x1={x(band.toCm)} x2={x(band.toCm)} y1={LABEL - 2} y2={LABEL + BODY + 8} stroke={INK.strong} strokeWidth={dragging === i ? 4 : 2} />
+                <path d={`M${x(band.toCm)} ${LABEL + BODY + 4}l7 9h-14z`} fill={INK.strong} />
+              </g>
+            ))}
+          <Ruler length={length} x={x} y={LABEL + BODY} />
+        </svg>
+      )}
+    </Box>
+  )
+}
+
+/** A grip is as wide as a finger unless its neighbour is nearer than that. */
+function gripOf(bands: readonly Band[], index: number, x: (cm: number) => number): number {
+  const here = x(bands[index]!.toCm)
+  const before = index > 0 ? here - x(bands[index - 1]!.toCm) : Infinity
+  const after = index < bands.length - 2 ? x(bands[index + 1]!.toCm) - here : Infinity
+  return Math.min(GRIP, before, after)
+}
+
+const describe = (band: Band, i: number, count: number): string =>
+  `Band ${i + 1} of ${count}, ${band.fromCm} to ${band.toCm} cm, level ${band.level}, ${toneWords(band)}, ${historyWords(band)}`
+
+function Ruler({ length, x, y }: { length: number; x: (cm: number) => number; y: number }) {
+  const perCm = (x(length) - x(0)) / length
+  const step = [1, 2, 5, 10, 20, 50].find((cm) => cm * perCm >= 34) ?? 100
+  const ticks = Array.from({ length: Math.floor(length / step) + 1 }, (_, i) => i * step)
+  return (
+    <g aria-hidden fill={INK.faint} fontSize={12}>
+      {ticks.map((cm) => (
+        <g key={cm}>
+          <line x1={x(cm)} x2={x(cm)} y1={y} y2={y + 6} stroke={INK.faint} />
+          <text x={x(cm)} y={y + 28} textAnchor="middle">
+            {cm === 0 ? 'scalp' : cm}
+          </text>
+        </g>
+      ))}
+      {length - ticks.at(-1)! > (34 / perCm) * 0.8 && (
+        <text x={x(length)} y={y + 28} textAnchor="end">
+          {length} cm
+        </text>
+      )}
+    </g>
+  )
+}
+
+/** What happened to a band, told without colour: a texture along its lower edge. */
+const PATTERNS = {
+  virgin: '',
+  lightened: 'M0 6H8',
+  dyed: 'M0 8L8 0',
+  worn: 'M2 2h0.1M6 6h0.1',
+  salts: 'M0 0L8 8M0 8L8 0',
+} as const
+type Pattern = keyof typeof PATTERNS
+
+function patternOf({ treatments }: Band): Pattern {
+  const kinds = treatments.map(({ kind }) => kind)
+  if (kinds.includes('metallic')) return 'salts'
+  if (kinds.some((kind) => kind === 'permanent' || kind === 'boxDye' || kind === 'demi' || kind === 'henna' || kind === 'unknown')) return 'dyed'
+  if (kinds.includes('lightened')) return 'lightened'
+  return kinds.length > 0 ? 'worn' : 'virgin'
+}
+
+function HistoryPatterns() {
+  return (
+    <defs>
+      {Object.entries(PATTERNS).flatMap(([name, d]) =>
+        (['dark', 'light'] as const).map((ink) => (
+          <pattern key={name + ink} id={`past-${name}-${ink}`} width={8} height={8} patternUnits="userSpaceOnUse">
+            <path d={d} stroke={ink === 'dark' ? '#000000' : '#ffffff'} strokeWidth={1.6} strokeLinecap="round" fill="none" opacity={0.75} />
+          </pattern>
+        )),
+      )}
+    </defs>
+  )
+}

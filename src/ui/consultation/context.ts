@@ -1,0 +1,45 @@
+'use client'
+import { createContext, useContext } from 'react'
+import { useStore } from 'zustand'
+import { isVirgin, setBands, strandsOf } from '@/core/canvas'
+import type { Head } from '@/core/head'
+import type { Band, OpenConsultation, Strand } from '@/core/model'
+import { WORDS } from '../words'
+import type { ConsultationState, ConsultationStore } from './store'
+
+interface Context {
+  store: ConsultationStore
+  open: OpenConsultation
+  head: Head
+  writable: boolean
+}
+
+export const ConsultationContext = createContext<Context | undefined>(undefined)
+
+export function useConsultation(): Context {
+  const context = useContext(ConsultationContext)
+  if (!context) throw new Error('There is no open consultation around this part.')
+  return context
+}
+
+export const useEntry = <T>(select: (state: ConsultationState) => T): T => useStore(useConsultation().store, select)
+
+/** Strands of the region in sight, largest share first, and the one that is being read. */
+export function strandsInSight({ entry, region, strandId }: ConsultationState): { strands: ReturnType<typeof strandsOf>; strand: Strand } {
+  const strands = strandsOf(entry.canvas, region)
+  return { strands, strand: (strands.find(({ strand }) => strand.id === strandId) ?? strands[0]!).strand }
+}
+
+/** Puts new bands on a strand of the region in sight, and keeps the eye on it. */
+export function editBands(store: ConsultationStore, label: string, key: string, change: (bands: Band[]) => Band[], band?: number): void {
+  const { region } = store.getState()
+  const { strand } = strandsInSight(store.getState())
+  store.edit(label, key, (entry) => ({ ...entry, canvas: setBands(entry.canvas, region, strand.id, change(strand.bands)) }))
+  if (band !== undefined) store.setState({ band })
+}
+
+export const historyWords = ({ treatments }: Pick<Band, 'treatments'>): string =>
+  isVirgin({ treatments }) ? 'virgin' : treatments.map(({ kind }) => WORDS.treatment[kind].toLowerCase()).join(', then ')
+
+export const toneWords = ({ hue, strength }: Pick<Band, 'hue' | 'strength'>): string => (strength <= 0 || hue === 'neutral' ? 'neutral' : WORDS.hue[hue])
+

@@ -1,0 +1,1 @@
+export { PicturesPage } from './PicturesPage'
