@@ -94,7 +94,7 @@ describe('another salon', () => {
     expect((await stranger.call('GET', '/api/clients')).body['clients']).toEqual([])
     for (const [method, path, body] of [
       ['GET', `/api/clients/${clientId}`, undefined],
-      ['PUT', `/api/clients/${clientId}`, { name: 'Theirs', note: '', head: { circumferenceCm: 54 }, hair: MEDIUM_HAIR, baseRevision: 0 }],
+      ['PUT', `/api/clients/${clientId}`, { name: 'Theirs', note: '', head: { circumferenceCm: 54 }, baseRevision: 0 }],
       ['DELETE', `/api/clients/${clientId}`, undefined],
       ['POST', `/api/clients/${clientId}/plans`, { name: 'X', template: 'topStrip' }],
       ['GET', `/api/plans/${planId}`, undefined],
@@ -142,7 +142,7 @@ describe('clients', () => {
 
   it('are not overwritten by a stale save', async () => {
     const id = await newClient(oriel, 'Stale')
-    const entry = { name: 'First', note: '', head: { circumferenceCm: 54 }, hair: MEDIUM_HAIR, baseRevision: 0 }
+    const entry = { name: 'First', note: '', head: { circumferenceCm: 54 }, baseRevision: 0 }
     expect((await oriel.call('PUT', `/api/clients/${id}`, entry)).body).toEqual({ revision: 1 })
     expect((await bram.call('PUT', `/api/clients/${id}`, { ...entry, name: 'Second' })).status).toBe(409)
     expect((await oriel.call('GET', `/api/clients/${id}`)).body['name']).toBe('First')

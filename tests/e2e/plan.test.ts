@@ -223,6 +223,8 @@ it('opens every total to what it came from, and lets a caution be acknowledged b
     await page.waitForSelector(`[role="dialog"] ::-p-text(${words})`)
   }
   await page.locator('[aria-label="Totals"] button[aria-label*="cautions"]').click()
+  // The client’s own care record takes the place of the general reminder.
+  await page.waitForSelector('::-p-text(Allergy alert test: not recorded)')
   await fill(page, 'What was checked', 'patch read at 48 h')
   await press(page, 'Acknowledge')
   await page.waitForSelector('::-p-text(Acknowledged by Oriel Castellane)')
@@ -265,25 +267,25 @@ it('by touch: tap a zone on the map, step a figure with a fingertip, on a tablet
   expect((await exported(planId)).variants[0]!.stages[0]!.zones.find(({ role }) => role === 'frontLeft')!.placement.rowGapMm).toBe(9)
 })
 
-it('saves a client’s record again and again, says so, and offers a plan the new measures', async () => {
+it('saves a client’s name and head again and again, says so, and offers a plan the newer record', async () => {
   const clientId = await newClient(oriel, 'Record')
   const planId = await newPlan(oriel, clientId)
   const page = await openWindow(browser, oriel, problems)
   await page.goto(url(`/people/${clientId}`))
-  for (const length of ['41', '52']) {
-    await fill(page, 'Length at the crown, stretched', length)
+  for (const circumference of ['55', '57']) {
+    await fill(page, 'Circumference', circumference)
     await press(page, 'Save record')
     await page.waitForSelector('::-p-text(Record saved.)')
     await page.waitForFunction(() => [...document.querySelectorAll('button')].find(({ textContent }) => textContent === 'Save record')?.disabled)
   }
-  expect((await oriel.call('GET', `/api/clients/${clientId}`)).body).toMatchObject({ revision: 2, hair: { lengthCm: 52 } })
+  expect((await oriel.call('GET', `/api/clients/${clientId}`)).body).toMatchObject({ revision: 2, head: { circumferenceCm: 57 } })
   await openPlan(page, planId)
   await page.waitForSelector('::-p-text(differs from the client’s record)')
   await press(page, 'Head & hair')
   await press(page, 'Take over the client’s record')
-  await page.waitForFunction(() => document.querySelector('h1 ~ span, h1 + *')?.textContent?.includes('52 cm'))
+  await page.waitForSelector('[aria-label^="Undo: Head and hair from"]')
   await saved(page)
-  expect((await exported(planId)).hair.lengthCm).toBe(52)
+  expect((await exported(planId)).head.circumferenceCm).toBe(57)
 })
 
 it('has no serious accessibility issue on any screen', async () => {

@@ -86,6 +86,26 @@ export function strandsOf(canvas: Canvas, region: LengthRegion | 'all'): { stran
     .sort((a, b) => b.share - a.share)
 }
 
+/** Whether a strand has the bands of a longer one as far as it reaches. */
+const follows = (bands: readonly Band[], longer: readonly Band[]): boolean => JSON.stringify(bands) === JSON.stringify(fitBands(longer, strandLength(bands)))
+
+/**
+ * Kinds of hair in a region that differ by more than length: strands that have the same bands as far as they reach count as one, told by the
+ * longest of them. Largest share first.
+ */
+export function kindsOf(canvas: Canvas, region: LengthRegion | 'all'): { strand: Strand; share: number; white: number }[] {
+  const kinds: { strand: Strand; share: number; white: number }[] = []
+  for (const one of strandsOf(canvas, region).sort((a, b) => strandLength(b.strand.bands) - strandLength(a.strand.bands))) {
+    const kin = kinds.find(({ strand }) => follows(one.strand.bands, strand.bands))
+    if (!kin) kinds.push({ ...one })
+    else {
+      kin.white = (kin.white * kin.share + one.white * one.share) / (kin.share + one.share)
+      kin.share += one.share
+    }
+  }
+  return kinds.sort((a, b) => b.share - a.share)
+}
+
 /** Which strand a region's record is about first: the one most of its hair has. */
 export const mainStrand = (canvas: Canvas, region: LengthRegion | 'all'): Strand => strandsOf(canvas, region)[0]!.strand
 
@@ -104,8 +124,7 @@ export function setBands(canvas: Canvas, region: LengthRegion | 'all', strandId:
   if (region === 'all') {
     const strands = canvas.strands.map((strand) => {
       if (strand.id === strandId) return { ...strand, bands }
-      const follows = JSON.stringify(strand.bands) === JSON.stringify(fitBands(old, strandLength(strand.bands)))
-      return follows ? { ...strand, bands: fitBands(bands, strandLength(strand.bands)) } : strand
+      return follows(strand.bands, old) ? { ...strand, bands: fitBands(bands, strandLength(strand.bands)) } : strand
     })
     return tidy({ ...canvas, strands })
   }

@@ -128,5 +128,8 @@ export function levelAfter({ band, required, lightest, perVisit, removed, state 
   if (state === 'blocked' || state === 'fine') return { low: band.level, high: band.level }
   const at = (gained: number, each: number, visits: number) =>
     Math.floor(4 * (Math.min(required, lightest, band.level + gained + visits * each) + UNSEEN_LEVELS / 2)) / 4
-  return { low: at(removed.low, perVisit.low, slowVisits), high: at(removed.high, perVisit.high, fastVisits) }
+  const slow = at(removed.low, perVisit.low, slowVisits)
+  const fast = at(removed.high, perVisit.high, fastVisits)
+  // More slow visits may come a little further than fewer fast ones.
+  return { low: Math.min(slow, fast), high: Math.max(slow, fast) }
 }

@@ -61,7 +61,7 @@ const levels: Rule = (_wish, { limiting, visits, reach }) => {
 }
 
 const toneCanvas: Rule = ({ goal }, { bands }) => {
-  const raised = bands.find(({ state, required, target }) => state !== 'fine' && required > target.level + 1e-9)
+  const raised = bands.find(({ state, required, target }) => (state === 'lift' || state === 'short') && required > target.level + 1e-9)
   if (!raised) return []
   const { target, required, lightest } = raised
   const reads = lightest >= required - 0.25

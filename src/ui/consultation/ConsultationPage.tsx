@@ -2,11 +2,13 @@
 import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
+import Tab from '@mui/material/Tab'
+import Tabs from '@mui/material/Tabs'
 import Typography from '@mui/material/Typography'
 import { useEffect, useMemo, useState } from 'react'
 import { createHead } from '@/core/head'
 import type { OpenConsultation } from '@/core/model'
-import { Choice, ClientHeader } from '../parts'
+import { ClientHeader } from '../parts'
 import { dateInWords } from '../words'
 import { ConsultationContext, strandsInSight, useConsultation, useEntry } from './context'
 import { GoalPane } from './GoalPane'
@@ -69,10 +71,15 @@ function Consultation() {
         {writable && <UndoButtons />}
       </ClientHeader>
       <SaveTrouble />
-      <Box sx={{ px: { xs: 1.5, md: 2 }, pt: 0.5, display: 'flex', gap: 2, alignItems: 'end', flexWrap: 'wrap' }}>
-        <Choice label={`Record of ${dateInWords(open.today)}`} value={pane} options={PANES} onChange={setPane} />
-        <Typography variant="caption" color="textSecondary" sx={{ pb: 1, display: { xs: 'none', md: 'block' } }}>
-          Keys: 1–9 choose a band, ↑ ↓ its level, ← → the next one, Ctrl Z undoes.
+      <Box sx={{ px: { xs: 1.5, md: 2 }, display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
+        <Tabs value={pane} onChange={(_event, next: Pane) => setPane(next)} aria-label="Consultation" sx={{ minHeight: 44 }}>
+          {PANES.map(({ value, label }) => (
+            <Tab key={value} value={value} label={label} sx={{ minHeight: 44, textTransform: 'none', fontWeight: 600 }} />
+          ))}
+        </Tabs>
+        <Typography variant="caption" color="textSecondary" sx={{ display: { xs: 'none', md: 'block' } }}>
+          {dateInWords(open.today)}
+          {pane === 'hair' && '. Keys: 1–9 choose a band, ↑ ↓ its level, ← → the next one, Ctrl Z undoes.'}
         </Typography>
       </Box>
       {pane === 'hair' && <HairPane />}

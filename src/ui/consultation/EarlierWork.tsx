@@ -23,7 +23,7 @@ export function EarlierWork({ visit }: { visit: DoneVisit }) {
       viewBox={`${left - 1} ${top - 1} ${right - left + 2} ${bottom - top + 2}`}
       role="img"
       aria-label={`Foils of ${dateInWords(visit.on)}, face up, client’s left on the left`}
-      style={{ width: '100%', maxHeight: 430, display: 'block' }}
+      style={{ width: '100%', maxHeight: 'min(430px, 44dvh)', display: 'block' }}
     >
       <HatchDefinitions swatches={drawing.swatches} prefix="earlier" />
       <path d={drawing.hairline} fill={INK.paper} stroke={INK.strong} strokeWidth={0.08} />

@@ -3,8 +3,11 @@ import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
+import type { Theme } from '@mui/material/styles'
+import useMediaQuery from '@mui/material/useMediaQuery'
 import { useMemo } from 'react'
-import { cutCanvas, regionLengths, setBands, strandsOf } from '@/core/canvas'
+import { cutCanvas, daysBetween, kindsOf, regionLengths, setBands, USUAL_WASHES_PER_WEEK } from '@/core/canvas'
+import { regrowthCm } from '@/core/hair'
 import { LIMITS, TARGET_REGIONS, type Band, type Strand, type TargetRegion } from '@/core/model'
 import { Choice, NumberField } from '../parts'
 import { LINE } from '../theme'
@@ -19,6 +22,8 @@ import { useVerdict } from './useVerdict'
 /** The hair: strands by region, white hair and earlier work on the head, and the band in hand. */
 export function HairPane() {
   const { store, writable } = useConsultation()
+  // Where there is no room beside the strand the band in hand stands right under it, before the head.
+  const wide = useMediaQuery(({ breakpoints }: Theme) => breakpoints.up('md'))
   const region = useEntry((state) => state.region)
   const canvas = useEntry((state) => state.entry.canvas)
   const lengths = useMemo(() => regionLengths(canvas), [canvas])
@@ -29,16 +34,19 @@ export function HairPane() {
         <Prediction />
         <Choice label="Where on the head" value={region} options={TARGET_REGIONS.map((value) => ({ value, label: label(value) }))} onChange={(value) => store.show(value)} />
         <Strands />
+        {!wide && <BandCard />}
         <HeadPane />
       </Box>
-      <Box sx={{ p: { xs: 1.5, md: 2 }, borderLeft: { md: LINE }, overflow: { md: 'auto' }, bgcolor: 'background.paper' }}>
-        <BandCard />
-        {!writable && (
-          <Typography variant="caption" color="textSecondary" component="p" sx={{ mt: 2 }}>
-            Your role may read this record. An owner or colourist can change it.
-          </Typography>
-        )}
-      </Box>
+      {wide && (
+        <Box sx={{ p: 2, borderLeft: LINE, overflow: 'auto', bgcolor: 'background.paper' }}>
+          <BandCard />
+        </Box>
+      )}
+      {!writable && (
+        <Typography variant="caption" color="textSecondary" component="p" sx={{ p: 2 }}>
+          Your role may read this record. An owner or colourist can change it.
+        </Typography>
+      )}
     </Box>
   )
 }
@@ -56,13 +64,13 @@ function Prediction() {
         First record. It begins as virgin hair at level {open.hair.naturalLevel}: split the strand where its history changes, and set what was done.
       </Alert>
     ) : null
-  const root = predicted.strands[0]!.bands[0]!
+  const weeks = Math.max(0, Math.round(daysBetween(from.recordedOn, open.today) / 7))
   return (
-    <Box sx={{ mb: 1.5, p: 1.5, border: LINE, bgcolor: 'background.paper', display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center' }}>
+    <Box sx={{ mb: 1.5, px: 1.5, py: 0.75, border: LINE, bgcolor: 'background.paper', display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center' }}>
       <Box sx={{ flex: '1 1 300px' }}>
-        <Typography>
+        <Typography variant="body2">
           <b>{corrections.length === 0 ? 'As predicted' : `${corrections.length} correction${corrections.length === 1 ? '' : 's'} kept`}</b> from {dateInWords(from.recordedOn)}
-          {from.kind === 'done' ? ' (plan carried out)' : ''}: first band now {root.toCm} cm, dyes washed {entry.hair.washesPerWeek ?? 3} times a week.
+          {from.kind === 'done' && ' (plan carried out)'}: {weeks} weeks, roots {tenth(regrowthCm(weeks, entry.hair.growthCmPerMonth))} cm longer, about {Math.round(weeks * (entry.hair.washesPerWeek ?? USUAL_WASHES_PER_WEEK))} washes.
         </Typography>
         <Typography variant="caption" color="textSecondary">
           {corrections.length === 0
@@ -119,7 +127,7 @@ function Strands() {
     <Box sx={{ mt: 1.5 }}>
       {several && (
         <Choice
-          label="Kinds of hair here (lengths differ, or earlier work)"
+          label="Kinds of hair here"
           value={strand.id}
           options={strands.slice(0, 8).map(({ strand: one, share }) => ({ value: one.id, label: `${Math.round(100 * share)} % · ${kindWords(one)}` }))}
           onChange={(id) => store.show(state.region, id)}
@@ -162,9 +170,15 @@ function Strands() {
   /** An edit for one region may give the strand a name of its own; the eye stays on it. */
   function keepInHand(before: Strand, index: number) {
     const { entry, region } = store.getState()
-    const still = strandsOf(entry.canvas, region)
+    const still = kindsOf(entry.canvas, region)
     if (!still.some(({ strand: one }) => one.id === before.id)) store.pick(still[0]!.strand.id, index)
   }
 }
 
-const kindWords = ({ bands }: Strand): string => `${bands.at(-1)!.toCm} cm, ${[...new Set(bands.map(({ level }) => level))].slice(0, 3).join(' / ')}`
+/** A kind of hair in few words: its levels, and what its ends have been through from where on. */
+function kindWords({ bands }: Strand): string {
+  const last = bands.at(-1)!
+  const levels = [...new Set(bands.map(({ level }) => level))].slice(0, 4).join(' / ')
+  return `${levels} ${historyWords(last)}${bands.length > 1 ? ` from ${last.fromCm} cm` : ''}`
+}
+const tenth = (value: number): number => Math.round(value * 10) / 10

@@ -192,7 +192,7 @@ function HeadMap({ mode, paintable, cursor, onCursor, onCell }: MapProps) {
       tabIndex={0}
       role="application"
       aria-label={mode === 'white' ? 'White hair on the scalp, face up, client’s left on the left. Arrow keys move, space paints.' : 'Regions of the scalp, face up. Arrow keys move, space chooses.'}
-      style={{ width: '100%', maxHeight: 430, display: 'block', touchAction: paintable ? 'none' : 'auto', cursor: 'crosshair' }}
+      style={{ width: '100%', maxHeight: 'min(430px, 44dvh)', display: 'block', touchAction: paintable ? 'none' : 'auto', cursor: 'crosshair' }}
       onKeyDown={walk}
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId)

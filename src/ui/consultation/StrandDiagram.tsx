@@ -151,7 +151,8 @@ const describe = (band: Band, i: number, count: number): string =>
 function Ruler({ length, x, y }: { length: number; x: (cm: number) => number; y: number }) {
   const perCm = (x(length) - x(0)) / length
   const step = [1, 2, 5, 10, 20, 50].find((cm) => cm * perCm >= 34) ?? 100
-  const ticks = Array.from({ length: Math.floor(length / step) + 1 }, (_, i) => i * step)
+  // A tick so near the tip that its figure would run into the tip's own is left out.
+  const ticks = Array.from({ length: Math.floor(length / step) + 1 }, (_, i) => i * step).filter((cm) => cm === 0 || (length - cm) * perCm > 60)
   return (
     <g aria-hidden fill={INK.faint} fontSize={12}>
       {ticks.map((cm) => (
@@ -162,11 +163,9 @@ function Ruler({ length, x, y }: { length: number; x: (cm: number) => number; y:
           </text>
         </g>
       ))}
-      {length - ticks.at(-1)! > (34 / perCm) * 0.8 && (
-        <text x={x(length)} y={y + 28} textAnchor="end">
-          {length} cm
-        </text>
-      )}
+      <text x={x(length)} y={y + 28} textAnchor="end">
+        {length} cm, tip
+      </text>
     </g>
   )
 }

@@ -7,6 +7,7 @@ import Typography from '@mui/material/Typography'
 import { useId, useState } from 'react'
 import { hexFromLab, exposedLab } from '@/core/colour'
 import { SCHOOL_MEANS, type Reason } from '@/core/feasibility'
+import { LENGTH_REGIONS } from '@/core/model'
 import { LINE } from '../theme'
 import { REACH_WORDS, WORDS } from '../words'
 import { useConsultation, useEntry } from './context'
@@ -36,7 +37,7 @@ export function VerdictCard() {
         </Typography>
         {limits && (
           <Button variant="outlined" color="inherit" sx={{ mt: 1 }} onClick={() => store.setState({ region: 'all', strandId: limiting.strandId, band: limiting.index })}>
-            Limited by {limiting.band.fromCm}–{limiting.band.toCm} cm ({limiting.regions.map((region) => WORDS.region[region].toLowerCase()).join(', ')})
+            Limited by {limiting.band.fromCm}–{limiting.band.toCm} cm ({limiting.regions.length === LENGTH_REGIONS.length ? 'everywhere' : limiting.regions.map((region) => WORDS.region[region].toLowerCase()).join(', ')})
           </Button>
         )}
       </Box>

@@ -1,7 +1,7 @@
 'use client'
 import { createContext, useContext } from 'react'
 import { useStore } from 'zustand'
-import { isVirgin, setBands, strandsOf } from '@/core/canvas'
+import { isVirgin, kindsOf, setBands } from '@/core/canvas'
 import type { Head } from '@/core/head'
 import type { Band, OpenConsultation, Strand } from '@/core/model'
 import { WORDS } from '../words'
@@ -24,9 +24,9 @@ export function useConsultation(): Context {
 
 export const useEntry = <T>(select: (state: ConsultationState) => T): T => useStore(useConsultation().store, select)
 
-/** Strands of the region in sight, largest share first, and the one that is being read. */
-export function strandsInSight({ entry, region, strandId }: ConsultationState): { strands: ReturnType<typeof strandsOf>; strand: Strand } {
-  const strands = strandsOf(entry.canvas, region)
+/** Kinds of strand of the region in sight, largest share first, and the one that is being read. */
+export function strandsInSight({ entry, region, strandId }: ConsultationState): { strands: ReturnType<typeof kindsOf>; strand: Strand } {
+  const strands = kindsOf(entry.canvas, region)
   return { strands, strand: (strands.find(({ strand }) => strand.id === strandId) ?? strands[0]!).strand }
 }
 

@@ -18,7 +18,7 @@ export function Choice<T extends string>({ label, value, options, onChange, disa
   const id = useId()
   return (
     <Box>
-      <Typography id={id} variant="caption" color="textSecondary">
+      <Typography id={id} variant="caption" color="textSecondary" sx={{ display: 'block', lineHeight: 1.2, mb: '2px' }}>
         {label}
       </Typography>
       <ToggleButtonGroup

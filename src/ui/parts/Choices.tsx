@@ -18,7 +18,7 @@ export function Choices<T extends string>({ label, values, options, onChange, di
   const id = useId()
   return (
     <Box>
-      <Typography id={id} variant="caption" color="textSecondary">
+      <Typography id={id} variant="caption" color="textSecondary" sx={{ display: 'block', lineHeight: 1.2, mb: '2px' }}>
         {label}
       </Typography>
       <ToggleButtonGroup size="small" aria-labelledby={id} value={[...values]} disabled={disabled ?? false} onChange={(_event, next: T[]) => onChange(next)} sx={{ display: 'flex', flexWrap: 'wrap' }}>

@@ -52,7 +52,7 @@ export function NumberField({ label, value, limit, step, onChange, onClear, help
   return (
     <Box sx={{ minWidth: 0 }}>
       <Box sx={layout === 'row' ? { display: 'flex', alignItems: 'center', gap: 1 } : undefined}>
-      <Typography component="label" htmlFor={id} variant="caption" color="textSecondary" sx={{ flex: 1, display: 'block', lineHeight: 1.2 }}>
+      <Typography component="label" htmlFor={id} variant="caption" color="textSecondary" sx={{ flex: 1, display: 'block', lineHeight: 1.2, mb: layout === 'row' ? 0 : '2px' }}>
         {label}
       </Typography>
       <Box sx={{ display: 'flex', gap: 0.5, width: layout === 'row' ? 196 : undefined }}>
