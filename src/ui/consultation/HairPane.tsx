@@ -34,7 +34,11 @@ export function HairPane() {
         <Prediction />
         <Choice label="Where on the head" value={region} options={TARGET_REGIONS.map((value) => ({ value, label: label(value) }))} onChange={(value) => store.show(value)} />
         <Strands />
-        {!wide && <BandCard />}
+        {!wide && (
+          <Box sx={{ mt: 2.5 }}>
+            <BandCard />
+          </Box>
+        )}
         <HeadPane />
       </Box>
       {wide && (
