@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { computePlan, planFigures } from '@/core/pipeline'
+import { TooManyPiecesError } from '@/core/placement'
 import { checkPlanDocument, describeProblems } from '@/server/dto'
 
 /** `./falto compute FILE|-`: plan document in, figures out. One line on stderr and exit code 2 for an entry that cannot be used. */
@@ -19,7 +20,12 @@ function main(file: string | undefined): void {
   }
   const checked = checkPlanDocument(entry)
   if (!checked.ok) return refuse(`not a plan that can be computed: ${describeProblems(checked.problems)}`)
-  process.stdout.write(`${JSON.stringify(planFigures(checked.value, computePlan(checked.value)), null, 2)}\n`)
+  try {
+    process.stdout.write(`${JSON.stringify(planFigures(checked.value, computePlan(checked.value)), null, 2)}\n`)
+  } catch (error) {
+    if (!(error instanceof TooManyPiecesError)) throw error
+    refuse(error.message)
+  }
 }
 
 function refuse(message: string): void {

@@ -2,6 +2,7 @@ import { expose, transfer } from 'comlink'
 import { HeadMeasureError, localScale, mapFromPlace, placeFromMap, regionAt } from '@/core/head'
 import type { FaltoPlan, MapPoint } from '@/core/model'
 import { checkPlan, computePlan, derivationsOf, planFigures, type Derivations, type PlanFigures, type PlanProblem } from '@/core/pipeline'
+import { TooManyPiecesError } from '@/core/placement'
 import { headModel, mapDrawing, type HeadModel, type MapDrawing, type ZoneDrawing } from '@/core/sheet'
 
 export interface Answer {
@@ -45,6 +46,7 @@ const api = {
         answer: { figures: planFigures(plan, computed), drawing: onlyChanges(mapDrawing(plan, computed)), derivations: derivationsOf(plan, computed) },
       }
     } catch (error) {
+      if (error instanceof TooManyPiecesError) return { ok: false, problems: [{ path: '', message: error.message }] }
       const problems = checkPlan(plan)
       if (problems.length === 0 && !(error instanceof HeadMeasureError)) throw error
       return { ok: false, problems }

@@ -1,57 +1,35 @@
 import { mapFromPlace, type Head } from '../head'
-import type { BoundaryStep, Layout, LayoutEdge, MapPoint, Place, StoredPlace } from '../model'
-import { radians } from '../units'
+import type { BoundaryStep, Layout, MapPoint } from '../model'
+import { edgeCorners, placeFromDisk, type DiskPoint } from './disk'
 
-/** Longest straight piece of a parting in the unit disk, and of the hairline in azimuth. About 6 mm on the head. */
+/** Longest straight piece of a parting in the unit disk. About 6 mm on the head. */
 const DISK_STEP = 0.05
-const HAIRLINE_STEP = radians(2)
-
-export const placeOf = (place: StoredPlace): Place => ({ psi: radians(place.psiDeg), s: place.s })
 
 /**
  * Every edge drawn once on a head's map, from `from` to `to`. A parting is straight between its places in the disk of
  * radius s, so it may cross the apex; a hairline follows s = 1 towards growing azimuth.
  */
-export function drawEdges(head: Head, layout: Layout): Map<string, MapPoint[]> {
-  const vertices = new Map(layout.vertices.map((vertex) => [vertex.id, placeOf(vertex)]))
-  const drawn = new Map<string, MapPoint[]>()
-  for (const edge of layout.edges) {
-    const from = vertices.get(edge.from)
-    const to = vertices.get(edge.to)
-    if (!from || !to) throw new Error(`Edge ${edge.id} names a vertex that is not there.`)
-    const places = edge.kind === 'hairline' ? alongHairline(from, to) : alongParting(edge, from, to)
-    drawn.set(
-      edge.id,
-      places.map((place) => mapFromPlace(head, place)),
-    )
-  }
-  return drawn
+export function drawEdges(head: Head, layout: Pick<Layout, 'vertices' | 'edges'>): Map<string, MapPoint[]> {
+  const vertices = new Map(layout.vertices.map((vertex) => [vertex.id, vertex]))
+  return new Map(
+    layout.edges.map((edge) => {
+      const corners = edgeCorners(edge, vertices)
+      const points = edge.kind === 'hairline' ? corners : inSteps(corners)
+      return [edge.id, points.map((point) => mapFromPlace(head, placeFromDisk(point)))]
+    }),
+  )
 }
 
-function alongHairline(from: Place, to: Place): Place[] {
-  const turn = 2 * Math.PI
-  const span = ((((to.psi - from.psi) % turn) + turn) % turn) || turn
-  const steps = Math.max(1, Math.ceil(span / HAIRLINE_STEP))
-  return Array.from({ length: steps + 1 }, (_, i) => ({ psi: from.psi + (span * i) / steps, s: 1 }))
-}
-
-function alongParting(edge: LayoutEdge, from: Place, to: Place): Place[] {
-  const corners = [from, ...edge.via.map(placeOf), to].map((place) => ({
-    x: place.s * Math.sin(place.psi),
-    y: place.s * Math.cos(place.psi),
-  }))
-  const places: Place[] = []
-  corners.forEach((corner, i) => {
+function inSteps(corners: readonly DiskPoint[]): DiskPoint[] {
+  return corners.flatMap((corner, i) => {
     const next = corners[i + 1]
-    const steps = next ? Math.max(1, Math.ceil(Math.hypot(next.x - corner.x, next.y - corner.y) / DISK_STEP)) : 1
-    for (let step = 0; step < steps; step++) {
+    if (!next) return [corner]
+    const steps = Math.max(1, Math.ceil(Math.hypot(next.x - corner.x, next.y - corner.y) / DISK_STEP))
+    return Array.from({ length: steps }, (_, step) => {
       const t = step / steps
-      const x = next ? corner.x + t * (next.x - corner.x) : corner.x
-      const y = next ? corner.y + t * (next.y - corner.y) : corner.y
-      places.push({ psi: Math.atan2(x, y), s: Math.hypot(x, y) })
-    }
+      return { x: corner.x + t * (next.x - corner.x), y: corner.y + t * (next.y - corner.y) }
+    })
   })
-  return places
 }
 
 /** The closed outline of a zone from the drawn edges, anticlockwise as the map is drawn, without a repeated last point. */

@@ -1,4 +1,4 @@
-import { type Head } from '../head'
+import { CROWN_POLAR_ANGLE, mapFromDirection, pointFromMap, type Head } from '../head'
 import type { BoundaryStep, Layout, MapPoint, Point3 } from '../model'
 import { createMesh, type ZoneMesh } from './mesh'
 import { drawEdges, joinOutline, signedArea } from './outline'
@@ -16,6 +16,10 @@ export interface ZoneShape {
   meanPoint: Point3
   /** Heights over the ears that the zone spans, cm. */
   height: { min: number; max: number }
+  /** What partings parallel to an edge follow: the zone's stretch of hairline, or its whole outline where it has none; points in space, cm. */
+  rim: Point3[]
+  /** Where partings that fan out meet: the place of the outline nearest to the crown. */
+  pivot: Point3
   /** Ids of the zones that share an edge with this one. */
   neighbours: string[]
 }
@@ -36,11 +40,22 @@ export function shapeZones(head: Head, layout: Layout, zones: readonly Bounded[]
       area: signedArea(outline),
       mesh,
       ...summarise(mesh),
+      ...edgesInSpace(head, layout, zone.boundary, edges, outline),
       neighbours: zones
         .filter((other) => other.id !== zone.id && other.boundary.some((step) => used.has(step.edge)))
         .map((other) => other.id),
     }
   })
+}
+
+function edgesInSpace(head: Head, layout: Layout, boundary: readonly BoundaryStep[], edges: ReadonlyMap<string, MapPoint[]>, outline: readonly MapPoint[]): Pick<ZoneShape, 'rim' | 'pivot'> {
+  const kinds = new Map(layout.edges.map(({ id, kind }) => [id, kind]))
+  const hairline = boundary.flatMap(({ edge }) => (kinds.get(edge) === 'hairline' ? edges.get(edge)! : []))
+  const space = (point: MapPoint) => pointFromMap(head, point)
+  const crown = pointFromMap(head, mapFromDirection(head, CROWN_POLAR_ANGLE, Math.PI))
+  const away = ({ x, y, z }: Point3) => Math.hypot(x - crown.x, y - crown.y, z - crown.z)
+  const around = outline.map(space)
+  return { rim: hairline.length > 0 ? hairline.map(space) : around, pivot: around.reduce((best, point) => (away(point) < away(best) ? point : best)) }
 }
 
 function summarise({ areas, triangles, space }: ZoneMesh): Pick<ZoneShape, 'meanNormal' | 'meanPoint' | 'height'> {

@@ -1,4 +1,16 @@
-export const LAYOUT_TEMPLATES = ['fourQuadrants', 'topStrip'] as const
+export const LAYOUT_TEMPLATES = [
+  'fourQuadrants',
+  'topStrip',
+  'onScalpSections',
+  'radialBack',
+  'halo',
+  'triangleFan',
+  'crossedPanels',
+  'occipitalV',
+  'hairlineRim',
+  'fringeTriangle',
+  'faceFrame',
+] as const
 export type LayoutTemplate = (typeof LAYOUT_TEMPLATES)[number]
 
 export const EDGE_KINDS = ['parting', 'hairline'] as const
@@ -6,12 +18,22 @@ export type EdgeKind = (typeof EDGE_KINDS)[number]
 
 /** Parameters of the templates; each template uses those it knows. */
 export interface LayoutParameters {
-  /** `fourQuadrants`: a fifth section under the occipital bone. */
+  /** A section under the occipital bone of its own. */
   separateNape: boolean
-  /** `topStrip`: width of the panel, cm. */
+  /** Width of the panel along the part, cm; for a rim, 0 leaves the part alone. */
   stripWidthCm: number
-  /** `topStrip`: how far the part lies from the middle, cm, positive towards the client's left. */
+  /** How far the part lies from the middle, cm, positive towards the client's left. */
   partOffsetCm: number
+  /** How far partings at the part are drawn to and fro, mm: 0 straight, more is softer. */
+  zigzagMm?: number | undefined
+  /** Circle on top. */
+  radiusCm?: number | undefined
+  /** Width of a rim or a panel along the hairline. */
+  rimCm?: number | undefined
+  /** Wedges of the back, or triangles of a fan. */
+  pieces?: number | undefined
+  /** How much is cut off a triangle's corners. */
+  cutCornersCm?: number | undefined
 }
 
 /** A head-free place as it is stored. */

@@ -10,7 +10,8 @@ export const CONSTANTS_VERSION = '2026.11'
 
 export const PRODUCT_KINDS = ['powderLightener', 'creamLightener', 'permanentColour', 'gloss'] as const
 export const TONES = ['cool', 'neutral', 'warm'] as const
-export const STAGE_KINDS = ['lighten'] as const
+export const STAGE_KINDS = ['prepare', 'base', 'lighten', 'dropoutPaint', 'primer', 'shadowRoot', 'melt', 'gloss', 'blockTone', 'treat'] as const
+export const WORKS_ON = ['everything', 'took', 'dropped'] as const
 
 export type ProductKind = (typeof PRODUCT_KINDS)[number]
 export type Tone = (typeof TONES)[number]
@@ -55,10 +56,24 @@ export interface Zone {
   placement: Placement
 }
 
+/** Which hair a stage works on: everything, what an earlier stage took, or what it dropped. */
+export interface WorksOn {
+  kind: (typeof WORKS_ON)[number]
+  stageId?: string | undefined
+}
+
+/** What is known about hair place by place, %, in the fixed order of the core's scalp cells. */
+export interface HairMap {
+  whitePercent: number[]
+  /** Of the hair, what carries an earlier treatment. */
+  earlierPercent: number[]
+}
+
 export interface Stage {
   id: string
   kind: StageKind
   name: string
+  worksOn?: WorksOn | undefined
   layout: Layout
   zones: Zone[]
   /** Zone ids in the order of application. */
@@ -79,6 +94,7 @@ export interface FaltoPlan {
   name: string
   head: HeadMeasures
   hair: HairState
+  hairMap?: HairMap | undefined
   products: Product[]
   formulas: Formula[]
   learned: LearnedFactors

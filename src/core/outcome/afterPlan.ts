@@ -1,8 +1,7 @@
-import { cellArea, cellAt, MOST_STRANDS, mergePopulations, SCALP_CELLS, tidy } from '../canvas'
+import { cellArea, MOST_STRANDS, mergePopulations, SCALP_CELLS, tidy } from '../canvas'
 import { hairsPerCm2 } from '../hair'
-import { placeFromMap } from '../head'
-import type { Canvas, CellHair, FaltoPlan, Placement, Strand } from '../model'
-import { MAP, RISE, ARC, DENSITY, STRIDE, type Piece } from '../placement'
+import type { Canvas, CellHair, FaltoPlan, Strand } from '../model'
+import { hairsByCell, type Piece } from '../placement'
 import type { ComputedStages } from '../result'
 import { treatStrand, type Application } from './treat'
 
@@ -67,15 +66,12 @@ export function afterPlan(canvas: Canvas, { plan, computed, visitId, on }: DoneP
 
 function takenByCell(plan: FaltoPlan, { head, zones }: ComputedStages, on: string): Map<string, Taken>[] {
   const taken = SCALP_CELLS.map(() => new Map<string, Taken>())
-  const placements = new Map(plan.variants.flatMap(({ stages }) => stages.flatMap((stage) => stage.zones.map(({ id, placement }) => [`${stage.id}/${id}`, placement]))))
   for (const zone of zones) {
-    const placement = placements.get(`${zone.stageId}/${zone.zoneId}`)!
     for (const piece of zone.placement.pieces) {
-      const { application, key } = applicationOf(plan, placement, piece, on)
-      for (const { x, y, share } of samples(piece)) {
-        const cell = taken[cellAt(placeFromMap(head, { x, y }))]!
+      const { application, key } = applicationOf(plan, piece, on)
+      for (const [index, hairs] of hairsByCell(head, piece)) {
+        const cell = taken[index]!
         const known = cell.get(key)
-        const hairs = piece.takenHairs * share
         if (known) known.hairs += hairs
         else cell.set(key, { key, formulaId: piece.formulaId, application, hairs })
       }
@@ -84,28 +80,12 @@ function takenByCell(plan: FaltoPlan, { head, zones }: ComputedStages, on: strin
   return taken
 }
 
-function applicationOf(plan: FaltoPlan, { take, startCm }: Placement, piece: Piece, on: string): { application: Application; key: string } {
-  const formula = plan.formulas.find(({ id }) => id === piece.formulaId)!
+function applicationOf(plan: FaltoPlan, { formulaId, fromCm, toCm }: Piece, on: string): { application: Application; key: string } {
+  const formula = plan.formulas.find(({ id }) => id === formulaId)!
   const { kind } = plan.products.find(({ id }) => id === formula.productId)!
-  const [fromCm, toCm] = take.kind === 'onScalp' ? [0, take.bandCm] : [startCm, Infinity]
-  return { application: { formula, kind, fromCm, toCm, on }, key: `${formula.id} ${fromCm} ${toCm}` }
-}
-
-/** Points spread over a piece's subsection, with the share of its hair that each stands for: two beside the middle of every segment. */
-function samples({ line, thickness }: Piece): { x: number; y: number; share: number }[] {
-  const points: { x: number; y: number; share: number }[] = []
-  for (let at = STRIDE; at < line.length; at += STRIDE) {
-    const before = at - STRIDE
-    const weight = ((line[at + DENSITY]! + line[before + DENSITY]!) / 2) * (line[at + ARC]! - line[before + ARC]!)
-    for (const side of [-thickness / 4, thickness / 4])
-      points.push({
-        x: (line[at + MAP]! + line[before + MAP]!) / 2 + side * line[at + RISE]!,
-        y: (line[at + MAP + 1]! + line[before + MAP + 1]!) / 2 + side * line[at + RISE + 1]!,
-        share: weight,
-      })
-  }
-  const total = points.reduce((sum, { share }) => sum + share, 0)
-  return points.map((point) => ({ ...point, share: point.share / total }))
+  // To the half centimetre: strands that differ by less are one kind of hair.
+  const [from, to] = [Math.round(2 * fromCm) / 2, Math.round(2 * toCm) / 2]
+  return { application: { formula, kind, fromCm: from, toCm: to, on }, key: `${formula.id} ${from} ${to}` }
 }
 
 function freshId(strands: ReadonlyMap<string, Strand>): string {

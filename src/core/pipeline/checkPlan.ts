@@ -31,12 +31,17 @@ export function checkPlan(plan: FaltoPlan): PlanProblem[] {
   plan.variants.forEach((variant, v) =>
     variant.stages.forEach((stage, s) => {
       const path = `variants[${v}].stages[${s}]`
-      stage.zones.forEach((zone, z) =>
+      stage.zones.forEach((zone, z) => {
+        const noFormula = (field: string, id: string) => problems.push({ path: `${path}.zones[${z}].placement.${field}`, message: `There is no formula "${id}" in this plan.` })
         zone.placement.sequence.forEach((id, i) => {
-          if (id !== LEAVE && !formulas.has(id))
-            problems.push({ path: `${path}.zones[${z}].placement.sequence[${i}]`, message: `There is no formula "${id}" in this plan.` })
-        }),
-      )
+          if (id !== LEAVE && !formulas.has(id)) noFormula(`sequence[${i}]`, id)
+        })
+        const { dropout } = zone.placement
+        if (dropout && !formulas.has(dropout.formulaId)) noFormula('dropout.formulaId', dropout.formulaId)
+      })
+      const { worksOn } = stage
+      if (worksOn && worksOn.kind !== 'everything' && !variant.stages.slice(0, s).some(({ id }) => id === worksOn.stageId))
+        problems.push({ path: `${path}.worksOn.stageId`, message: `${stage.name} works on what another stage left, but no stage before it has that name. Choose an earlier stage, or let it work on everything.` })
       if (head) problems.push(...checkStage(head, stage).map((problem) => ({ path: `${path}.${problem.path}`, message: problem.message })))
     }),
   )

@@ -1,14 +1,16 @@
 import { cautionsFor } from '../advice'
+import { lookOf, type Look } from '../appearance'
 import { createHead, scalpArea, type Head } from '../head'
 import { shapeZones, type ZoneShape } from '../layout'
 import type { Caution, FaltoPlan, HairState, HeadMeasures, Placement, Stage } from '../model'
-import { createField, placeZone, zoneHair, type PartingField, type ZoneHair } from '../placement'
+import { createField, placeZone, siteFor, takenShareByCell, zoneHair, type PartingField, type Piece, type Site, type ZoneHair } from '../placement'
 import { formulaGrams, pieceGrams, pieceSeconds, secondsRange, zoneSeconds } from '../quantity'
 import type { ComputedStages, ZoneResult } from '../result'
 import { memoByKey } from './memo'
 
 /** A whole plan, computed and not rounded. */
 export interface ComputedPlan extends ComputedStages {
+  look: Look
   cautions: Caution[]
 }
 
@@ -27,7 +29,9 @@ export function activeVariant(plan: FaltoPlan): FaltoPlan['variants'][number] {
 export function computePlan(plan: FaltoPlan): ComputedPlan {
   const head = headFor(plan.head)
   const kinds = new Map(plan.formulas.map((formula) => [formula.id, plan.products.find(({ id }) => id === formula.productId)!.kind]))
-  const zones = activeVariant(plan).stages.flatMap((stage) => computeStage(plan, head, stage, kinds))
+  const { stages } = activeVariant(plan)
+  const zones: ZoneResult[] = []
+  for (const stage of stages) zones.push(...computeStage(plan, head, stage, kinds, stageShare(plan, head, stage, zones)))
   const pieces = zones.flatMap((zone) => zone.placement.pieces)
   const grams = plan.formulas.map((formula) =>
     formulaGrams(
@@ -54,14 +58,42 @@ export function computePlan(plan: FaltoPlan): ComputedPlan {
     shareByFormula,
     shareLeft: Math.max(0, 1 - Object.values(shareByFormula).reduce((sum, share) => sum + share, 0)),
   }
-  return { ...computed, cautions: cautionsFor(plan, computed) }
+  return { ...computed, look: lookOf(plan, stages, computed), cautions: cautionsFor(plan, computed) }
 }
 
-function computeStage(plan: FaltoPlan, head: Head, stage: Stage, kinds: Map<string, FaltoPlan['products'][number]['kind']>): ZoneResult[] {
+/** What a stage finds to work on, where that is not everything: share of each scalp cell's hair, and its name for memory. */
+interface StageShare {
+  name: string
+  share: Float64Array
+}
+
+function stageShare(plan: FaltoPlan, head: Head, { worksOn }: Stage, before: readonly ZoneResult[]): StageShare | undefined {
+  if (!worksOn || worksOn.kind === 'everything') return undefined
+  const earlier = before.filter(({ stageId }) => stageId === worksOn.stageId)
+  const placements = earlier.map(({ placement }) => placement)
+  const pieces = placements.flatMap((placement) => placement.pieces)
+  const taken = shareFor(head, plan.hair, pieces, placements)
+  return { name: `${worksOn.kind}${nameOf(placements)}`, share: worksOn.kind === 'took' ? taken : taken.map((share) => 1 - share) }
+}
+
+/** A name for the very placements an earlier stage has, which keep their identity while nothing in them changes. */
+const placementNames = new WeakMap<object, number>()
+let placementsNamed = 0
+function nameOf(placements: readonly object[]): string {
+  return placements
+    .map((placement) => {
+      if (!placementNames.has(placement)) placementNames.set(placement, placementsNamed++)
+      return placementNames.get(placement)
+    })
+    .join()
+}
+
+function computeStage(plan: FaltoPlan, head: Head, stage: Stage, kinds: Map<string, FaltoPlan['products'][number]['kind']>, share: StageShare | undefined): ZoneResult[] {
   const headKey = JSON.stringify(plan.head)
   const layoutKey = shortName(headKey + JSON.stringify([stage.layout.vertices, stage.layout.edges, stage.zones.map(({ id, boundary }) => [id, boundary])]))
   const shapes = new Map(shapesFor(head, stage, layoutKey).map((shape) => [shape.id, shape]))
   const hairKey = JSON.stringify(plan.hair)
+  const mapKey = plan.hairMap ? shortName(JSON.stringify(plan.hairMap)) : ''
   return stage.order.map((id) => {
     const zone = stage.zones.find((candidate) => candidate.id === id)!
     const shape = shapes.get(id)!
@@ -70,8 +102,9 @@ function computeStage(plan: FaltoPlan, head: Head, stage: Stage, kinds: Map<stri
     const fieldKey = `${shapeKey}/${direction}/${direction.startsWith('diagonal') ? angleDeg : ''}`
     const field = fieldFor(shape, zone.placement, fieldKey)
     const hair = hairFor(head, plan.hair, shape, `${shapeKey}/${hairKey}`)
-    const placementKey = `${fieldKey}/${hairKey}/${stage.id}/${JSON.stringify(zone.placement)}`
-    const placement = placementFor(stage.id, shape, field, zone.placement, hair, placementKey)
+    const placementKey = `${fieldKey}/${hairKey}/${stage.id}/${share?.name ?? ''}/${mapKey}/${JSON.stringify(zone.placement)}`
+    const site = () => siteFor(head, plan.hair, zone.placement.select, share?.share, plan.hairMap)
+    const placement = placementFor(stage.id, shape, field, zone.placement, hair, site, placementKey)
     const used = placement.pieces.length > 0
     const grams = placement.pieces.map((piece) => pieceGrams(piece, kinds.get(piece.formulaId)!, plan.hair, plan.learned))
     const seconds = placement.pieces.map((piece) => pieceSeconds(piece, plan.learned))
@@ -114,13 +147,18 @@ const hairFor = memoByKey(
   200,
 )
 const placementFor = memoByKey(
-  (stageId: string, shape: ZoneShape, field: PartingField, placement: Placement, hair: ZoneHair, _key: string) =>
-    placeZone(stageId, shape.id, field, placement, hair),
-  (_stageId, _shape, _field, _placement, _hair, key) => key,
+  (stageId: string, shape: ZoneShape, field: PartingField, placement: Placement, hair: ZoneHair, site: () => Site, _key: string) =>
+    placeZone(stageId, shape.id, field, placement, hair, site()),
+  (_stageId, _shape, _field, _placement, _hair, _site, key) => key,
   400,
+)
+const shareFor = memoByKey(
+  (head: Head, hair: HairState, pieces: readonly Piece[], _placements: readonly object[]) => takenShareByCell(head, hair, pieces),
+  (_head, _hair, _pieces, placements) => nameOf(placements),
+  24,
 )
 
 /** Forgets every remembered result except the heads. For measuring only. */
 export function forgetAllButHeads(): void {
-  for (const memo of [shapesFor, fieldFor, hairFor, placementFor]) memo.clear()
+  for (const memo of [shapesFor, fieldFor, hairFor, placementFor, shareFor]) memo.clear()
 }

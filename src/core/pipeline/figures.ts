@@ -1,5 +1,6 @@
 import { CONSTANTS_VERSION, type Caution, type FaltoPlan } from '../model'
 import { minutesFromSeconds } from '../units'
+import type { ContrastVerdict, Look, WearKind } from '../appearance'
 import type { Range } from '../quantity'
 import type { ComputedPlan } from './computePlan'
 
@@ -15,8 +16,24 @@ export interface PlanFigures {
   minutes: Range
   /** Share of the head's hairs, %. */
   sharePercent: { byFormula: Record<string, number>; left: number }
+  /** What it will look like, estimated: shares in %, levels, ratios. */
+  look: LookFigures
   zones: ZoneFigures[]
   cautions: Caution[]
+}
+
+export interface LookFigures {
+  lightPercent: number
+  lowPercent: number
+  leftPercent: number
+  contrastLevels: number
+  contrast: ContrastVerdict
+  symmetryPercent: number
+  /** Light at the part against the top, and at the face against the back, %. */
+  partLinePercent: number | null
+  faceToBackPercent: number | null
+  meanLevel: Record<WearKind, number>
+  upkeepWeeks: { low: number; high: number } | null
 }
 
 export interface ZoneFigures {
@@ -54,6 +71,7 @@ export function planFigures(plan: FaltoPlan, computed: ComputedPlan): PlanFigure
       byFormula: Object.fromEntries(Object.entries(computed.shareByFormula).map(([id, share]) => [id, tenth(100 * share)])),
       left: tenth(100 * computed.shareLeft),
     },
+    look: lookFigures(computed.look),
     zones: computed.zones.map((zone) => {
       const { pieces, takenByFormula, pitch } = zone.placement
       const lengths = pieces.filter(({ kind }) => kind === 'foil').map(({ foilLength }) => foilLength)
@@ -84,6 +102,19 @@ export function planFigures(plan: FaltoPlan, computed: ComputedPlan): PlanFigure
     cautions: computed.cautions,
   }
 }
+
+const lookFigures = (look: Look): LookFigures => ({
+  lightPercent: tenth(100 * look.light),
+  lowPercent: tenth(100 * look.low),
+  leftPercent: tenth(100 * look.left),
+  contrastLevels: tenth(look.contrastLevels),
+  contrast: look.contrast,
+  symmetryPercent: Math.round(100 * look.symmetry),
+  partLinePercent: look.partLine === undefined ? null : Math.round(100 * look.partLine),
+  faceToBackPercent: look.faceToBack === undefined ? null : Math.round(100 * look.faceToBack),
+  meanLevel: { straight: tenth(look.meanLevel.straight), waved: tenth(look.meanLevel.waved), tied: tenth(look.meanLevel.tied) },
+  upkeepWeeks: look.upkeepWeeks ?? null,
+})
 
 const tenth = (value: number): number => Math.round(value * 10) / 10
 const thousandth = (value: number): number => Math.round(value * 1000) / 1000

@@ -1,22 +1,28 @@
 import { fibreLengthBetween } from '../hair'
-import { LEAVE, type Placement } from '../model'
+import { placeFromMap } from '../head'
+import { LEAVE, type Cover, type Placement, type Take } from '../model'
 import { FOIL_USABLE_CM, FOLD_CM, NARROWEST_FOIL_CM, ONE_FOIL_ROW_CM } from './constants'
 import type { VertexHair } from './contour'
 import type { PartingField } from './field'
-import { cutLine, DENSITY, greatestAlong, LENGTH, meanAlong, polylineLength, type Polyline } from './polyline'
-import { layRows } from './rows'
-import { takenShare } from './take'
+import { cutLine, DENSITY, greatestAlong, LENGTH, MAP, meanAlong, polylineLength, reversed, SPACE, STRIDE, type Polyline } from './polyline'
+import { rampedFigure } from './ramps'
+import { layRows, type Row } from './rows'
+import type { Site } from './site'
+import { coverOf, isStitched, takenShare } from './take'
 
-/** One act of application: a foil, or a parting painted on the scalp. */
+/** One act of application: a foil, a painted or blocked panel, or a parting worked on the scalp. */
 export interface Piece {
-  /** `stage/zone/row/index`: stays the same while neighbours change. */
+  /** `stage/zone/row/index`: stays the same while neighbours change; `…/dropout` for what was left out of it. */
   id: string
   zoneId: string
-  kind: 'foil' | 'onScalp'
+  kind: 'foil' | 'open' | 'onScalp'
+  cover: Cover
   row: number
   index: number
   formulaId: string
   line: Polyline
+  /** What is picked up here, with every ramp worked in. */
+  take: Take
   /** Along the parting, cm. */
   width: number
   /** Across the parting, cm. */
@@ -26,9 +32,12 @@ export interface Piece {
   /** Hairs rooted in the subsection, and those of them that are picked up. */
   hairs: number
   takenHairs: number
-  /** Longest hair here, cm, and the length of foil to cut, cm (0 on the scalp). */
+  /** Longest hair here, cm, and the length of foil to cut, cm (0 without one). */
   hairLength: number
   foilLength: number
+  /** Stretch of the strand that gets product, cm from the scalp. */
+  fromCm: number
+  toCm: number
   /** Fibre that gets product, cm in all. */
   treatedFibre: number
 }
@@ -41,7 +50,7 @@ export interface ZoneHair extends VertexHair {
 export interface ZonePlacement {
   zoneId: string
   rowCount: number
-  /** Asked and laid distance from row to row, cm. */
+  /** Mean distance from row to row as laid, and mean thickness of a subsection, cm. */
   pitch: number
   thickness: number
   /** Mean width of each row's strip and length of its parting, cm, from the lower end up. */
@@ -53,32 +62,31 @@ export interface ZonePlacement {
   takenByFormula: Record<string, number>
 }
 
-/** Places one zone: rows, foils or scalp partings, and what they take. */
-export function placeZone(
-  stageId: string,
-  zoneId: string,
-  field: PartingField,
-  placement: Placement,
-  hair: ZoneHair,
-): ZonePlacement {
-  const { rows, pitch, thickness } = layRows(field, placement, hair)
-  const working = placement.rowOrder === 'bottomUp' ? rows : [...rows].reverse()
+/** A share of hair below this is none: nothing is picked for it. Our estimate. */
+const NOTHING = 0.02
+/** More of a zone than this many pieces is a slip of the comb. Our estimate. */
+const MOST_PIECES = 2500
+
+/** Thrown when a zone would need more foils than anybody lays; the message says what to change. */
+export class TooManyPiecesError extends Error {
+  override name = 'TooManyPiecesError'
+}
+
+/** Places one zone: rows, foils, panels or scalp partings, and what they take. @throws TooManyPiecesError */
+export function placeZone(stageId: string, zoneId: string, field: PartingField, placement: Placement, hair: ZoneHair, site: Site): ZonePlacement {
+  const rows = layRows(field, placement, hair)
   const pieces: Piece[] = []
   const taken: Record<string, number> = {}
-  working.forEach((row, turn) => {
+  workingOrder(rows, placement, site).forEach((row, turn) => {
     const formulaId = placement.sequence.length === 0 ? LEAVE : placement.sequence[turn % placement.sequence.length]!
     if (formulaId === LEAVE) return
-    const lines = row.pieces.flatMap((line) => (placement.take.kind === 'onScalp' ? [line] : splitRow(line, row.index, placement.bricklay)))
-    lines.forEach((line, index) => {
-      // A piece covers its share of the strip, by length; the subsection takes its share of the pitch.
-      const area = row.area * (polylineLength(line) / row.lineLength) * (thickness / pitch)
-      const piece = createPiece(`${stageId}/${zoneId}/${row.index}/${index}`, zoneId, row.index, index, formulaId, line, {
-        placement,
-        thickness,
-        area,
-      })
-      pieces.push(piece)
-      taken[formulaId] = (taken[formulaId] ?? 0) + piece.takenHairs
+    rowLines(row, placement, site).forEach(({ line, take }, index) => {
+      if (pieces.length > MOST_PIECES) throw new TooManyPiecesError('This zone would need thousands of foils. Make subsections thicker or the gaps between them wider.')
+      const laid: Laid = { id: `${stageId}/${zoneId}/${row.index}/${index}`, zoneId, row, index, formulaId, line, take, placement, site, foil: pieces.length, turn }
+      for (const piece of piecesOf(laid)) {
+        pieces.push(piece)
+        taken[piece.formulaId] = (taken[piece.formulaId] ?? 0) + piece.takenHairs
+      }
     })
   })
   // Hair is counted along partings here and over the mesh there; the two differ by a fraction of a per mille.
@@ -86,13 +94,53 @@ export function placeZone(
   return {
     zoneId,
     rowCount: rows.length,
-    pitch,
-    thickness,
-    rowWidths: rows.map((row) => row.area / pitch),
+    pitch: field.extent / rows.length,
+    thickness: rows.reduce((sum, { thickness }) => sum + thickness, 0) / rows.length,
+    rowWidths: rows.map((row) => row.area / row.pitch),
     rowLineLengths: rows.map((row) => row.lineLength),
     pieces,
     takenByFormula: Object.fromEntries(Object.entries(taken).map(([id, hairs]) => [id, hairs / whole])),
   }
+}
+
+function workingOrder(rows: readonly Row[], { rowOrder }: Placement, { partX }: Site): readonly Row[] {
+  switch (rowOrder) {
+    case 'bottomUp':
+      return rows
+    case 'topDown':
+      return [...rows].reverse()
+    case 'fromPart':
+      return [...rows].sort((a, b) => fromPart(a, partX) - fromPart(b, partX) || a.index - b.index)
+  }
+}
+
+/** Nearest that a row comes to the part, cm. */
+function fromPart({ pieces }: Row, partX: number): number {
+  let nearest = Infinity
+  for (const line of pieces) for (let at = SPACE; at < line.length; at += STRIDE) nearest = Math.min(nearest, Math.abs(line[at]! - partX))
+  return nearest
+}
+
+/** What of a row is worked as one piece each: its hairline panel, then the rest in foils. */
+function rowLines(row: Row, placement: Placement, { head }: Site): { line: Polyline; take: Take }[] {
+  const { take, panel, bricklay } = placement
+  return row.pieces.flatMap((whole) => {
+    const width = polylineLength(whole)
+    if (!panel || width <= NARROWEST_FOIL_CM) return split(whole, take)
+    const line = endsAtHairline(whole, head) ? whole : reversed(whole)
+    const edge = Math.max(0, width - panel.widthCm)
+    const atHairline = { line: edge > 0 ? cutLine(line, edge, width) : line, take: panel.take === 'slice' ? { ...take, kind: 'slice' as const } : take }
+    return panel.rest === 'leave' || edge < NARROWEST_FOIL_CM ? [atHairline] : [atHairline, ...split(cutLine(line, 0, edge), take)]
+  })
+
+  function split(line: Polyline, one: Take): { line: Polyline; take: Take }[] {
+    return (one.kind === 'onScalp' ? [line] : splitRow(line, row.index, bricklay)).map((part) => ({ line: part, take: one }))
+  }
+}
+
+function endsAtHairline(line: Polyline, head: Site['head']): boolean {
+  const s = (at: number) => placeFromMap(head, { x: line[at + MAP]!, y: line[at + MAP + 1]! }).s
+  return s(line.length - STRIDE) >= s(0)
 }
 
 /**
@@ -112,37 +160,99 @@ export function splitRow(line: Polyline, row: number, bricklay: boolean): Polyli
 const whole = (count: number): number[] => Array.from({ length: count + 1 }, (_, i) => i)
 const halves = (count: number): number[] => [0, ...Array.from({ length: count }, (_, i) => i + 0.5), count]
 
-function createPiece(
-  id: string,
-  zoneId: string,
-  row: number,
-  index: number,
-  formulaId: string,
-  line: Polyline,
-  laid: { placement: Placement; thickness: number; area: number },
-): Piece {
-  const { take, startCm } = laid.placement
-  const width = polylineLength(line)
-  const hairs = laid.area * meanAlong(line, DENSITY)
-  const takenHairs = hairs * takenShare(take)
+interface Laid {
+  id: string
+  zoneId: string
+  row: Row
+  index: number
+  formulaId: string
+  line: Polyline
+  take: Take
+  placement: Placement
+  site: Site
+  foil: number
+  turn: number
+}
+
+/** A piece and, where what it leaves is worked too, its dropout. */
+function piecesOf(laid: Laid): Piece[] {
+  const { row, line, placement, site, foil, turn } = laid
+  const place = { height: row.height, turn, foil }
+  const take = { ...laid.take, stitchMm: rampedFigure({ ...placement, take: laid.take }, 'stitchMm', place), stitchGapMm: rampedFigure({ ...placement, take: laid.take }, 'stitchGapMm', place) }
+  // A piece covers its share of the strip, by length; the subsection takes its share of the pitch.
+  const area = row.area * (polylineLength(line) / row.lineLength) * (row.thickness / row.pitch)
+  const hairs = area * meanAlong(line, DENSITY)
+  const open = meanOver(line, site.open)
+  const share = site.white ? Math.min(1, meanOver(line, site.white)) : takenShare(take)
+  if (open < NOTHING || share < NOTHING) return []
+  const startCm = Math.max(0, rampedFigure(placement, 'startCm', place) - faceLift(take, line)) + (placement.bufferCm ?? 0)
+  const main = createPiece(laid, take, { area, hairs, takenHairs: hairs * open * share, startCm, formulaId: laid.formulaId, id: laid.id, kind: kindOf(take, coverOf(placement)) })
+  const { dropout } = placement
+  const left = hairs * open * (1 - share)
+  if (!dropout || !isStitched(take) || left <= 0) return [main]
+  const dropped = { area, hairs, takenHairs: left, startCm: dropout.kind === 'base' ? 0 : startCm, formulaId: dropout.formulaId, id: `${laid.id}/dropout` }
+  return [main, createPiece(laid, dropout.kind === 'base' ? { ...take, kind: 'onScalp' } : take, { ...dropped, kind: dropout.kind === 'lowlight' ? 'foil' : dropout.kind === 'paint' ? 'open' : 'onScalp' })]
+}
+
+const kindOf = ({ kind }: Take, cover: Cover): Piece['kind'] => (kind === 'onScalp' ? 'onScalp' : cover === 'foil' ? 'foil' : 'open')
+
+/** How much higher paint starts here than at the back of the head, cm: all of the lift at the face, none at the nape. */
+function faceLift({ kind, faceLiftCm = 0 }: Take, line: Polyline): number {
+  if (kind !== 'painted' || faceLiftCm === 0) return 0
+  const middle = STRIDE * Math.floor(line.length / STRIDE / 2) + SPACE
+  const towardsFace = line[middle + 1]! / Math.hypot(line[middle]!, line[middle + 1]!, line[middle + 2]!)
+  return (faceLiftCm * (1 + towardsFace)) / 2
+}
+
+function meanOver(line: Polyline, value: (x: number, y: number) => number): number {
+  let sum = 0
+  let count = 0
+  // Every other point is enough: lines have one about every half centimetre, cells are two wide.
+  for (let at = 0; at < line.length; at += 2 * STRIDE) {
+    sum += value(line[at + MAP]!, line[at + MAP + 1]!)
+    count++
+  }
+  return sum / count
+}
+
+interface Amount {
+  id: string
+  kind: Piece['kind']
+  formulaId: string
+  area: number
+  hairs: number
+  takenHairs: number
+  startCm: number
+}
+
+/** Painted hair is soaked more or less: product on it against a fully saturated strand. Our estimate. */
+const soaked = ({ kind, saturation = 1 }: Take): number => (kind === 'painted' ? 0.5 + saturation : 1)
+
+function createPiece({ zoneId, row, index, line, placement }: Laid, take: Take, { id, kind, formulaId, area, hairs, takenHairs, startCm }: Amount): Piece {
   const meanLength = meanAlong(line, LENGTH)
   const hairLength = greatestAlong(line, LENGTH)
   const onScalp = take.kind === 'onScalp'
+  const fromCm = onScalp ? 0 : startCm
+  const toCm = onScalp ? take.bandCm : Math.max(fromCm, meanLength - (placement.stopBeforeEndsCm ?? 0))
   return {
     id,
     zoneId,
-    kind: onScalp ? 'onScalp' : 'foil',
-    row,
+    kind,
+    cover: coverOf(placement),
+    row: row.index,
     index,
     formulaId,
     line,
-    width,
-    thickness: laid.thickness,
-    area: laid.area,
+    take,
+    width: polylineLength(line),
+    thickness: row.thickness,
+    area,
     hairs,
     takenHairs,
     hairLength,
-    foilLength: onScalp ? 0 : Math.max(0, hairLength - startCm) + FOLD_CM,
-    treatedFibre: takenHairs * fibreLengthBetween(meanLength, onScalp ? 0 : startCm, onScalp ? take.bandCm : meanLength),
+    foilLength: kind === 'foil' ? Math.max(0, hairLength - startCm) + FOLD_CM : 0,
+    fromCm,
+    toCm: onScalp || placement.stopBeforeEndsCm ? toCm : Infinity,
+    treatedFibre: takenHairs * fibreLengthBetween(meanLength, fromCm, toCm) * soaked(take),
   }
 }

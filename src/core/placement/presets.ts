@@ -21,6 +21,9 @@ export const TAKE_PRESETS: readonly TakePreset[] = [
   { id: 'mediumWeave', take: take('weave', 4, 4), subsectionMm: 7 },
   { id: 'chunkyWeave', take: take('weave', 8, 5), subsectionMm: 10 },
   { id: 'slice', take: take('slice', 4, 4), subsectionMm: 5 },
+  { id: 'teased', take: take('teased', 4, 4), subsectionMm: 13 },
+  { id: 'painted', take: { ...take('painted', 4, 4), shape: 'v', saturation: 0.7 }, subsectionMm: 18 },
+  { id: 'block', take: take('block', 4, 4), subsectionMm: 20 },
   { id: 'onScalp', take: take('onScalp', 4, 4), subsectionMm: 3 },
 ]
 

@@ -3,6 +3,7 @@ import { cmFromMm } from '../units'
 import { traceContour, type VertexHair } from './contour'
 import { areaBetween, rowLevel, type PartingField } from './field'
 import { polylineLength, reversed, SPACE, STRIDE, type Polyline } from './polyline'
+import { rampedFigure } from './ramps'
 
 /** One row of a zone: a strip of scalp one pitch wide, and the parting that stands for it, in as many pieces as the zone's
  * shape asks for. */
@@ -14,30 +15,29 @@ export interface Row {
   lineLength: number
   /** Scalp in the strip, cm². */
   area: number
+  /** Width of the strip across the parting as laid, cm. */
+  pitch: number
+  /** Thickness of the subsection, cm. */
+  thickness: number
+  /** Middle of the strip, as a share of the way from the zone's lower to its upper edge. */
+  height: number
 }
 
-export interface Rows {
-  rows: Row[]
-  /** Distance from row to row as laid, cm; differs from the asked pitch so that rows fit the zone evenly. */
-  pitch: number
-  /** Thickness of a subsection, cm. */
-  thickness: number
-}
+/** Rows beyond this are no plan but a slip. Our estimate: a head of 1 mm partings. */
+const MOST_ROWS = 400
 
 /**
- * Lays rows into a field. The asked pitch (subsection + gap) is stretched or squeezed so that a whole number of rows fills
- * the zone; the gap takes up the difference, and with no gap the subsections do.
+ * Lays rows into a field. The asked pitch (subsection + gap, each as its ramp says at that height) is stretched or squeezed so that a whole
+ * number of rows fills the zone; the gap takes up the difference, and with no gap the subsections do.
  */
-export function layRows(field: PartingField, placement: Placement, hair: VertexHair): Rows {
-  const subsection = cmFromMm(placement.subsectionMm)
-  const asked = subsection + cmFromMm(placement.rowGapMm)
-  const count = Math.max(1, Math.round(field.extent / asked))
-  const pitch = field.extent / count
-  const thickness = placement.rowGapMm === 0 ? pitch : Math.min(subsection, pitch)
+export function layRows(field: PartingField, placement: Placement, hair: VertexHair): Row[] {
+  const asked = askedPitches(field.extent, placement)
+  const fit = field.extent / asked.reduce((sum, { pitch }) => sum + pitch, 0)
   const rows: Row[] = []
-  for (let index = 0; index < count; index++) {
-    const from = index * pitch
-    const to = from + pitch
+  let from = 0
+  asked.forEach(({ pitch: wanted, subsection, gap }, index) => {
+    const pitch = wanted * fit
+    const to = index === asked.length - 1 ? field.extent : from + pitch
     const pieces = traceContour(field, rowLevel(field, from, to), hair)
       .map(oriented)
       .sort((one, other) => startKey(one) - startKey(other))
@@ -46,9 +46,30 @@ export function layRows(field: PartingField, placement: Placement, hair: VertexH
       pieces,
       lineLength: pieces.reduce((sum, piece) => sum + polylineLength(piece), 0),
       area: areaBetween(field, from, to),
+      pitch,
+      thickness: gap === 0 ? pitch : Math.min(subsection, pitch),
+      height: (from + to) / 2 / field.extent,
     })
+    from = to
+  })
+  return rows
+}
+
+/** Asked pitches from the lower edge up: as many as come nearest to filling the zone. */
+function askedPitches(extent: number, placement: Placement): { pitch: number; subsection: number; gap: number }[] {
+  const pitches: { pitch: number; subsection: number; gap: number }[] = []
+  let filled = 0
+  while (pitches.length < MOST_ROWS) {
+    const place = { height: Math.min(1, filled / extent), turn: pitches.length, foil: pitches.length }
+    const subsection = cmFromMm(rampedFigure(placement, 'subsectionMm', place))
+    const gap = cmFromMm(rampedFigure(placement, 'rowGapMm', place))
+    const pitch = subsection + gap
+    // One more row is laid if that comes nearer to the zone's extent than leaving it out.
+    if (pitches.length > 0 && filled + pitch / 2 > extent + 1e-9) break
+    pitches.push({ pitch, subsection, gap })
+    filled += pitch
   }
-  return { rows, pitch, thickness }
+  return pitches
 }
 
 /** Walks a line the way a hand does: upright ones from below, level ones from the middle of the head outwards or, across the

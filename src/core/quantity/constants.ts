@@ -28,6 +28,11 @@ export const GRAMS_VARIATION = { density: 0.15, fibre: 0.16, load: 0.15, length:
 /** Seconds of work. Starting values: common practice, to be replaced by what is learned from each colourist. */
 export const FOIL_SECONDS = 15
 export const FOIL_SECONDS_PER_CM = 3
+/** Back-combing a subsection before it is foiled. Common practice. */
+export const TEASED_SECONDS = 8
+/** Painting a panel without a foil: no folding, more brush. Our estimate. */
+export const OPEN_SECONDS = 8
+export const OPEN_SECONDS_PER_CM = 3.5
 export const SCALP_SECONDS_PER_CM = 0.7
 export const ZONE_SECONDS = 45
 /** Long hair is slower to lay into foils: +1 % a cm beyond 30 cm, at most +50 %. Our estimate. */

@@ -3,11 +3,14 @@ import type { Piece } from '../placement'
 import {
   FOIL_SECONDS,
   FOIL_SECONDS_PER_CM,
+  OPEN_SECONDS,
+  OPEN_SECONDS_PER_CM,
   SCALP_SECONDS_PER_CM,
   SECONDS_VARIATION,
   SLOW_FROM_CM,
   SLOWER_PER_CM,
   SLOWEST,
+  TEASED_SECONDS,
   ZONE_SECONDS,
 } from './constants'
 import { combinedSigma, rangeOf, type Range } from './range'
@@ -18,10 +21,12 @@ export const lengthSlowness = (hairLength: number): number =>
 
 /** Hands-on time for one foil or scalp parting, s. */
 export function pieceSeconds(piece: Piece, learned: LearnedFactors): number {
-  const seconds =
-    piece.kind === 'foil'
-      ? (FOIL_SECONDS + FOIL_SECONDS_PER_CM * piece.width) * lengthSlowness(piece.hairLength)
-      : SCALP_SECONDS_PER_CM * piece.width
+  const teased = piece.take.kind === 'teased' ? TEASED_SECONDS : 0
+  const seconds = {
+    foil: () => (FOIL_SECONDS + teased + FOIL_SECONDS_PER_CM * piece.width) * lengthSlowness(piece.hairLength),
+    open: () => (OPEN_SECONDS + OPEN_SECONDS_PER_CM * piece.width) * lengthSlowness(piece.hairLength),
+    onScalp: () => SCALP_SECONDS_PER_CM * piece.width,
+  }[piece.kind]()
   return seconds * learned.seconds
 }
 

@@ -66,7 +66,7 @@ export function mapDrawing(plan: FaltoPlan, computed: ComputedStages): MapDrawin
 /** Drawings by the placement they show, so that a zone that was not touched keeps its very drawing. */
 const drawn = new WeakMap<ZoneResult['placement'], ZoneDrawing>()
 
-function zoneDrawing(zone: ZoneResult, { take, bricklay }: Placement): ZoneDrawing {
+function zoneDrawing(zone: ZoneResult, { bricklay }: Placement): ZoneDrawing {
   const known = drawn.get(zone.placement)
   if (known) return known
   const drawing: ZoneDrawing = {
@@ -78,7 +78,7 @@ function zoneDrawing(zone: ZoneResult, { take, bricklay }: Placement): ZoneDrawi
       formulaId: piece.formulaId,
       kind: piece.kind,
       outline: closedPath(pieceOutline(piece)),
-      stitches: pieceStitches(piece, take, bricklay).map(closedPath).join(''),
+      stitches: pieceStitches(piece, bricklay).map(closedPath).join(''),
       widthCm: Math.round(piece.width * 10) / 10,
       foilLengthCm: Math.round(piece.foilLength),
     })),

@@ -68,6 +68,17 @@ export const WordsOf = (words: readonly string[]): PropertyDecorator =>
     IsIn([...words], { each: true, message: `must hold only ${words.join(', ')}` }),
   )
 
+/** One percentage for each of so many places. */
+export const Percents = (count: number): PropertyDecorator =>
+  all(
+    IsArray({ message: 'must be a list' }),
+    ArrayMinSize(count, { message: `must have ${count} entries` }),
+    ArrayMaxSize(count, { message: `must have ${count} entries` }),
+    IsNumber({ allowNaN: false, allowInfinity: false }, { each: true, message: 'must hold numbers' }),
+    Min(0, { each: true, message: 'must hold numbers from 0 to 100' }),
+    Max(100, { each: true, message: 'must hold numbers from 0 to 100' }),
+  )
+
 /** What carried hair out, each `visit/formula`. */
 export const Sources = (most: number): PropertyDecorator =>
   all(

@@ -2,20 +2,29 @@ import 'reflect-metadata'
 import { ArrayMaxSize, Equals, IsArray, IsBoolean, IsDefined, Matches } from 'class-validator'
 import {
   COUNTS,
+  COVERS,
   DIRECTIONS,
+  DROPOUT_KINDS,
   EDGE_KINDS,
   LAYOUT_TEMPLATES,
   LIMITS,
+  PAINT_SHAPES,
   PLAN_FORMAT,
   PLAN_SCHEMA_VERSION,
   PRODUCT_KINDS,
+  RAMP_FIGURES,
+  RAMP_WAYS,
   ROW_ORDERS,
+  SELECTIONS,
   STAGE_KINDS,
   TAKE_KINDS,
   TONES,
+  WORKS_ON,
   type BoundaryStep,
+  type Dropout,
   type FaltoPlan,
   type Formula,
+  type HairMap,
   type Layout,
   type LayoutEdge,
   type LayoutParameters,
@@ -23,13 +32,16 @@ import {
   type LearnedFactors,
   type Placement,
   type Product,
+  type Ramp,
+  type RowPanel,
   type Stage,
   type StoredPlace,
   type Take,
   type Variant,
+  type WorksOn,
   type Zone,
 } from '@/core/model'
-import { Id, Ids, InRange, ListOf, Name, Nested, OneOf, Text } from './decorators'
+import { Id, Ids, InRange, ListOf, MayBeAbsent, Name, Nested, OneOf, Percents, Text } from './decorators'
 import { HairStateDto, HeadMeasuresDto } from './hair'
 
 /** The one source of the shape of `falto-plan` documents: checks entries and is what the published JSON Schema is made from. */
@@ -77,6 +89,11 @@ export class LayoutParametersDto implements LayoutParameters {
   @IsBoolean({ message: 'must be true or false' }) separateNape!: boolean
   @InRange(LIMITS.stripWidthCm) stripWidthCm!: number
   @InRange(LIMITS.partOffsetCm) partOffsetCm!: number
+  @MayBeAbsent() @InRange(LIMITS.zigzagMm) zigzagMm?: number
+  @MayBeAbsent() @InRange(LIMITS.radiusCm) radiusCm?: number
+  @MayBeAbsent() @InRange(LIMITS.rimCm) rimCm?: number
+  @MayBeAbsent() @InRange(LIMITS.pieces) pieces?: number
+  @MayBeAbsent() @InRange(LIMITS.cutCornersCm) cutCornersCm?: number
 }
 
 export class LayoutDto implements Layout {
@@ -97,6 +114,27 @@ export class TakeDto implements Take {
   @InRange(LIMITS.stitchGapMm) stitchGapMm!: number
   @InRange(LIMITS.depthShare) depthShare!: number
   @InRange(LIMITS.bandCm) bandCm!: number
+  @MayBeAbsent() @OneOf(PAINT_SHAPES) shape?: Take['shape']
+  @MayBeAbsent() @InRange(LIMITS.saturation) saturation?: number
+  @MayBeAbsent() @InRange(LIMITS.faceLiftCm) faceLiftCm?: number
+}
+
+export class DropoutDto implements Dropout {
+  @OneOf(DROPOUT_KINDS) kind!: Dropout['kind']
+  @Matches(/^[A-Z]$/, { message: 'must be a formula letter' }) formulaId!: string
+}
+
+export class RampDto implements Ramp {
+  @OneOf(RAMP_FIGURES) figure!: Ramp['figure']
+  @OneOf(RAMP_WAYS) way!: Ramp['way']
+  @InRange(LIMITS.rampTo) to!: number
+  @MayBeAbsent() @InRange(LIMITS.rampRows) rows?: number
+}
+
+export class RowPanelDto implements RowPanel {
+  @InRange(LIMITS.panelCm) widthCm!: number
+  @OneOf(['slice', 'same']) take!: RowPanel['take']
+  @OneOf(['same', 'leave']) rest!: RowPanel['rest']
 }
 
 export class PlacementDto implements Placement {
@@ -112,6 +150,13 @@ export class PlacementDto implements Placement {
   sequence!: string[]
   @InRange(LIMITS.startCm) startCm!: number
   @OneOf(ROW_ORDERS) rowOrder!: Placement['rowOrder']
+  @MayBeAbsent() @OneOf(COVERS) cover?: Placement['cover']
+  @MayBeAbsent() @Nested(() => DropoutDto) dropout?: DropoutDto
+  @MayBeAbsent() @ListOf(() => RampDto, 0, COUNTS.ramps) ramps?: RampDto[]
+  @MayBeAbsent() @Nested(() => RowPanelDto) panel?: RowPanelDto
+  @MayBeAbsent() @OneOf(SELECTIONS) select?: Placement['select']
+  @MayBeAbsent() @InRange(LIMITS.bufferCm) bufferCm?: number
+  @MayBeAbsent() @InRange(LIMITS.stopBeforeEndsCm) stopBeforeEndsCm?: number
 }
 
 export class ZoneDto implements Zone {
@@ -122,10 +167,21 @@ export class ZoneDto implements Zone {
   @IsDefined({ message: 'is missing' }) @Nested(() => PlacementDto) placement!: PlacementDto
 }
 
+export class WorksOnDto implements WorksOn {
+  @OneOf(WORKS_ON) kind!: WorksOn['kind']
+  @MayBeAbsent() @Id() stageId?: string
+}
+
+export class HairMapDto implements HairMap {
+  @Percents(COUNTS.cells) whitePercent!: number[]
+  @Percents(COUNTS.cells) earlierPercent!: number[]
+}
+
 export class StageDto implements Stage {
   @Id() id!: string
   @OneOf(STAGE_KINDS) kind!: Stage['kind']
   @Name() name!: string
+  @MayBeAbsent() @Nested(() => WorksOnDto) worksOn?: WorksOnDto
   @IsDefined({ message: 'is missing' }) @Nested(() => LayoutDto) layout!: LayoutDto
   @ListOf(() => ZoneDto, 1, COUNTS.zones) zones!: ZoneDto[]
   @Ids(COUNTS.zones) order!: string[]
@@ -145,6 +201,7 @@ export class FaltoPlanDto implements FaltoPlan {
   @Name() name!: string
   @IsDefined({ message: 'is missing' }) @Nested(() => HeadMeasuresDto) head!: HeadMeasuresDto
   @IsDefined({ message: 'is missing' }) @Nested(() => HairStateDto) hair!: HairStateDto
+  @MayBeAbsent() @Nested(() => HairMapDto) hairMap?: HairMapDto
   @ListOf(() => ProductDto, 1, COUNTS.products) products!: ProductDto[]
   @ListOf(() => FormulaDto, 1, COUNTS.formulas) formulas!: FormulaDto[]
   @IsDefined({ message: 'is missing' }) @Nested(() => LearnedFactorsDto) learned!: LearnedFactorsDto

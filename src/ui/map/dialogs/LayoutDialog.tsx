@@ -11,8 +11,8 @@ import Switch from '@mui/material/Switch'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { v7 as newId } from 'uuid'
-import { createLayout, LayoutParameterError } from '@/core/layout'
-import { LAYOUT_TEMPLATES, LIMITS, type LayoutParameters, type Stage } from '@/core/model'
+import { circleRadiusFor, createLayout, LayoutParameterError, TEMPLATE_PARAMETERS } from '@/core/layout'
+import { LAYOUT_TEMPLATES, LIMITS, type HairState, type LayoutParameters, type Stage } from '@/core/model'
 import { defaultPlacement } from '@/core/placement'
 import { Choice, NumberField } from '../../parts'
 import { WORDS } from '../../words'
@@ -22,13 +22,15 @@ import { editStage, stageOf, usePlan, usePlanStore } from '../context'
 export function LayoutDialog({ onClose }: { onClose: () => void }) {
   const { store } = usePlanStore()
   const current = usePlan((state) => stageOf(state).layout)
+  const hair = usePlan((state) => state.document.hair)
   const [template, setTemplate] = useState(current.template)
   const [parameters, setParameters] = useState<LayoutParameters>(current.parameters)
   const [problem, setProblem] = useState<LayoutParameterError>()
 
   function apply() {
     try {
-      const created = createLayout(template, parameters)
+      const measures = Object.fromEntries(TEMPLATE_PARAMETERS[template].flatMap((key) => (key === 'separateNape' ? [] : [[key, parameters[key] ?? FIELDS[key].usual(hair)]])))
+      const created = createLayout(template, { ...parameters, ...measures })
       editStage(store, `${WORDS.template[template]} layout`, 'layout', (stage) => relay(stage, created))
       store.setState({ selectedZone: undefined })
       onClose()
@@ -49,16 +51,25 @@ export function LayoutDialog({ onClose }: { onClose: () => void }) {
         <Stack spacing={2} sx={{ pt: 1 }}>
           <Choice label="Layout" value={template} options={LAYOUT_TEMPLATES.map((value) => ({ value, label: WORDS.template[value] }))} onChange={setTemplate} />
           <Typography color="textSecondary">{WORDS.templateHelp[template]}</Typography>
-          {template === 'fourQuadrants' ? (
-            <FormControlLabel
-              control={<Switch checked={parameters.separateNape} onChange={(event) => set({ separateNape: event.target.checked })} />}
-              label="Nape as a section of its own, under the occipital bone"
-            />
-          ) : (
-            <>
-              <NumberField label="Strip width" value={parameters.stripWidthCm} limit={LIMITS.stripWidthCm} step={0.5} problem={problem?.message} onChange={(stripWidthCm) => set({ stripWidthCm })} />
-              <NumberField label="Part from the middle" value={parameters.partOffsetCm} limit={LIMITS.partOffsetCm} step={0.5} help="Positive towards the client’s left." onChange={(partOffsetCm) => set({ partOffsetCm })} />
-            </>
+          {problem && <Alert severity="warning">{problem.message}</Alert>}
+          {TEMPLATE_PARAMETERS[template].map((key) =>
+            key === 'separateNape' ? (
+              <FormControlLabel
+                key={key}
+                control={<Switch checked={parameters.separateNape} onChange={(event) => set({ separateNape: event.target.checked })} />}
+                label="Nape as a section of its own, under the occipital bone"
+              />
+            ) : (
+              <NumberField
+                key={key}
+                label={FIELDS[key].label}
+                value={parameters[key] ?? FIELDS[key].usual(hair)}
+                limit={LIMITS[key]}
+                step={FIELDS[key].step}
+                help={FIELDS[key].help}
+                onChange={(value) => set({ [key]: value })}
+              />
+            ),
           )}
           <Alert severity="info">Zones that stay keep what was set in them. This can be undone.</Alert>
         </Stack>
@@ -73,6 +84,18 @@ export function LayoutDialog({ onClose }: { onClose: () => void }) {
       </DialogActions>
     </Dialog>
   )
+}
+
+type Measure = Exclude<keyof LayoutParameters, 'separateNape'>
+
+const FIELDS: Record<Measure, { label: string; step: number; help?: string; usual: (hair: HairState) => number }> = {
+  stripWidthCm: { label: 'Panel along the part', step: 0.5, help: 'For a rim, 0 leaves the part alone.', usual: () => 6 },
+  partOffsetCm: { label: 'Part from the middle', step: 0.5, help: 'Positive towards the client’s left.', usual: () => 0 },
+  zigzagMm: { label: 'Zigzag', step: 1, help: '0 is straight; more is softer.', usual: () => 0 },
+  radiusCm: { label: 'Radius of the circle', step: 0.5, help: 'Finer hair carries a larger one, denser hair a smaller one.', usual: (hair) => circleRadiusFor(hair.density) },
+  rimCm: { label: 'Width of the rim', step: 0.5, usual: () => 2.5 },
+  pieces: { label: 'Pieces', step: 1, usual: () => 4 },
+  cutCornersCm: { label: 'Corners cut off by', step: 0.5, usual: () => 0 },
 }
 
 /** Puts a new layout under a stage, keeping zones by their role. */

@@ -1,0 +1,31 @@
+import type { ScalpCell } from '../canvas'
+import { mapFromPlace, pointFromMap, type Head } from '../head'
+import { degrees } from '../units'
+
+export const WEARS = ['straight', 'waved', 'tied'] as const
+export type WearKind = (typeof WEARS)[number]
+
+/** Half the strip along the part whose hair covers nearly all when worn straight, cm. Three layers over the head come from 2.5–3.2 cm either side of a part (geometry of a 15 cm part). */
+const COVERING_CM = 3
+/** How much of what grows elsewhere is seen, against hair at the part. Our estimates after common practice: straight hair shows its top, waved hair what lies under it, tied hair the hairline, nape and sides. */
+const STRAIGHT = { part: 1, rim: 0.35, rest: 0.06 } as const
+const WAVED = { part: 1, rim: 0.6, upper: 0.55, lower: 0.3 } as const
+const TIED = { rim: 1, side: 0.7, top: 0.5, hidden: 0.15 } as const
+/** Within this of the hairline hair counts as rim. Our estimate. */
+const RIM_S = 0.85
+
+/** How much of the hair of a scalp cell is seen in a way of wearing it, against what is seen most. @param partX cm from the middle, left positive */
+export function seenShare(head: Head, { centre }: ScalpCell, wear: WearKind, partX: number): number {
+  const point = pointFromMap(head, mapFromPlace(head, centre))
+  const rim = centre.s > RIM_S
+  const azimuth = Math.abs(degrees(centre.psi - 2 * Math.PI * Math.round(centre.psi / (2 * Math.PI))))
+  const atPart = Math.abs(point.x - partX) < COVERING_CM && point.z > 4 && azimuth < 179 && point.y > -6
+  switch (wear) {
+    case 'straight':
+      return atPart ? STRAIGHT.part : rim && azimuth < 80 ? STRAIGHT.rim : STRAIGHT.rest
+    case 'waved':
+      return atPart ? WAVED.part : rim && azimuth < 80 ? WAVED.rim : point.z > -1 ? WAVED.upper : WAVED.lower
+    case 'tied':
+      return rim ? TIED.rim : azimuth > 50 && azimuth < 120 ? TIED.side : point.z > 8 ? TIED.top : TIED.hidden
+  }
+}
