@@ -1,6 +1,6 @@
 import { LENGTH_REGION_CENTRES, type Head } from '../head'
 import { hairsPerCm2, rootLength } from '../hair'
-import { LENGTH_REGIONS, type Band, type Canvas, type CellHair, type HairState, type LengthRegion, type Population, type RegionLengths, type Strand } from '../model'
+import { LENGTH_REGIONS, type Band, type Canvas, type CellHair, type HairMap, type HairState, type LengthRegion, type Population, type RegionLengths, type Strand } from '../model'
 import { edge, fitBands, strandLength, virginBand } from './bands'
 import { cellArea, SCALP_CELLS } from './cells'
 import { MOST_POPULATIONS } from './constants'
@@ -198,3 +198,9 @@ export function hairFromCanvas(hair: HairState, canvas: Canvas): HairState {
   const root = mainStrand(canvas, 'all').bands[0]!
   return { ...hair, regionLengthsCm, lengthCm: Math.max(2, regionLengthsCm.crown!), naturalLevel: root.treatments.length === 0 ? Math.min(10, root.level) : hair.naturalLevel }
 }
+
+/** What a plan needs of a canvas place by place: white hair, and hair that carries earlier work, in whole percent. */
+export const hairMapOf = (canvas: Canvas): HairMap => ({
+  whitePercent: canvas.cells.map((cell) => Math.round(100 * whiteOfCell(cell))),
+  earlierPercent: canvas.cells.map(({ populations }) => Math.round(100 * populations.reduce((sum, { share, sources }) => sum + (sources.length > 0 ? share : 0), 0))),
+})

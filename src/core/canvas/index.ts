@@ -6,6 +6,7 @@ export { bandFault, BandError, edge, fitBands, growBands, isVirgin, mergeBand, m
 export {
   copyBands,
   hairFromCanvas,
+  hairMapOf,
   kindsOf,
   mainStrand,
   meanWhite,

@@ -1,8 +1,6 @@
-import { createLayout, defaultLayoutParameters } from '@/core/layout'
-import type { FaltoPlan, HairState, HeadMeasures, LayoutParameters, LayoutTemplate, Placement } from '@/core/model'
-import { defaultPlacement, TAKE_PRESETS } from '@/core/placement'
+import type { FaltoPlan, HairState, HeadMeasures } from '@/core/model'
+import { planFromDesign, type Design, type StageDesign } from '@/core/services'
 import type { StaffRole } from '@/db'
-import { newPlanDocument } from '../plans'
 
 /** The invented salon of the demo. All people, places and products are made up. */
 export const DEMO_SALON = 'The Slack Tide Room, Brindle Harbour'
@@ -23,39 +21,16 @@ export interface DemoClient {
   plan: (newId: () => string) => FaltoPlan
 }
 
-type Change = Partial<Omit<Placement, 'take'>> & { preset?: string }
-
-/** Default placement with a preset's take and subsection, and changes of its own. */
-function placed({ preset, ...change }: Change): Placement {
-  const chosen = TAKE_PRESETS.find(({ id }) => id === preset)
-  return {
-    ...defaultPlacement(),
-    ...(chosen && { take: { ...chosen.take }, subsectionMm: chosen.subsectionMm }),
-    ...change,
-  }
-}
-
-interface Design {
+interface Wanted extends Omit<StageDesign, 'kind' | 'name'> {
   name: string
-  template: LayoutTemplate
-  parameters?: Partial<LayoutParameters>
-  formulas: Partial<FaltoPlan['formulas'][number]>[]
-  /** By role of the section. Roles that are not named are left alone. */
-  zones: Record<string, Change>
-  order?: string[]
+  formulas: Design['formulas']
 }
 
-function design(head: HeadMeasures, hair: HairState, wanted: Design): DemoClient['plan'] {
-  return (newId) => {
-    const parameters = { ...defaultLayoutParameters(), ...wanted.parameters }
-    const plan = newPlanDocument(wanted.name, head, hair, createLayout(wanted.template, parameters), newId)
-    plan.formulas = plan.formulas.map((formula, i) => ({ ...formula, ...wanted.formulas[i] }))
-    const stage = plan.variants[0]!.stages[0]!
-    stage.zones = stage.zones.map((zone) => ({ ...zone, placement: placed(wanted.zones[zone.role] ?? { sequence: [] }) }))
-    if (wanted.order) stage.order = wanted.order.map((role) => stage.zones.find((zone) => zone.role === role)!.id)
-    return plan
-  }
-}
+/** A plan of one stage of foils. */
+const design =
+  (head: HeadMeasures, hair: HairState, { name, formulas, ...stage }: Wanted): DemoClient['plan'] =>
+  (newId) =>
+    planFromDesign({ name, formulas, stages: [{ kind: 'lighten', name: 'Lighten', ...stage }] }, { head, hair, newId })
 
 const teacherHead: HeadMeasures = { circumferenceCm: 55.5, earToEarCm: 35.5 }
 const teacherHair: HairState = {

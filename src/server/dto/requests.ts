@@ -14,6 +14,7 @@ import {
   type Operation,
   type PlanPatch,
 } from '@/core/model'
+import { SERVICES } from '@/core/services'
 import { Counting, Day, Id, InRange, ListOf, MayBeAbsent, Name, Nested, OneOf, Strokes, Text } from './decorators'
 import { CanvasDto, GoalDto, HairStateDto, HeadMeasuresDto } from './hair'
 import { LayoutParametersDto } from './plan'
@@ -72,6 +73,8 @@ export class ConsentDto implements Omit<Consent, 'by'> {
 export class NewPlanDto {
   @Name() name!: string
   @OneOf(LAYOUT_TEMPLATES) template!: LayoutTemplate
+  /** A kind of service to start from, instead of an empty plan on the template. */
+  @MayBeAbsent() @OneOf(SERVICES.map(({ id }) => id)) service?: string
   @MayBeAbsent() @Nested(() => LayoutParametersDto) parameters?: LayoutParametersDto
 }
 

@@ -1,9 +1,8 @@
 /** Plans: opening, editing by operations, versions, import and export. */
-export { newPlanDocument, STARTING_PRODUCTS, startingFormulas } from './newPlan'
 export { applyOperations } from './operations'
 export {
   addVersion,
-  createPlan,
+  insertPlan,
   duplicatePlan,
   findPlan,
   importPlan,

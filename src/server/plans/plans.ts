@@ -1,14 +1,12 @@
 import { and, desc, eq, isNull, max } from 'drizzle-orm'
 import { v7 as newId } from 'uuid'
-import { createLayout, defaultLayoutParameters, LayoutParameterError } from '@/core/layout'
 import type { FaltoPlan, OpenPlan } from '@/core/model'
 import { cautionAcknowledgement, client, database, plan, planVersion, staff, type Database } from '@/db'
 import { require, type StaffMember } from '../auth'
 import { findClient } from '../clients'
-import { checkPlanDocument, describeProblems, type NewPlanDto } from '../dto'
+import { checkPlanDocument, describeProblems } from '../dto'
 import { AppError, notFound } from '../errors'
 import { isUuid } from '../http'
-import { newPlanDocument } from './newPlan'
 import { readHistory } from './operations'
 
 type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0]
@@ -40,20 +38,6 @@ export async function openPlan(member: StaffMember, id: string): Promise<StoredP
   }
 }
 
-/** A new plan from a client's record and a layout template. */
-export async function createPlan(member: StaffMember, clientId: string, entry: NewPlanDto): Promise<{ id: string }> {
-  require(member, 'write')
-  const owner = await findClient(member, clientId)
-  const parameters = { ...defaultLayoutParameters(), ...entry.parameters }
-  try {
-    const document = newPlanDocument(entry.name, owner.head, owner.hair, createLayout(entry.template, parameters), newId)
-    return insertPlan(member, clientId, document, 'Made')
-  } catch (error) {
-    if (!(error instanceof LayoutParameterError)) throw error
-    throw new AppError(422, 'invalid', error.message, { problems: [{ path: `parameters.${error.field}`, message: error.message }] })
-  }
-}
-
 /** Takes a plan document in, as a new plan of a client. @throws AppError 422 naming the fields */
 export async function importPlan(member: StaffMember, clientId: string, entry: unknown): Promise<{ id: string }> {
   require(member, 'write')
@@ -69,7 +53,8 @@ export async function duplicatePlan(member: StaffMember, id: string): Promise<{ 
   return insertPlan(member, found.clientId, { ...found.document, name: `${found.document.name} (copy)`.slice(0, 120) }, 'Copied')
 }
 
-async function insertPlan(member: StaffMember, clientId: string, document: FaltoPlan, label: string): Promise<{ id: string }> {
+/** Keeps a document as a new plan with its first version. */
+export async function insertPlan(member: StaffMember, clientId: string, document: FaltoPlan, label: string): Promise<{ id: string }> {
   const id = newId()
   await database().transaction(async (tx) => {
     await tx.insert(plan).values({ salonId: member.salonId, id, clientId, name: document.name, document })

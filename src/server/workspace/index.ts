@@ -1,16 +1,34 @@
 import { v7 as newId } from 'uuid'
+import { hairMapOf } from '@/core/canvas'
+import { createLayout, defaultLayoutParameters, LayoutParameterError } from '@/core/layout'
 import type { Acknowledgement, OpenPlan } from '@/core/model'
 import { computePlan } from '@/core/pipeline'
+import { newPlanDocument, planFromService, type Person } from '@/core/services'
 import { cautionAcknowledgement, database } from '@/db'
 import { require, type StaffMember } from '../auth'
 import { careCautionsOf } from '../care'
 import { findClient } from '../clients'
-import { lastVisitOf } from '../consultations'
-import type { AcknowledgementDto } from '../dto'
+import { lastVisitOf, newestConsultation } from '../consultations'
+import type { AcknowledgementDto, NewPlanDto } from '../dto'
 import { AppError } from '../errors'
-import { findPlan, openPlan } from '../plans'
+import { findPlan, insertPlan, openPlan } from '../plans'
 
 /** An open plan joined with what its client's record adds to it. */
+
+/** A new plan from a client's record: a kind of service, or an empty one on a layout. @throws AppError 422 at the field */
+export async function createPlan(member: StaffMember, clientId: string, { name, template, parameters, service }: NewPlanDto): Promise<{ id: string }> {
+  require(member, 'write')
+  const owner = await findClient(member, clientId)
+  const newest = await newestConsultation(member, clientId)
+  const person: Person = { head: owner.head, hair: owner.hair, hairMap: newest && hairMapOf(newest.canvas), newId }
+  try {
+    const document = service ? { ...planFromService(service, person), name } : newPlanDocument(name, person, createLayout(template, { ...defaultLayoutParameters(), ...parameters }))
+    return await insertPlan(member, clientId, document, 'Made')
+  } catch (error) {
+    if (!(error instanceof LayoutParameterError)) throw error
+    throw new AppError(422, 'invalid', error.message, { problems: [{ path: `parameters.${error.field}`, message: error.message }] })
+  }
+}
 
 export async function openWorkspace(member: StaffMember, id: string): Promise<OpenPlan> {
   const open = await openPlan(member, id)

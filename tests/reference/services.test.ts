@@ -1,0 +1,45 @@
+import { checkPlan, computePlan, planFigures } from '@/core/pipeline'
+import { SERVICES } from '@/core/services'
+import { servicePlan } from '../support/samples'
+import { EXPECTED } from './services.expected'
+
+/**
+ * Kinds of service against what was written down before they were built (`services.expected.ts`; common practice, no source). Of 100 figures 95 lie
+ * where they were expected; these do not, and nothing was moved afterwards to make them:
+ * - boldSlices: 48 % low instead of at most 45: two formulas in turn back to back share the head evenly.
+ * - faceFrame: 20 foils instead of at most 18: two rows along the whole face side are split into three foils each.
+ * - baseAndLight: 40 foils instead of 45 or more: every third row is left for the base.
+ * - triangleFan begins with a triangle at the nape, which the layout calls by number and not "perimeter".
+ * - haloBrightness leaves the circle alone, so the last section worked is the perimeter.
+ */
+const MISSES: Record<string, string[]> = {
+  boldSlices: ['low'],
+  faceFrame: ['foils'],
+  baseAndLight: ['foils'],
+  triangleFan: ['first'],
+  haloBrightness: ['last'],
+}
+
+it('every kind that was expected is there, and no other', () => {
+  expect(SERVICES.map(({ id }) => id).sort()).toEqual(Object.keys(EXPECTED).sort())
+})
+
+it.each(Object.entries(EXPECTED))('%s comes out as expected, or among the misses that are owned up to', (id, expected) => {
+  const plan = servicePlan(id)
+  expect(checkPlan(plan)).toEqual([])
+  const computed = computePlan(plan)
+  const { foils, look } = planFigures(plan, computed)
+  const roles = new Map(plan.variants[0]!.stages.flatMap(({ zones }) => zones.map((zone) => [zone.id, zone.role])))
+  const firstStage = plan.variants[0]!.stages[0]!.id
+  const worked = computed.zones.filter(({ placement }) => placement.pieces.length > 0)
+  const inFirst = worked.filter(({ stageId }) => stageId === firstStage).map(({ zoneId }) => roles.get(zoneId))
+  const within = (value: number, [least, most]: [number, number]) => value >= least && value <= most
+  const differs = [
+    !within(foils, expected.foils) && 'foils',
+    !within(look.lightPercent, expected.light) && 'light',
+    !within(look.lowPercent, expected.low) && 'low',
+    inFirst[0] !== expected.first && 'first',
+    inFirst.at(-1) !== expected.last && 'last',
+  ].filter(Boolean)
+  expect(differs).toEqual(MISSES[id] ?? [])
+})

@@ -1,0 +1,34 @@
+import { SCALP_CELLS } from '@/core/canvas'
+import type { HairMap, HairState } from '@/core/model'
+import { planFromService } from '@/core/services'
+import { MEDIUM_HAIR } from './plan'
+
+/** The head that each kind of service is expected on, as `services.expected.ts` says it. */
+export const SAMPLE_HAIR: Record<string, Partial<HairState>> = {
+  fullBabylights: { naturalLevel: 6 },
+  topAndSides: { naturalLevel: 6 },
+  boldSlices: { cutLine: 'oneLength', lengthCm: 42 },
+  hairlineAndPart: { naturalLevel: 7 },
+  onScalpRetouch: { naturalLevel: 6 },
+  scalpToTip: { naturalLevel: 7, texture: 'fine' },
+  deeperAgain: { naturalLevel: 9 },
+  whiteCopied: { naturalLevel: 6, texture: 'fine', density: 'low' },
+  paintedSurface: { lengthCm: 50 },
+  curlByCurl: { naturalLevel: 3, curl: 'coily', density: 'high', lengthCm: 25 },
+  triangleFan: { naturalLevel: 6, lengthCm: 22, cutLine: 'oneLength' },
+  crossedPanels: { lengthCm: 8 },
+  knotAndNape: { naturalLevel: 4, lengthCm: 60 },
+  haloBrightness: { naturalLevel: 6, density: 'high' },
+}
+
+/** White 80 % at the left temple, 15 % elsewhere. */
+const TEMPLE: HairMap = {
+  whitePercent: SCALP_CELLS.map(({ centre: { psi, s } }) => (psi > 0.6 && psi < 1.5 && s > 0.55 ? 80 : 15)),
+  earlierPercent: SCALP_CELLS.map(() => 0),
+}
+
+/** The plan of a kind of service on its sample head; zone ids are counted. */
+export function servicePlan(id: string) {
+  let n = 0
+  return planFromService(id, { head: { circumferenceCm: 55 }, hair: { ...MEDIUM_HAIR, ...SAMPLE_HAIR[id] }, hairMap: id === 'whiteCopied' ? TEMPLE : undefined, newId: () => `id-${n++}` })
+}
