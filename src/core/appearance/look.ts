@@ -47,7 +47,8 @@ export function lookOf(plan: FaltoPlan, stages: readonly Stage[], { head, zones 
   const mean = (value: (mix: CellMix) => number) => cells.reduce((sum, mix, i) => sum + whole[i]! * value(mix), 0) / hairs
   const light = mean((mix) => mix.light)
   const low = mean((mix) => mix.low)
-  const used = new Set(zones.flatMap((zone) => zone.placement.pieces.map(({ formulaId }) => formulaId)))
+  const deciding = new Set(stages.filter(({ kind }) => DECIDING.includes(kind)).map(({ id }) => id))
+  const used = new Set(zones.flatMap((zone) => (deciding.has(zone.stageId) ? zone.placement.pieces.map(({ formulaId }) => formulaId) : [])))
   const lightest = Math.max(0, ...[...used].map((id) => formulas.get(id)!).filter((formula) => isLight(plan, formula)).map(({ level }) => level))
   const deepest = low > 0.02 ? Math.min(...[...used].map((id) => formulas.get(id)!).filter((formula) => !isLight(plan, formula)).map(({ level }) => level)) : plan.hair.naturalLevel
   const contrastLevels = light > 0 ? lightest - Math.min(deepest, light + low < 0.98 ? plan.hair.naturalLevel : deepest) : low > 0 ? Math.abs(plan.hair.naturalLevel - deepest) : 0
@@ -62,7 +63,9 @@ export function lookOf(plan: FaltoPlan, stages: readonly Stage[], { head, zones 
     partLine: ratio(cells, whole, (i) => seenShare(head, SCALP_CELLS[i]!, 'straight', side) === 1, (i) => SCALP_CELLS[i]!.centre.s < 0.6),
     faceToBack: ratio(cells, whole, (i) => SCALP_CELLS[i]!.centre.s > 0.7 && azimuth(i) < 70, (i) => azimuth(i) > 125),
     meanLevel: Object.fromEntries(WEARS.map((wear) => [wear, seenLevel(cells, whole, (i) => seenShare(head, SCALP_CELLS[i]!, wear, side))])) as Record<WearKind, number>,
-    upkeepWeeks: upkeepOf(zones.flatMap((zone) => zone.placement.pieces).filter((piece) => isLight(plan, formulas.get(piece.formulaId)!))),
+    upkeepWeeks: upkeepOf(
+      zones.flatMap((zone) => (deciding.has(zone.stageId) ? zone.placement.pieces : [])).filter((piece) => isLight(plan, formulas.get(piece.formulaId)!)),
+    ),
   }
 }
 

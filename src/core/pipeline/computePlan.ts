@@ -39,7 +39,8 @@ export function computePlan(plan: FaltoPlan): ComputedPlan {
       zones.flatMap((zone) => zone.grams.filter((_, i) => zone.placement.pieces[i]!.formulaId === formula.id)),
     ),
   )
-  const hairs = zones.reduce((sum, zone) => sum + zone.hair.hairs, 0)
+  // Every stage has all of the head's hair in its zones.
+  const hairs = zones.reduce((sum, zone) => sum + zone.hair.hairs, 0) / stages.length
   const shareByFormula = Object.fromEntries(
     plan.formulas.map(({ id }) => [
       id,
@@ -58,7 +59,10 @@ export function computePlan(plan: FaltoPlan): ComputedPlan {
     shareByFormula,
     shareLeft: Math.max(0, 1 - Object.values(shareByFormula).reduce((sum, share) => sum + share, 0)),
   }
-  return { ...computed, look: lookOf(plan, stages, computed), cautions: cautionsFor(plan, computed) }
+  const look = lookOf(plan, stages, computed)
+  // Over several stages the same hair may be taken more than once; what nothing reaches is then the look's to tell.
+  if (stages.length > 1) computed.shareLeft = look.left
+  return { ...computed, look, cautions: cautionsFor(plan, computed) }
 }
 
 /** What a stage finds to work on, where that is not everything: share of each scalp cell's hair, and its name for memory. */

@@ -186,13 +186,16 @@ function piecesOf(laid: Laid): Piece[] {
   const share = site.white ? Math.min(1, meanOver(line, site.white)) : takenShare(take)
   if (open < NOTHING || share < NOTHING) return []
   const startCm = Math.max(0, rampedFigure(placement, 'startCm', place) - faceLift(take, line)) + (placement.bufferCm ?? 0)
-  const main = createPiece(laid, take, { area, hairs, takenHairs: hairs * open * share, startCm, formulaId: laid.formulaId, id: laid.id, kind: kindOf(take, coverOf(placement)) })
+  const main = createPiece(laid, site.white ? thinnedTo(take, share) : take, { area, hairs, takenHairs: hairs * open * share, startCm, formulaId: laid.formulaId, id: laid.id, kind: kindOf(take, coverOf(placement)) })
   const { dropout } = placement
   const left = hairs * open * (1 - share)
   if (!dropout || !isStitched(take) || left <= 0) return [main]
   const dropped = { area, hairs, takenHairs: left, startCm: dropout.kind === 'base' ? 0 : startCm, formulaId: dropout.formulaId, id: `${laid.id}/dropout` }
   return [main, createPiece(laid, dropout.kind === 'base' ? { ...take, kind: 'onScalp' } : take, { ...dropped, kind: dropout.kind === 'lowlight' ? 'foil' : dropout.kind === 'paint' ? 'open' : 'onScalp' })]
 }
+
+/** Stitches as far apart as makes their share the one that is copied, so that what looks dense is dense. */
+const thinnedTo = (take: Take, share: number): Take => ({ ...take, stitchGapMm: (take.stitchMm * (1 - share)) / share })
 
 const kindOf = ({ kind }: Take, cover: Cover): Piece['kind'] => (kind === 'onScalp' ? 'onScalp' : cover === 'foil' ? 'foil' : 'open')
 

@@ -23,6 +23,7 @@ export interface MapDrawing {
 
 export interface ZoneDrawing {
   id: string
+  stageId: string
   outline: string
   label: { x: number; y: number }
   pieces: PieceDrawing[]
@@ -66,19 +67,22 @@ export function mapDrawing(plan: FaltoPlan, computed: ComputedStages): MapDrawin
 /** Drawings by the placement they show, so that a zone that was not touched keeps its very drawing. */
 const drawn = new WeakMap<ZoneResult['placement'], ZoneDrawing>()
 
-function zoneDrawing(zone: ZoneResult, { bricklay }: Placement): ZoneDrawing {
+function zoneDrawing(zone: ZoneResult, { bricklay, take, sequence }: Placement): ZoneDrawing {
   const known = drawn.get(zone.placement)
   if (known) return known
+  // A section in one block colour is drawn whole; strips of it would leave its corners bare.
+  const wholeBlock = take.kind === 'block' && new Set(sequence).size === 1 ? closedPath(zone.shape.outline) : undefined
   const drawing: ZoneDrawing = {
     id: zone.zoneId,
+    stageId: zone.stageId,
     outline: closedPath(zone.shape.outline),
     label: labelPlace(zone),
-    pieces: zone.placement.pieces.map((piece) => ({
+    pieces: zone.placement.pieces.map((piece, i) => ({
       id: piece.id,
       formulaId: piece.formulaId,
       kind: piece.kind,
       outline: closedPath(pieceOutline(piece)),
-      stitches: pieceStitches(piece, bricklay).map(closedPath).join(''),
+      stitches: wholeBlock ? (i === 0 ? wholeBlock : '') : pieceStitches(piece, bricklay).map(closedPath).join(''),
       widthCm: Math.round(piece.width * 10) / 10,
       foilLengthCm: Math.round(piece.foilLength),
     })),

@@ -1,7 +1,7 @@
 'use client'
 import Box from '@mui/material/Box'
 import type { Remote } from 'comlink'
-import { memo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
+import { memo, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react'
 import type { MapDrawing, PieceDrawing, ZoneDrawing } from '@/core/sheet'
 import type { PlanWorker, Probe } from '@/workers/plan.worker'
 import { editStage, stageOf, usePlan, usePlanStore } from './context'
@@ -13,8 +13,10 @@ const MARGIN = 1.2
 const SIDE_MARGIN = 2.1
 
 /** The equal-area scalp map with zones, rows and stitches, all to scale. Zones are walked with arrow keys in working order. */
-export function ScalpMap({ worker }: { worker: Remote<PlanWorker> | undefined }) {
-  const drawing = usePlan((state) => state.answer?.drawing)
+export function ScalpMap({ worker, children }: { worker: Remote<PlanWorker> | undefined; children?: ReactNode }) {
+  const all = usePlan((state) => state.answer?.drawing)
+  const stage = usePlan(stageOf)
+  const drawing = useMemo(() => all && { ...all, zones: all.zones.filter(({ stageId }) => stageId === stage.id) }, [all, stage.id])
   const [under, setUnder] = useState<{ x: number; y: number; probe: Probe }>()
   const { store } = usePlanStore()
   const asking = useRef(false)
@@ -68,6 +70,7 @@ export function ScalpMap({ worker }: { worker: Remote<PlanWorker> | undefined })
         </text>
         <Scale x={box.x + 0.5} y={bottom + MARGIN + 0.3} />
         {under && <Ruler {...under} />}
+        {children}
       </svg>
     </Box>
   )

@@ -10,6 +10,7 @@ import type { Derivation } from '@/core/pipeline'
 import { callApi } from '../hooks/api'
 import { LINE } from '../theme'
 import { useCautions, usePlan, usePlanStore } from './context'
+import { LookFiguresView } from './LookPanel'
 import type { Acknowledgement, Caution } from '@/core/model'
 
 /** A total, opened, beside the map; the map dims what does not contribute. */
@@ -29,20 +30,20 @@ export function TotalPanel() {
       ref={panel}
       tabIndex={-1}
       role="dialog"
-      aria-label={formula ? `Formula ${formula}: where the grams come from` : open === 'cautions' ? 'Cautions and notes' : 'Where this figure comes from'}
+      aria-label={formula ? `Formula ${formula}: where the grams come from` : open === 'cautions' ? 'Cautions and notes' : open === 'look' ? 'How it will look' : 'Where this figure comes from'}
       onKeyDown={(event) => event.key === 'Escape' && close()}
       sx={{ position: { xs: 'fixed', md: 'absolute' }, right: 0, bottom: 0, width: { xs: '100%', md: 333 }, height: { md: '100%' }, maxHeight: '100%', overflow: 'auto', p: 2, borderRadius: 0, borderTop: { xs: LINE, md: 'none' }, borderLeft: { md: LINE }, zIndex: 3, outline: 'none' }}
     >
       <Box sx={{ display: 'flex', alignItems: 'center', mb: 1 }}>
         <Typography variant="h2" sx={{ flex: 1 }}>
           {formula ? `Formula ${formula}: ` : ''}
-          {derivation?.total ?? 'Cautions and notes'}
+          {open === 'look' ? 'How it will look' : (derivation?.total ?? 'Cautions and notes')}
         </Typography>
         <Button color="inherit" onClick={close}>
           Close
         </Button>
       </Box>
-      {derivation ? <Opened derivation={derivation} /> : <Cautions />}
+      {open === 'look' ? <LookFiguresView /> : derivation ? <Opened derivation={derivation} /> : <Cautions />}
     </Paper>
   )
 }

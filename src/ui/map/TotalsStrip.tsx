@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography'
 import type { ReactNode } from 'react'
 import { useCautions, usePlan, usePlanStore } from './context'
 import { FormulaSample } from '../parts'
+import { WORDS } from '../words'
 
 /** The plan in figures. Every figure opens to what it came from; a selected zone shows its share of each. */
 export function TotalsStrip() {
@@ -71,6 +72,11 @@ export function TotalsStrip() {
             </span>
           ))}
           left <b>{figures.sharePercent.left}</b> %
+        </Typography>
+      </Total>
+      <Total id="look" open={open} onOpen={show} name={`How it will look: ${figures.look.lightPercent} % lighter, ${figures.look.lowPercent} % darker, contrast ${WORDS.contrastVerdict[figures.look.contrast]}`} part={`light ${figures.look.lightPercent} : low ${figures.look.lowPercent}`}>
+        <Typography component="span" sx={{ whiteSpace: 'nowrap' }}>
+          <b>{WORDS.contrastVerdict[figures.look.contrast]}</b>
         </Typography>
       </Total>
       <Total

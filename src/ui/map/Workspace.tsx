@@ -10,7 +10,9 @@ import { editStage, PlanContext, stageOf, usePlan, usePlanStore, type Permission
 import { Header, type DialogName } from './Header'
 import { HeadInset } from './HeadInset'
 import { OrderRibbon } from './OrderRibbon'
+import { PartingBar, PartingTool, type PartingMode } from './PartingTool'
 import { SaveTrouble } from './SaveStatus'
+import { StageBar } from './StageBar'
 import { ScalpMap } from './ScalpMap'
 import { createPlanStore } from './store'
 import { TotalPanel } from './TotalPanel'
@@ -48,6 +50,7 @@ function Studio({ client, lastVisit }: Pick<OpenPlan, 'client' | 'lastVisit'>) {
   const [dialog, setDialog] = useState<DialogName | 'rename'>()
   const [message, setMessage] = useState<string>()
   const [recordNoted, setRecordNoted] = useState(false)
+  const [partingMode, setPartingMode] = useState<PartingMode>('rest')
   const copied = useRef<Placement>(undefined)
   const close = () => setDialog(undefined)
   const underlaid = usePlan((state) => state.underlay !== undefined)
@@ -149,7 +152,11 @@ function Studio({ client, lastVisit }: Pick<OpenPlan, 'client' | 'lastVisit'>) {
           </Box>
         </Box>
         <Box sx={{ position: 'relative', minHeight: 0, height: { xs: 'min(100vw, 70dvh)', md: 'auto' }, order: { xs: 0, md: 1 }, '@media print': { height: '16cm', order: 1 } }}>
-          <ScalpMap worker={worker} />
+          <StageBar />
+          <ScalpMap worker={worker}>
+            <PartingTool mode={partingMode} onMode={setPartingMode} />
+          </ScalpMap>
+          <PartingBar mode={partingMode} onMode={setPartingMode} />
         </Box>
         <Box className="screen-only" sx={{ borderLeft: { md: LINE }, borderTop: { xs: LINE, md: 'none' }, overflow: 'auto', order: 2 }}>
           <ZoneCard />

@@ -1,4 +1,7 @@
 'use client'
+import Accordion from '@mui/material/Accordion'
+import AccordionDetails from '@mui/material/AccordionDetails'
+import AccordionSummary from '@mui/material/AccordionSummary'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import FormControlLabel from '@mui/material/FormControlLabel'
@@ -7,12 +10,13 @@ import Switch from '@mui/material/Switch'
 import Typography from '@mui/material/Typography'
 import { useShallow } from 'zustand/react/shallow'
 import { DIRECTIONS, LIMITS, ROW_ORDERS, type Placement, type Zone } from '@/core/model'
-import { TAKE_PRESETS } from '@/core/placement'
+import { isStitched, TAKE_PRESETS } from '@/core/placement'
 import { Choice, NumberField } from '../parts'
 import { WORDS } from '../words'
 import { Comb } from './Comb'
 import { editStage, editZone, stageOf, usePlan, usePlanStore, zonesInOrder } from './context'
 import { SequenceBeads } from './SequenceBeads'
+import { ZoneMore } from './ZoneMore'
 
 /** Everything that is decided for the selected zone. */
 export function ZoneCard() {
@@ -46,9 +50,9 @@ function OneZone({ zone, order }: { zone: Zone; order: number }) {
   const preset = TAKE_PRESETS.find(
     (candidate) =>
       candidate.take.kind === take.kind &&
-      (take.kind === 'slice' || take.kind === 'onScalp' || (candidate.take.stitchMm === take.stitchMm && candidate.take.stitchGapMm === take.stitchGapMm)),
+      (!isStitched(take) || (candidate.take.stitchMm === take.stitchMm && candidate.take.stitchGapMm === take.stitchGapMm)),
   )
-  const stitched = take.kind === 'weave' || take.kind === 'babylight'
+  const stitched = isStitched(take)
   const foils = take.kind !== 'onScalp'
 
   return (
@@ -72,9 +76,10 @@ function OneZone({ zone, order }: { zone: Zone; order: number }) {
         onChange={(id) => {
           const chosen = TAKE_PRESETS.find((candidate) => candidate.id === id)!
           set(WORDS.preset[id]!, 'preset', (draft) => {
-            draft.take = { ...chosen.take, bandCm: draft.take.bandCm }
+            draft.take = { ...draft.take, ...chosen.take, bandCm: draft.take.bandCm }
             draft.subsectionMm = chosen.subsectionMm
-            if (chosen.take.kind === 'onScalp') draft.rowGapMm = 0
+            delete draft.cover
+            if (chosen.take.kind === 'onScalp' || chosen.take.kind === 'block') draft.rowGapMm = 0
           })
         }}
       />
@@ -120,6 +125,12 @@ function OneZone({ zone, order }: { zone: Zone; order: number }) {
         control={<Switch checked={placement.bricklay} onChange={(event) => set(event.target.checked ? 'Bricklaid' : 'In line', 'bricklay', (draft) => void (draft.bricklay = event.target.checked))} />}
         label="Bricklay: offset every other row"
       />
+      <Accordion disableGutters variant="outlined" sx={{ '&::before': { display: 'none' } }}>
+        <AccordionSummary expandIcon={<span aria-hidden>▾</span>}>Paint, dropout, hairline, ramps…</AccordionSummary>
+        <AccordionDetails sx={{ p: 1 }}>
+          <ZoneMore zone={zone} readOnly={readOnly} set={set} />
+        </AccordionDetails>
+      </Accordion>
       {!readOnly && <CopyButtons zone={zone} />}
     </Stack>
   )

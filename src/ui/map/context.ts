@@ -1,7 +1,7 @@
 'use client'
 import { createContext, useContext, useMemo } from 'react'
 import { useStore } from 'zustand'
-import type { Caution, Stage, Zone } from '@/core/model'
+import type { Caution, Stage, Variant, Zone } from '@/core/model'
 import type { PlanState, PlanStore } from './store'
 
 export interface Permissions {
@@ -23,21 +23,25 @@ export function usePlan<T>(select: (state: PlanState) => T): T {
   return useStore(usePlanStore().store, select)
 }
 
-/** The stage being worked on: the first of the active variant. */
-export function stageOf({ document }: Pick<PlanState, 'document'>): Stage {
-  const variant = document.variants.find(({ id }) => id === document.activeVariantId) ?? document.variants[0]!
-  return variant.stages[0]!
+/** The variant being worked on. */
+export const variantOf = ({ document }: Pick<PlanState, 'document'>): Variant => document.variants.find(({ id }) => id === document.activeVariantId) ?? document.variants[0]!
+
+/** The stage being worked on. */
+export function stageOf({ document, stageId }: Pick<PlanState, 'document' | 'stageId'>): Stage {
+  const { stages } = variantOf({ document })
+  return stages.find(({ id }) => id === stageId) ?? stages[0]!
 }
 
 /** Zones of the stage in working order. */
-export function zonesInOrder(state: Pick<PlanState, 'document'>): Zone[] {
+export function zonesInOrder(state: Pick<PlanState, 'document' | 'stageId'>): Zone[] {
   const stage = stageOf(state)
   return stage.order.map((id) => stage.zones.find((zone) => zone.id === id)!)
 }
 
 /** Changes the stage being worked on, as one named edit. */
 export function editStage(store: PlanStore, label: string, key: string, recipe: (stage: Stage) => void): void {
-  store.edit(label, key, (draft) => recipe(stageOf({ document: draft })))
+  const { stageId } = store.getState()
+  store.edit(label, key, (draft) => recipe(stageOf({ document: draft, stageId })))
 }
 
 /** Changes one zone, as one named edit. */

@@ -35,7 +35,11 @@ export interface PlanState {
   careCautions: Caution[]
   /** Foils of the plan carried out last, when they are to be seen under this one. */
   underlay: MapDrawing | undefined
+  /** Stage that is worked on; the first one where none is named. */
+  stageId: string | undefined
   selectedZone: string | undefined
+  /** Why partings could not be changed as a hand asked. */
+  partingProblem: string | undefined
   /** Total that is opened, and so lit on the map: `foils`, `minutes`, `share` or `grams:A`. */
   openTotal: string | undefined
 }
@@ -64,7 +68,9 @@ export function createPlanStore(open: OpenPlan) {
     acknowledgements: open.acknowledgements,
     careCautions: open.careCautions,
     underlay: undefined,
+    stageId: undefined,
     selectedZone: undefined,
+    partingProblem: undefined,
     openTotal: undefined,
   }))
   const { getState: get, setState: set } = store

@@ -6,6 +6,7 @@ import Dialog from '@mui/material/Dialog'
 import DialogActions from '@mui/material/DialogActions'
 import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
+import MenuItem from '@mui/material/MenuItem'
 import Paper from '@mui/material/Paper'
 import Snackbar from '@mui/material/Snackbar'
 import Stack from '@mui/material/Stack'
@@ -15,6 +16,7 @@ import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useState, type ChangeEvent } from 'react'
 import { type ClientRecord, LAYOUT_TEMPLATES, type LayoutTemplate } from '@/core/model'
+import { SERVICES } from '@/core/services'
 import { callApi } from '../hooks/api'
 import { Choice } from '../parts'
 import { WORDS } from '../words'
@@ -151,16 +153,19 @@ export function ClientPlans({ record, today, writable }: { record: ClientRecord;
   )
 }
 
+/** An empty plan on a layout, or a kind of service fitted to this client's hair. */
 function NewPlan({ clientId, onClose, onMade }: { clientId: string; onClose: () => void; onMade: (id: string) => void }) {
   const [name, setName] = useState('New plan')
   const [template, setTemplate] = useState<LayoutTemplate>('fourQuadrants')
+  const [service, setService] = useState('')
   const [error, setError] = useState<string>()
   const [busy, setBusy] = useState(false)
+  const chosen = SERVICES.find(({ id }) => id === service)
 
   async function make() {
     setBusy(true)
     try {
-      onMade((await callApi<{ id: string }>(`/api/clients/${clientId}/plans`, 'POST', { name: name.trim(), template })).id)
+      onMade((await callApi<{ id: string }>(`/api/clients/${clientId}/plans`, 'POST', { name: name.trim(), template, ...(service && { service }) })).id)
     } catch (problem) {
       setError(problem instanceof Error ? problem.message : 'That did not work. Try again.')
       setBusy(false)
@@ -168,14 +173,36 @@ function NewPlan({ clientId, onClose, onMade }: { clientId: string; onClose: () 
   }
 
   return (
-    <Dialog open onClose={onClose} maxWidth="sm" aria-labelledby="new-plan">
+    <Dialog open onClose={onClose} maxWidth="md" aria-labelledby="new-plan">
       <DialogTitle id="new-plan">New plan</DialogTitle>
       <DialogContent>
         <Stack spacing={2} sx={{ pt: 1 }}>
           {error && <Alert severity="error">{error}</Alert>}
           <TextField label="Name" value={name} onChange={(event) => setName(event.target.value)} autoFocus required />
-          <Choice label="Sections" value={template} options={LAYOUT_TEMPLATES.map((value) => ({ value, label: WORDS.template[value] }))} onChange={setTemplate} />
-          <Typography color="textSecondary">{WORDS.templateHelp[template]}</Typography>
+          <TextField
+            select
+            label="Start from"
+            value={service}
+            onChange={({ target }) => {
+              const next = SERVICES.find(({ id }) => id === target.value)
+              setService(target.value)
+              setName(next?.name ?? 'New plan')
+            }}
+            helperText={chosen?.help ?? 'An empty plan: choose the sections, then set what is taken in each.'}
+          >
+            <MenuItem value="">An empty plan</MenuItem>
+            {SERVICES.map(({ id, name: words }) => (
+              <MenuItem key={id} value={id}>
+                {words}
+              </MenuItem>
+            ))}
+          </TextField>
+          {!service && (
+            <>
+              <Choice label="Sections" value={template} options={LAYOUT_TEMPLATES.map((value) => ({ value, label: WORDS.template[value] }))} onChange={setTemplate} />
+              <Typography color="textSecondary">{WORDS.templateHelp[template]}</Typography>
+            </>
+          )}
         </Stack>
       </DialogContent>
       <DialogActions>

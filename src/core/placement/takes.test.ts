@@ -1,0 +1,132 @@
+import fc from 'fast-check'
+import { computePlan } from '../pipeline'
+import { RAMP_FIGURES, type Placement } from '../model'
+import { planWith, type Wanted } from '../../../tests/support/plan'
+import { rampedFigure } from './ramps'
+import { defaultPlacement, type Piece } from '.'
+
+const pieces = (placement: Wanted['placement'], rest: Wanted = {}): Piece[] => computePlan(planWith({ ...rest, only: rest.only ?? ['backLeft'], placement })).pieces
+const sum = (list: readonly Piece[], value: (piece: Piece) => number) => list.reduce((total, piece) => total + value(piece), 0)
+
+describe('ramps', () => {
+  it('are monotone from one edge to the other, and end where they are asked to', () => {
+    fc.assert(
+      fc.property(fc.constantFrom(...RAMP_FIGURES), fc.double({ min: 0, max: 40, noNaN: true }), fc.double({ min: 0, max: 0.5, noNaN: true }), fc.double({ min: 0, max: 0.5, noNaN: true }), (figure, to, a, b) => {
+        const placement: Placement = { ...defaultPlacement(), ramps: [{ figure, way: 'upwards', to }] }
+        const at = (height: number) => rampedFigure(placement, figure, { height, turn: 0, foil: 0 })
+        expect(at(1)).toBeCloseTo(to, 9)
+        const rising = at(1) >= at(0)
+        expect(rising ? at(a + b) >= at(a) - 1e-9 : at(a + b) <= at(a) + 1e-9).toBe(true)
+      }),
+    )
+  })
+
+  it('of the gap lay rows closer towards the upper edge and still fill the zone', () => {
+    const plan = planWith({ only: ['backLeft'], placement: { rowGapMm: 20, ramps: [{ figure: 'rowGapMm', way: 'upwards', to: 2 }] } })
+    const zone = computePlan(plan).zones.find(({ zoneId }) => zoneId === 'backLeft')!
+    const even = computePlan(planWith({ only: ['backLeft'], placement: { rowGapMm: 20 } })).zones.find(({ zoneId }) => zoneId === 'backLeft')!
+    expect(zone.placement.rowCount).toBeGreaterThan(even.placement.rowCount)
+    expect(zone.placement.pitch * zone.placement.rowCount).toBeCloseTo(zone.field.extent, 6)
+  })
+
+  it('alternate foil by foil, and set in after so many rows', () => {
+    const starts = [...new Set(pieces({ ramps: [{ figure: 'startCm', way: 'alternating', to: 3 }] }).map(({ fromCm }) => fromCm))]
+    expect(starts).toEqual([0, 3])
+    const later = pieces({ rowGapMm: 3, ramps: [{ figure: 'startCm', way: 'afterRows', to: 4, rows: 2 }] })
+    const rows = [...new Set(later.map(({ row }) => row))]
+    expect(later.filter(({ row }) => rows.indexOf(row) < 2).every(({ fromCm }) => fromCm === 0)).toBe(true)
+    expect(later.filter(({ row }) => rows.indexOf(row) >= 2).every(({ fromCm }) => fromCm === 4)).toBe(true)
+  })
+})
+
+describe('what a subsection gives', () => {
+  it('never gives the same hair twice: picked up and left out add up to what is there', () => {
+    for (const kind of ['lowlight', 'paint', 'base'] as const) {
+      const all = pieces({ rowGapMm: 0, dropout: { kind, formulaId: 'B' } })
+      const bySubsection = new Map<string, Piece[]>()
+      for (const piece of all) bySubsection.set(piece.id.replace('/dropout', ''), [...(bySubsection.get(piece.id.replace('/dropout', '')) ?? []), piece])
+      for (const pair of bySubsection.values()) expect(sum(pair, ({ takenHairs }) => takenHairs)).toBeLessThanOrEqual(pair[0]!.hairs + 1e-6)
+      expect(all.filter(({ id }) => id.endsWith('/dropout'))).toHaveLength(all.length / 2)
+    }
+  })
+
+  it('foils a dropout that is lowlit, paints one that is painted, and brings base to the skin', () => {
+    const dropped = (kind: 'lowlight' | 'paint' | 'base') => pieces({ dropout: { kind, formulaId: 'B' } }).find(({ id }) => id.endsWith('/dropout'))!
+    expect(dropped('lowlight').kind).toBe('foil')
+    expect(dropped('paint').kind).toBe('open')
+    expect(dropped('base')).toMatchObject({ kind: 'onScalp', fromCm: 0, toCm: 1.2 })
+  })
+
+  it('is painted without foils, higher towards the face, and takes more product the more it is soaked', () => {
+    const painted = pieces({ take: { kind: 'painted', shape: 'v', faceLiftCm: 8 }, startCm: 12 }, { only: ['frontLeft', 'backLeft'] })
+    expect(painted.every(({ kind, foilLength }) => kind === 'open' && foilLength === 0)).toBe(true)
+    const start = (zone: string) => Math.min(...painted.filter(({ zoneId }) => zoneId === zone).map(({ fromCm }) => fromCm))
+    expect(start('frontLeft')).toBeLessThan(start('backLeft'))
+    const fibre = (saturation: number) => sum(pieces({ take: { kind: 'painted', saturation } }), ({ treatedFibre }) => treatedFibre)
+    expect(fibre(1)).toBeGreaterThan(fibre(0.2))
+  })
+
+  it('stops before the ends and keeps a buffer', () => {
+    const whole = sum(pieces({}), ({ treatedFibre }) => treatedFibre)
+    expect(sum(pieces({ stopBeforeEndsCm: 10 }), ({ treatedFibre }) => treatedFibre)).toBeLessThan(whole)
+    expect(pieces({ startCm: 1, bufferCm: 1.5 })[0]!.fromCm).toBe(2.5)
+  })
+
+  it('at the hairline is a panel of its own, or all there is', () => {
+    const panelled = pieces({ direction: 'horizontal', panel: { widthCm: 2.5, take: 'slice', rest: 'same' } }, { only: ['frontLeft'] })
+    expect(panelled.some(({ take, width }) => take.kind === 'slice' && Math.abs(width - 2.5) < 0.01)).toBe(true)
+    const stitched = pieces({ panel: { widthCm: 3, take: 'same', rest: 'leave' } }, { only: ['frontLeft'] })
+    expect(stitched.every(({ width }) => width <= 3.01)).toBe(true)
+    expect(stitched.length).toBeLessThan(panelled.length)
+  })
+
+  it('is limited to hair of a kind, and copies the white where it is', () => {
+    const plan = planWith({ template: 'fourQuadrants', placement: { select: 'copyWhite', rowGapMm: 3 } })
+    const map = (percent: (i: number) => number) => ({ whitePercent: Array.from({ length: 192 }, (_, i) => percent(i)), earlierPercent: Array.from({ length: 192 }, () => 30) })
+    const taken = (select: Placement['select'], percent: (i: number) => number) => {
+      for (const zone of plan.variants[0]!.stages[0]!.zones) zone.placement.select = select
+      const computed = computePlan({ ...plan, hairMap: map(percent) })
+      return sum(computed.pieces, ({ takenHairs }) => takenHairs) / sum(computed.pieces, ({ hairs }) => hairs)
+    }
+    expect(taken('copyWhite', () => 40)).toBeCloseTo(0.4, 6)
+    expect(taken('white', () => 40)).toBeCloseTo(0.5 * 0.4, 6)
+    expect(taken('dark', () => 40)).toBeCloseTo(0.5 * 0.6, 6)
+    expect(taken('earlier', () => 40)).toBeCloseTo(0.5 * 0.3, 6)
+    expect(taken('notEarlier', () => 40)).toBeCloseTo(0.5 * 0.7, 6)
+    expect(computePlan({ ...plan, hairMap: map(() => 0) }).zones.every(({ placement }) => placement.pieces.every(({ takenHairs }) => takenHairs > 0))).toBe(true)
+  })
+
+  it('is worked from the part outwards where asked', () => {
+    const zone = computePlan(planWith({ template: 'topStrip', only: ['leftSide'], placement: { direction: 'vertical', rowOrder: 'fromPart', rowGapMm: 3 } })).zones.find(({ zoneId }) => zoneId === 'leftSide')!
+    const nearest = (piece: Piece) => Math.min(...Array.from({ length: piece.line.length / 10 }, (_, i) => Math.abs(piece.line[10 * i + 2]!)))
+    const order = zone.placement.pieces.map(nearest)
+    expect(order[0]).toBeLessThan(order.at(-1)!)
+  })
+})
+
+describe('a stage', () => {
+  const twoStages = (worksOn: 'took' | 'dropped') => {
+    const plan = planWith({ placement: { rowGapMm: 0 } })
+    const [first] = plan.variants[0]!.stages
+    const zones = first!.zones.map((zone) => ({ ...zone, id: `${zone.id}2`, placement: { ...zone.placement, take: { ...zone.placement.take, kind: 'block' as const }, sequence: ['B'] } }))
+    plan.variants[0]!.stages.push({ ...first!, id: 'second', kind: 'gloss', name: 'Second', worksOn: { kind: worksOn, stageId: first!.id }, zones, order: zones.map(({ id }) => id) })
+    return computePlan(plan)
+  }
+
+  it('finds what an earlier one took, or dropped, and the two are everything', () => {
+    const [took, dropped] = [twoStages('took'), twoStages('dropped')].map(({ shareByFormula }) => shareByFormula['B']!)
+    expect(took! + dropped!).toBeCloseTo(twoStages('took').shareByFormula['A']! + dropped!, 1)
+    expect(took! + dropped!).toBeGreaterThan(0.93)
+    expect(took! + dropped!).toBeLessThan(1.001)
+  })
+
+  it('sees the new hair when the earlier stage changes', () => {
+    const plan = planWith({ placement: { rowGapMm: 0 } })
+    const [first] = plan.variants[0]!.stages
+    const zones = first!.zones.map((zone) => ({ ...zone, id: `${zone.id}2`, placement: { ...zone.placement, sequence: ['B'] } }))
+    plan.variants[0]!.stages.push({ ...first!, id: 'second', worksOn: { kind: 'dropped', stageId: first!.id }, zones, order: zones.map(({ id }) => id) })
+    const before = computePlan(plan).shareByFormula['B']!
+    for (const zone of first!.zones) zone.placement = { ...zone.placement, take: { ...zone.placement.take, stitchGapMm: 1 } }
+    expect(computePlan(plan).shareByFormula['B']!).toBeLessThan(before)
+  })
+})
