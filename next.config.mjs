@@ -3,7 +3,7 @@ const config = {
   // Types are checked once, by ./falto test.
   typescript: { ignoreBuildErrors: true },
   poweredByHeader: false,
-  serverExternalPackages: ['pino', 'pg'],
+  serverExternalPackages: ['pino', 'pg', 'pdfkit', 'sharp'],
   devIndicators: false,
 }
 

@@ -22,18 +22,13 @@ export interface Probe {
   angle: number
 }
 
-/** What was sent last of each zone. */
-const sent = new Map<string, ZoneDrawing>()
+/** The zones of the answer before, which is all that the other side still has. */
+let sent = new Map<string, ZoneDrawing>()
 
 function onlyChanges(drawing: MapDrawing): Answer['drawing'] {
-  return {
-    ...drawing,
-    zones: drawing.zones.map((zone) => {
-      const same = sent.get(zone.id) === zone
-      sent.set(zone.id, zone)
-      return same ? { id: zone.id, same } : zone
-    }),
-  }
+  const before = sent
+  sent = new Map(drawing.zones.map((zone) => [zone.id, zone]))
+  return { ...drawing, zones: drawing.zones.map((zone) => (before.get(zone.id) === zone ? { id: zone.id, same: true } : zone)) }
 }
 
 const api = {

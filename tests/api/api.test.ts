@@ -1,7 +1,9 @@
 import { and, eq } from 'drizzle-orm'
+import { parse } from 'csv-parse/sync'
 import { v7 as newId } from 'uuid'
 import { account, cautionAcknowledgement, client, database, plan, planEdit, planVersion, salon, session, staff, user } from '@/db'
 import type { FaltoPlan } from '@/core/model'
+import { computePlan } from '@/core/pipeline'
 import { MEDIUM_HAIR, planWith } from '../support/plan'
 import { BASE_URL, call, deviceOf, newClient, newPlan, type Device } from '../support/server'
 
@@ -312,3 +314,30 @@ async function otherSalon(): Promise<Device> {
   expect(await database().select().from(client).where(and(eq(client.salonId, salonId)))).toHaveLength(0)
   return { cookie, call: (method, path, body) => call(method, path, body, cookie) }
 }
+
+describe('documents of a plan', () => {
+  const fetched = async (planId: string, kind: string) => {
+    const response = await fetch(`${BASE_URL}/api/plans/${planId}/export?as=${kind}`, { headers: { cookie: oriel.cookie } })
+    return { status: response.status, type: response.headers.get('content-type') ?? '', bytes: Buffer.from(await response.arrayBuffer()) }
+  }
+
+  it('are a head sheet as SVG and PDF and a list of foils that a CSV reader takes, with as many foils as the plan has', async () => {
+    const clientId = await newClient(oriel, 'Documents')
+    const answer = await oriel.call('POST', `/api/clients/${clientId}/plans`, { name: 'Correction "in" tiers, <first>', template: 'fourQuadrants', service: 'tieredCorrection' })
+    const planId = String(answer.body['id'])
+    const plan = (await oriel.call('GET', `/api/plans/${planId}/export`)).body as unknown as FaltoPlan
+    const csv = await fetched(planId, 'csv')
+    expect(csv.type).toContain('text/csv')
+    const rows = parse(csv.bytes, { columns: true }) as Record<string, string>[]
+    expect(rows.filter(({ kind }) => kind === 'foil')).toHaveLength(computePlan(plan).foilCount)
+    expect(rows.map(({ turn }) => Number(turn))).toEqual(rows.map((_, i) => i + 1))
+    const svg = (await fetched(planId, 'svg')).bytes.toString('utf8')
+    expect(svg).toContain('Correction &#34;in&#34; tiers, &#60;first&#62;')
+    expect(svg.match(/<circle/g)).toHaveLength(plan.variants[0]!.stages.reduce((sum, { zones }) => sum + zones.length, 0))
+    const pdf = await fetched(planId, 'pdf')
+    expect(pdf.type).toBe('application/pdf')
+    expect(pdf.bytes.subarray(0, 5).toString()).toBe('%PDF-')
+    expect(pdf.bytes.toString('latin1').match(/\/Type \/Page\b/g)).toHaveLength(plan.variants[0]!.stages.length)
+    expect((await fetched(planId, 'docx')).status).toBe(422)
+  })
+})

@@ -67,3 +67,7 @@ export async function fill(page: Page, label: string, text: string): Promise<voi
   await field!.click({ clickCount: 3 })
   await field!.type(text)
 }
+
+/** Waits until no menu lies over the page and nothing is fading in or out. */
+export const settled = (page: Page) =>
+  page.waitForFunction(() => !document.querySelector('[role="menu"], [role="listbox"]') && document.getAnimations().every(({ playState }) => playState !== 'running'))

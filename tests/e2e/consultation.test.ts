@@ -11,7 +11,7 @@ import type { Band, OpenCare, OpenConsultation } from '@/core/model'
 import { database } from '@/db'
 import { MEDIUM_HAIR } from '../support/plan'
 import { deviceOf, newClient, newPlan, type Device } from '../support/server'
-import { fill, openWindow, press, saved, startBrowser, stopBrowser, url } from './browser'
+import { fill, openWindow, press, saved, settled, startBrowser, stopBrowser, url } from './browser'
 
 jest.setTimeout(120_000)
 
@@ -112,10 +112,12 @@ it('a band is corrected with at most six touches: its edge dragged, its level st
   const touch = await page.touchscreen.touchStart(x, y)
   for (let step = 1; step <= 8; step++) await touch.move(x + 5 * step, y)
   await touch.end()
-  await page.locator('[aria-label^="Band 2 of 2"]').setTimeout(5000).wait()
+  // Saying what was corrected moves the strand down a little.
+  await page.waitForSelector('::-p-text(corrections kept)')
   const second = (await page.$('[aria-label^="Band 2 of 2"]'))!
   const middle = await middleOf(second)
   await page.touchscreen.tap(middle.x, middle.y)
+  await page.waitForSelector('section[aria-label="Band 2"]')
   const more = (await page.waitForSelector('[aria-label="Level as seen: more"]'))!
   const target = await middleOf(more)
   expect(Math.min(target.width, target.height)).toBeGreaterThanOrEqual(44)
@@ -254,6 +256,7 @@ it('has no serious accessibility issue on any screen of the record', async () =>
   const clientId = await glossedClient('Axe record')
   const page = await openWindow(browser, oriel, problems)
   const check = async (screen: string) => {
+    await settled(page)
     const { violations } = await new AxePuppeteer(page).analyze()
     const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
     expect([screen, ...serious.map(({ id, nodes }) => `${id}: ${nodes[0]!.html.slice(0, 160)}`)]).toEqual([screen])

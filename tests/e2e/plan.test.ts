@@ -5,7 +5,7 @@ import { database } from '@/db'
 import type { PlanFigures } from '@/core/pipeline'
 import type { FaltoPlan } from '@/core/model'
 import { deviceOf, newClient, newPlan, type Device } from '../support/server'
-import { fill, openWindow, press, saved, startBrowser, stopBrowser, totals, totalsContain, url } from './browser'
+import { fill, openWindow, press, saved, settled, startBrowser, stopBrowser, totals, totalsContain, url } from './browser'
 
 jest.setTimeout(120_000)
 
@@ -293,6 +293,7 @@ it('has no serious accessibility issue on any screen', async () => {
   const planId = await newPlan(oriel, clientId)
   const page = await openWindow(browser, oriel, problems)
   const check = async (screen: string) => {
+    await settled(page)
     const { violations } = await new AxePuppeteer(page).analyze()
     const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
     expect([screen, ...serious.map(({ id, nodes }) => `${id}: ${nodes[0]!.html.slice(0, 160)}`)]).toEqual([screen])

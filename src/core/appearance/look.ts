@@ -61,7 +61,7 @@ export function lookOf(plan: FaltoPlan, stages: readonly Stage[], { head, zones 
     contrast: LADDER.find(([from]) => contrastLevels >= from)?.[1] ?? 'none',
     symmetry: symmetryOf(cells, whole),
     partLine: ratio(cells, whole, (i) => seenShare(head, SCALP_CELLS[i]!, 'straight', side) === 1, (i) => SCALP_CELLS[i]!.centre.s < 0.6),
-    faceToBack: ratio(cells, whole, (i) => SCALP_CELLS[i]!.centre.s > 0.7 && azimuth(i) < 70, (i) => azimuth(i) > 125),
+    faceToBack: ratio(cells, whole, (i) => SCALP_CELLS[i]!.centre.s > 0.7 && azimuth(i) < 70, (i) => SCALP_CELLS[i]!.centre.s > 0.5 && azimuth(i) > 140),
     meanLevel: Object.fromEntries(WEARS.map((wear) => [wear, seenLevel(cells, whole, (i) => seenShare(head, SCALP_CELLS[i]!, wear, side))])) as Record<WearKind, number>,
     upkeepWeeks: upkeepOf(
       zones.flatMap((zone) => (deciding.has(zone.stageId) ? zone.placement.pieces : [])).filter((piece) => isLight(plan, formulas.get(piece.formulaId)!)),

@@ -2,6 +2,7 @@
  * The types of Falto's documents and results. Field names carry a unit wherever it is not the core's own
  * (cm, cm², g, s). Angles in documents are degrees, because people read them.
  */
+export * from './advice'
 export * from './caution'
 export * from './exchange'
 export * from './head'

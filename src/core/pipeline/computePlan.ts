@@ -1,8 +1,8 @@
-import { cautionsFor } from '../advice'
+import { adviceFor, cautionsFor } from '../advice'
 import { lookOf, type Look } from '../appearance'
 import { createHead, scalpArea, type Head } from '../head'
 import { shapeZones, type ZoneShape } from '../layout'
-import type { Caution, FaltoPlan, HairState, HeadMeasures, Placement, Stage } from '../model'
+import type { Advice, Caution, FaltoPlan, HairState, HeadMeasures, Placement, Stage } from '../model'
 import { createField, placeZone, siteFor, takenShareByCell, zoneHair, type PartingField, type Piece, type Site, type ZoneHair } from '../placement'
 import { formulaGrams, pieceGrams, pieceSeconds, secondsRange, zoneSeconds } from '../quantity'
 import type { ComputedStages, ZoneResult } from '../result'
@@ -12,6 +12,7 @@ import { memoByKey } from './memo'
 export interface ComputedPlan extends ComputedStages {
   look: Look
   cautions: Caution[]
+  advice: Advice[]
 }
 
 /** The variant a plan is computed for. @throws Error when the document names one that is not there */
@@ -62,7 +63,7 @@ export function computePlan(plan: FaltoPlan): ComputedPlan {
   const look = lookOf(plan, stages, computed)
   // Over several stages the same hair may be taken more than once; what nothing reaches is then the look's to tell.
   if (stages.length > 1) computed.shareLeft = look.left
-  return { ...computed, look, cautions: cautionsFor(plan, computed) }
+  return { ...computed, look, cautions: cautionsFor(plan, computed), advice: adviceFor(plan, stages, computed, look) }
 }
 
 /** What a stage finds to work on, where that is not everything: share of each scalp cell's hair, and its name for memory. */

@@ -1,4 +1,4 @@
-import { CONSTANTS_VERSION, type Caution, type FaltoPlan } from '../model'
+import { CONSTANTS_VERSION, type Advice, type Caution, type FaltoPlan } from '../model'
 import { minutesFromSeconds } from '../units'
 import type { ContrastVerdict, Look, WearKind } from '../appearance'
 import type { Range } from '../quantity'
@@ -20,6 +20,8 @@ export interface PlanFigures {
   look: LookFigures
   zones: ZoneFigures[]
   cautions: Caution[]
+  /** Rules of thumb that have something to say. */
+  advice: Advice[]
 }
 
 export interface LookFigures {
@@ -100,6 +102,7 @@ export function planFigures(plan: FaltoPlan, computed: ComputedPlan): PlanFigure
       }
     }),
     cautions: computed.cautions,
+    advice: computed.advice,
   }
 }
 

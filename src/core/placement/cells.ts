@@ -5,8 +5,19 @@ import type { HairState } from '../model'
 import type { Piece } from './foils'
 import { ARC, DENSITY, MAP, RISE, STRIDE } from './polyline'
 
+/** Cells under a piece, remembered as long as the piece lives: an edit elsewhere asks for them again. */
+const known = new WeakMap<Piece, [cell: number, hairs: number][]>()
+
 /** Hairs of a piece that grow in each scalp cell under it, as [cell, hairs] pairs; a cell may come more than once. */
-export function hairsByCell(head: Head, { line, thickness, takenHairs }: Pick<Piece, 'line' | 'thickness' | 'takenHairs'>): [cell: number, hairs: number][] {
+export function hairsByCell(head: Head, piece: Piece): [cell: number, hairs: number][] {
+  const remembered = known.get(piece)
+  if (remembered) return remembered
+  const cells = countByCell(head, piece)
+  known.set(piece, cells)
+  return cells
+}
+
+function countByCell(head: Head, { line, thickness, takenHairs }: Piece): [cell: number, hairs: number][] {
   const points: [number, number][] = []
   let total = 0
   for (let at = STRIDE; at < line.length; at += STRIDE) {

@@ -40,10 +40,13 @@ export function Header({ client, onOpen, onMessage, onRename, underlay }: Props)
     onMessage(`Kept as version ${number}.`)
   }
 
-  async function exportFile() {
+  /** What is exported is what the server holds, so it has to have everything first. */
+  async function exportFile(kind: 'json' | 'svg' | 'pdf' | 'csv') {
     setAnchor(null)
     await store.flush()
-    download.current?.click()
+    if (!download.current) return
+    download.current.href = `/api/plans/${id}/export?as=${kind}`
+    download.current.click()
   }
 
   return (
@@ -117,7 +120,10 @@ export function Header({ client, onOpen, onMessage, onRename, underlay }: Props)
             {underlay.shown ? 'Hide the foils of' : 'Show under it the foils of'} {dateInWords(underlay.on)}
           </MenuItem>
         )}
-        <MenuItem onClick={() => void exportFile()}>Export as a file</MenuItem>
+        <MenuItem onClick={() => void exportFile('json')}>Export as a file</MenuItem>
+        <MenuItem onClick={() => void exportFile('pdf')}>Head sheet as PDF</MenuItem>
+        <MenuItem onClick={() => void exportFile('svg')}>Head sheet as SVG</MenuItem>
+        <MenuItem onClick={() => void exportFile('csv')}>List of foils as CSV</MenuItem>
         <MenuItem
           onClick={() => {
             setAnchor(null)

@@ -79,8 +79,14 @@ const HELP: Record<Exclude<PartingMode, 'rest'>, string> = {
   merge: 'Choose a zone, then tap its neighbour: the larger keeps its name.',
 }
 
-/** What a hand on the map does to partings: a layer over the map in its own coordinates (y downwards, cm). */
-export function PartingTool({ mode }: Props) {
+/** What a hand on the map does to partings; nothing while it selects zones or the head cannot be. */
+export function PartingTool({ mode }: Pick<Props, 'mode'>) {
+  const wrong = usePlan((state) => state.problems.length > 0)
+  return mode === 'rest' || wrong ? null : <PartingLayer mode={mode} />
+}
+
+/** A layer over the map in its own coordinates (y downwards, cm). */
+function PartingLayer({ mode }: { mode: Exclude<PartingMode, 'rest'> }) {
   const { store } = usePlanStore()
   const measures = usePlan((state) => state.document.head)
   const stage = usePlan(stageOf)
@@ -91,7 +97,7 @@ export function PartingTool({ mode }: Props) {
   const dragged = useRef<{ what: { vertex: string } | { edge: string; at: number } }>(undefined)
   const layer = useRef<SVGGElement>(null)
 
-  if (mode === 'rest' || !drawing) return null
+  if (!drawing) return null
   const { left, right, top, bottom } = drawing.extent
   const toMap = ({ psiDeg, s }: { psiDeg: number; s: number }) => mapFromPlace(head, placeOf({ psiDeg, s }))
   const corners = stage.layout.vertices.map((vertex) => ({ id: vertex.id, ...toMap(vertex) }))

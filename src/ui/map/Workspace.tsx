@@ -154,7 +154,7 @@ function Studio({ client, lastVisit }: Pick<OpenPlan, 'client' | 'lastVisit'>) {
         <Box sx={{ position: 'relative', minHeight: 0, height: { xs: 'min(100vw, 70dvh)', md: 'auto' }, order: { xs: 0, md: 1 }, '@media print': { height: '16cm', order: 1 } }}>
           <StageBar />
           <ScalpMap worker={worker}>
-            <PartingTool mode={partingMode} onMode={setPartingMode} />
+            <PartingTool mode={partingMode} />
           </ScalpMap>
           <PartingBar mode={partingMode} onMode={setPartingMode} />
         </Box>

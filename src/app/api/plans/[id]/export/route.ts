@@ -1,14 +1,15 @@
+import { AppError } from '@/server/errors'
+import { documentOf, DOCUMENTS, type DocumentKind } from '@/server/documents'
 import { signedIn } from '@/server/http'
 import { findPlan } from '@/server/plans'
 
-/** The plan document as a file. */
-export const GET = signedIn<{ id: string }>(async (member, _request, { id }) => {
+/** The plan as a file: its document, or `?as=svg|pdf|csv` the head sheet and the list of foils. */
+export const GET = signedIn<{ id: string }>(async (member, request, { id }) => {
+  const kind = (new URL(request.url).searchParams.get('as') ?? 'json') as DocumentKind
+  if (!DOCUMENTS.includes(kind)) throw new AppError(422, 'invalid', `A plan can be had as ${DOCUMENTS.join(', ')}.`)
   const { document } = await findPlan(member, id)
+  const { type, body } = await documentOf(document, kind)
   const name = document.name.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '') || 'plan'
-  return new Response(JSON.stringify(document, null, 2), {
-    headers: {
-      'content-type': 'application/json',
-      'content-disposition': `attachment; filename="plan.falto.json"; filename*=UTF-8''${encodeURIComponent(name)}.falto.json`,
-    },
-  })
+  const ending = kind === 'json' ? 'falto.json' : kind
+  return new Response(body, { headers: { 'content-type': type, 'content-disposition': `attachment; filename="plan.${ending}"; filename*=UTF-8''${encodeURIComponent(name)}.${ending}` } })
 })

@@ -1,0 +1,37 @@
+import { stringify } from 'csv-stringify/sync'
+import type { FaltoPlan } from '@/core/model'
+import { activeVariant, computePlan, planFigures } from '@/core/pipeline'
+import { foilList, headSheet, svgOfSheet, type HeadSheet } from '@/core/sheet'
+import { pdfOfSheet } from './pdf'
+
+/** Plans on paper and in tables: the head sheet as SVG and PDF, the list of foils as CSV. */
+
+/** What is made of a plan, by the ending of its file. */
+export const DOCUMENTS = ['json', 'svg', 'pdf', 'csv'] as const
+export type DocumentKind = (typeof DOCUMENTS)[number]
+
+const TYPES: Record<DocumentKind, string> = { json: 'application/json', svg: 'image/svg+xml', pdf: 'application/pdf', csv: 'text/csv; charset=utf-8' }
+
+export async function documentOf(plan: FaltoPlan, kind: DocumentKind): Promise<{ type: string; body: string | Buffer<ArrayBuffer> }> {
+  return { type: TYPES[kind], body: await bodyOf(plan, kind) }
+}
+
+async function bodyOf(plan: FaltoPlan, kind: DocumentKind): Promise<string | Buffer<ArrayBuffer>> {
+  switch (kind) {
+    case 'json':
+      return JSON.stringify(plan, null, 2)
+    case 'svg':
+      return svgOfSheet(sheetOf(plan))
+    case 'pdf':
+      return pdfOfSheet(sheetOf(plan))
+    case 'csv':
+      // RFC 4180; a leading sign that a spreadsheet would take for a formula is defused.
+      return stringify(foilList(plan, computePlan(plan)), { header: true, record_delimiter: 'windows', escape_formulas: true })
+  }
+}
+
+function sheetOf(plan: FaltoPlan): HeadSheet {
+  const computed = computePlan(plan)
+  const { grams } = planFigures(plan, computed)
+  return headSheet(plan, activeVariant(plan).stages, computed, Object.fromEntries(Object.entries(grams).map(([id, { expected, low, high }]) => [id, expected > 0 ? `${expected} g (${low}–${high})` : '0 g'])))
+}

@@ -1,0 +1,59 @@
+import PDFDocument from 'pdfkit'
+import type { HeadSheet } from '@/core/sheet'
+
+const MM = 72 / 25.4
+const MARGIN = 14 * MM
+
+/** The head sheet on A4, one page a stage. Vector, black and white; formulas are told apart by letter and hatch. */
+export function pdfOfSheet({ title, hair, map, stages, formulas }: HeadSheet): Promise<Buffer<ArrayBuffer>> {
+  const document = new PDFDocument({ size: 'A4', margin: MARGIN, info: { Title: title }, autoFirstPage: false })
+  const chunks: Buffer[] = []
+  document.on('data', (chunk: Buffer) => chunks.push(chunk))
+  const done = new Promise<Buffer<ArrayBuffer>>((resolve, reject) => {
+    document.on('end', () => resolve(Buffer.concat(chunks)))
+    document.on('error', reject)
+  })
+  const { left, right, top, bottom } = map.extent
+  for (const [k, { name, zones, order }] of stages.entries()) {
+    document.addPage()
+    const width = document.page.width - 2 * MARGIN
+    // The map takes the page's width less a column for the order, or 150 mm of its height.
+    const scale = Math.min((0.66 * width) / (right - left), (150 * MM) / (bottom - top))
+    document.font('Helvetica-Bold').fontSize(15).text(title, MARGIN, MARGIN)
+    document.font('Helvetica').fontSize(9).text(hair).moveDown(0.4)
+    document.font('Helvetica-Bold').fontSize(12).text(`${k + 1} ${name}`)
+    const y = document.y + 8
+    document.save().translate(MARGIN - left * scale, y - top * scale).scale(scale)
+    document.path(map.hairline).lineWidth(0.1).stroke('#000')
+    for (const zone of zones) {
+      for (const { stitches, formulaId } of zone.pieces) {
+        if (!stitches) continue
+        const { hatch } = formulas.find(({ id }) => id === formulaId)!
+        document.save().path(stitches).clip()
+        hatched(document, map.extent, hatch)
+        document.restore().path(stitches).lineWidth(0.02).stroke('#000')
+      }
+      document.path(zone.outline).lineWidth(0.07).stroke('#000')
+    }
+    zones.forEach(({ label }, i) => {
+      document.circle(label.x, label.y, 0.6).lineWidth(0.05).fillAndStroke('#fff', '#000')
+      document.fill('#000').font('Helvetica-Bold').fontSize(0.8).text(String(i + 1), label.x - 1, label.y - 0.29, { width: 2, align: 'center', lineBreak: false })
+    })
+    document.restore()
+    document.fill('#000').font('Helvetica').fontSize(9)
+    const column = MARGIN + (right - left) * scale + 14
+    order.forEach(({ turn, name: zone, words }, i) => document.text(`${turn}  ${zone}: ${words}`, column, y + 14 * i, { width: document.page.width - MARGIN - column, lineBreak: false, ellipsis: true }))
+    document.y = Math.max(y + (bottom - top) * scale, y + 14 * order.length) + 16
+    for (const { id, words } of formulas) document.text(`${id}   ${words}`, MARGIN, document.y, { width })
+  }
+  document.end()
+  return done
+}
+
+/** Lines of a formula over the whole map; what is clipped decides where they show. */
+function hatched(document: PDFKit.PDFDocument, { left, right, top, bottom }: HeadSheet['map']['extent'], { angle, gap }: { angle: number; gap: number }): void {
+  const reach = Math.max(right - left, bottom - top)
+  document.save().rotate(angle).lineWidth(0.045)
+  for (let at = -reach; at <= reach; at += gap) document.moveTo(-reach, at).lineTo(reach, at)
+  document.stroke('#000').restore()
+}
