@@ -98,6 +98,8 @@ export interface FaltoPlan {
   products: Product[]
   formulas: Formula[]
   learned: LearnedFactors
+  /** Why the plan was proposed as it was, choice by choice. */
+  proposal?: string[] | undefined
   activeVariantId: string
   variants: Variant[]
 }

@@ -13,6 +13,7 @@ import {
   Length,
   Matches,
   Max,
+  MaxLength,
   Min,
   ValidateBy,
   ValidateIf,
@@ -67,6 +68,10 @@ export const WordsOf = (words: readonly string[]): PropertyDecorator =>
     ArrayUnique({ message: 'must name each only once' }),
     IsIn([...words], { each: true, message: `must hold only ${words.join(', ')}` }),
   )
+
+/** A few sentences. */
+export const Sentences = (): PropertyDecorator =>
+  all(IsArray({ message: 'must be a list' }), ArrayMaxSize(24, { message: 'must have at most 24 entries' }), IsString({ each: true, message: 'must hold text' }), MaxLength(COUNTS.noteLength, { each: true, message: `must hold at most ${COUNTS.noteLength} characters each` }))
 
 /** One percentage for each of so many places. */
 export const Percents = (count: number): PropertyDecorator =>

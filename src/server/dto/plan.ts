@@ -41,7 +41,7 @@ import {
   type WorksOn,
   type Zone,
 } from '@/core/model'
-import { Id, Ids, InRange, ListOf, MayBeAbsent, Name, Nested, OneOf, Percents, Text } from './decorators'
+import { Id, Ids, InRange, ListOf, MayBeAbsent, Name, Nested, OneOf, Percents, Sentences, Text } from './decorators'
 import { HairStateDto, HeadMeasuresDto } from './hair'
 
 /** The one source of the shape of `falto-plan` documents: checks entries and is what the published JSON Schema is made from. */
@@ -205,6 +205,7 @@ export class FaltoPlanDto implements FaltoPlan {
   @ListOf(() => ProductDto, 1, COUNTS.products) products!: ProductDto[]
   @ListOf(() => FormulaDto, 1, COUNTS.formulas) formulas!: FormulaDto[]
   @IsDefined({ message: 'is missing' }) @Nested(() => LearnedFactorsDto) learned!: LearnedFactorsDto
+  @MayBeAbsent() @Sentences() proposal?: string[]
   @Id() activeVariantId!: string
   @ListOf(() => VariantDto, 1, COUNTS.variants) variants!: VariantDto[]
 }

@@ -70,11 +70,14 @@ export class ConsentDto implements Omit<Consent, 'by'> {
   @Strokes() strokes!: number[][]
 }
 
+/** Instead of a kind of service: the one that the newest consultation asks for. */
+export const PROPOSED = 'proposed'
+
 export class NewPlanDto {
   @Name() name!: string
   @OneOf(LAYOUT_TEMPLATES) template!: LayoutTemplate
   /** A kind of service to start from, instead of an empty plan on the template. */
-  @MayBeAbsent() @OneOf(SERVICES.map(({ id }) => id)) service?: string
+  @MayBeAbsent() @OneOf([PROPOSED, ...SERVICES.map(({ id }) => id)]) service?: string
   @MayBeAbsent() @Nested(() => LayoutParametersDto) parameters?: LayoutParametersDto
 }
 

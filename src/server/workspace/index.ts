@@ -1,15 +1,16 @@
 import { v7 as newId } from 'uuid'
-import { hairMapOf } from '@/core/canvas'
+import { hairMapOf, meanWhite } from '@/core/canvas'
+import { createHead } from '@/core/head'
 import { createLayout, defaultLayoutParameters, LayoutParameterError } from '@/core/layout'
-import type { Acknowledgement, OpenPlan } from '@/core/model'
+import type { Acknowledgement, Consultation, FaltoPlan, OpenPlan } from '@/core/model'
 import { computePlan } from '@/core/pipeline'
-import { newPlanDocument, planFromService, type Person } from '@/core/services'
+import { newPlanDocument, planFromService, proposePlan, type Person } from '@/core/services'
 import { cautionAcknowledgement, database } from '@/db'
 import { require, type StaffMember } from '../auth'
 import { careCautionsOf } from '../care'
 import { findClient } from '../clients'
 import { lastVisitOf, newestConsultation } from '../consultations'
-import type { AcknowledgementDto, NewPlanDto } from '../dto'
+import { PROPOSED, type AcknowledgementDto, type NewPlanDto } from '../dto'
 import { AppError } from '../errors'
 import { findPlan, insertPlan, openPlan } from '../plans'
 
@@ -22,12 +23,19 @@ export async function createPlan(member: StaffMember, clientId: string, { name, 
   const newest = await newestConsultation(member, clientId)
   const person: Person = { head: owner.head, hair: owner.hair, hairMap: newest && hairMapOf(newest.canvas), newId }
   try {
-    const document = service ? { ...planFromService(service, person), name } : newPlanDocument(name, person, createLayout(template, { ...defaultLayoutParameters(), ...parameters }))
+    const document = service ? { ...(service === PROPOSED ? proposed(person, newest) : planFromService(service, person)), name } : newPlanDocument(name, person, createLayout(template, { ...defaultLayoutParameters(), ...parameters }))
     return await insertPlan(member, clientId, document, 'Made')
   } catch (error) {
     if (!(error instanceof LayoutParameterError)) throw error
     throw new AppError(422, 'invalid', error.message, { problems: [{ path: `parameters.${error.field}`, message: error.message }] })
   }
+}
+
+/** @throws AppError 422 without a consultation to propose from */
+function proposed(person: Person, newest: Consultation | undefined): FaltoPlan {
+  if (!newest) throw new AppError(422, 'invalid', 'There is no consultation to propose from yet. Record hair and wish first, or start from a kind of service.', { problems: [{ path: 'service', message: 'Record hair and wish first.' }] })
+  const { hair, canvas, goal } = newest
+  return proposePlan({ hair, goal, meanWhite: meanWhite(createHead(person.head), hair, canvas) }, person).plan
 }
 
 export async function openWorkspace(member: StaffMember, id: string): Promise<OpenPlan> {

@@ -10,6 +10,7 @@ import type { Derivation } from '@/core/pipeline'
 import { callApi } from '../hooks/api'
 import { LINE } from '../theme'
 import { useCautions, usePlan, usePlanStore } from './context'
+import { AdviceList } from './AdviceList'
 import { LookFiguresView } from './LookPanel'
 import type { Acknowledgement, Caution } from '@/core/model'
 
@@ -106,9 +107,9 @@ function Cautions() {
   const { store, permissions } = usePlanStore()
   const cautions = useCautions()
   const acknowledged = usePlan((state) => state.acknowledgements)
-  if (cautions.length === 0) return <Typography>Nothing to point out: nothing is taken, or all care checks are current.</Typography>
   return (
     <Stack spacing={2}>
+      {cautions.length === 0 && <Typography>Nothing to acknowledge: nothing is taken, or all care checks are current.</Typography>}
       {cautions.map((caution) => (
         <OneCaution
           key={caution.id}
@@ -118,6 +119,7 @@ function Cautions() {
           onAcknowledged={(done) => store.setState((state) => ({ acknowledgements: [done, ...state.acknowledgements] }))}
         />
       ))}
+      <AdviceList />
       <Typography variant="caption" color="textSecondary">
         The products’ instructions, local rules and licensed practice come before anything said here.
       </Typography>

@@ -84,7 +84,7 @@ export function TotalsStrip() {
         open={open}
         onOpen={show}
         name={`${cautions.length} cautions and notes, ${waiting} to acknowledge`}
-        part={waiting > 0 ? `${waiting} to acknowledge` : 'acknowledged'}
+        part={waiting > 0 ? `${waiting} to acknowledge` : `${figures.advice.length} pieces of advice`}
         warn={waiting > 0}
       >
         <Figure value={cautions.length} unit={cautions.length === 1 ? 'caution' : 'cautions'} />

@@ -186,11 +186,12 @@ function NewPlan({ clientId, onClose, onMade }: { clientId: string; onClose: () 
             onChange={({ target }) => {
               const next = SERVICES.find(({ id }) => id === target.value)
               setService(target.value)
-              setName(next?.name ?? 'New plan')
+              setName(next?.name ?? (target.value === 'proposed' ? 'Proposed plan' : 'New plan'))
             }}
-            helperText={chosen?.help ?? 'An empty plan: choose the sections, then set what is taken in each.'}
+            helperText={service === 'proposed' ? 'A whole plan from the hair, the wish and how it is worn; every choice says why, and everything can be changed.' : (chosen?.help ?? 'An empty plan: choose the sections, then set what is taken in each.')}
           >
             <MenuItem value="">An empty plan</MenuItem>
+            <MenuItem value="proposed">Proposed from the consultation</MenuItem>
             {SERVICES.map(({ id, name: words }) => (
               <MenuItem key={id} value={id}>
                 {words}
