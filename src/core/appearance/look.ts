@@ -3,7 +3,7 @@ import { hairsOfCells, hairsByCell, partX, type Piece } from '../placement'
 import type { FaltoPlan, Formula, Stage } from '../model'
 import type { ComputedStages } from '../result'
 import { degrees } from '../units'
-import { seenShare, WEARS, type WearKind } from './visibility'
+import { seenShares, WEARS, type WearKind } from './visibility'
 
 export type ContrastVerdict = 'none' | 'barely' | 'subtle' | 'clear' | 'bold'
 
@@ -45,14 +45,17 @@ export function lookOf(plan: FaltoPlan, stages: readonly Stage[], { head, zones 
   const cells = cellMixes(plan, stages, zones.flatMap((zone) => zone.placement.pieces.map((piece) => ({ stageId: zone.stageId, piece }))), whole, { head, formulas })
   const hairs = whole.reduce((sum, one) => sum + one, 0)
   const mean = (value: (mix: CellMix) => number) => cells.reduce((sum, mix, i) => sum + whole[i]! * value(mix), 0) / hairs
-  const light = mean((mix) => mix.light)
-  const low = mean((mix) => mix.low)
   const deciding = new Set(stages.filter(({ kind }) => DECIDING.includes(kind)).map(({ id }) => id))
+  // One stage takes no hair twice, so its pieces say the shares exactly; several cross each other cell by cell.
+  const direct = (which: 'light' | 'low') =>
+    zones.reduce((sum, zone) => (deciding.has(zone.stageId) ? zone.placement.pieces.reduce((inner, piece) => (isLight(plan, formulas.get(piece.formulaId)!) === (which === 'light') ? inner + piece.takenHairs : inner), sum) : sum), 0) / hairs
+  const light = deciding.size === 1 ? Math.min(1, direct('light')) : mean((mix) => mix.light)
+  const low = deciding.size === 1 ? Math.min(1 - light, direct('low')) : mean((mix) => mix.low)
   const used = new Set(zones.flatMap((zone) => (deciding.has(zone.stageId) ? zone.placement.pieces.map(({ formulaId }) => formulaId) : [])))
   const lightest = Math.max(0, ...[...used].map((id) => formulas.get(id)!).filter((formula) => isLight(plan, formula)).map(({ level }) => level))
   const deepest = low > 0.02 ? Math.min(...[...used].map((id) => formulas.get(id)!).filter((formula) => !isLight(plan, formula)).map(({ level }) => level)) : plan.hair.naturalLevel
   const contrastLevels = light > 0 ? lightest - Math.min(deepest, light + low < 0.98 ? plan.hair.naturalLevel : deepest) : low > 0 ? Math.abs(plan.hair.naturalLevel - deepest) : 0
-  const side = partX(plan.hair)
+  const seen = seenShares(head, partX(plan.hair))
   return {
     light,
     low,
@@ -60,9 +63,9 @@ export function lookOf(plan: FaltoPlan, stages: readonly Stage[], { head, zones 
     contrastLevels,
     contrast: LADDER.find(([from]) => contrastLevels >= from)?.[1] ?? 'none',
     symmetry: symmetryOf(cells, whole),
-    partLine: ratio(cells, whole, (i) => seenShare(head, SCALP_CELLS[i]!, 'straight', side) === 1, (i) => SCALP_CELLS[i]!.centre.s < 0.6),
+    partLine: ratio(cells, whole, (i) => seen.straight[i] === 1, (i) => SCALP_CELLS[i]!.centre.s < 0.6),
     faceToBack: ratio(cells, whole, (i) => SCALP_CELLS[i]!.centre.s > 0.7 && azimuth(i) < 70, (i) => SCALP_CELLS[i]!.centre.s > 0.5 && azimuth(i) > 140),
-    meanLevel: Object.fromEntries(WEARS.map((wear) => [wear, seenLevel(cells, whole, (i) => seenShare(head, SCALP_CELLS[i]!, wear, side))])) as Record<WearKind, number>,
+    meanLevel: Object.fromEntries(WEARS.map((wear) => [wear, seenLevel(cells, whole, seen[wear])])) as Record<WearKind, number>,
     upkeepWeeks: upkeepOf(
       zones.flatMap((zone) => (deciding.has(zone.stageId) ? zone.placement.pieces : [])).filter((piece) => isLight(plan, formulas.get(piece.formulaId)!)),
     ),
@@ -94,10 +97,12 @@ function cellMixes(
     for (const { piece } of pieces.filter(({ stageId }) => stageId === stage.id)) {
       const formula = formulas.get(piece.formulaId)!
       const light = isLight(plan, formula)
-      for (const [cell, hairs] of hairsByCell(head, piece)) {
-        const share = hairs / whole[cell]!
-        here[cell]![light ? 'light' : 'low'] += share
-        here[cell]!.levels += share * formula.level
+      const { cells, hairs } = hairsByCell(head, piece)
+      for (let i = 0; i < cells.length; i++) {
+        const mix = here[cells[i]!]!
+        const share = hairs[i]! / whole[cells[i]!]!
+        mix[light ? 'light' : 'low'] += share
+        mix.levels += share * formula.level
       }
     }
     here.forEach(({ light, low, levels }, i) => {
@@ -149,11 +154,11 @@ function ratio(cells: readonly CellMix[], whole: Float64Array, one: (i: number) 
   return against > 0.005 ? mean(one) / against : undefined
 }
 
-function seenLevel(cells: readonly CellMix[], whole: Float64Array, seen: (i: number) => number): number {
+function seenLevel(cells: readonly CellMix[], whole: Float64Array, seen: Float64Array): number {
   let level = 0
   let weights = 0
   cells.forEach((mix, i) => {
-    const weight = whole[i]! * seen(i)
+    const weight = whole[i]! * seen[i]!
     level += weight * mix.level
     weights += weight
   })

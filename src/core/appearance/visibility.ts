@@ -1,5 +1,6 @@
-import type { ScalpCell } from '../canvas'
+import { SCALP_CELLS, type ScalpCell } from '../canvas'
 import { mapFromPlace, pointFromMap, type Head } from '../head'
+import type { Point3 } from '../model'
 import { degrees } from '../units'
 
 export const WEARS = ['straight', 'waved', 'tied'] as const
@@ -14,9 +15,22 @@ const TIED = { rim: 1, side: 0.7, top: 0.5, hidden: 0.15 } as const
 /** Within this of the hairline hair counts as rim. Our estimate. */
 const RIM_S = 0.85
 
-/** How much of the hair of a scalp cell is seen in a way of wearing it, against what is seen most. @param partX cm from the middle, left positive */
-export function seenShare(head: Head, { centre }: ScalpCell, wear: WearKind, partX: number): number {
-  const point = pointFromMap(head, mapFromPlace(head, centre))
+/** What is seen of a head, by where its part runs. */
+const known = new WeakMap<Head, Map<number, Record<WearKind, Float64Array>>>()
+
+/** How much of the hair of every scalp cell is seen in each way of wearing it, against what is seen most. @param partX cm from the middle, left positive */
+export function seenShares(head: Head, partX: number): Record<WearKind, Float64Array> {
+  const byPart = known.get(head) ?? new Map<number, Record<WearKind, Float64Array>>()
+  known.set(head, byPart)
+  const remembered = byPart.get(partX)
+  if (remembered) return remembered
+  const points = SCALP_CELLS.map(({ centre }) => pointFromMap(head, mapFromPlace(head, centre)))
+  const shares = Object.fromEntries(WEARS.map((wear) => [wear, Float64Array.from(SCALP_CELLS, (cell, i) => seenShare(points[i]!, cell, wear, partX))])) as Record<WearKind, Float64Array>
+  byPart.set(partX, shares)
+  return shares
+}
+
+function seenShare(point: Point3, { centre }: ScalpCell, wear: WearKind, partX: number): number {
   const rim = centre.s > RIM_S
   const azimuth = Math.abs(degrees(centre.psi - 2 * Math.PI * Math.round(centre.psi / (2 * Math.PI))))
   const atPart = Math.abs(point.x - partX) < COVERING_CM && point.z > 4 && azimuth < 179 && point.y > -6

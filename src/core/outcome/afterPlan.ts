@@ -69,12 +69,13 @@ function takenByCell(plan: FaltoPlan, { head, zones }: ComputedStages, on: strin
   for (const zone of zones) {
     for (const piece of zone.placement.pieces) {
       const { application, key } = applicationOf(plan, piece, on)
-      for (const [index, hairs] of hairsByCell(head, piece)) {
+      const { cells, hairs } = hairsByCell(head, piece)
+      cells.forEach((index, i) => {
         const cell = taken[index]!
         const known = cell.get(key)
-        if (known) known.hairs += hairs
-        else cell.set(key, { key, formulaId: piece.formulaId, application, hairs })
-      }
+        if (known) known.hairs += hairs[i]!
+        else cell.set(key, { key, formulaId: piece.formulaId, application, hairs: hairs[i]! })
+      })
     }
   }
   return taken
