@@ -76,4 +76,32 @@ await plan(tablet, 'Ysolde Marchbanks', 'Light along the plait')
 await zone(tablet, 'Back')
 await keep(tablet, 'map-tablet')
 
+/** A plan made from a kind of service for a client of the demo. */
+async function service(page: Page, client: string, id: string): Promise<void> {
+  await page.goto(`${base}/people`)
+  await page.waitForSelector('ul')
+  const plan = await page.evaluate(
+    async (who, kind) => {
+      const path = [...document.querySelectorAll('a')].find(({ textContent }) => textContent.includes(who))!.getAttribute('href')!
+      const answer = await fetch(`/api/clients/${path.split('/')[2]}/plans`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ name: kind.name, template: 'fourQuadrants', service: kind.id }) })
+      return ((await answer.json()) as { id: string }).id
+    },
+    client,
+    { id, name: 'From a kind of service' },
+  )
+  await page.goto(`${base}/plans/${plan}`)
+  await page.waitForSelector('[aria-label="Totals"]')
+}
+
+const studio = await windowOf('Bram Whitlock')
+await service(studio, 'Ingrith Vane', 'paintedSurface')
+await zone(studio, 'Front left')
+await keep(studio, 'map-painted')
+await service(studio, 'Corwin Adebayo-Strand', 'triangleFan')
+await studio.locator('[aria-label="Totals"] button[aria-label*="How it will look"]').click()
+await keep(studio, 'map-triangles')
+await service(studio, 'Ingrith Vane', 'knotAndNape')
+await studio.locator('::-p-aria([name="Move"][role="button"])').click()
+await keep(studio, 'map-partings')
+
 await browser.close()

@@ -56,6 +56,10 @@ const api = {
     const edge = mapFromPlace(head, { ...place, s: 1 })
     return { region: regionAt(place), ...localScale(head, onMap), angle: Math.atan2(-edge.y, edge.x) }
   },
+  /** Figures alone, for a variant that is held against the one in hand. */
+  figures(plan: FaltoPlan): PlanFigures {
+    return planFigures(plan, computePlan(plan))
+  },
   /** The flat map of a plan, whole: for plans that are only looked at. */
   drawing(plan: FaltoPlan): MapDrawing {
     return mapDrawing(plan, computePlan(plan))

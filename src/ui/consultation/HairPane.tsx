@@ -8,7 +8,7 @@ import useMediaQuery from '@mui/material/useMediaQuery'
 import { useMemo } from 'react'
 import { cutCanvas, daysBetween, kindsOf, regionLengths, setBands, USUAL_WASHES_PER_WEEK } from '@/core/canvas'
 import { regrowthCm } from '@/core/hair'
-import { LIMITS, TARGET_REGIONS, type Band, type Strand, type TargetRegion } from '@/core/model'
+import { LIMITS, TARGET_REGIONS, type Band, type Correction, type Strand, type TargetRegion } from '@/core/model'
 import { Choice, NumberField } from '../parts'
 import { LINE } from '../theme'
 import { dateInWords, WORDS } from '../words'
@@ -70,18 +70,19 @@ function Prediction() {
     ) : null
   const weeks = Math.max(0, Math.round(daysBetween(from.recordedOn, open.today) / 7))
   return (
-    <Box sx={{ mb: 1.5, px: 1.5, py: 0.75, border: LINE, bgcolor: 'background.paper', display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'center' }}>
-      <Box sx={{ flex: '1 1 300px' }}>
+    <Box sx={{ mb: 1.5, px: 1.5, py: 0.75, minHeight: 78, border: LINE, bgcolor: 'background.paper', display: 'flex', gap: 2, flexWrap: { xs: 'wrap', sm: 'nowrap' }, alignItems: 'center' }}>
+      <Box sx={{ flex: '1 1 300px', minWidth: 0 }}>
         <Typography variant="body2">
           <b>{corrections.length === 0 ? 'As predicted' : `${corrections.length} correction${corrections.length === 1 ? '' : 's'} kept`}</b> from {dateInWords(from.recordedOn)}
           {from.kind === 'done' && ' (plan carried out)'}: {weeks} weeks, roots {tenth(regrowthCm(weeks, entry.hair.growthCmPerMonth))} cm longer, about {Math.round(weeks * (entry.hair.washesPerWeek ?? USUAL_WASHES_PER_WEEK))} washes.
         </Typography>
-        <Typography variant="caption" color="textSecondary">
+        {/* One line whatever it says: what lies below must not move under a finger. */}
+        <Typography variant="caption" color="textSecondary" noWrap component="p" title={corrections.map(correctionWords).join(' · ')}>
           {corrections.length === 0
             ? 'Correct only what you see otherwise.'
             : corrections
                 .slice(0, 4)
-                .map(({ region, what, predicted: was, seen }) => `${WORDS.region[region]} ${bandWords(what)}: ${was} → ${seen}`)
+                .map(correctionWords)
                 .join(' · ') + (corrections.length > 4 ? ' · …' : '')}
         </Typography>
       </Box>
@@ -113,6 +114,8 @@ function Prediction() {
     </Box>
   )
 }
+
+const correctionWords = ({ region, what, predicted: was, seen }: Correction): string => `${WORDS.region[region]} ${bandWords(what)}: ${was} → ${seen}`
 
 const bandWords = (what: string): string => {
   const [index, figure] = what.split('.')

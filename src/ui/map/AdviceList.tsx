@@ -31,9 +31,6 @@ export function AdviceList() {
 
   return (
     <Box component="section" aria-label="Advice">
-      <Typography variant="h3" sx={{ mb: 0.5 }}>
-        Advice
-      </Typography>
       {advice.length === 0 && <Typography color="textSecondary">No rule of thumb has anything to say.</Typography>}
       {advice.map((one) => (
         <Box key={one.id} sx={{ borderLeft: 3, borderColor: 'divider', pl: 1.25, mb: 1.25 }}>

@@ -11,7 +11,7 @@ import { dateInWords, hairLine } from '../words'
 import { usePlan, usePlanStore } from './context'
 import { SaveStatus } from './SaveStatus'
 
-export type DialogName = 'layout' | 'head' | 'formulas' | 'keys'
+export type DialogName = 'layout' | 'head' | 'formulas' | 'keys' | 'variants'
 
 interface Props {
   client: { id: string; name: string }
@@ -110,6 +110,14 @@ export function Header({ client, onOpen, onMessage, onRename, underlay }: Props)
           </MenuItem>
         )}
         {permissions.write && <MenuItem onClick={() => void keep()}>Keep as a version</MenuItem>}
+        <MenuItem
+          onClick={() => {
+            setAnchor(null)
+            onOpen('variants')
+          }}
+        >
+          Ideas side by side
+        </MenuItem>
         {underlay && (
           <MenuItem
             onClick={() => {

@@ -8,6 +8,7 @@ import Typography from '@mui/material/Typography'
 import { useEffect, useRef, useState, type ReactNode } from 'react'
 import type { Derivation } from '@/core/pipeline'
 import { callApi } from '../hooks/api'
+import { Choice } from '../parts'
 import { LINE } from '../theme'
 import { useCautions, usePlan, usePlanStore } from './context'
 import { AdviceList } from './AdviceList'
@@ -38,13 +39,13 @@ export function TotalPanel() {
       <Box sx={{ display: 'flex', alignItems: 'center', mb: 1 }}>
         <Typography variant="h2" sx={{ flex: 1 }}>
           {formula ? `Formula ${formula}: ` : ''}
-          {open === 'look' ? 'How it will look' : (derivation?.total ?? 'Cautions and notes')}
+          {open === 'look' ? 'How it will look' : (derivation?.total ?? 'To look at')}
         </Typography>
         <Button color="inherit" onClick={close}>
           Close
         </Button>
       </Box>
-      {open === 'look' ? <LookFiguresView /> : derivation ? <Opened derivation={derivation} /> : <Cautions />}
+      {open === 'look' ? <LookFiguresView /> : derivation ? <Opened derivation={derivation} /> : <ToLookAt />}
     </Paper>
   )
 }
@@ -103,6 +104,27 @@ function Line({ label, value, onClick }: { label: string; value: string; onClick
   )
 }
 
+/** Cautions, which have to be acknowledged, and advice, which may be taken. */
+function ToLookAt() {
+  const cautions = useCautions()
+  const advice = usePlan((state) => state.answer?.figures.advice) ?? []
+  const [shown, setShown] = useState<'cautions' | 'advice'>('cautions')
+  return (
+    <Stack spacing={2}>
+      <Choice
+        label="Show"
+        value={shown}
+        options={[
+          { value: 'cautions', label: `Cautions (${cautions.length})` },
+          { value: 'advice', label: `Advice (${advice.length})` },
+        ]}
+        onChange={setShown}
+      />
+      {shown === 'cautions' ? <Cautions /> : <AdviceList />}
+    </Stack>
+  )
+}
+
 function Cautions() {
   const { store, permissions } = usePlanStore()
   const cautions = useCautions()
@@ -119,7 +141,6 @@ function Cautions() {
           onAcknowledged={(done) => store.setState((state) => ({ acknowledgements: [done, ...state.acknowledgements] }))}
         />
       ))}
-      <AdviceList />
       <Typography variant="caption" color="textSecondary">
         The products’ instructions, local rules and licensed practice come before anything said here.
       </Typography>

@@ -77,6 +77,7 @@ export function TotalsStrip() {
       <Total id="look" open={open} onOpen={show} name={`How it will look: ${figures.look.lightPercent} % lighter, ${figures.look.lowPercent} % darker, contrast ${WORDS.contrastVerdict[figures.look.contrast]}`} part={`light ${figures.look.lightPercent} : low ${figures.look.lowPercent}`}>
         <Typography component="span" sx={{ whiteSpace: 'nowrap' }}>
           <b>{WORDS.contrastVerdict[figures.look.contrast]}</b>
+          {figures.look.contrast !== 'none' && ' contrast'}
         </Typography>
       </Total>
       <Total

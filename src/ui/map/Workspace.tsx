@@ -24,6 +24,7 @@ import { LINE } from '../theme'
 const LayoutDialog = dynamic(() => import('./dialogs/LayoutDialog').then((module) => module.LayoutDialog))
 const HeadHairDialog = dynamic(() => import('./dialogs/HeadHairDialog').then((module) => module.HeadHairDialog))
 const FormulasDialog = dynamic(() => import('./dialogs/FormulasDialog').then((module) => module.FormulasDialog))
+const VariantsDialog = dynamic(() => import('./dialogs/VariantsDialog').then((module) => module.VariantsDialog))
 const KeysDialog = dynamic(() => import('./dialogs/KeysDialog').then((module) => module.KeysDialog))
 const RenameDialog = dynamic(() => import('./dialogs/RenameDialog').then((module) => module.RenameDialog))
 
@@ -169,6 +170,7 @@ function Studio({ client, lastVisit }: Pick<OpenPlan, 'client' | 'lastVisit'>) {
       {dialog === 'layout' && <LayoutDialog onClose={close} />}
       {dialog === 'head' && <HeadHairDialog clientId={client.id} onClose={close} />}
       {dialog === 'formulas' && <FormulasDialog onClose={close} />}
+      {dialog === 'variants' && <VariantsDialog worker={worker} onClose={close} />}
       {dialog === 'keys' && <KeysDialog onClose={close} />}
       {dialog === 'rename' && <RenameDialog onClose={close} />}
       <Snackbar open={message !== undefined} autoHideDuration={3500} onClose={() => setMessage(undefined)} message={message} />

@@ -126,7 +126,9 @@ function OneZone({ zone, order }: { zone: Zone; order: number }) {
         label="Bricklay: offset every other row"
       />
       <Accordion disableGutters variant="outlined" sx={{ '&::before': { display: 'none' } }}>
-        <AccordionSummary expandIcon={<span aria-hidden>▾</span>}>Paint, dropout, hairline, ramps…</AccordionSummary>
+        <AccordionSummary expandIcon={<span aria-hidden>▾</span>}>
+          <Typography sx={{ fontWeight: 600 }}>Paint, dropout, hairline, ramps…</Typography>
+        </AccordionSummary>
         <AccordionDetails sx={{ p: 1 }}>
           <ZoneMore zone={zone} readOnly={readOnly} set={set} />
         </AccordionDetails>

@@ -1,0 +1,221 @@
+'use client'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Dialog from '@mui/material/Dialog'
+import DialogActions from '@mui/material/DialogActions'
+import DialogContent from '@mui/material/DialogContent'
+import DialogTitle from '@mui/material/DialogTitle'
+import MenuItem from '@mui/material/MenuItem'
+import Stack from '@mui/material/Stack'
+import Table from '@mui/material/Table'
+import TableBody from '@mui/material/TableBody'
+import TableCell from '@mui/material/TableCell'
+import TableHead from '@mui/material/TableHead'
+import TableRow from '@mui/material/TableRow'
+import TextField from '@mui/material/TextField'
+import Typography from '@mui/material/Typography'
+import type { Remote } from 'comlink'
+import { useEffect, useState } from 'react'
+import { v7 as newId } from 'uuid'
+import { COUNTS, type Placement, type Variant } from '@/core/model'
+import type { PlanFigures } from '@/core/pipeline'
+import type { PlanWorker } from '@/workers/plan.worker'
+import { differences } from '../../differences'
+import { WORDS } from '../../words'
+import { usePlan, usePlanStore } from '../context'
+
+interface Props {
+  worker: Remote<PlanWorker> | undefined
+  onClose: () => void
+}
+
+/** Other ideas for the same client: make one, choose one, hold two side by side. */
+export function VariantsDialog({ worker, onClose }: Props) {
+  const { store, permissions } = usePlanStore()
+  const document = usePlan((state) => state.document)
+  const { variants, activeVariantId } = document
+  const active = variants.find(({ id }) => id === activeVariantId)!
+  const [otherId, setOtherId] = useState(variants.find(({ id }) => id !== activeVariantId)?.id)
+  const other = variants.find(({ id }) => id === otherId && id !== activeVariantId)
+  const [figures, setFigures] = useState<Record<string, PlanFigures>>({})
+
+  useEffect(() => {
+    let current = true
+    for (const id of [activeVariantId, other?.id])
+      if (id) void worker?.figures({ ...document, activeVariantId: id }).then((found) => current && setFigures((before) => ({ ...before, [id]: found })))
+    return () => {
+      current = false
+    }
+  }, [worker, document, activeVariantId, other?.id])
+
+  function copy() {
+    const id = newId()
+    const next: Variant = { ...renumbered(structuredClone(active)), id, name: `Idea ${variants.length + 1}` }
+    store.edit(`${next.name} added`, `variant/${id}`, (draft) => {
+      draft.variants.push(next)
+      draft.activeVariantId = id
+    })
+    store.setState({ stageId: undefined, selectedZone: undefined })
+    setOtherId(active.id)
+  }
+
+  function choose(id: string) {
+    setOtherId(activeVariantId)
+    store.edit(`${variants.find((one) => one.id === id)!.name} in hand`, 'variant/choose', (draft) => void (draft.activeVariantId = id))
+    store.setState({ stageId: undefined, selectedZone: undefined })
+  }
+
+  function remove() {
+    const next = variants.find(({ id }) => id !== activeVariantId)!
+    store.edit(`${active.name} removed`, 'variant/remove', (draft) => {
+      draft.variants = draft.variants.filter(({ id }) => id !== activeVariantId)
+      draft.activeVariantId = next.id
+    })
+    store.setState({ stageId: undefined, selectedZone: undefined })
+  }
+
+  const [mine, theirs] = [figures[activeVariantId], other && figures[other.id]]
+  return (
+    <Dialog open onClose={onClose} maxWidth="md" aria-labelledby="variants-title">
+      <DialogTitle id="variants-title">Ideas for this plan</DialogTitle>
+      <DialogContent>
+        <Stack spacing={2} sx={{ pt: 1 }}>
+          <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+            <TextField select size="small" label="In hand" value={activeVariantId} disabled={!permissions.write} sx={{ minWidth: 200 }} onChange={({ target }) => choose(target.value)}>
+              {variants.map(({ id, name }) => (
+                <MenuItem key={id} value={id}>
+                  {name}
+                </MenuItem>
+              ))}
+            </TextField>
+            {permissions.write && (
+              <>
+                <TextField
+                  size="small"
+                  label="Its name"
+                  value={active.name}
+                  slotProps={{ htmlInput: { maxLength: COUNTS.nameLength } }}
+                  onChange={({ target }) => target.value && store.edit('Idea renamed', 'variant/name', (draft) => void (draft.variants.find(({ id }) => id === activeVariantId)!.name = target.value))}
+                />
+                <Button variant="contained" disabled={variants.length >= COUNTS.variants} onClick={copy}>
+                  Another idea from this one
+                </Button>
+                {variants.length > 1 && (
+                  <Button color="inherit" onClick={remove}>
+                    Remove
+                  </Button>
+                )}
+              </>
+            )}
+          </Box>
+          {variants.length === 1 && <Typography color="textSecondary">One idea so far. Make another from it, change that one, and both stand here side by side.</Typography>}
+          {variants.length > 2 && (
+            <TextField select size="small" label="Held against" value={other?.id ?? ''} sx={{ maxWidth: 260 }} onChange={({ target }) => setOtherId(target.value)}>
+              {variants
+                .filter(({ id }) => id !== activeVariantId)
+                .map(({ id, name }) => (
+                  <MenuItem key={id} value={id}>
+                    {name}
+                  </MenuItem>
+                ))}
+            </TextField>
+          )}
+          {other && mine && theirs && (
+            <>
+              <Table size="small" aria-label="Two ideas side by side">
+                <TableHead>
+                  <TableRow>
+                    <TableCell />
+                    <TableCell align="right">{active.name}</TableCell>
+                    <TableCell align="right">{other.name}</TableCell>
+                  </TableRow>
+                </TableHead>
+                <TableBody>
+                  {compared(mine, theirs).map(({ label, one, two }) => (
+                    <TableRow key={label}>
+                      <TableCell component="th" scope="row">
+                        {label}
+                      </TableCell>
+                      <TableCell align="right" sx={{ fontWeight: one === two ? 400 : 700 }}>
+                        {one}
+                      </TableCell>
+                      <TableCell align="right" sx={{ fontWeight: one === two ? 400 : 700 }}>
+                        {two}
+                      </TableCell>
+                    </TableRow>
+                  ))}
+                </TableBody>
+              </Table>
+              <Box component="section" aria-label="What differs">
+                <Typography variant="h3">What differs</Typography>
+                {zoneDifferences(active, other).map((line) => (
+                  <Typography key={line} variant="body2">
+                    {line}
+                  </Typography>
+                ))}
+              </Box>
+            </>
+          )}
+        </Stack>
+      </DialogContent>
+      <DialogActions>
+        <Button variant="contained" onClick={onClose}>
+          Done
+        </Button>
+      </DialogActions>
+    </Dialog>
+  )
+}
+
+/** A copy whose stages and zones have ids of their own, and still name each other rightly. */
+function renumbered(variant: Variant): Variant {
+  const ids = new Map<string, string>()
+  const fresh = (id: string) => ids.get(id) ?? (ids.set(id, newId()), ids.get(id)!)
+  return {
+    ...variant,
+    stages: variant.stages.map((stage) => ({
+      ...stage,
+      id: fresh(stage.id),
+      ...(stage.worksOn?.stageId && { worksOn: { ...stage.worksOn, stageId: fresh(stage.worksOn.stageId) } }),
+      zones: stage.zones.map((zone) => ({ ...zone, id: fresh(zone.id) })),
+      order: stage.order.map(fresh),
+    })),
+  }
+}
+
+function compared(mine: PlanFigures, theirs: PlanFigures): { label: string; one: string; two: string }[] {
+  const line = (label: string, value: (figures: PlanFigures) => string) => ({ label, one: value(mine), two: value(theirs) })
+  return [
+    line('Foils', ({ foils }) => String(foils)),
+    ...Object.keys(mine.grams).map((id) => line(`Formula ${id}`, ({ grams }) => `${grams[id]?.expected ?? 0} g`)),
+    line('Hands-on', ({ minutes }) => `${minutes.expected} min (${minutes.low}–${minutes.high})`),
+    line('Lighter : darker : left', ({ look }) => `${look.lightPercent} : ${look.lowPercent} : ${look.leftPercent} %`),
+    line('Contrast', ({ look }) => WORDS.contrastVerdict[look.contrast]),
+    line('Part line', ({ look }) => (look.partLinePercent === null ? '–' : `${look.partLinePercent} %`)),
+    line('Face against back', ({ look }) => (look.faceToBackPercent === null ? '–' : `${look.faceToBackPercent} %`)),
+    line('Mean level straight · waved · tied', ({ look }) => `${look.meanLevel.straight} · ${look.meanLevel.waved} · ${look.meanLevel.tied}`),
+    line('Carries', ({ look }) => (look.upkeepWeeks ? `${look.upkeepWeeks.low}–${look.upkeepWeeks.high} weeks` : '–')),
+    line('Cautions · advice', ({ cautions, advice }) => `${cautions.length} · ${advice.length}`),
+  ]
+}
+
+/** Zone by zone what is set otherwise, in words. */
+function zoneDifferences(one: Variant, two: Variant): string[] {
+  const lines = one.stages.flatMap((stage, s) => {
+    const against = two.stages[s]
+    if (!against) return [`${stage.name} is only in ${one.name}.`]
+    return stage.zones.flatMap((zone) => {
+      const twin = against.zones.find(({ role }) => role === zone.role)
+      if (!twin) return [`${zone.name} is only in ${one.name}.`]
+      const paths = [...new Set(differences(twin.placement, zone.placement).map(({ path }) => path.slice(0, path[0] === 'take' ? 2 : 1).join('.')))]
+      return paths.length > 0 ? [`${zone.name}: ${paths.map((path) => `${path} ${shown(twin.placement, path)} → ${shown(zone.placement, path)}`).join(', ')}`] : []
+    })
+  })
+  const more = two.stages.slice(one.stages.length).map(({ name }) => `${name} is only in ${two.name}.`)
+  return lines.length + more.length > 0 ? [...lines, ...more] : ['Nothing: they are alike.']
+}
+
+function shown(placement: Placement, path: string): string {
+  const value = path.split('.').reduce<unknown>((at, key) => (at as Record<string, unknown> | undefined)?.[key], placement)
+  return Array.isArray(value) && value.every((one) => typeof one === 'string') ? value.join(' ') || 'left alone' : value === undefined ? '–' : typeof value === 'object' ? 'set' : String(value)
+}
