@@ -49,7 +49,10 @@ export function StrandDiagram({ strand: { bands }, selected, limiting, writable,
   function walk(event: KeyboardEvent, index: number) {
     const along = { ArrowRight: 1, ArrowLeft: -1 }[event.key]
     const up = { ArrowUp: 0.25, ArrowDown: -0.25 }[event.key]
-    if (along !== undefined && bands[index + along]) {
+    if (event.key === 'Enter' || event.key === ' ') {
+      event.preventDefault()
+      onSelect(index)
+    } else if (along !== undefined && bands[index + along]) {
       event.preventDefault()
       onSelect(index + along)
       groups.current[index + along]?.focus()
@@ -85,7 +88,8 @@ export function StrandDiagram({ strand: { bands }, selected, limiting, writable,
                 aria-pressed={i === selected}
                 aria-label={describe(band, i, bands.length) + (i === limiting ? ', limits the goal' : '')}
                 style={{ cursor: 'pointer' }}
-                onClick={() => onSelect(i)}
+                // At the touch and not at the click: a tap that the device takes for a long press makes no click.
+                onPointerDown={() => onSelect(i)}
                 onKeyDown={(event) => walk(event, i)}
               >
                 <rect x={from} y={0} width={wide} height={LABEL + BODY} fill="transparent" />

@@ -56,7 +56,7 @@ function Studio({ client, lastVisit }: Pick<OpenPlan, 'client' | 'lastVisit'>) {
   const close = () => setDialog(undefined)
   const underlaid = usePlan((state) => state.underlay !== undefined)
   const setUnderlay = async () => store.setState({ underlay: !underlaid && worker && lastVisit ? await worker.drawing(lastVisit.document) : undefined })
-  const underlay = lastVisit ? { shown: underlaid, on: lastVisit.on, toggle: () => void setUnderlay() } : undefined
+  const underlay = lastVisit && worker ? { shown: underlaid, on: lastVisit.on, toggle: () => void setUnderlay() } : undefined
 
   useEffect(() => {
     if (permissions.write) void store.resume()
