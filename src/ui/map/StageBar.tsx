@@ -7,10 +7,12 @@ import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { v7 as newId } from 'uuid'
 import { COUNTS, STAGE_KINDS, type Stage, type StageKind, type WorksOn } from '@/core/model'
-import { placed } from '@/core/services'
+import { defaultPlacement, TAKE_PRESETS } from '@/core/placement'
 import { LINE } from '../theme'
 import { WORDS } from '../words'
 import { editStage, stageOf, usePlan, usePlanStore, variantOf } from './context'
+
+const BLOCK = TAKE_PRESETS.find(({ id }) => id === 'block')!
 
 /** The stages of the service in their order; the one in hand is on the map. */
 export function StageBar() {
@@ -31,7 +33,7 @@ export function StageBar() {
       kind,
       name: WORDS.stage[kind],
       worksOn: undefined,
-      zones: stage.zones.map((zone) => ({ ...structuredClone(zone), id: ids.get(zone.id)!, placement: placed({ preset: 'block', rowGapMm: 0, sequence: [] }) })),
+      zones: stage.zones.map((zone) => ({ ...structuredClone(zone), id: ids.get(zone.id)!, placement: { ...defaultPlacement(), take: { ...BLOCK.take }, subsectionMm: BLOCK.subsectionMm, rowGapMm: 0, sequence: [] } })),
       order: stage.order.map((zoneId) => ids.get(zoneId)!),
     }
     delete next.worksOn

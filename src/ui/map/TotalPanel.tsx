@@ -5,15 +5,17 @@ import Paper from '@mui/material/Paper'
 import Stack from '@mui/material/Stack'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
+import dynamic from 'next/dynamic'
 import { useEffect, useRef, useState, type ReactNode } from 'react'
 import type { Derivation } from '@/core/pipeline'
 import { callApi } from '../hooks/api'
 import { Choice } from '../parts'
 import { LINE } from '../theme'
 import { useCautions, usePlan, usePlanStore } from './context'
-import { AdviceList } from './AdviceList'
-import { LookFiguresView } from './LookPanel'
 import type { Acknowledgement, Caution } from '@/core/model'
+
+const AdviceList = dynamic(() => import('./AdviceList').then((module) => module.AdviceList))
+const LookFiguresView = dynamic(() => import('./LookPanel').then((module) => module.LookFiguresView))
 
 /** A total, opened, beside the map; the map dims what does not contribute. */
 export function TotalPanel() {

@@ -8,6 +8,7 @@ import FormControlLabel from '@mui/material/FormControlLabel'
 import Stack from '@mui/material/Stack'
 import Switch from '@mui/material/Switch'
 import Typography from '@mui/material/Typography'
+import dynamic from 'next/dynamic'
 import { useShallow } from 'zustand/react/shallow'
 import { DIRECTIONS, LIMITS, ROW_ORDERS, type Placement, type Zone } from '@/core/model'
 import { isStitched, TAKE_PRESETS } from '@/core/placement'
@@ -16,7 +17,9 @@ import { WORDS } from '../words'
 import { Comb } from './Comb'
 import { editStage, editZone, stageOf, usePlan, usePlanStore, zonesInOrder } from './context'
 import { SequenceBeads } from './SequenceBeads'
-import { ZoneMore } from './ZoneMore'
+
+// Fetched once it is opened; mounted only while it is, so that a drag on the comb does not draw it again and again.
+const ZoneMore = dynamic(() => import('./ZoneMore').then((module) => module.ZoneMore))
 
 /** Everything that is decided for the selected zone. */
 export function ZoneCard() {
@@ -125,7 +128,7 @@ function OneZone({ zone, order }: { zone: Zone; order: number }) {
         control={<Switch checked={placement.bricklay} onChange={(event) => set(event.target.checked ? 'Bricklaid' : 'In line', 'bricklay', (draft) => void (draft.bricklay = event.target.checked))} />}
         label="Bricklay: offset every other row"
       />
-      <Accordion disableGutters variant="outlined" sx={{ '&::before': { display: 'none' } }}>
+      <Accordion disableGutters variant="outlined" slotProps={{ transition: { unmountOnExit: true } }} sx={{ '&::before': { display: 'none' } }}>
         <AccordionSummary expandIcon={<span aria-hidden>▾</span>}>
           <Typography sx={{ fontWeight: 600 }}>Paint, dropout, hairline, ramps…</Typography>
         </AccordionSummary>
