@@ -113,7 +113,7 @@ export function PartingLayer({ mode }: { mode: Exclude<PartingMode, 'rest'> }) {
 
   const handle = { r: 0.32, fill: INK.paper, stroke: INK.strong, strokeWidth: 0.09, style: { cursor: 'move', touchAction: 'none' } } as const
   return (
-    <g ref={layer}>
+    <g ref={layer} role="group" aria-label="Partings in hand">
       <rect
         x={left - 1}
         y={top - 1}
