@@ -15,3 +15,6 @@ export function database(): Database {
   shared.faltoDatabase = drizzle(new Pool({ connectionString, max: 20 }), { schema })
   return shared.faltoDatabase
 }
+
+/** What a piece of work within one transaction reads and writes through. */
+export type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0]

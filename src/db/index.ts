@@ -1,3 +1,3 @@
 /** The database: schema, connection and migrations. */
-export { database, type Database } from './client'
+export { database, type Database, type Transaction } from './client'
 export * from './schema'

@@ -190,3 +190,6 @@ export const hairLine = (hair: HairState): string =>
 /** A date in words, the same on server and browser. */
 export const dateInWords = (iso: string): string =>
   new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' })
+
+/** A few terms to choose from, in words. */
+export const optionsOf = <T extends string>(values: readonly T[], words: Record<T, string>) => values.map((value) => ({ value, label: words[value] }))

@@ -1,4 +1,4 @@
-import type { Caution, FaltoPlan, Formula, Product } from '../model'
+import { isLightener, type Caution, type FaltoPlan, type Formula, type Product } from '../model'
 import { liftAfter } from '../process'
 import type { ComputedStages } from '../result'
 
@@ -121,7 +121,7 @@ const productOf = (plan: FaltoPlan, formula: Formula): Product => plan.products.
 const lighteners = (plan: FaltoPlan): { formula: Formula; product: Product }[] =>
   plan.formulas
     .map((formula) => ({ formula, product: productOf(plan, formula) }))
-    .filter(({ product }) => product.kind === 'powderLightener' || product.kind === 'creamLightener')
+    .filter(({ product }) => isLightener(product.kind))
 
 /** From the first to the last piece of a formula with everything worked between them, min. */
 function applicationSpan(formula: Formula, { zones }: ComputedStages): { minutes: number; zoneIds: string[] } {

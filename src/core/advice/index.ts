@@ -1,6 +1,6 @@
 /** Cautions, notes and rules of thumb read from a computed plan. Wording defers to product instructions, local codes and licensed practice. */
 import type { Look } from '../appearance'
-import type { Advice, FaltoPlan, Stage } from '../model'
+import { isLightener, type Advice, type FaltoPlan, type Stage } from '../model'
 import type { ComputedStages } from '../result'
 import { adviceFrom, RULES, type Worked } from './rules'
 
@@ -17,7 +17,7 @@ export function adviceFor(plan: FaltoPlan, stages: readonly Stage[], computed: C
     const stage = stages.find(({ id }) => id === result.stageId)!
     const zone = stage.zones.find(({ id }) => id === result.zoneId)!
     const used = [...new Set(result.placement.pieces.map(({ formulaId }) => formulaId))].map((id) => formulas.get(id)!)
-    return [{ stage, zone, result, used, lightens: used.some(({ product }) => product.kind === 'powderLightener' || product.kind === 'creamLightener') }]
+    return [{ stage, zone, result, used, lightens: used.some(({ product }) => isLightener(product.kind)) }]
   })
   return adviceFrom({ plan, computed, look, stages, worked })
 }

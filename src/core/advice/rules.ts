@@ -1,5 +1,5 @@
 import type { Look } from '../appearance'
-import type { Advice, AdviceSchool, FaltoPlan, Formula, Placement, Product, Stage, Zone } from '../model'
+import { isLightener, type Advice, type AdviceSchool, type FaltoPlan, type Formula, type Placement, type Product, type Stage, type Zone } from '../model'
 import { isStitched } from '../placement'
 import type { ComputedStages, ZoneResult } from '../result'
 
@@ -73,7 +73,7 @@ const wants = (formulas: readonly { formula: Formula; product: Product }[], test
   const letters = formulas.filter(test).map(({ formula }) => formula.id)
   return letters.length > 0 ? letters.join(', ') : undefined
 }
-const lightener = ({ product }: { product: Product }): boolean => product.kind === 'powderLightener' || product.kind === 'creamLightener'
+const lightener = ({ product }: { product: Product }): boolean => isLightener(product.kind)
 
 /** Rules that can be decided from a plan. Order: placement, contrast, foils, paint, root, colour, order of work, after-care. */
 export const RULES: readonly Rule[] = [
@@ -177,12 +177,12 @@ export const RULES: readonly Rule[] = [
 
 /** Everything the rules have to say, in their order. */
 export function adviceFrom(ground: Ground): Advice[] {
+  const zones = new Map(ground.worked.map(({ zone }) => [zone.id, zone]))
   return RULES.flatMap(({ id, school, find }) => {
     const finding = find(ground)
     if (!finding) return []
     const zoneIds = [...(finding.zoneIds ?? [])]
     const { suggestion } = finding
-    const zones = new Map(ground.worked.map(({ zone }) => [zone.id, zone]))
     return [
       {
         id,

@@ -1,9 +1,8 @@
 import { cellAt, SCALP_CELLS } from '../canvas'
 import { hairsOfCells, hairsByCell, partX, type Piece } from '../placement'
-import type { FaltoPlan, Formula, Stage } from '../model'
+import { isLightener, type FaltoPlan, type Formula, type Stage } from '../model'
 import type { ComputedStages } from '../result'
-import { degrees } from '../units'
-import { seenShares, WEARS, type WearKind } from './visibility'
+import { fromFace, seenShares, WEARS, type WearKind } from './visibility'
 
 export type ContrastVerdict = 'none' | 'barely' | 'subtle' | 'clear' | 'bold'
 
@@ -81,7 +80,7 @@ interface CellMix {
 
 const isLight = (plan: FaltoPlan, { productId, level }: Formula): boolean => {
   const { kind } = plan.products.find(({ id }) => id === productId)!
-  return kind === 'powderLightener' || kind === 'creamLightener' || level > plan.hair.naturalLevel + LIGHTER_BY
+  return isLightener(kind) || level > plan.hair.naturalLevel + LIGHTER_BY
 }
 
 function cellMixes(
@@ -120,10 +119,7 @@ function cellMixes(
   return mixes
 }
 
-const azimuth = (i: number): number => {
-  const { psi } = SCALP_CELLS[i]!.centre
-  return Math.abs(degrees(psi - 2 * Math.PI * Math.round(psi / (2 * Math.PI))))
-}
+const azimuth = (i: number): number => fromFace(SCALP_CELLS[i]!.centre)
 
 /** The cell opposite each in the mirror of the centre line. */
 const MIRROR = SCALP_CELLS.map(({ centre }) => cellAt({ psi: -centre.psi, s: centre.s }))

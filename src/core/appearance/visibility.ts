@@ -1,6 +1,6 @@
 import { SCALP_CELLS, type ScalpCell } from '../canvas'
 import { mapFromPlace, pointFromMap, type Head } from '../head'
-import type { Point3 } from '../model'
+import type { Place, Point3 } from '../model'
 import { degrees } from '../units'
 
 export const WEARS = ['straight', 'waved', 'tied'] as const
@@ -30,9 +30,12 @@ export function seenShares(head: Head, partX: number): Record<WearKind, Float64A
   return shares
 }
 
+/** How far round from the face a place lies, 0…180°. */
+export const fromFace = ({ psi }: Place): number => Math.abs(degrees(psi - 2 * Math.PI * Math.round(psi / (2 * Math.PI))))
+
 function seenShare(point: Point3, { centre }: ScalpCell, wear: WearKind, partX: number): number {
   const rim = centre.s > RIM_S
-  const azimuth = Math.abs(degrees(centre.psi - 2 * Math.PI * Math.round(centre.psi / (2 * Math.PI))))
+  const azimuth = fromFace(centre)
   const atPart = Math.abs(point.x - partX) < COVERING_CM && point.z > 4 && azimuth < 179 && point.y > -6
   switch (wear) {
     case 'straight':

@@ -3,6 +3,9 @@ import { bandFault } from './bands'
 import { SCALP_CELLS } from './cells'
 import { daysBetween } from './time'
 
+/** What is said of a day in the future. */
+export const NOT_YET_COME = 'This day has not come yet. Use today or an earlier day.'
+
 /** A law that a record breaks, at a path such as `strands[0].bands[2].toCm`. */
 export interface CanvasProblem {
   path: string
@@ -18,7 +21,7 @@ export function checkCanvas(canvas: Canvas, today?: string): CanvasProblem[] {
   const problems: CanvasProblem[] = []
   const add = (path: string, message: string) => problems.push({ path, message })
   const future = (date: string | undefined) => today !== undefined && date !== undefined && daysBetween(today, date) > 0
-  if (future(canvas.recordedOn)) add('recordedOn', 'This day has not come yet. Use today or an earlier day.')
+  if (future(canvas.recordedOn)) add('recordedOn', NOT_YET_COME)
   const ids = new Set(canvas.strands.map(({ id }) => id))
   if (ids.size < canvas.strands.length) add('strands', 'Two strands have the same id.')
   canvas.strands.forEach(({ bands }, s) => {
@@ -26,7 +29,7 @@ export function checkCanvas(canvas: Canvas, today?: string): CanvasProblem[] {
     if (fault) add(`strands[${s}].bands[${fault.index}].${fault.field}`, fault.message)
     bands.forEach((band, b) =>
       band.treatments.forEach(({ on }, t) => {
-        if (future(on)) add(`strands[${s}].bands[${b}].treatments[${t}].on`, 'This day has not come yet. Use today or an earlier day.')
+        if (future(on)) add(`strands[${s}].bands[${b}].treatments[${t}].on`, NOT_YET_COME)
       }),
     )
   })

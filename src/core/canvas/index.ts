@@ -21,7 +21,7 @@ export {
   whiteOfCell,
 } from './canvas'
 export { cellArea, cellAt, cellOutline, SCALP_CELLS, type ScalpCell } from './cells'
-export { checkCanvas, type CanvasProblem } from './check'
+export { checkCanvas, NOT_YET_COME, type CanvasProblem } from './check'
 export { correctionsOf } from './corrections'
 export { HALF_LIFE_WASHES, COOL_HALF_LIFE_SHARE, MOST_POPULATIONS, MOST_STRANDS, SHORTEST_BAND_CM, USUAL_WASHES_PER_WEEK } from './constants'
 export { cutCanvas, daysBetween, dyeOf, fadeBand, isCool, predictCanvas, predictHair, type Since } from './time'

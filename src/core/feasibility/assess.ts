@@ -2,6 +2,7 @@ import { strandsOf } from '../canvas'
 import { LENGTH_REGIONS, type Band, type Canvas, type Goal, type HairState, type LengthRegion, type Strand, type Target } from '../model'
 import { judgeBand, levelAfter, type BandVerdict, type Span } from './band'
 import { reasonsFor, type Reason } from './reasons'
+import { targetFor } from './target'
 import { visitPlan, type Visit } from './visits'
 
 /** One band of the hair that is to be light, judged. */
@@ -38,10 +39,6 @@ export interface Wish {
   goal: Goal
   meanWhite: number
 }
-
-/** The wish for a region: its own, or the one for all. */
-export const targetFor = (goal: Goal, region: LengthRegion): Target =>
-  goal.targets.find((target) => target.region === region) ?? goal.targets.find((target) => target.region === 'all') ?? goal.targets[0]!
 
 /** Length-weighted mean level of a strand. */
 export const strandLevel = ({ bands }: Strand): number =>

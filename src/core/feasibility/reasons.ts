@@ -1,6 +1,7 @@
-import { COOL_HALF_LIFE_SHARE, HALF_LIFE_WASHES, isCool, USUAL_WASHES_PER_WEEK } from '../canvas'
+import { COOL_HALF_LIFE_SHARE, HALF_LIFE_WASHES, isCool, quarter, USUAL_WASHES_PER_WEEK } from '../canvas'
 import { apparentLevel, underlyingPigment } from '../colour'
 import { regrowthCm } from '../hair'
+import { tenth } from '../units'
 import type { Feasibility, JudgedBand, Wish } from './assess'
 import { has, isArtificial } from './band'
 import {
@@ -12,10 +13,12 @@ import {
   REMOVER_LEVELS,
   SCHOOL_MEANS,
   TONE_CANVAS,
+  UNSEEN_LEVELS,
   UPKEEP_WEEKS,
   WARMTH_ALLOWANCE,
   WHITE_MATTERS,
 } from './constants'
+import { targetFor } from './target'
 
 /** Why a verdict is what it is, with the figures behind it. */
 export interface Reason {
@@ -31,9 +34,9 @@ type Judged = Omit<Feasibility, 'reasons' | 'plan'>
 type Rule = (wish: Wish, judged: Judged) => Reason[]
 
 const cm = (band: JudgedBand['band']): string => `${band.fromCm}–${band.toCm} cm`
-const quarterText = (level: number): string => String(Math.round(level * 4) / 4)
-const tenth = (value: number): string => String(Math.round(value * 10) / 10)
-const span = ({ low, high }: { low: number; high: number }): string => (tenth(low) === tenth(high) ? tenth(low) : `${tenth(low)}–${tenth(high)}`)
+const quarterText = (level: number): string => String(quarter(level))
+const tenthText = (value: number): string => String(tenth(value))
+const span = ({ low, high }: { low: number; high: number }): string => (tenthText(low) === tenthText(high) ? tenthText(low) : `${tenthText(low)}–${tenthText(high)}`)
 const cmList = (bands: readonly JudgedBand[]): string => [...new Set(bands.map(({ band }) => cm(band)))].join(', ')
 
 const levels: Rule = (_wish, { limiting, visits, reach }) => {
@@ -52,7 +55,7 @@ const levels: Rule = (_wish, { limiting, visits, reach }) => {
       figures: [
         { label: 'Level now', value: quarterText(band.level) },
         { label: 'Canvas wanted', value: `${quarterText(required)}, ${then.name}; ${then.cancelledBy} cancels it` },
-        { label: 'Speed against virgin hair', value: `× ${tenth(rate)}` },
+        { label: 'Speed against virgin hair', value: `× ${tenthText(rate)}` },
         { label: `Lift in a visit of ${ONE_VISIT.slow.minutes}–${ONE_VISIT.fast.minutes} min`, value: `${span(perVisit)} levels` },
         ...(reach === 'notNow' ? [] : [{ label: 'Visits', value: span(visits) }]),
       ],
@@ -64,7 +67,7 @@ const toneCanvas: Rule = ({ goal }, { bands }) => {
   const raised = bands.find(({ state, required, target }) => (state === 'lift' || state === 'short') && required > target.level + 1e-9)
   if (!raised) return []
   const { target, required, lightest } = raised
-  const reads = lightest >= required - 0.25
+  const reads = lightest >= required - UNSEEN_LEVELS
   return [
     {
       id: 'tone-canvas',
@@ -88,7 +91,7 @@ const artificial: Rule = (_wish, { bands }) => {
       id: 'artificial-pigment',
       severity: 'fact',
       text: `There is artificial pigment at ${cmList(dyed)}. Permanent colour does not lift it; only lightener or a remover does, more slowly and less evenly than on virgin hair.`,
-      figures: dyed.map(({ band, rate, perVisit }) => ({ label: `${cm(band)}: × ${tenth(rate)} of virgin speed`, value: `${span(perVisit)} levels a visit` })),
+      figures: dyed.map(({ band, rate, perVisit }) => ({ label: `${cm(band)}: × ${tenthText(rate)} of virgin speed`, value: `${span(perVisit)} levels a visit` })),
     },
   ]
 }
@@ -167,11 +170,11 @@ const fragile: Rule = ({ goal, hair }, { bands }) => {
     {
       id: 'fragile',
       severity: worst.band.integrity === 'breaking' ? 'stop' : 'caution',
-      text: `The band at ${cm(worst.band)} is ${worst.band.integrity}: it stands about ${tenth(worst.stands)} levels more${stops ? `, ${tenth(worst.need)} are asked for` : ''}. Low strength, bond additive, minutes only; stretch a wet strand before and during.`,
+      text: `The band at ${cm(worst.band)} is ${worst.band.integrity}: it stands about ${tenthText(worst.stands)} levels more${stops ? `, ${tenthText(worst.need)} are asked for` : ''}. Low strength, bond additive, minutes only; stretch a wet strand before and during.`,
       figures: [
         { label: `Budget, ${worst.band.integrity}`, value: `${BUDGET[worst.band.integrity]} of a sound strand’s 0.9` },
-        { label: `Porosity ${worst.band.porosity}, ${hair.texture} fibre, ${SCHOOL_MEANS[goal.school].name.toLowerCase()}`, value: `${tenth(worst.stands)} levels` },
-        { label: 'Levels asked for', value: tenth(worst.need) },
+        { label: `Porosity ${worst.band.porosity}, ${hair.texture} fibre, ${SCHOOL_MEANS[goal.school].name.toLowerCase()}`, value: `${tenthText(worst.stands)} levels` },
+        { label: 'Levels asked for', value: tenthText(worst.need) },
       ],
     },
   ]
@@ -235,7 +238,7 @@ const white: Rule = ({ goal, meanWhite }) => {
         figures,
       },
     ]
-  const target = goal.targets.find(({ region }) => region === 'all') ?? goal.targets[0]!
+  const target = targetFor(goal, 'all')
   const covers = target.level <= COVERS_WHITE_TO
   return [
     {
@@ -272,9 +275,9 @@ const upkeep: Rule = ({ goal, hair }) => {
     {
       id: 'upkeep',
       severity: 'caution',
-      text: `After ${goal.upkeepWeeks} weeks there are ${tenth(root)} cm of regrowth; a ${ROOT_WORDS[goal.root]} usually carries ${carries.low}–${carries.high} weeks. Plan a softer root or an earlier visit.`,
+      text: `After ${goal.upkeepWeeks} weeks there are ${tenthText(root)} cm of regrowth; a ${ROOT_WORDS[goal.root]} usually carries ${carries.low}–${carries.high} weeks. Plan a softer root or an earlier visit.`,
       figures: [
-        { label: 'Regrowth by then', value: `${tenth(root)} cm` },
+        { label: 'Regrowth by then', value: `${tenthText(root)} cm` },
         { label: 'Carries', value: `${carries.low}–${carries.high} weeks` },
       ],
     },
@@ -295,8 +298,8 @@ const fade: Rule = ({ goal, hair }, { bands }) => {
       severity: isCool(target.hue) && weeks * FADE_SPREAD.high < goal.upkeepWeeks ? 'caution' : 'fact',
       text: `Half the ${target.hue} has gone after ${span({ low: weeks * FADE_SPREAD.low, high: weeks * FADE_SPREAD.high })} weeks; it fades to ${to.name} at level ${quarterText(required)}.${isCool(target.hue) ? ' Cool tones leave first: offer a gloss between visits.' : ''}`,
       figures: [
-        { label: 'Washes until half is gone', value: tenth(washes) },
-        { label: 'Washes a week', value: tenth(perWeek) },
+        { label: 'Washes until half is gone', value: tenthText(washes) },
+        { label: 'Washes a week', value: tenthText(perWeek) },
         { label: 'Upkeep wished', value: `${goal.upkeepWeeks} weeks` },
       ],
     },
@@ -311,7 +314,7 @@ const later: Rule = ({ goal }) =>
           id: 'later',
           severity: 'fact',
           text: `Lighter hair is planned in ${goal.lighterInMonths} months: put no lasting dark pigment where it is to be light; demi before permanent.`,
-          figures: [{ label: 'Growth until then', value: `${tenth(regrowthCm((goal.lighterInMonths * 365.2425) / 84))} cm` }],
+          figures: [{ label: 'Growth until then', value: `${tenthText(regrowthCm((goal.lighterInMonths * 365.2425) / 84))} cm` }],
         },
       ]
 

@@ -1,6 +1,7 @@
+import { quarter } from '../canvas'
 import { underlyingPigment } from '../colour'
 import type { Feasibility, JudgedBand, Wish } from './assess'
-import { levelAfter, type Prework, type Span } from './band'
+import { levelAfter, PREWORK, type Prework, type Span } from './band'
 import { SCHOOL_MEANS } from './constants'
 
 /** One visit: what is done in order, and the canvas level of the limiting band after it. */
@@ -20,13 +21,13 @@ const PREWORK_STEPS: Record<Prework, string> = {
 }
 
 const where = (bands: readonly JudgedBand[]): string => [...new Set(bands.map(({ band }) => `${band.fromCm}–${band.toCm} cm`))].join(', ')
-const level = (value: number): string => String(Math.round(value * 4) / 4)
+const level = (value: number): string => String(quarter(value))
 
 /** The promise, visit by visit. Empty where nothing can be promised. */
 export function visitPlan({ goal }: Wish, { reach, visits, limiting, bands }: Omit<Feasibility, 'reasons' | 'plan'>): Visit[] {
   if (reach === 'notNow') return []
   const lifted = bands.filter(({ state }) => state === 'lift' || state === 'short')
-  const prework = (['strandTest', 'clarify', 'remover', 'filler'] as const).flatMap((kind) => {
+  const prework = PREWORK.flatMap((kind) => {
     const concerned = bands.filter((band) => band.prework.includes(kind))
     return concerned.length > 0 ? [`${PREWORK_STEPS[kind]}: ${where(concerned)}.`] : []
   })

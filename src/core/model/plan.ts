@@ -14,6 +14,7 @@ export const STAGE_KINDS = ['prepare', 'base', 'lighten', 'dropoutPaint', 'prime
 export const WORKS_ON = ['everything', 'took', 'dropped'] as const
 
 export type ProductKind = (typeof PRODUCT_KINDS)[number]
+export const isLightener = (kind: ProductKind): boolean => kind === 'powderLightener' || kind === 'creamLightener'
 export type Tone = (typeof TONES)[number]
 export type StageKind = (typeof STAGE_KINDS)[number]
 

@@ -1,7 +1,6 @@
-import { cellArea, MOST_STRANDS, mergePopulations, SCALP_CELLS, tidy } from '../canvas'
-import { hairsPerCm2 } from '../hair'
+import { MOST_STRANDS, mergePopulations, SCALP_CELLS, tidy } from '../canvas'
 import type { Canvas, CellHair, FaltoPlan, Strand } from '../model'
-import { hairsByCell, type Piece } from '../placement'
+import { hairsByCell, hairsOfCells, type Piece } from '../placement'
 import type { ComputedStages } from '../result'
 import { treatStrand, type Application } from './treat'
 
@@ -30,6 +29,7 @@ export function afterPlan(canvas: Canvas, { plan, computed, visitId, on }: DoneP
   const taken = takenByCell(plan, computed, on)
   const strands = new Map(canvas.strands.map((strand) => [strand.id, strand]))
   const treated = new Map<string, string>()
+  const hairs = hairsOfCells(computed.head, plan.hair)
   const strandAfter = (strandId: string, { key, application }: Taken): string => {
     const name = `${strandId} ${key}`
     const known = treated.get(name)
@@ -42,10 +42,8 @@ export function afterPlan(canvas: Canvas, { plan, computed, visitId, on }: DoneP
   const cells = canvas.cells.map(({ populations }, index): CellHair => {
     const here = [...(taken[index]?.values() ?? [])]
     if (here.length === 0) return { populations }
-    const cell = SCALP_CELLS[index]!
-    const hairs = cellArea(computed.head, cell) * hairsPerCm2(plan.hair, cell.centre)
     // Foils are counted along partings and cells over their area; where the two disagree a cell is never more than wholly taken.
-    const whole = Math.max(hairs, here.reduce((sum, one) => sum + one.hairs, 0))
+    const whole = Math.max(hairs[index]!, here.reduce((sum, one) => sum + one.hairs, 0))
     const left = 1 - here.reduce((sum, one) => sum + one.hairs, 0) / whole
     return {
       populations: mergePopulations(

@@ -2,7 +2,7 @@ import type { FaltoPlan, HairState } from '../model'
 import { fibreGramsPerCm, fullDensity, regrowthCm } from '../hair'
 import { FOIL_USABLE_CM, ONE_FOIL_ROW_CM } from '../placement'
 import { GRAMS_VARIATION, SECONDS_VARIATION } from '../quantity'
-import { minutesFromSeconds } from '../units'
+import { minutesFromSeconds, tenth } from '../units'
 import type { ZoneResult } from '../result'
 import type { ComputedPlan } from './computePlan'
 import { planFigures } from './figures'
@@ -111,5 +111,4 @@ export function derivationsOf(plan: FaltoPlan, computed: ComputedPlan): Derivati
 
 const CUT_WORDS = { oneLength: 'to one line', layered: 'layered', graduatedForward: 'to a line falling forward', graduatedBack: 'to a line falling back' } satisfies Record<HairState['cutLine'], string>
 
-const tenth = (value: number): number => Math.round(value * 10) / 10
 const percent = (share: number): string => `${Math.round(share * 100)} %`

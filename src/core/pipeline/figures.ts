@@ -1,5 +1,5 @@
 import { CONSTANTS_VERSION, type Advice, type Caution, type FaltoPlan } from '../model'
-import { minutesFromSeconds } from '../units'
+import { minutesFromSeconds, tenth } from '../units'
 import type { ContrastVerdict, Look, WearKind } from '../appearance'
 import type { Range } from '../quantity'
 import type { ComputedPlan } from './computePlan'
@@ -119,7 +119,6 @@ const lookFigures = (look: Look): LookFigures => ({
   upkeepWeeks: look.upkeepWeeks ?? null,
 })
 
-const tenth = (value: number): number => Math.round(value * 10) / 10
 const thousandth = (value: number): number => Math.round(value * 1000) / 1000
 const hundred = (value: number): number => Math.round(value / 100) * 100
 const eachTenth = ({ low, expected, high }: Range): Range => ({ low: tenth(low), expected: tenth(expected), high: tenth(high) })

@@ -178,7 +178,8 @@ interface Laid {
 function piecesOf(laid: Laid): Piece[] {
   const { row, line, placement, site, foil, turn } = laid
   const place = { height: row.height, turn, foil }
-  const take = { ...laid.take, stitchMm: rampedFigure({ ...placement, take: laid.take }, 'stitchMm', place), stitchGapMm: rampedFigure({ ...placement, take: laid.take }, 'stitchGapMm', place) }
+  const asked = { ...placement, take: laid.take }
+  const take = { ...laid.take, stitchMm: rampedFigure(asked, 'stitchMm', place), stitchGapMm: rampedFigure(asked, 'stitchGapMm', place) }
   // A piece covers its share of the strip, by length; the subsection takes its share of the pitch.
   const area = row.area * (polylineLength(line) / row.lineLength) * (row.thickness / row.pitch)
   const hairs = area * meanAlong(line, DENSITY)

@@ -1,4 +1,5 @@
-import type { FaltoPlan, Goal, HairState, Tone, ToneHue } from '../model'
+import { targetFor } from '../feasibility'
+import { isLightener, type FaltoPlan, type Goal, type HairState, type Tone, type ToneHue } from '../model'
 import type { Person } from './newPlan'
 import { planFromService, SERVICES } from './services'
 
@@ -23,7 +24,7 @@ interface Choice {
 }
 
 const wornMostly = ({ wear }: Goal, way: keyof Goal['wear']): boolean => wear[way] >= 0.5 * (wear.straight + wear.waved + wear.tiedLow + wear.tiedHigh)
-const target = ({ targets }: Goal) => targets.find(({ region }) => region === 'all') ?? targets[0]!
+const target = (goal: Goal) => targetFor(goal, 'all')
 /** Hair shorter than this is worked in blocks, longer than that can be painted, cm. Our estimate. */
 const SHORT_CM = 15
 const LONG_CM = 40
@@ -60,7 +61,7 @@ export function proposePlan(wished: Wished, person: Person): Proposal {
   const plan = planFromService(serviceId, person)
   const wish = target(wished.goal)
   const reasons = [`${SERVICES.find(({ id }) => id === serviceId)!.name}. ${because(wished)}`]
-  const lightens = (productId: string) => plan.products.some(({ id, kind }) => id === productId && (kind === 'powderLightener' || kind === 'creamLightener'))
+  const lightens = (productId: string) => plan.products.some(({ id, kind }) => id === productId && isLightener(kind))
   const strength = wished.goal.school === 'stepUp' ? 30 : 20
   plan.formulas = plan.formulas.map((formula) => {
     if (!lightens(formula.productId)) return formula

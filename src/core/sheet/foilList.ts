@@ -1,5 +1,6 @@
 import type { FaltoPlan } from '../model'
 import type { ComputedStages } from '../result'
+import { tenth } from '../units'
 
 /** One line of the list that is read aloud while a plan is carried out. Lengths in cm. */
 export interface FoilLine {
@@ -40,5 +41,3 @@ export function foilList(plan: FaltoPlan, { zones }: Pick<ComputedStages, 'zones
       })
   return lines
 }
-
-const tenth = (value: number): number => Math.round(value * 10) / 10

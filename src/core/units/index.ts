@@ -11,6 +11,9 @@ export const cmFromIn = (inches: number): number => inches * CM_PER_INCH
 export const ozFromGrams = (grams: number): number => grams / GRAMS_PER_OUNCE
 export const minutesFromSeconds = (seconds: number): number => seconds / 60
 
+/** Rounded for reading. */
+export const tenth = (value: number): number => Math.round(value * 10) / 10
+
 export const radians = (degrees: number): number => (degrees * Math.PI) / 180
 export const degrees = (radians: number): number => (radians * 180) / Math.PI
 

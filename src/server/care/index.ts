@@ -1,6 +1,6 @@
 import { and, asc, eq } from 'drizzle-orm'
 import { careCautions, CONSENT_TEXT } from '@/core/care'
-import { daysBetween } from '@/core/canvas'
+import { daysBetween, NOT_YET_COME } from '@/core/canvas'
 import type { CareRecord, Caution, OpenCare } from '@/core/model'
 import { careCheck, consent, database, staff, type client } from '@/db'
 import { require, type StaffMember } from '../auth'
@@ -8,7 +8,7 @@ import { findClient } from '../clients'
 import { newestConsultation } from '../consultations'
 import { latestToday, today } from '../days'
 import type { CareCheckDto, ConsentDto } from '../dto'
-import { AppError } from '../errors'
+import { invalidAt } from '../errors'
 
 /** Care checks and consents: read, and added to. Nothing is ever changed or taken away. */
 
@@ -45,7 +45,7 @@ export async function addCareCheck(member: StaffMember, clientId: string, entry:
   require(member, 'acknowledge')
   await findClient(member, clientId)
   refuseFuture(entry.on)
-  if (entry.expiresOn && daysBetween(entry.on, entry.expiresOn) < 0) refuseAt('expiresOn', 'It cannot run out before it was made.')
+  if (entry.expiresOn && daysBetween(entry.on, entry.expiresOn) < 0) throw invalidAt('expiresOn', 'It cannot run out before it was made.')
   const { id, kind, on, result, product, note, expiresOn } = entry
   await database()
     .insert(careCheck)
@@ -58,16 +58,12 @@ export async function addConsent(member: StaffMember, clientId: string, entry: C
   require(member, 'acknowledge')
   await findClient(member, clientId)
   refuseFuture(entry.on)
-  if (entry.textVersion !== CONSENT_TEXT.version) refuseAt('textVersion', 'The text has changed meanwhile. Load the page again and let the client read the new one.')
+  if (entry.textVersion !== CONSENT_TEXT.version) throw invalidAt('textVersion', 'The text has changed meanwhile. Load the page again and let the client read the new one.')
   const { id, on, textVersion, strokes } = entry
   await database().insert(consent).values({ salonId: member.salonId, clientId, id, on, textVersion, strokes, staffId: member.id }).onConflictDoNothing()
   return {}
 }
 
 function refuseFuture(on: string): void {
-  if (daysBetween(latestToday(), on) > 0) refuseAt('on', 'This day has not come yet. Use today or an earlier day.')
-}
-
-function refuseAt(path: string, message: string): never {
-  throw new AppError(422, 'invalid', message, { problems: [{ path, message }] })
+  if (daysBetween(latestToday(), on) > 0) throw invalidAt('on', NOT_YET_COME)
 }

@@ -1,5 +1,5 @@
 import { v7 as newId } from 'uuid'
-import { daysBetween, predictCanvas, startingCanvas } from '@/core/canvas'
+import { daysBetween, NOT_YET_COME, predictCanvas, startingCanvas } from '@/core/canvas'
 import { createHead } from '@/core/head'
 import { startingGoal } from '@/core/feasibility'
 import { afterPlan } from '@/core/outcome'
@@ -9,7 +9,7 @@ import { require, type StaffMember } from '../auth'
 import { findClient } from '../clients'
 import { latestToday } from '../days'
 import type { DoneDto } from '../dto'
-import { AppError } from '../errors'
+import { invalidAt } from '../errors'
 import { addVersion, findPlan } from '../plans'
 import { newestConsultations } from './read'
 import { keepHairInShort, lockClient } from './save'
@@ -22,14 +22,13 @@ export async function markDone(member: StaffMember, planId: string, { on }: Done
   require(member, 'write')
   const found = await findPlan(member, planId)
   const owner = await findClient(member, found.clientId)
-  const at = (message: string) => new AppError(422, 'invalid', message, { problems: [{ path: 'on', message }] })
-  if (daysBetween(latestToday(), on) > 0) throw at('This day has not come yet. Use today or an earlier day.')
+  if (daysBetween(latestToday(), on) > 0) throw invalidAt('on', NOT_YET_COME)
   const visitId = newId()
   const computed = computePlan(found.document)
   await database().transaction(async (tx) => {
     await lockClient(tx, member, owner.id)
     const [newest] = await newestConsultations(tx, member, owner.id, 1)
-    if (newest && daysBetween(newest.recordedOn, on) < 0) throw at(`The newest record is of ${newest.recordedOn}. Use that day or a later one.`)
+    if (newest && daysBetween(newest.recordedOn, on) < 0) throw invalidAt('on', `The newest record is of ${newest.recordedOn}. Use that day or a later one.`)
     const planVersion = await addVersion(tx, member, found, `Done on ${on}`)
     await tx.insert(visit).values({ salonId: member.salonId, clientId: owner.id, id: visitId, planId, planVersion, on, staffId: member.id })
     const hair = { ...(newest?.hair ?? owner.hair), weeksSinceColour: 0 }

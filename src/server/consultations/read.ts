@@ -1,11 +1,11 @@
 import { and, desc, eq } from 'drizzle-orm'
 import type { Consultation, DoneVisit, OpenConsultation } from '@/core/model'
-import { consultation, database, planVersion, staff, visit, type Database } from '@/db'
+import { consultation, database, planVersion, staff, visit, type Database, type Transaction } from '@/db'
 import type { StaffMember } from '../auth'
 import { findClient } from '../clients'
 import { today } from '../days'
 
-type Reader = Database | Parameters<Parameters<Database['transaction']>[0]>[0]
+type Reader = Database | Transaction
 
 const record = {
   number: consultation.number,

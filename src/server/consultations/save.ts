@@ -1,16 +1,14 @@
 import { and, eq } from 'drizzle-orm'
-import { checkCanvas, correctionsOf, daysBetween, hairFromCanvas, predictCanvas } from '@/core/canvas'
+import { checkCanvas, correctionsOf, daysBetween, hairFromCanvas, NOT_YET_COME, predictCanvas } from '@/core/canvas'
 import { checkGoal } from '@/core/feasibility'
 import type { Consultation, ConsultationBase, ConsultationEntry } from '@/core/model'
-import { client, consultation, database, type Database } from '@/db'
+import { client, consultation, database, type Transaction } from '@/db'
 import { require, type StaffMember } from '../auth'
 import { findClient } from '../clients'
 import { latestToday } from '../days'
 import { describeProblems, type ConsultationDto, type FieldProblem } from '../dto'
 import { AppError } from '../errors'
 import { newestConsultations } from './read'
-
-export type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0]
 
 /**
  * Keeps what a colourist found and what is wished. A record of the same day is changed; a new day is a new record, and what the eye
@@ -46,7 +44,7 @@ export async function saveConsultation(member: StaffMember, clientId: string, { 
 function problemsOf(entry: ConsultationEntry): FieldProblem[] {
   const last = latestToday()
   return [
-    ...(daysBetween(last, entry.recordedOn) > 0 ? [{ path: 'recordedOn', message: 'This day has not come yet. Use today or an earlier day.' }] : []),
+    ...(daysBetween(last, entry.recordedOn) > 0 ? [{ path: 'recordedOn', message: NOT_YET_COME }] : []),
     ...checkCanvas(entry.canvas, last).map(({ path, message }) => ({ path: `canvas.${path}`, message })),
     ...checkGoal(entry.goal).map(({ path, message }) => ({ path: `goal.${path}`, message })),
   ]

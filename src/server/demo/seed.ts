@@ -3,15 +3,13 @@ import { v7 as newId } from 'uuid'
 import { hairFromCanvas } from '@/core/canvas'
 import { afterPlan } from '@/core/outcome'
 import { computePlan } from '@/core/pipeline'
-import { account, careCheck, client, consent, consultation, database, plan, planVersion, salon, staff, user, visit, type Database } from '@/db'
+import { account, careCheck, client, consent, consultation, database, plan, planVersion, salon, staff, user, visit, type Transaction } from '@/db'
 import { auth } from '../auth'
 import { today } from '../days'
 import { log } from '../http'
 import { DEMO_HEADS, type DemoHead } from './heads'
 import { DEMO_CHECKS, DEMO_CONSENTS, daysBefore, demoSignature } from './records'
 import { DEMO_CLIENTS, DEMO_SALON, DEMO_STAFF } from './scenario'
-
-type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0]
 
 /** Whose plan was carried out at the visit on record. */
 const CARRIED_OUT = 'ysolde-marchbanks'

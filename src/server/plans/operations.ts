@@ -1,15 +1,13 @@
 import { and, asc, desc, eq, gt, inArray } from 'drizzle-orm'
 import { applyPatches, enablePatches, produceWithPatches, type Patch } from 'immer'
 import type { FaltoPlan, History, PlanPatch, Stale } from '@/core/model'
-import { database, plan, planEdit, staff, type Database } from '@/db'
+import { database, plan, planEdit, staff, type Database, type Transaction } from '@/db'
 import { require, type StaffMember } from '../auth'
 import { checkPlanDocument, describeProblems, type OperationDto, type OperationsDto } from '../dto'
 import { AppError, notFound } from '../errors'
 import { isUuid } from '../http'
 
 enablePatches()
-
-type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0]
 
 /** How many edits a workspace is given to undo. */
 const HISTORY_LENGTH = 200

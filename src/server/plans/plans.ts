@@ -1,15 +1,13 @@
 import { and, desc, eq, isNull, max } from 'drizzle-orm'
 import { v7 as newId } from 'uuid'
 import type { FaltoPlan, OpenPlan } from '@/core/model'
-import { cautionAcknowledgement, client, database, plan, planVersion, staff, type Database } from '@/db'
+import { cautionAcknowledgement, client, database, plan, planVersion, staff, type Transaction } from '@/db'
 import { require, type StaffMember } from '../auth'
 import { findClient } from '../clients'
 import { checkPlanDocument, describeProblems } from '../dto'
 import { AppError, notFound } from '../errors'
 import { isUuid } from '../http'
 import { readHistory } from './operations'
-
-type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0]
 
 /** A plan as far as it is one: what a client's record adds to it is joined by the workspace. */
 export type StoredPlan = Omit<OpenPlan, 'careCautions' | 'lastVisit'>

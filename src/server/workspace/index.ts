@@ -11,7 +11,7 @@ import { careCautionsOf } from '../care'
 import { findClient } from '../clients'
 import { lastVisitOf, newestConsultation } from '../consultations'
 import { PROPOSED, type AcknowledgementDto, type NewPlanDto } from '../dto'
-import { AppError } from '../errors'
+import { AppError, invalidAt } from '../errors'
 import { findPlan, insertPlan, openPlan } from '../plans'
 
 /** An open plan joined with what its client's record adds to it. */
@@ -27,7 +27,7 @@ export async function createPlan(member: StaffMember, clientId: string, { name, 
     return await insertPlan(member, clientId, document, 'Made')
   } catch (error) {
     if (!(error instanceof LayoutParameterError)) throw error
-    throw new AppError(422, 'invalid', error.message, { problems: [{ path: `parameters.${error.field}`, message: error.message }] })
+    throw invalidAt(`parameters.${error.field}`, error.message)
   }
 }
 

@@ -7,7 +7,7 @@ import Stack from '@mui/material/Stack'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
-import { copyBands, dyeOf, mergeBand, moveEdge, SHORTEST_BAND_CM, splitBand, strandLength } from '@/core/canvas'
+import { copyBands, dyeOf, mergeBand, moveEdge, NOT_YET_COME, SHORTEST_BAND_CM, splitBand, strandLength } from '@/core/canvas'
 import { hexFromLab, labOfHair, underlyingPigment } from '@/core/colour'
 import { INTEGRITIES, LENGTH_REGIONS, LIMITS, POROSITIES, TONE_HUES, TREATMENTS, type Band } from '@/core/model'
 import { Choice, Choices, NumberField } from '../parts'
@@ -99,7 +99,7 @@ export function BandCard() {
           value={treatment.on ?? ''}
           disabled={!writable}
           error={treatment.on !== undefined && treatment.on > open.today}
-          helperText={treatment.on !== undefined && treatment.on > open.today ? 'This day has not come yet. Use today or an earlier day.' : undefined}
+          helperText={treatment.on !== undefined && treatment.on > open.today ? NOT_YET_COME : undefined}
           slotProps={{ inputLabel: { shrink: true }, htmlInput: { max: open.today } }}
           onChange={({ target }) =>
             set('Date', `on${i}`, { treatments: band.treatments.map((one, k) => (k === i ? { kind: one.kind, ...(target.value && { on: target.value }) } : one)) })

@@ -26,12 +26,11 @@ import {
 } from '@/core/model'
 import { Choice, NumberField } from '../parts'
 import { LINE } from '../theme'
-import { WORDS } from '../words'
+import { optionsOf, WORDS } from '../words'
 import { useConsultation, useEntry } from './context'
 import { VerdictCard } from './VerdictCard'
 
 const grid = { display: 'grid', gap: 1.5, gridTemplateColumns: 'repeat(auto-fit, minmax(230px, 1fr))' } as const
-const options = <T extends string>(values: readonly T[], words: Record<T, string>) => values.map((value) => ({ value, label: words[value] }))
 const WEARS = ['straight', 'waved', 'tiedLow', 'tiedHigh'] as const satisfies readonly (keyof Wear)[]
 
 /** The wish on the left, what is possible on the right. */
@@ -87,12 +86,12 @@ export function GoalPane() {
         </Box>
         <Box sx={grid}>
           <NumberField label="How much of the hair is light" value={goal.lightPercent} limit={LIMITS.lightPercent} step={5} disabled={off} onChange={(lightPercent) => set(`${lightPercent} % light`, { lightPercent })} />
-          <Choice label={`Contrast (${levels.low}${levels.high < 9 ? `–${levels.high}` : ' or more'} levels)`} value={goal.contrast} options={options(CONTRASTS, WORDS.contrast)} disabled={off} onChange={(contrast) => set(`Contrast ${contrast}`, { contrast })} />
-          <Choice label="Warmth" value={goal.warmth} options={options(WARMTH_TOLERANCES, WORDS.warmth)} disabled={off} onChange={(warmth) => set(`Warmth: ${warmth}`, { warmth })} />
-          <Choice label="Face frame" value={goal.faceFrame} options={options(FACE_FRAMES, WORDS.faceFrame)} disabled={off} onChange={(faceFrame) => set(`Face frame ${faceFrame}`, { faceFrame })} />
-          <Choice label={`Root (carries ${upkeep.low}–${upkeep.high} weeks)`} value={goal.root} options={options(ROOT_WISHES, WORDS.root)} disabled={off} onChange={(root) => set(`Root ${WORDS.root[root]}`, { root })} />
+          <Choice label={`Contrast (${levels.low}${levels.high < 9 ? `–${levels.high}` : ' or more'} levels)`} value={goal.contrast} options={optionsOf(CONTRASTS, WORDS.contrast)} disabled={off} onChange={(contrast) => set(`Contrast ${contrast}`, { contrast })} />
+          <Choice label="Warmth" value={goal.warmth} options={optionsOf(WARMTH_TOLERANCES, WORDS.warmth)} disabled={off} onChange={(warmth) => set(`Warmth: ${warmth}`, { warmth })} />
+          <Choice label="Face frame" value={goal.faceFrame} options={optionsOf(FACE_FRAMES, WORDS.faceFrame)} disabled={off} onChange={(faceFrame) => set(`Face frame ${faceFrame}`, { faceFrame })} />
+          <Choice label={`Root (carries ${upkeep.low}–${upkeep.high} weeks)`} value={goal.root} options={optionsOf(ROOT_WISHES, WORDS.root)} disabled={off} onChange={(root) => set(`Root ${WORDS.root[root]}`, { root })} />
           <NumberField label="Shadow at the root" value={goal.shadowCm} limit={LIMITS.shadowCm} step={0.5} disabled={off} onChange={(shadowCm) => set(`Shadow ${shadowCm} cm`, { shadowCm })} />
-          <Choice label="White hair" value={goal.white} options={options(WHITE_WISHES, WORDS.white)} disabled={off} onChange={(white) => set(`White: ${WORDS.white[white]}`, { white })} />
+          <Choice label="White hair" value={goal.white} options={optionsOf(WHITE_WISHES, WORDS.white)} disabled={off} onChange={(white) => set(`White: ${WORDS.white[white]}`, { white })} />
           <NumberField label="Comes back after" value={goal.upkeepWeeks} limit={LIMITS.upkeepWeeks} step={1} disabled={off} onChange={(upkeepWeeks) => set(`Back after ${upkeepWeeks} weeks`, { upkeepWeeks })} />
         </Box>
         <Box component="section" aria-labelledby="wear">
@@ -122,9 +121,9 @@ export function GoalPane() {
             Means and limits
           </Typography>
           <Box sx={grid}>
-            <Choice label="What may be used" value={goal.means} options={options(MEANS, WORDS.means)} disabled={off} onChange={(means) => set(`Means: ${WORDS.means[means]}`, { means })} />
+            <Choice label="What may be used" value={goal.means} options={optionsOf(MEANS, WORDS.means)} disabled={off} onChange={(means) => set(`Means: ${WORDS.means[means]}`, { means })} />
             <Box>
-              <Choice label="School on developer strength" value={goal.school} options={options(SCHOOLS, WORDS.school)} disabled={off} onChange={(school) => set(WORDS.school[school], { school })} />
+              <Choice label="School on developer strength" value={goal.school} options={optionsOf(SCHOOLS, WORDS.school)} disabled={off} onChange={(school) => set(WORDS.school[school], { school })} />
               <Typography variant="caption" color="textSecondary">
                 {SCHOOL_MEANS[goal.school].words}
               </Typography>

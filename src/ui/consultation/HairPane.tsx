@@ -9,6 +9,7 @@ import { useMemo } from 'react'
 import { cutCanvas, daysBetween, kindsOf, regionLengths, setBands, USUAL_WASHES_PER_WEEK } from '@/core/canvas'
 import { regrowthCm } from '@/core/hair'
 import { LIMITS, TARGET_REGIONS, type Band, type Correction, type Strand, type TargetRegion } from '@/core/model'
+import { tenth } from '@/core/units'
 import { Choice, NumberField } from '../parts'
 import { LINE } from '../theme'
 import { dateInWords, WORDS } from '../words'
@@ -188,4 +189,3 @@ function kindWords({ bands }: Strand): string {
   const levels = [...new Set(bands.map(({ level }) => level))].slice(0, 4).join(' / ')
   return `${levels} ${historyWords(last)}${bands.length > 1 ? ` from ${last.fromCm} cm` : ''}`
 }
-const tenth = (value: number): number => Math.round(value * 10) / 10

@@ -18,11 +18,10 @@ import {
   type HairState,
 } from '@/core/model'
 import { Choice, Choices, NumberField } from '../parts'
-import { WORDS } from '../words'
+import { optionsOf, WORDS } from '../words'
 import { useConsultation, useEntry } from './context'
 
 const grid = { display: 'grid', gap: 2, gridTemplateColumns: 'repeat(auto-fit, minmax(240px, 1fr))' } as const
-const options = <T extends string>(values: readonly T[], words: Record<T, string>) => values.map((value) => ({ value, label: words[value] }))
 
 /** What is true of the whole head: fibre, cut, growth, scalp, how it falls. */
 export function MeasuresPane() {
@@ -38,7 +37,7 @@ export function MeasuresPane() {
         </Typography>
         <Box sx={grid}>
           <NumberField label="Natural level" value={hair.naturalLevel} limit={LIMITS.naturalLevel} step={0.25} help="1 black to 10 lightest blonde." disabled={off} onChange={(naturalLevel) => set(`Natural level ${naturalLevel}`, { naturalLevel })} />
-          <Choice label="Fibre" value={hair.texture} options={options(TEXTURES, WORDS.texture)} disabled={off} onChange={(texture) => set(`Fibre ${texture}`, { texture })} />
+          <Choice label="Fibre" value={hair.texture} options={optionsOf(TEXTURES, WORDS.texture)} disabled={off} onChange={(texture) => set(`Fibre ${texture}`, { texture })} />
           <NumberField
             label="Around a ponytail of all hair"
             value={hair.ponytailCm}
@@ -49,9 +48,9 @@ export function MeasuresPane() {
             onChange={(ponytailCm) => set(`Ponytail ${ponytailCm} cm`, { ponytailCm, density: densityFromPonytail(ponytailCm, hair.texture) })}
             onClear={() => set('Ponytail not measured', { ponytailCm: undefined })}
           />
-          <Choice label="Density" value={hair.density} options={options(DENSITIES, WORDS.density)} disabled={off} onChange={(density) => set(`Density ${density}`, { density, ponytailCm: undefined })} />
-          <Choice label="Curl" value={hair.curl} options={options(CURLS, WORDS.curl)} disabled={off} onChange={(curl) => set(`Curl ${curl}`, { curl })} />
-          <Choice label="Cut line" value={hair.cutLine} options={options(CUT_LINES, WORDS.cutLine)} disabled={off} onChange={(cutLine) => set(`Cut ${WORDS.cutLine[cutLine]}`, { cutLine })} />
+          <Choice label="Density" value={hair.density} options={optionsOf(DENSITIES, WORDS.density)} disabled={off} onChange={(density) => set(`Density ${density}`, { density, ponytailCm: undefined })} />
+          <Choice label="Curl" value={hair.curl} options={optionsOf(CURLS, WORDS.curl)} disabled={off} onChange={(curl) => set(`Curl ${curl}`, { curl })} />
+          <Choice label="Cut line" value={hair.cutLine} options={optionsOf(CUT_LINES, WORDS.cutLine)} disabled={off} onChange={(cutLine) => set(`Cut ${WORDS.cutLine[cutLine]}`, { cutLine })} />
         </Box>
       </Box>
       <Box component="section" aria-labelledby="fall">
@@ -59,9 +58,9 @@ export function MeasuresPane() {
           How it grows and falls
         </Typography>
         <Box sx={grid}>
-          <Choice label="Natural part" value={hair.part} options={options(PARTS, WORDS.part)} disabled={off} onChange={(part) => set(`Part ${part}`, { part })} />
-          <Choice label="Natural fall" value={hair.fall} options={options(FALLS, WORDS.fall)} disabled={off} onChange={(fall) => set(`Falls ${WORDS.fall[fall]}`, { fall })} />
-          <Choice label="Hairline" value={hair.hairlineShape} options={options(HAIRLINE_SHAPES, WORDS.hairline)} disabled={off} onChange={(hairlineShape) => set(`Hairline ${hairlineShape}`, { hairlineShape })} />
+          <Choice label="Natural part" value={hair.part} options={optionsOf(PARTS, WORDS.part)} disabled={off} onChange={(part) => set(`Part ${part}`, { part })} />
+          <Choice label="Natural fall" value={hair.fall} options={optionsOf(FALLS, WORDS.fall)} disabled={off} onChange={(fall) => set(`Falls ${WORDS.fall[fall]}`, { fall })} />
+          <Choice label="Hairline" value={hair.hairlineShape} options={optionsOf(HAIRLINE_SHAPES, WORDS.hairline)} disabled={off} onChange={(hairlineShape) => set(`Hairline ${hairlineShape}`, { hairlineShape })} />
           <NumberField label="Growth a month" value={hair.growthCmPerMonth ?? 1.25} limit={LIMITS.growthCmPerMonth} step={0.05} help="1.25 cm is usual; change it once two visits have shown otherwise." disabled={off} onChange={(growthCmPerMonth) => set(`Growth ${growthCmPerMonth} cm`, { growthCmPerMonth })} />
           <NumberField label="Washes a week" value={hair.washesPerWeek ?? 3} limit={LIMITS.washesPerWeek} step={1} disabled={off} onChange={(washesPerWeek) => set(`${washesPerWeek} washes a week`, { washesPerWeek })} />
           <NumberField label="Weeks since the last colour" value={hair.weeksSinceColour} limit={LIMITS.weeksSinceColour} step={1} help="0 when freshly done or unknown." disabled={off} onChange={(weeksSinceColour) => set(`${weeksSinceColour} weeks since colour`, { weeksSinceColour })} />
@@ -72,8 +71,8 @@ export function MeasuresPane() {
           Scalp and fragile places
         </Typography>
         <Box sx={grid}>
-          <Choice label="Scalp" value={hair.scalp} options={options(SCALP_CONDITIONS, WORDS.scalp)} disabled={off} onChange={(scalp) => set(`Scalp ${WORDS.scalp[scalp]}`, { scalp })} />
-          <Choices label="Fragile" values={hair.fragile ?? []} options={options(FRAGILE_AREAS, WORDS.fragile)} disabled={off} onChange={(fragile) => set('Fragile places', { fragile })} />
+          <Choice label="Scalp" value={hair.scalp} options={optionsOf(SCALP_CONDITIONS, WORDS.scalp)} disabled={off} onChange={(scalp) => set(`Scalp ${WORDS.scalp[scalp]}`, { scalp })} />
+          <Choices label="Fragile" values={hair.fragile ?? []} options={optionsOf(FRAGILE_AREAS, WORDS.fragile)} disabled={off} onChange={(fragile) => set('Fragile places', { fragile })} />
         </Box>
       </Box>
       <Box component="section" aria-labelledby="worn">

@@ -5,6 +5,7 @@ import Collapse from '@mui/material/Collapse'
 import Stack from '@mui/material/Stack'
 import Typography from '@mui/material/Typography'
 import { useId, useState } from 'react'
+import { quarter } from '@/core/canvas'
 import { hexFromLab, exposedLab } from '@/core/colour'
 import { SCHOOL_MEANS, type Reason } from '@/core/feasibility'
 import { LENGTH_REGIONS } from '@/core/model'
@@ -14,7 +15,6 @@ import { useConsultation, useEntry } from './context'
 import { useVerdict } from './useVerdict'
 
 const MARK: Record<Reason['severity'], string> = { stop: 'Stop', caution: 'Caution', fact: 'Why' }
-const quarter = (level: number) => Math.round(level * 4) / 4
 const span = (low: number, high: number) => (low === high ? String(low) : `${low}–${high}`)
 
 /** Whether the wish can be had: a range, the band that decides, every reason with its figures, and the way there visit by visit. */

@@ -26,17 +26,16 @@ export function StageBar() {
   function add(kind: StageKind) {
     setMenu(undefined)
     const id = newId()
+    const { worksOn: _earlier, ...rest } = stage
     const ids = new Map(stage.zones.map((zone) => [zone.id, newId()]))
     const next: Stage = {
-      ...structuredClone(stage),
+      ...structuredClone(rest),
       id,
       kind,
       name: WORDS.stage[kind],
-      worksOn: undefined,
       zones: stage.zones.map((zone) => ({ ...structuredClone(zone), id: ids.get(zone.id)!, placement: { ...defaultPlacement(), take: { ...BLOCK.take }, subsectionMm: BLOCK.subsectionMm, rowGapMm: 0, sequence: [] } })),
       order: stage.order.map((zoneId) => ids.get(zoneId)!),
     }
-    delete next.worksOn
     store.edit(`${WORDS.stage[kind]} added`, 'stage/add', (draft) => void variantOf({ document: draft }).stages.push(next))
     show(id)
   }
@@ -60,7 +59,7 @@ export function StageBar() {
     })
   }
 
-  async function layUnder(other: Stage | undefined) {
+  function layUnder(other: Stage | undefined) {
     setMenu(undefined)
     const drawing = store.getState().answer?.drawing
     store.setState({ underlay: other && drawing ? { ...drawing, zones: drawing.zones.filter(({ stageId }) => stageId === other.id) } : undefined })
@@ -115,11 +114,11 @@ export function StageBar() {
         {stages
           .filter((other) => other !== stage)
           .map((other) => (
-            <MenuItem key={other.id} onClick={() => void layUnder(other)}>
+            <MenuItem key={other.id} onClick={() => layUnder(other)}>
               {other.name}
             </MenuItem>
           ))}
-        <MenuItem onClick={() => void layUnder(undefined)}>nothing</MenuItem>
+        <MenuItem onClick={() => layUnder(undefined)}>nothing</MenuItem>
         {stages.length > 1 && <MenuItem onClick={remove}>Remove this stage</MenuItem>}
       </Menu>
     </Box>

@@ -7,7 +7,7 @@ import TextField from '@mui/material/TextField'
 import { COUNTS, COVERS, LIMITS, PAINT_SHAPES, RAMP_FIGURES, RAMP_WAYS, SELECTIONS, type DropoutKind, type Placement, type Ramp, type RampFigure, type Zone } from '@/core/model'
 import { coverOf, isStitched } from '@/core/placement'
 import { Choice, NumberField } from '../parts'
-import { WORDS } from '../words'
+import { optionsOf, WORDS } from '../words'
 import { usePlan } from './context'
 
 interface Props {
@@ -15,8 +15,6 @@ interface Props {
   readOnly: boolean
   set: (what: string, key: string, recipe: (placement: Placement) => void) => void
 }
-
-const options = <T extends string>(values: readonly T[], words: Record<T, string>) => values.map((value) => ({ value, label: words[value] }))
 
 /** What goes beyond rows and stitches: paint, cover, what is left out, which hair, the hairline end, ramps, the strand. */
 export function ZoneMore({ zone: { placement }, readOnly, set }: Props) {
@@ -28,12 +26,12 @@ export function ZoneMore({ zone: { placement }, readOnly, set }: Props) {
     <Stack spacing={1.5}>
       {take.kind === 'painted' && (
         <>
-          <Choice label="Painted as" value={take.shape ?? 'v'} disabled={readOnly} options={options(PAINT_SHAPES, WORDS.shape)} onChange={(shape) => set(`Painted ${WORDS.shape[shape]}`, 'shape', (draft) => void (draft.take.shape = shape))} />
+          <Choice label="Painted as" value={take.shape ?? 'v'} disabled={readOnly} options={optionsOf(PAINT_SHAPES, WORDS.shape)} onChange={(shape) => set(`Painted ${WORDS.shape[shape]}`, 'shape', (draft) => void (draft.take.shape = shape))} />
           <NumberField layout="row" label="How much it is soaked" value={Math.round(100 * (take.saturation ?? 1))} limit={{ min: 0, max: 100, unit: '%' }} step={10} disabled={readOnly} onChange={(percent) => set(`Soaked ${percent} %`, 'soak', (draft) => void (draft.take.saturation = percent / 100))} />
           <NumberField layout="row" label="Higher towards the face by" value={take.faceLiftCm ?? 0} limit={LIMITS.faceLiftCm} step={1} disabled={readOnly} onChange={(cm) => set(`Face ${cm} cm higher`, 'lift', (draft) => void (draft.take.faceLiftCm = cm))} />
         </>
       )}
-      {take.kind !== 'onScalp' && <Choice label="Cover" value={coverOf(placement)} disabled={readOnly} options={options(COVERS, WORDS.cover)} onChange={(cover) => set(WORDS.cover[cover], 'cover', (draft) => void (draft.cover = cover))} />}
+      {take.kind !== 'onScalp' && <Choice label="Cover" value={coverOf(placement)} disabled={readOnly} options={optionsOf(COVERS, WORDS.cover)} onChange={(cover) => set(WORDS.cover[cover], 'cover', (draft) => void (draft.cover = cover))} />}
       {isStitched(take) && (
         <Box sx={{ display: 'grid', gridTemplateColumns: dropout ? '1fr 84px' : '1fr', gap: 1 }}>
           <TextField

@@ -105,8 +105,7 @@ export function insideHairline(distanceCm: number, fromDeg: number, toDeg: numbe
     return { theta: bisect((theta) => readTable(head.arc, theta, psi) - wanted, 0.01, rim), psi }
   }
   const line = Array.from({ length: count + 1 }, (_, i) => toDisk(at(radians(fromDeg + ((toDeg - fromDeg) * i) / count))))
-  const closed = Math.abs(toDeg - fromDeg) >= 360
-  return closed ? line : [beyondRim(fromDeg), ...line, beyondRim(toDeg)]
+  return [beyondRim(fromDeg), ...line, beyondRim(toDeg)]
 }
 
 const beyondRim = (psiDeg: number): DiskPoint => diskFromPlace({ psi: radians(psiDeg), s: 1.04 })
