@@ -1,14 +1,21 @@
 import { expose, transfer } from 'comlink'
 import { HeadMeasureError, localScale, mapFromPlace, placeFromMap, regionAt } from '@/core/head'
+import { insidePolygon } from '@/core/layout'
 import type { FaltoPlan, MapPoint } from '@/core/model'
-import { checkPlan, computePlan, derivationsOf, planFigures, type Derivations, type PlanFigures, type PlanProblem } from '@/core/pipeline'
-import { TooManyPiecesError } from '@/core/placement'
-import { headModel, mapDrawing, type HeadModel, type MapDrawing, type ZoneDrawing } from '@/core/sheet'
+import { checkPlan, computePlan, computeStages, derivationsOf, judgedFigures, judgePlan, planFigures, stageFigures, type Derivations, type JudgedFigures, type PlanFigures, type PlanProblem, type StageFigures } from '@/core/pipeline'
+import { paintRamp, pieceOutline, TooManyPiecesError, type PaintedRamp, type ZoneRamp } from '@/core/placement'
+import type { ComputedStages } from '@/core/result'
+import { headModel, mapDrawing, type HeadModel, type MapDrawing, type PieceDrawing, type ZoneDrawing } from '@/core/sheet'
 
 export interface Answer {
-  figures: PlanFigures
+  figures: StageFigures
   /** A zone that is drawn as in the answer before is sent by its id alone. */
   drawing: Omit<MapDrawing, 'zones'> & { zones: (ZoneDrawing | { id: string; same: true })[] }
+}
+
+/** What follows an answer once no newer plan waits: it is not needed while a hand still moves. */
+export interface Judged {
+  figures: JudgedFigures
   derivations: Derivations
 }
 
@@ -20,26 +27,38 @@ export interface Probe {
   across: number
   /** Angle of the meridian on the map, rad, clockwise from the right. */
   angle: number
+  /** The foil, panel or parting there, and its place in the order of application of the whole plan. */
+  piece: (PieceDrawing & { turn: number }) | undefined
 }
 
-/** The zones of the answer before, which is all that the other side still has. */
-let sent = new Map<string, ZoneDrawing>()
+/** The plan in hand as it was last computed, and its drawing, of which the other side still has the zones. */
+let inHand: { plan: FaltoPlan; stages: ComputedStages; drawing: MapDrawing } | undefined
 
-function onlyChanges(drawing: MapDrawing): Answer['drawing'] {
-  const before = sent
-  sent = new Map(drawing.zones.map((zone) => [zone.id, zone]))
-  return { ...drawing, zones: drawing.zones.map((zone) => (before.get(zone.id) === zone ? { id: zone.id, same: true } : zone)) }
+function onlyChanges(drawing: MapDrawing, before: MapDrawing | undefined): Answer['drawing'] {
+  const known = new Set(before?.zones)
+  return { ...drawing, zones: drawing.zones.map((zone) => (known.has(zone) ? { id: zone.id, same: true } : zone)) }
+}
+
+function pieceAt(point: MapPoint, stageId: string): Probe['piece'] {
+  if (!inHand) return undefined
+  const { stages, drawing } = inHand
+  for (const [i, { zoneId, stageId: own, placement, shape }] of stages.zones.entries()) {
+    if (own !== stageId || !insidePolygon(point, shape.outline)) continue
+    const at = placement.pieces.findIndex((piece) => insidePolygon(point, pieceOutline(piece)))
+    return at < 0 ? undefined : { ...drawing.zones[i]!.pieces[at]!, turn: drawing.firstTurns[zoneId]! + at }
+  }
+  return undefined
 }
 
 const api = {
   /** Figures and drawing of a plan, or what is wrong with it. */
   compute(plan: FaltoPlan): { ok: true; answer: Answer } | { ok: false; problems: PlanProblem[] } {
     try {
-      const computed = computePlan(plan)
-      return {
-        ok: true,
-        answer: { figures: planFigures(plan, computed), drawing: onlyChanges(mapDrawing(plan, computed)), derivations: derivationsOf(plan, computed) },
-      }
+      const stages = computeStages(plan)
+      const drawing = mapDrawing(plan, stages)
+      const answer = { figures: stageFigures(plan, stages), drawing: onlyChanges(drawing, inHand?.drawing) }
+      inHand = { plan, stages, drawing }
+      return { ok: true, answer }
     } catch (error) {
       if (error instanceof TooManyPiecesError) return { ok: false, problems: [{ path: '', message: error.message }] }
       const problems = checkPlan(plan)
@@ -47,14 +66,33 @@ const api = {
       return { ok: false, problems }
     }
   },
-  /** Local scale and name of a place; undefined off the scalp. `point` has y downwards, as on screen. */
-  probe(plan: FaltoPlan, point: MapPoint): Probe | undefined {
-    const { head } = computePlan(plan)
+  /** Look, cautions, advice and what every total came from, of the plan in hand. */
+  judge(): Judged | undefined {
+    if (!inHand) return undefined
+    const { plan, stages } = inHand
+    const computed = { ...stages, ...judgePlan(plan, stages) }
+    return { figures: judgedFigures(plan, computed), derivations: derivationsOf(plan, computed) }
+  },
+  /** Local scale and name of a place of the plan in hand, and the piece there; undefined off the scalp. `point` has y downwards, as on screen. */
+  probe(point: MapPoint, stageId: string): Probe | undefined {
+    if (!inHand) return undefined
+    const { head } = inHand.stages
     const onMap = { x: point.x, y: -point.y }
     const place = placeFromMap(head, onMap)
     if (place.s > 1) return undefined
     const edge = mapFromPlace(head, { ...place, s: 1 })
-    return { region: regionAt(place), ...localScale(head, onMap), angle: Math.atan2(-edge.y, edge.x) }
+    return { region: regionAt(place), ...localScale(head, onMap), angle: Math.atan2(-edge.y, edge.x), piece: pieceAt(onMap, stageId) }
+  },
+  /** What a ramp drawn over the map makes of a figure in the zones of a stage. The line has y downwards, as on screen. */
+  paintRamp({ line: [start, end], from, to }: PaintedRamp, stageId: string, only: readonly string[]): ZoneRamp[] {
+    const upright = ({ x, y }: MapPoint): MapPoint => ({ x, y: -y })
+    return paintRamp(inHand?.stages.zones.filter((zone) => zone.stageId === stageId) ?? [], { line: [upright(start), upright(end)], from, to }, only)
+  },
+  /** The head in space of the plan in hand. */
+  model(): HeadModel | undefined {
+    if (!inHand) return undefined
+    const model = headModel(inHand.stages)
+    return transfer(model, [model.surface.positions.buffer, model.surface.indices.buffer, model.hairline.buffer] as Transferable[])
   },
   /** Figures alone, for a variant that is held against the one in hand. */
   figures(plan: FaltoPlan): PlanFigures {
@@ -62,12 +100,7 @@ const api = {
   },
   /** The flat map of a plan, whole: for plans that are only looked at. */
   drawing(plan: FaltoPlan): MapDrawing {
-    return mapDrawing(plan, computePlan(plan))
-  },
-  /** The head in space. */
-  model(plan: FaltoPlan): HeadModel {
-    const model = headModel(computePlan(plan))
-    return transfer(model, [model.surface.positions.buffer, model.surface.indices.buffer, model.hairline.buffer] as Transferable[])
+    return mapDrawing(plan, computeStages(plan))
   },
 }
 

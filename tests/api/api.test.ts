@@ -5,7 +5,7 @@ import { account, cautionAcknowledgement, client, database, plan, planEdit, plan
 import type { FaltoPlan } from '@/core/model'
 import { computePlan } from '@/core/pipeline'
 import { MEDIUM_HAIR, planWith } from '../support/plan'
-import { BASE_URL, call, deviceOf, newClient, newPlan, type Device } from '../support/server'
+import { BASE_URL, ONE_CALL, call, deviceOf, newClient, newPlan, type Device } from '../support/server'
 
 let oriel: Device
 let bram: Device
@@ -317,7 +317,7 @@ async function otherSalon(): Promise<Device> {
 
 describe('documents of a plan', () => {
   const fetched = async (planId: string, kind: string) => {
-    const response = await fetch(`${BASE_URL}/api/plans/${planId}/export?as=${kind}`, { headers: { cookie: oriel.cookie } })
+    const response = await fetch(`${BASE_URL}/api/plans/${planId}/export?as=${kind}`, { headers: { cookie: oriel.cookie, ...ONE_CALL } })
     return { status: response.status, type: response.headers.get('content-type') ?? '', bytes: Buffer.from(await response.arrayBuffer()) }
   }
 

@@ -6,7 +6,7 @@ import { startingGoal } from '@/core/feasibility'
 import { createHead } from '@/core/head'
 import type { Canvas, ConsultationEntry, OpenCare, OpenConsultation, OpenPlan, PictureSummary } from '@/core/model'
 import { database } from '@/db'
-import { BASE_URL, call, deviceOf, newClient, newPlan, type Device } from '../support/server'
+import { BASE_URL, ONE_CALL, call, deviceOf, newClient, newPlan, type Device } from '../support/server'
 import { MEDIUM_HAIR } from '../support/plan'
 
 jest.setTimeout(30_000)
@@ -148,11 +148,11 @@ describe('care', () => {
 
 describe('pictures', () => {
   const send = async (clientId: string, bytes: Buffer, device = oriel, name = 'before.jpg') => {
-    const response = await fetch(`${BASE_URL}/api/clients/${clientId}/pictures?name=${name}`, { method: 'POST', headers: { cookie: device.cookie, origin: BASE_URL }, body: new Uint8Array(bytes) })
+    const response = await fetch(`${BASE_URL}/api/clients/${clientId}/pictures?name=${name}`, { method: 'POST', headers: { cookie: device.cookie, origin: BASE_URL, ...ONE_CALL }, body: new Uint8Array(bytes) })
     return { status: response.status, body: (await response.json()) as PictureSummary & { message?: string } }
   }
   const fetched = async (clientId: string, id: string, size = '') => {
-    const response = await fetch(`${BASE_URL}/api/clients/${clientId}/pictures/${id}${size}`, { headers: { cookie: oriel.cookie } })
+    const response = await fetch(`${BASE_URL}/api/clients/${clientId}/pictures/${id}${size}`, { headers: { cookie: oriel.cookie, ...ONE_CALL } })
     return { type: response.headers.get('content-type'), bytes: Buffer.from(await response.arrayBuffer()), headers: response.headers }
   }
   const photograph = (shade: string) =>

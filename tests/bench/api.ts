@@ -1,7 +1,8 @@
 import { eq } from 'drizzle-orm'
 import { v7 as newId } from 'uuid'
 import { client, database, plan, salon } from '@/db'
-import { DEMO_CLIENTS } from '@/server/demo'
+import { DEMO_CATALOGUE, DEMO_CLIENTS } from '@/server/demo'
+import { csvOfCatalogue } from '@/server/shelf'
 import { deviceOf } from '../support/server'
 import { row } from './row'
 
@@ -53,4 +54,19 @@ await Promise.all(
 )
 const what = ['the first 200 clients', 'a search', 'a client with her plans', 'a plan with its history']
 paths.forEach((_, i) => row('api read', `${what[i]}; ${CLIENTS} clients, ${PLANS} plans, ${USERS} users reading once a second, budget p95 < 50 ms`, times.get(i)!))
+
+/** A catalogue of thousands: shown first, then taken over, then the same again. */
+const PRODUCTS = 5000
+const shade = DEMO_CATALOGUE.find(({ id }) => id === 'lull-8-beige')!
+const file = (price: number) => csvOfCatalogue(Array.from({ length: PRODUCTS }, (_, i) => ({ ...shade, id: `bench-${i}`, name: `Bench ${i}`, pack: { ...shade.pack, priceMinor: price } })))
+const csv = { preview: [] as number[], commit: [] as number[] }
+for (let run = 0; run < 5; run++)
+  for (const [kind, path] of [['preview', ''], ['commit', '?commit']] as const) {
+    const start = performance.now()
+    const { body } = await device.call('POST', `/api/products/import${path}`, file(700 + run))
+    if (!String(body['text']).includes(`"committed":${String(kind === 'commit')}`)) throw new Error('the import failed')
+    csv[kind].push(performance.now() - start)
+  }
+row('csv', `${PRODUCTS} products shown`, csv.preview)
+row('csv', `${PRODUCTS} products taken over`, csv.commit)
 await database().$client.end()

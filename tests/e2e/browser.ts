@@ -2,45 +2,55 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import puppeteer, { type Browser, type Page, type Viewport } from 'puppeteer-core'
+import { database } from '@/db'
 import { BASE_URL, type Device } from '../support/server'
 
-const profile = mkdtempSync(join(tmpdir(), 'falto-browser-'))
+/** Windows for the tests of one file, in a browser of their own. What goes wrong on any page fails the test that opened it. */
+export function windows(): { open: (device?: Device, size?: Viewport) => Promise<Page> } {
+  const profile = mkdtempSync(join(tmpdir(), 'falto-browser-'))
+  const problems: string[] = []
+  let browser: Browser
 
-export async function startBrowser(): Promise<Browser> {
-  return puppeteer.launch({
-    executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
-    userDataDir: profile,
-    args: [
-      '--headless',
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-      '--disable-component-update',
-      '--disable-sync',
-      '--use-angle=swiftshader',
-      '--enable-unsafe-swiftshader',
-    ],
+  beforeAll(async () => {
+    browser = await puppeteer.launch({
+      executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+      userDataDir: profile,
+      args: [
+        '--headless',
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--use-angle=swiftshader',
+        '--enable-unsafe-swiftshader',
+      ],
+    })
   })
-}
+  afterEach(() => {
+    expect(problems.splice(0)).toEqual([])
+  })
+  afterAll(async () => {
+    await browser.close()
+    rmSync(profile, { recursive: true, force: true })
+    await database().$client.end()
+  })
 
-export async function stopBrowser(browser: Browser): Promise<void> {
-  await browser.close()
-  rmSync(profile, { recursive: true, force: true })
-}
-
-/** A window of its own, signed in as a device is; what goes wrong on the page fails the test that opened it. */
-export async function openWindow(browser: Browser, device: Device, problems: string[], size: Viewport = { width: 1280, height: 800 }): Promise<Page> {
-  const context = await browser.createBrowserContext()
-  const page = await context.newPage()
-  await page.setViewport(size)
-  page.on('pageerror', (error) => problems.push(error instanceof Error ? error.message : String(error)))
-  for (const pair of device.cookie.split('; ')) {
-    const at = pair.indexOf('=')
-    await context.setCookie({ name: pair.slice(0, at), value: pair.slice(at + 1), domain: '127.0.0.1', path: '/', sameSite: 'Lax', httpOnly: true })
+  /** A window with cookies of its own; signed in as a device is, where one is given. */
+  async function open(device?: Device, size: Viewport = { width: 1280, height: 800 }): Promise<Page> {
+    const context = await browser.createBrowserContext()
+    const page = await context.newPage()
+    await page.setViewport(size)
+    page.on('pageerror', (error) => problems.push(error instanceof Error ? error.message : String(error)))
+    for (const pair of device?.cookie.split('; ') ?? []) {
+      const at = pair.indexOf('=')
+      await context.setCookie({ name: pair.slice(0, at), value: pair.slice(at + 1), domain: '127.0.0.1', path: '/', sameSite: 'Lax', httpOnly: true })
+    }
+    return page
   }
-  return page
+  return { open }
 }
 
 export const url = (path: string): string => `${BASE_URL}${path}`
@@ -71,3 +81,6 @@ export async function fill(page: Page, label: string, text: string): Promise<voi
 /** Waits until no menu lies over the page and nothing is fading in or out. */
 export const settled = (page: Page) =>
   page.waitForFunction(() => !document.querySelector('[role="menu"], [role="listbox"]') && document.getAnimations().every(({ playState }) => playState !== 'running'))
+
+/** Chooses a zone in the order of application. */
+export const zone = (page: Page, name: string) => page.locator(`::-p-aria([name="Order of application"]) ::-p-text(${name})`).click()

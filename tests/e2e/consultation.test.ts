@@ -2,33 +2,23 @@ import { AxePuppeteer } from '@axe-core/puppeteer'
 import { writeFileSync, mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import type { Browser, ElementHandle, Page, Viewport } from 'puppeteer-core'
+import type { ElementHandle, Page, Viewport } from 'puppeteer-core'
 import sharp from 'sharp'
 import { startingCanvas } from '@/core/canvas'
 import { startingGoal } from '@/core/feasibility'
 import { createHead } from '@/core/head'
 import type { Band, OpenCare, OpenConsultation } from '@/core/model'
-import { database } from '@/db'
 import { MEDIUM_HAIR } from '../support/plan'
 import { deviceOf, newClient, newPlan, type Device } from '../support/server'
-import { fill, openWindow, press, saved, settled, startBrowser, stopBrowser, url } from './browser'
+import { fill, press, saved, settled, url, windows } from './browser'
 
 jest.setTimeout(120_000)
 
-let browser: Browser
+const { open } = windows()
 let oriel: Device
-const problems: string[] = []
 
 beforeAll(async () => {
-  browser = await startBrowser()
   oriel = await deviceOf('oriel')
-})
-afterAll(async () => {
-  await stopBrowser(browser)
-  await database().$client.end()
-})
-afterEach(() => {
-  expect(problems.splice(0)).toEqual([])
 })
 
 const day = (daysAgo: number) => new Date(Date.now() - daysAgo * 86_400_000).toISOString().slice(0, 10)
@@ -53,7 +43,7 @@ async function glossedClient(name: string): Promise<string> {
 
 /** Opens the consultation and counts what hands do from then on: every press of a key and every touch or press of a pointer. */
 async function consult(clientId: string, size?: Viewport): Promise<{ page: Page; inputs: () => Promise<number> }> {
-  const page = await openWindow(browser, oriel, problems, size)
+  const page = await open(oriel, size)
   await page.evaluateOnNewDocument(() => {
     const counted = window as typeof window & { inputs: number }
     counted.inputs = 0
@@ -192,7 +182,7 @@ it('two people at one record: the later save is offered a choice and nothing is 
 
 it('care: a check is recorded, a signature drawn, and both stand in the log', async () => {
   const clientId = await newClient(oriel, 'Care')
-  const page = await openWindow(browser, oriel, problems)
+  const page = await open(oriel)
   await page.goto(url(`/people/${clientId}/care`))
   await press(page, 'Record: Scalp')
   await press(page, 'Nothing found')
@@ -219,7 +209,7 @@ it('pictures: one is sent, shown large, removed and brought back; others are ref
   writeFileSync(join(folder, 'daylight.jpg'), await sharp({ create: { width: 800, height: 600, channels: 3, background: '#9a7b58' } }).jpeg().toBuffer())
   writeFileSync(join(folder, 'words.jpg'), 'not a picture')
   writeFileSync(join(folder, 'drawing.svg'), '<svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>')
-  const page = await openWindow(browser, oriel, problems)
+  const page = await open(oriel)
   await page.goto(url(`/people/${clientId}/pictures`))
   await page.waitForSelector('::-p-text(No pictures yet.)')
   const input = (await page.waitForSelector('input[type="file"]')) as ElementHandle<HTMLInputElement>
@@ -237,7 +227,7 @@ it('pictures: one is sent, shown large, removed and brought back; others are ref
 it('a plan is carried out, and its foils lie under the next one', async () => {
   const clientId = await newClient(oriel, 'Carried out')
   await newPlan(oriel, clientId)
-  const page = await openWindow(browser, oriel, problems)
+  const page = await open(oriel)
   await page.goto(url(`/people/${clientId}`))
   await press(page, 'Test plan was carried out')
   await press(page, 'Record as carried out')
@@ -254,7 +244,7 @@ it('a plan is carried out, and its foils lie under the next one', async () => {
 
 it('has no serious accessibility issue on any screen of the record', async () => {
   const clientId = await glossedClient('Axe record')
-  const page = await openWindow(browser, oriel, problems)
+  const page = await open(oriel)
   const check = async (screen: string) => {
     await settled(page)
     const { violations } = await new AxePuppeteer(page).analyze()

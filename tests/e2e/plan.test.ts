@@ -1,29 +1,19 @@
 import { AxePuppeteer } from '@axe-core/puppeteer'
 import { spawnSync } from 'node:child_process'
-import type { Browser, Page } from 'puppeteer-core'
-import { database } from '@/db'
+import type { Page } from 'puppeteer-core'
 import type { PlanFigures } from '@/core/pipeline'
 import type { FaltoPlan } from '@/core/model'
-import { deviceOf, newClient, newPlan, type Device } from '../support/server'
-import { fill, openWindow, press, saved, settled, startBrowser, stopBrowser, totals, totalsContain, url } from './browser'
+import { deviceOf, exported as exportedBy, newClient, newPlan, type Device } from '../support/server'
+import { fill, press, saved, settled, totals, totalsContain, url, windows, zone } from './browser'
 
 jest.setTimeout(120_000)
 
-let browser: Browser
+const { open } = windows()
 let oriel: Device
 let bram: Device
-const problems: string[] = []
 
 beforeAll(async () => {
-  browser = await startBrowser()
   ;[oriel, bram] = (await Promise.all([deviceOf('oriel'), deviceOf('bram')])) as [Device, Device]
-})
-afterAll(async () => {
-  await stopBrowser(browser)
-  await database().$client.end()
-})
-afterEach(() => {
-  expect(problems.splice(0)).toEqual([])
 })
 
 /** What `./falto compute -` says of a document. */
@@ -38,11 +28,8 @@ async function openPlan(page: Page, planId: string): Promise<void> {
   await totals(page)
 }
 
-const zone = (page: Page, name: string) => page.locator(`::-p-aria([name="Order of application"]) ::-p-text(${name})`).click()
 
-async function exported(planId: string): Promise<FaltoPlan> {
-  return (await oriel.call('GET', `/api/plans/${planId}/export`)).body as unknown as FaltoPlan
-}
+const exported = (planId: string) => exportedBy(oriel, planId)
 
 /** The totals strip says exactly these figures. */
 async function expectStrip(page: Page, figures: PlanFigures): Promise<void> {
@@ -54,9 +41,8 @@ async function expectStrip(page: Page, figures: PlanFigures): Promise<void> {
 }
 
 it('from sign-in to a plan: choose a layout, set three zones, read totals that the command line agrees with, reload, undo', async () => {
-  const page = await (await browser.createBrowserContext()).newPage()
+  const page = await open()
   await page.setViewport({ width: 1280, height: 800 })
-  page.on('pageerror', (error) => problems.push(String(error)))
   const name = `Journey ${Date.now()}`
   const clientId = await newClient(oriel, name)
 
@@ -105,8 +91,8 @@ it('from sign-in to a plan: choose a layout, set three zones, read totals that t
 
 it('two windows on one plan: the second save is offered a merge, and nothing is lost', async () => {
   const planId = await newPlan(oriel, await newClient(oriel, 'Two windows'))
-  const one = await openWindow(browser, oriel, problems)
-  const two = await openWindow(browser, bram, problems)
+  const one = await open(oriel)
+  const two = await open(bram)
   await openPlan(one, planId)
   await openPlan(two, planId)
 
@@ -118,8 +104,8 @@ it('two windows on one plan: the second save is offered a merge, and nothing is 
 
   await two.waitForSelector('::-p-text(This plan was changed elsewhere meanwhile)')
   const dialog = await two.$eval('[role="dialog"]', (element) => element.textContent ?? '')
-  expect(dialog).toContain('Row gap 3 mm, Back left by Oriel Castellane')
-  expect(dialog).toContain('Row gap 19 mm, Front left')
+  expect(dialog).toContain('Row gap 7 → 3 mm, Back left by Oriel Castellane')
+  expect(dialog).toContain('Row gap 7 → 19 mm, Front left')
   await press(two, 'Merge both')
   await saved(two)
 
@@ -143,7 +129,7 @@ it('two windows on one plan: the second save is offered a merge, and nothing is 
 
 it('the keyboard alone: walk zones in working order, assign formulas by digit, undo, list the keys', async () => {
   const planId = await newPlan(oriel, await newClient(oriel, 'Keyboard'))
-  const page = await openWindow(browser, oriel, problems)
+  const page = await open(oriel)
   await openPlan(page, planId)
   const focused = () => page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? '')
   await page.locator('::-p-aria([name="Scalp map, seen from behind and above: the face is at the top, the client’s left on the left"])').wait()
@@ -170,7 +156,7 @@ it('the keyboard alone: walk zones in working order, assign formulas by digit, u
 
 it('says what is wrong with an entry at the field, keeps the last good figure, and refuses a head that cannot be', async () => {
   const planId = await newPlan(oriel, await newClient(oriel, 'Bad input'))
-  const page = await openWindow(browser, oriel, problems)
+  const page = await open(oriel)
   await openPlan(page, planId)
   await zone(page, 'Back left')
   await fill(page, 'Row gap', '4000')
@@ -198,7 +184,7 @@ it('says what is wrong with an entry at the field, keeps the last good figure, a
 it('keeps unsaved work through an ended session and a reload', async () => {
   const planId = await newPlan(bram, await newClient(bram, 'Session'))
   const device = await deviceOf('bram')
-  const page = await openWindow(browser, device, problems)
+  const page = await open(device)
   await openPlan(page, planId)
   await device.call('POST', '/api/auth/sign-out', {})
   await zone(page, 'Back left')
@@ -216,7 +202,7 @@ it('keeps unsaved work through an ended session and a reload', async () => {
 
 it('opens every total to what it came from, and lets a caution be acknowledged by name', async () => {
   const planId = await newPlan(oriel, await newClient(oriel, 'Totals'))
-  const page = await openWindow(browser, oriel, problems)
+  const page = await open(oriel)
   await openPlan(page, planId)
   for (const [start, words] of [['foils', 'Rows are laid'], ['Formula A', 'mix per gram of hair'], ['Hands-on', '45 s to section'], ['Share of hair', 'stitch over stitch and gap']] as const) {
     await page.locator(`[aria-label="Totals"] button[aria-label*="${start}"]`).click()
@@ -232,7 +218,7 @@ it('opens every total to what it came from, and lets a caution be acknowledged b
 
 it('shows the head in space on demand, and changes sections keeping what was set', async () => {
   const planId = await newPlan(oriel, await newClient(oriel, 'Sections'))
-  const page = await openWindow(browser, oriel, problems)
+  const page = await open(oriel)
   await openPlan(page, planId)
   await press(page, 'Show the head')
   await page.waitForSelector('canvas')
@@ -253,7 +239,7 @@ it('shows the head in space on demand, and changes sections keeping what was set
 
 it('by touch: tap a zone on the map, step a figure with a fingertip, on a tablet held upright', async () => {
   const planId = await newPlan(oriel, await newClient(oriel, 'Touch'))
-  const page = await openWindow(browser, oriel, problems, { width: 820, height: 1180, hasTouch: true, isMobile: true })
+  const page = await open(oriel, { width: 820, height: 1180, hasTouch: true, isMobile: true })
   await openPlan(page, planId)
   const target = await page.waitForSelector('svg g[role="button"][aria-label^="3, Front left"]')
   const box = (await target!.boundingBox())!
@@ -270,7 +256,7 @@ it('by touch: tap a zone on the map, step a figure with a fingertip, on a tablet
 it('saves a client’s name and head again and again, says so, and offers a plan the newer record', async () => {
   const clientId = await newClient(oriel, 'Record')
   const planId = await newPlan(oriel, clientId)
-  const page = await openWindow(browser, oriel, problems)
+  const page = await open(oriel)
   await page.goto(url(`/people/${clientId}`))
   for (const circumference of ['55', '57']) {
     await fill(page, 'Circumference', circumference)
@@ -291,7 +277,7 @@ it('saves a client’s name and head again and again, says so, and offers a plan
 it('has no serious accessibility issue on any screen', async () => {
   const clientId = await newClient(oriel, 'Axe')
   const planId = await newPlan(oriel, clientId)
-  const page = await openWindow(browser, oriel, problems)
+  const page = await open(oriel)
   const check = async (screen: string) => {
     await settled(page)
     const { violations } = await new AxePuppeteer(page).analyze()

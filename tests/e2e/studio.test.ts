@@ -1,36 +1,25 @@
 import { AxePuppeteer } from '@axe-core/puppeteer'
-import type { Browser, Page } from 'puppeteer-core'
-import type { FaltoPlan } from '@/core/model'
+import type { Page } from 'puppeteer-core'
 import { computePlan, planFigures } from '@/core/pipeline'
-import { database } from '@/db'
 import { EXPECTED, DESIGNED_BY_HAND } from '../reference/services.expected'
-import { deviceOf, newClient, newPlan, type Device } from '../support/server'
-import { fill, openWindow, press, saved, settled, startBrowser, stopBrowser, totals, totalsContain, url } from './browser'
+import { planWith } from '../support/plan'
+import { deviceOf, exported as exportedBy, newClient, newPlan, type Device } from '../support/server'
+import { fill, press, saved, settled, totals, totalsContain, url, windows, zone } from './browser'
 
 jest.setTimeout(120_000)
 
-let browser: Browser
+const { open } = windows()
 let oriel: Device
-const problems: string[] = []
 
 beforeAll(async () => {
-  browser = await startBrowser()
   oriel = await deviceOf('oriel')
 })
-afterAll(async () => {
-  await stopBrowser(browser)
-  await database().$client.end()
-})
-afterEach(() => {
-  expect(problems.splice(0)).toEqual([])
-})
 
-const exported = async (planId: string) => (await oriel.call('GET', `/api/plans/${planId}/export`)).body as unknown as FaltoPlan
-const zone = (page: Page, name: string) => page.locator(`::-p-aria([name="Order of application"]) ::-p-text(${name})`).click()
+const exported = (planId: string) => exportedBy(oriel, planId)
 
 /** Opens a plan and counts what hands do from then on: every press of a key and of a pointer. */
 async function counted(planId: string): Promise<{ page: Page; inputs: () => Promise<number> }> {
-  const page = await openWindow(browser, oriel, problems)
+  const page = await open(oriel)
   await page.evaluateOnNewDocument(() => {
     const window_ = window as typeof window & { inputs: number }
     window_.inputs = 0
@@ -116,6 +105,8 @@ it.each(DESIGNED_BY_HAND)('%s is designed from an empty plan in at most sixty pr
 it('a parting is drawn, bent, merged away and undone; one that crosses itself is refused in words and nothing is lost', async () => {
   const planId = await newPlan(oriel, await newClient(oriel, 'Partings'))
   const { page } = await counted(planId)
+  await press(page, 'Draw a parting')
+  await page.waitForSelector('[aria-label="Partings in hand"]')
   const map = (await page.waitForSelector('svg[aria-label^="Scalp map"]'))!
   const box = (await map.boundingBox())!
   const at = (x: number, y: number) => [box.x + box.width * x, box.y + box.height * y] as const
@@ -125,8 +116,6 @@ it('a parting is drawn, bent, merged away and undone; one that crosses itself is
     for (const point of points.slice(1)) await page.mouse.move(...at(...point), { steps: 6 })
     await page.mouse.up()
   }
-  await press(page, 'Draw a parting')
-  await page.waitForSelector('[aria-label="Partings in hand"]')
   await draw([[0.5, 0.3], [0.3, 0.28], [0.12, 0.2]])
   await page.waitForSelector('::-p-text(Front left, part)')
   await saved(page)
@@ -137,8 +126,8 @@ it('a parting is drawn, bent, merged away and undone; one that crosses itself is
   expect((await exported(planId)).variants[0]!.stages[0]!.zones).toHaveLength(5)
 
   await press(page, 'Move')
-  const corner = (await page.waitForSelector('circle[aria-label^="Corner"]'))!
-  await corner.evaluate((circle) => (circle as SVGCircleElement).focus())
+  const corner = (await page.waitForSelector('g[aria-label^="Corner"]'))!
+  await corner.evaluate((dot) => (dot as SVGGElement).focus())
   await page.keyboard.press('ArrowLeft')
   await page.waitForSelector('[aria-label="Undo: Corner moved"]')
 
@@ -155,7 +144,7 @@ it('a parting is drawn, bent, merged away and undone; one that crosses itself is
 
 it('starts from a kind of service fitted to the client, switches between stages and opens how it will look', async () => {
   const clientId = await newClient(oriel, 'Service')
-  const page = await openWindow(browser, oriel, problems)
+  const page = await open(oriel)
   await page.goto(url(`/people/${clientId}`))
   await press(page, 'New plan')
   await page.locator('::-p-aria([name="Start from"][role="combobox"])').click()
@@ -257,4 +246,131 @@ it('another idea is made from one, changed, and both stand side by side with wha
   const gaps = variants.map(({ stages }) => stages[0]!.zones.find(({ role }) => role === 'backLeft')!.placement.rowGapMm)
   expect(gaps).toEqual([7, 3])
   expect(new Set(variants.flatMap(({ stages }) => stages.flatMap(({ zones }) => zones.map(({ id }) => id)))).size).toBe(8)
+})
+
+it('the map comes nearer by buttons, keys, wheel and fingers, fills the view with a zone, is moved, and shows the whole head again', async () => {
+  const planId = await newPlan(oriel, await newClient(oriel, 'Nearer'), 'topStrip')
+  const { page } = await counted(planId)
+  const width = () => page.$eval('svg[aria-label^="Scalp map"]', (svg) => (svg as SVGSVGElement).viewBox.baseVal.width)
+  const left = () => page.$eval('svg[aria-label^="Scalp map"]', (svg) => (svg as SVGSVGElement).viewBox.baseVal.x)
+  const whole = await width()
+  await zone(page, 'Left side')
+  await page.keyboard.press('z')
+  const near = await width()
+  expect(near).toBeLessThan(whole / 1.5)
+  await press(page, 'Nearer')
+  expect(await width()).toBeLessThan(near)
+  const box = (await (await page.waitForSelector('svg[aria-label^="Scalp map"]'))!.boundingBox())!
+  const middle = [box.x + box.width / 2, box.y + box.height / 2] as const
+  const before = await left()
+  await page.mouse.move(...middle)
+  await page.mouse.down()
+  await page.mouse.move(middle[0] + 80, middle[1], { steps: 5 })
+  await page.mouse.up()
+  expect(await left()).toBeLessThan(before)
+  // The drag moved the map and chose no other zone.
+  await page.waitForSelector('section[aria-label="Zone 3, Left side"]')
+  await page.mouse.wheel({ deltaY: -400 })
+  const wheeled = await width()
+  expect(wheeled).toBeLessThan(near)
+  await page.keyboard.press('f')
+  expect(await width()).toBeCloseTo(whole, 6)
+  const [one, two] = [await page.touchscreen.touchStart(middle[0] - 40, middle[1]), await page.touchscreen.touchStart(middle[0] + 40, middle[1])]
+  await one.move(middle[0] - 120, middle[1])
+  await two.move(middle[0] + 120, middle[1])
+  await one.end()
+  await two.end()
+  expect(await width()).toBeLessThan(whole / 1.5)
+})
+
+it('several zones are set at once, and what one has is pasted on another head', async () => {
+  const planId = await newPlan(oriel, await newClient(oriel, 'Several'), 'topStrip')
+  const { page } = await counted(planId)
+  await zone(page, 'Left side')
+  await press(page, 'Several')
+  await zone(page, 'Right side')
+  await page.waitForSelector('::-p-text(and 1 more: Right side)')
+  await fill(page, 'Row gap', '12')
+  await page.waitForSelector('[aria-label="Undo: Row gap 7 → 12 mm, Left side and 1 more"]')
+  await saved(page)
+  const gaps = async (id: string) => Object.fromEntries((await exported(id)).variants[0]!.stages[0]!.zones.map(({ role, placement }) => [role, placement.rowGapMm]))
+  expect(await gaps(planId)).toEqual({ nape: 7, back: 7, leftSide: 12, rightSide: 12, top: 7 })
+  await press(page, 'Copy all zones')
+  const other = await newPlan(oriel, await newClient(oriel, 'Pasted'), 'topStrip')
+  await page.goto(url(`/plans/${other}`))
+  await totals(page)
+  await zone(page, 'Nape')
+  await press(page, 'Paste')
+  await page.waitForSelector('::-p-text(All of Lighten pasted into 5 of 5 zones.)')
+  await saved(page)
+  expect(await gaps(other)).toEqual(await gaps(planId))
+})
+
+it('a ramp is drawn over the map and worked into the zones under it; undone, nothing of it is left', async () => {
+  const planId = await newPlan(oriel, await newClient(oriel, 'Ramp'), 'topStrip')
+  const { page } = await counted(planId)
+  const before = await exported(planId)
+  await press(page, 'Ramp')
+  await page.waitForSelector('[aria-label="A ramp to draw"]')
+  const box = (await (await page.waitForSelector('svg[aria-label^="Scalp map"]'))!.boundingBox())!
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height * 0.92)
+  await page.mouse.down()
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height * 0.6, { steps: 4 })
+  await page.mouse.up()
+  await page.waitForSelector('[aria-label^="Undo: Row gap ramp 12 → 4 mm"]')
+  await saved(page)
+  const back = (await exported(planId)).variants[0]!.stages[0]!.zones.find(({ role }) => role === 'back')!.placement
+  expect(back.ramps).toEqual([{ figure: 'rowGapMm', way: 'upwards', to: expect.any(Number) as number }])
+  expect(back.rowGapMm).toBeGreaterThan(back.ramps![0]!.to)
+  await page.locator('button[aria-label^="Undo: Row gap ramp"]').click()
+  await saved(page)
+  expect((await exported(planId)).variants).toEqual(before.variants)
+})
+
+it('sections are kept as the salon’s own and laid out on another head, removed and brought back', async () => {
+  const name = `Own ${Date.now()}`
+  const planId = await newPlan(oriel, await newClient(oriel, 'Own sections'), 'halo')
+  const { page } = await counted(planId)
+  await press(page, 'Sections')
+  await fill(page, 'Keep the sections on the map as', name)
+  await press(page, 'Keep')
+  await page.waitForSelector(`::-p-aria([name="Use ${name}"])`)
+  const other = await newPlan(oriel, await newClient(oriel, 'Own sections used'))
+  await page.goto(url(`/plans/${other}`))
+  await totals(page)
+  await press(page, 'Sections')
+  await press(page, `Remove ${name}`)
+  await page.locator('[role="alert"] button::-p-text(Undo)').click()
+  await press(page, `Use ${name}`)
+  await page.waitForSelector(`[aria-label="Undo: ${name} layout"]`)
+  await saved(page)
+  const [kept, used] = [await exported(planId), await exported(other)].map(({ variants }) => variants[0]!.stages[0]!)
+  expect(used!.layout).toEqual(kept!.layout)
+  expect(used!.zones.map(({ role }) => role)).toEqual(kept!.zones.map(({ role }) => role))
+})
+
+it('more than five thousand foils are counted, said to be more than a day, and can still be worked on', async () => {
+  const clientId = await newClient(oriel, 'Thousands')
+  const document = planWith({ placement: { subsectionMm: 2, rowGapMm: 0, dropout: { kind: 'lowlight', formulaId: 'B' } } })
+  const { stages } = document.variants[0]!
+  document.variants[0]!.stages = Array.from({ length: 8 }, (_, i) => {
+    const stage = structuredClone(stages[0]!)
+    const own = (id: string) => `${id}-${i}`
+    return { ...stage, id: own(stage.id), name: `Layer ${i + 1}`, zones: stage.zones.map((one) => ({ ...one, id: own(one.id) })), order: stage.order.map(own) }
+  })
+  const { foils } = planFigures(document, computePlan(document))
+  expect(foils).toBeGreaterThan(5000)
+  const { body } = await oriel.call('POST', `/api/clients/${clientId}/imports`, document)
+  const planId = String(body['id'])
+  const { page } = await counted(planId)
+  await totalsContain(page, `${foils} foils`)
+  await page.locator('[aria-label="Totals"] button[aria-label*="cautions"]').click()
+  await page.waitForSelector('[role="dialog"] ::-p-text(more than anybody does in a day)')
+  await page.keyboard.press('Escape')
+  await zone(page, 'Back left')
+  await fill(page, 'Row gap', '20')
+  await saved(page)
+  const after = await exported(planId)
+  expect(after.variants[0]!.stages[0]!.zones.find(({ role }) => role === 'backLeft')!.placement.rowGapMm).toBe(20)
+  await totalsContain(page, `${planFigures(after, computePlan(after)).foils} foils`)
 })

@@ -43,3 +43,51 @@ it('leaves a fragile nape alone and takes the developer of the school', () => {
   expect(plan.variants[0]!.stages[0]!.zones.find(({ role }) => role === 'nape')!.placement.sequence).toEqual([])
   expect(plan.formulas[0]!.developerVol).toBe(30)
 })
+
+it.each([
+  ['rooted foils', { root: 'rooted', lightPercent: 20 }, {}],
+  ['rooted foils, more of them', { root: 'rooted', lightPercent: 40 }, {}],
+  ['babylights', { root: 'toScalp', lightPercent: 15 }, {}],
+  ['dense babylights', { root: 'toScalp', lightPercent: 38 }, {}],
+  ['top and sides', { root: 'toScalp', lightPercent: 10 }, {}],
+  ['painted long hair', { root: 'melt', lightPercent: 25 }, { lengthCm: 55 }],
+  ['all light', { lightPercent: 80 }, {}],
+] satisfies [string, Partial<Goal>, Partial<HairState>][])('%s come out with the wished share of light, within three points', (_what, goal, hair) => {
+  const { plan, reasons } = propose(goal, hair)
+  const { look } = computePlan(plan)
+  expect(Math.abs(100 * look.light - goal.lightPercent)).toBeLessThanOrEqual(3)
+  expect(reasons.join(' ')).toMatch(/bout \d+ % of the hair gets lighter, as wished/)
+})
+
+it('more light is never fewer foils', () => {
+  const foils = [15, 22, 30, 38].map((lightPercent) => computePlan(propose({ root: 'toScalp', lightPercent }).plan).foilCount)
+  expect([...foils].sort((a, b) => a - b)).toEqual(foils)
+})
+
+it('says plainly when a kind of work cannot give the wished share', () => {
+  const { plan, reasons } = propose({ wear: { straight: 0, waved: 0, tiedLow: 1, tiedHigh: 0 }, lightPercent: 70 })
+  expect(reasons.join(' ')).toMatch(/as near to the wished 70 % as this kind of work comes/)
+  expect(computePlan(plan).look.light).toBeLessThan(0.7)
+})
+
+it('puts a face frame, a shadow of the wished depth, and says when the time does not suffice', () => {
+  const at = (plan: ReturnType<typeof propose>['plan']) => plan.variants[0]!.stages[0]!.zones.find(({ role }) => role === 'frontLeft')!.placement
+  const brightness = (faceFrame: Goal['faceFrame']) => computePlan(propose({ root: 'toScalp', lightPercent: 25, faceFrame }).plan).look.faceToBack!
+  expect(brightness('soft')).toBeGreaterThan(brightness('none'))
+  expect(brightness('bold')).toBeGreaterThan(brightness('none'))
+  expect(at(propose({ root: 'toScalp', lightPercent: 25, faceFrame: 'bold' }).plan).panel).toEqual({ widthCm: 2.5, take: 'slice', rest: 'same' })
+  const rooted = propose({ root: 'rooted', lightPercent: 25, shadowCm: 3.5, timeLimitMinutes: 30 })
+  expect(rooted.plan.variants[0]!.stages.find(({ kind }) => kind === 'shadowRoot')!.zones[0]!.placement.take.bandCm).toBe(3.5)
+  expect(rooted.reasons.join(' ')).toMatch(/minutes of hands alone, more than the 30 there are/)
+})
+
+it('lays panels over a side part and begins on the side with less hair', () => {
+  const stageFor = (part: HairState['part']) => propose({ root: 'toScalp', lightPercent: 10 }, { part }).plan.variants[0]!.stages[0]!
+  const turns = (part: HairState['part']) => {
+    const { zones, order } = stageFor(part)
+    return order.map((id) => zones.find((zone) => zone.id === id)!.role).filter((role) => role.endsWith('Side'))
+  }
+  expect(stageFor('right').layout.parameters.partOffsetCm).toBe(-2.5)
+  expect(turns('left')).toEqual(['leftSide', 'rightSide'])
+  expect(turns('right')).toEqual(['rightSide', 'leftSide'])
+})

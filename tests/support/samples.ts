@@ -27,8 +27,19 @@ const TEMPLE: HairMap = {
   earlierPercent: SCALP_CELLS.map(() => 0),
 }
 
-/** The plan of a kind of service on its sample head; zone ids are counted. */
-export function servicePlan(id: string) {
+function counting(): () => string {
   let n = 0
-  return planFromService(id, { head: { circumferenceCm: 55 }, hair: { ...MEDIUM_HAIR, ...SAMPLE_HAIR[id] }, hairMap: id === 'whiteCopied' ? TEMPLE : undefined, newId: () => `id-${n++}` })
+  return () => `id-${n++}`
+}
+
+/** The plan of a kind of service on its sample head; zone ids are counted. */
+export function servicePlan(id: string, newId = counting()) {
+  return planFromService(id, { head: { circumferenceCm: 55 }, hair: { ...MEDIUM_HAIR, ...SAMPLE_HAIR[id] }, hairMap: id === 'whiteCopied' ? TEMPLE : undefined, newId })
+}
+
+/** A head worked as densely as anybody would: babylights of 3 mm with 1 mm between, more than two hundred foils. */
+export function densePlan(newId?: () => string) {
+  const plan = servicePlan('fullBabylights', newId)
+  for (const { zones } of plan.variants[0]!.stages) for (const { placement } of zones) placement.rowGapMm = Math.min(placement.rowGapMm, 1)
+  return { ...plan, name: 'Dense babylights' }
 }

@@ -1,6 +1,11 @@
+import type { FaltoPlan } from '@/core/model'
+
 /** The Falto that ./falto test has started for the api and e2e tests. */
 export const BASE_URL = process.env['FALTO_TEST_URL'] ?? ''
 if (!BASE_URL) throw new Error('These tests need a running Falto. Run them with: ./falto test api e2e')
+
+/** A connection is not used twice: while a test file loads, the server ends idle ones, and the next call would meet a closed one. */
+export const ONE_CALL = { connection: 'close' }
 
 export interface Answer {
   status: number
@@ -18,11 +23,11 @@ export async function call(method: string, path: string, body?: unknown, cookie 
   const response = await fetch(`${BASE_URL}${path}`, {
     method,
     redirect: 'manual',
-    headers: { cookie, origin: BASE_URL, ...(body !== undefined && { 'content-type': 'application/json' }) },
+    headers: { cookie, origin: BASE_URL, ...ONE_CALL, ...(body !== undefined && { 'content-type': 'application/json' }) },
     ...(body !== undefined && { body: typeof body === 'string' ? body : JSON.stringify(body) }),
   })
   const text = await response.text()
-  const isJson = response.headers.get('content-type')?.includes('json')
+  const isJson = response.headers.get('content-type')?.startsWith('application/json')
   return { status: response.status, body: (isJson ? JSON.parse(text) : { text }), headers: response.headers }
 }
 
@@ -50,3 +55,6 @@ export async function newPlan(device: Device, clientId: string, template = 'four
   if (answer.status !== 200) throw new Error(JSON.stringify(answer.body))
   return String(answer.body['id'])
 }
+
+/** A plan as the server holds it. */
+export const exported = async (device: Device, planId: string): Promise<FaltoPlan> => (await device.call('GET', `/api/plans/${planId}/export`)).body as unknown as FaltoPlan

@@ -22,6 +22,12 @@ describe('cautions', () => {
     expect(raised({}, (plan) => (plan.formulas[0]!.developerVol = 30))).not.toContain('on-scalp-strength-A')
   })
 
+  it('speak up when it is more than a day of hands', () => {
+    const finest = { subsectionMm: 2, rowGapMm: 0 }
+    expect(raised({ placement: { ...finest, dropout: { kind: 'lowlight', formulaId: 'B' } } })).toContain('more-than-a-day')
+    expect(raised({ placement: finest })).not.toContain('more-than-a-day')
+  })
+
   it('speak up when application alone outlasts the product', () => {
     expect(raised({ placement: { subsectionMm: 3, rowGapMm: 0 } })).toContain('longer-than-maximum-A')
     expect(raised({ placement: { rowGapMm: 25 } })).not.toContain('longer-than-maximum-A')

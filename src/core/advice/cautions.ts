@@ -10,6 +10,8 @@ const THICK_SUBSECTION_MM = 10
 const ON_SCALP_VOL = 20
 /** Difference in lift between first and last foil that is worth a word, levels: the smallest step that shows (common practice). */
 const UNEVEN_LEVELS = 2
+/** Hands-on work beyond this is no day's work, min. Our estimate. */
+const LONGEST_DAY_MIN = 360
 /** Conditions in a closed foil in an ordinary room. Our estimate. */
 const IN_FOIL = { celsius: 30, moist: 0.9, fresh: 0.95, maximumLift: 8, rate: 1 } as const
 
@@ -83,6 +85,19 @@ const unevenLift: Rule = (plan, computed) =>
     ]
   })
 
+const moreThanADay: Rule = (_plan, { foilCount, handsOn }) =>
+  handsOn.expected / 60 <= LONGEST_DAY_MIN
+    ? []
+    : [
+        {
+          id: 'more-than-a-day',
+          severity: 'note',
+          text: `${foilCount} foils and about ${Math.round(handsOn.expected / 3600)} hours of hands alone: more than anybody does in a day.`,
+          remedy: 'Look whether subsections or stages slipped in that nobody meant; else work with help, or split the visit.',
+          zoneIds: [],
+        },
+      ]
+
 const thickSubsections: Rule = (plan, computed) => {
   const letters = new Set(lighteners(plan).map(({ formula }) => formula.id))
   const zoneIds = computed.zones
@@ -114,7 +129,7 @@ const longFoils: Rule = (_plan, { zones }) => {
   ]
 }
 
-const RULES: readonly Rule[] = [careChecks, onScalpStrength, longerThanMaximum, unevenLift, thickSubsections, longFoils]
+const RULES: readonly Rule[] = [careChecks, onScalpStrength, longerThanMaximum, unevenLift, thickSubsections, longFoils, moreThanADay]
 
 const productOf = (plan: FaltoPlan, formula: Formula): Product => plan.products.find(({ id }) => id === formula.productId)!
 

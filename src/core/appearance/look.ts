@@ -1,5 +1,6 @@
 import { cellAt, SCALP_CELLS } from '../canvas'
-import { hairsOfCells, hairsByCell, partX, type Piece } from '../placement'
+import { partX } from '../hair'
+import { hairsOfCells, hairsByCell, type Piece } from '../placement'
 import { isLightener, type FaltoPlan, type Formula, type Stage } from '../model'
 import type { ComputedStages } from '../result'
 import { fromFace, seenShares, WEARS, type WearKind } from './visibility'

@@ -23,5 +23,5 @@ export {
 export { cellArea, cellAt, cellOutline, SCALP_CELLS, type ScalpCell } from './cells'
 export { checkCanvas, NOT_YET_COME, type CanvasProblem } from './check'
 export { correctionsOf } from './corrections'
-export { HALF_LIFE_WASHES, COOL_HALF_LIFE_SHARE, MOST_POPULATIONS, MOST_STRANDS, SHORTEST_BAND_CM, USUAL_WASHES_PER_WEEK } from './constants'
+export { HALF_LIFE_WASHES, COOL_HALF_LIFE_SHARE, MOST_POPULATIONS, MOST_STRANDS, READABLE_STRENGTH, SHORTEST_BAND_CM, USUAL_WASHES_PER_WEEK } from './constants'
 export { cutCanvas, daysBetween, dyeOf, fadeBand, isCool, predictCanvas, predictHair, type Since } from './time'

@@ -1,3 +1,4 @@
+import { dyeOf } from '../canvas'
 import { liftAfter, historyRate } from '../process'
 import type { Band, Goal, Target, Texture, TreatmentKind } from '../model'
 import {
@@ -53,7 +54,7 @@ export interface BandVerdict {
 }
 
 export const has = ({ treatments }: Band, ...kinds: readonly TreatmentKind[]): boolean => treatments.some(({ kind }) => kinds.includes(kind))
-export const isArtificial = (band: Band): boolean => has(band, 'permanent', 'demi', 'boxDye', 'henna', 'unknown', 'metallic')
+export const isArtificial = (band: Band): boolean => dyeOf(band) !== undefined
 
 /** Canvas level at which the target's tone reads. Hair that is only deposited on, or that shows its natural pigment, needs none. */
 function requiredCanvas(band: Band, target: Target, goal: Goal): number {

@@ -12,7 +12,8 @@ const toMap = (rho: number, psi: number): MapPoint => ({ x: -rho * Math.sin(psi)
 
 /** Azimuth and map radius of a map point. */
 function polarOnMap(point: MapPoint): { psi: number; rho: number } {
-  return { psi: Math.atan2(-point.x, point.y), rho: Math.hypot(point.x, point.y) }
+  // Not Math.hypot, which guards against overflow that cannot be here and is many times slower.
+  return { psi: Math.atan2(-point.x, point.y), rho: Math.sqrt(point.x * point.x + point.y * point.y) }
 }
 
 /** Map point of the surface direction (θ, ψ). */
@@ -67,13 +68,19 @@ export function hairlineOutline(head: Head, steps: number): MapPoint[] {
   return Array.from({ length: steps }, (_, i) => mapFromPlace(head, { psi: (2 * Math.PI * i) / steps, s: 1 }))
 }
 
+const knownAreas = new WeakMap<Head, number>()
+
 /** Hair-bearing scalp, cm²: ½∮ρ² dψ. */
 export function scalpArea(head: Head): number {
+  const known = knownAreas.get(head)
+  if (known !== undefined) return known
   const steps = 720
   let sum = 0
   for (let i = 0; i < steps; i++) {
     const psi = (2 * Math.PI * i) / steps
     sum += readTable(head.area, head.hairline(psi), psi)
   }
-  return (sum * 2 * Math.PI) / steps
+  const area = (sum * 2 * Math.PI) / steps
+  knownAreas.set(head, area)
+  return area
 }

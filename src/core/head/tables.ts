@@ -63,12 +63,15 @@ interface Cell {
 
 /** Hermite interpolation is linear in what it interpolates, so the two columns are blended first. */
 function cellAt(table: MeridianTable, row: number, { left, right, share }: ReturnType<typeof columnsAt>): Cell {
-  const blend = (values: Float64Array, at: number) => (1 - share) * values[left + at]! + share * values[right + at]!
+  const { value, slope } = table
+  const rest = 1 - share
+  const a = left + row
+  const b = right + row
   return {
-    v0: blend(table.value, row),
-    v1: blend(table.value, row + 1),
-    m0: blend(table.slope, row) * POLAR_STEP,
-    m1: blend(table.slope, row + 1) * POLAR_STEP,
+    v0: rest * value[a]! + share * value[b]!,
+    v1: rest * value[a + 1]! + share * value[b + 1]!,
+    m0: (rest * slope[a]! + share * slope[b]!) * POLAR_STEP,
+    m1: (rest * slope[a + 1]! + share * slope[b + 1]!) * POLAR_STEP,
   }
 }
 

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { createHead } from '../head'
 import { LAYOUT_TEMPLATES, type LayoutTemplate } from '../model'
 import { planWith, stageOf } from '../../../tests/support/plan'
-import { bendParting, checkStage, cut, diskFromPlace, DivisionError, merge, mirrored, moveVertex, zoneAt, zoneOutline, type Division, type DiskPoint } from '.'
+import { bendParting, checkStage, cut, diskFromPlace, DivisionError, merge, mirrored, moveParting, moveVertex, zoneAt, zoneOutline, type Division, type DiskPoint } from '.'
 import { diskArea } from './disk'
 
 const head = createHead({ circumferenceCm: 54 })
@@ -107,6 +107,12 @@ describe('corners and bends', () => {
         const there = diskFromPlace({ psi: (place.psiDeg * Math.PI) / 180, s: place.s })
         const bent = bendParting(before, parting.id, 1, { x: there.x + dx / 2, y: there.y + dy / 2 })
         expect(holds(bent)).toEqual([])
+        // A whole parting moves along, its inner ends by as much, its ends on the hairline along it; moved back it is where it was.
+        const shifted = moveParting(before, parting.id, { x: dx / 2, y: dy / 2 })
+        expect(holds(shifted)).toEqual([])
+        const back = moveParting(shifted, parting.id, { x: -dx / 2, y: -dy / 2 })
+        const placesOf = ({ edges }: Zones) => edges.find(({ id }) => id === parting.id)!.via.map(({ psiDeg, s }) => diskFromPlace({ psi: (psiDeg * Math.PI) / 180, s }))
+        placesOf(back).forEach((spot, i) => expect(Math.hypot(spot.x - placesOf(before)[i]!.x, spot.y - placesOf(before)[i]!.y)).toBeLessThan(0.004))
       }),
       { numRuns: 30 },
     )

@@ -296,6 +296,16 @@ export function moveVertex<Z extends Bounded>(division: Division<Z>, vertexId: s
   }
 }
 
+/** Moves a whole parting with both its ends; ends on the hairline slide along it. @param by in the disk */
+export function moveParting<Z extends Bounded>(division: Division<Z>, edgeId: string, by: DiskPoint): Division<Z> {
+  const { from, to } = division.edges.find(({ id }) => id === edgeId)!
+  // Each end carries the nearer part of the parting along, so together they carry all of it.
+  return [from, to].reduce((moved, id) => {
+    const { x, y } = diskFromPlace(placeOf(moved.vertices.find((vertex) => vertex.id === id)!))
+    return moveVertex(moved, id, { x: x + by.x, y: y + by.y })
+  }, division)
+}
+
 /** Bends a parting so that a place on it comes to another; its ends stay. @param at which of its stored places, from 0 */
 export function bendParting<Z extends Bounded>(division: Division<Z>, edgeId: string, at: number, to: DiskPoint): Division<Z> {
   return {

@@ -1,8 +1,8 @@
 import fc from 'fast-check'
-import { createHead, scalpArea } from '../head'
-import { LAYOUT_TEMPLATES, type LayoutParameters, type Stage } from '../model'
+import { createHead, scalpArea, type Head } from '../head'
+import { LAYOUT_TEMPLATES, type LayoutParameters, type Part, type Stage } from '../model'
 import { planWith, stageOf } from '../../../tests/support/plan'
-import { checkStage, createLayout, defaultLayoutParameters, LayoutParameterError, shapeZones, signedArea } from '.'
+import { checkStage, createLayout, defaultLayoutParameters, LayoutParameterError, partOffsetFor, shapeZone, signedArea } from '.'
 
 const head = createHead({ circumferenceCm: 54 })
 const heads = [head, createHead({ circumferenceCm: 50 }), createHead({ circumferenceCm: 59, earToEarCm: 38, frontHairlineOffsetCm: 1 })]
@@ -20,6 +20,8 @@ const anyLayout = fc.record({
 })
 const stageWith = ({ template, ...parameters }: { template: (typeof LAYOUT_TEMPLATES)[number] } & Partial<LayoutParameters>): Stage =>
   stageOf(planWith({ template, parameters }))
+
+const shapesOf = (on: Head, { layout, zones }: Pick<Stage, 'layout' | 'zones'>) => zones.map((zone) => shapeZone(on, layout, zone))
 
 /** The stage, or nothing where the measures are refused in words; too many refusals would empty the test. */
 function stageOrRefusal(wanted: Parameters<typeof stageWith>[0]): Stage | undefined {
@@ -43,7 +45,7 @@ describe('templates', () => {
         const stage = stageOrRefusal(wanted)
         if (!stage) return
         expect(checkStage(other, stage)).toEqual([])
-        const areas = shapeZones(other, stage.layout, stage.zones).map(({ area }) => area)
+        const areas = shapesOf(other, stage).map(({ area }) => area)
         expect(Math.abs(areas.reduce((sum, area) => sum + area, 0) / scalpArea(other) - 1)).toBeLessThan(0.001)
       }),
       { numRuns: 30 },
@@ -52,15 +54,15 @@ describe('templates', () => {
 
   it('keep their zones and ids on a remeasured head', () => {
     const stage = stageWith({ template: 'topStrip' })
-    const small = shapeZones(createHead({ circumferenceCm: 52 }), stage.layout, stage.zones)
-    const large = shapeZones(createHead({ circumferenceCm: 59, earToEarCm: 38 }), stage.layout, stage.zones)
+    const small = shapesOf(createHead({ circumferenceCm: 52 }), stage)
+    const large = shapesOf(createHead({ circumferenceCm: 59, earToEarCm: 38 }), stage)
     expect(large.map(({ id }) => id)).toEqual(small.map(({ id }) => id))
     large.forEach((zone, i) => expect(zone.area).toBeGreaterThan(small[i]!.area))
   })
 
   it('mirror left and right', () => {
     const { layout, zones } = stageWith({ template: 'fourQuadrants', separateNape: true })
-    const shapes = new Map(shapeZones(head, layout, zones).map((shape) => [shape.role, shape]))
+    const shapes = new Map(shapesOf(head, { layout, zones }).map((shape) => [shape.role, shape]))
     for (const part of ['front', 'back']) {
       const left = shapes.get(`${part}Left`)!
       const right = shapes.get(`${part}Right`)!
@@ -69,22 +71,23 @@ describe('templates', () => {
     }
   })
 
-  it('share their partings: neighbours know each other', () => {
-    const { layout, zones } = stageWith({ template: 'topStrip' })
-    const shapes = shapeZones(head, layout, zones)
-    const top = shapes.find(({ role }) => role === 'top')!
-    expect([...top.neighbours].sort()).toEqual(['back', 'leftSide', 'rightSide'])
-    for (const shape of shapes) for (const id of shape.neighbours) expect(shapes.find((other) => other.id === id)!.neighbours).toContain(shape.id)
-  })
-
   it('widen the strip where asked and move it to the side of the part', () => {
     const area = (stripWidthCm: number, partOffsetCm: number, role: string) => {
       const { layout, zones } = stageWith({ template: 'topStrip', stripWidthCm, partOffsetCm })
-      return shapeZones(head, layout, zones).find((zone) => zone.role === role)!.area
+      return shapesOf(head, { layout, zones }).find((zone) => zone.role === role)!.area
     }
     expect(area(8, 0, 'top')).toBeGreaterThan(area(5, 0, 'top') * 1.4)
     expect(area(6, 1.5, 'leftSide')).toBeLessThan(area(6, 1.5, 'rightSide'))
     expect(area(6, 1.5, 'leftSide')).toBeCloseTo(area(6, -1.5, 'rightSide'), 1)
+  })
+
+  it('lie over the natural part as far as there is room, and past it on both sides', () => {
+    const offset = (part: Part, stripWidthCm = 6) => partOffsetFor({ part }, 'topStrip', { stripWidthCm })
+    expect([offset('left'), offset('right'), offset('centre'), offset('none')]).toEqual([2.5, -2.5, 0, 0])
+    expect(offset('left', 4)).toBe(3)
+    expect(partOffsetFor({ part: 'left' }, 'fourQuadrants', { stripWidthCm: 6 })).toBe(0)
+    // 2.5 cm and more past a part that lies 3 cm from the middle, or as much as the temple leaves.
+    expect(checkStage(head, stageWith({ template: 'topStrip', partOffsetCm: offset('left') }))).toEqual([])
   })
 
   it('refuse a strip that runs over the temple, naming the field', () => {
@@ -95,7 +98,7 @@ describe('templates', () => {
 
   it('put the ear-to-ear parting through the crown and the nape under the occipital bone', () => {
     const { layout, zones } = stageWith({ template: 'fourQuadrants', separateNape: true })
-    const nape = shapeZones(head, layout, zones).find(({ role }) => role === 'nape')!
+    const nape = shapesOf(head, { layout, zones }).find(({ role }) => role === 'nape')!
     expect(nape.height.max).toBeLessThan(0)
     expect(nape.area).toBeGreaterThan(25)
     expect(nape.area).toBeLessThan(60)
@@ -105,7 +108,7 @@ describe('templates', () => {
 describe('a zone’s mesh', () => {
   it('has the zone’s area to the last digit and neighbours that agree', () => {
     const { layout, zones } = stageWith({ template: 'topStrip' })
-    for (const { mesh, area, outline } of shapeZones(head, layout, zones)) {
+    for (const { mesh, area, outline } of shapesOf(head, { layout, zones })) {
       expect(mesh.areas.reduce((sum, one) => sum + one, 0)).toBeCloseTo(area, 8)
       expect(signedArea(outline)).toBe(area)
       mesh.neighbours.forEach((other, half) => {

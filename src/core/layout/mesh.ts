@@ -169,5 +169,8 @@ function insideTriangles(delaunay: Delaunator<Float64Array>, rim: number): numbe
       }
     }
   }
-  return queue.sort((a, b) => a - b)
+  // In the order of the triangulation.
+  const kept: number[] = []
+  for (let t = 0; t < inside.length; t++) if (inside[t]) kept.push(t)
+  return kept
 }

@@ -61,9 +61,13 @@ export function crossesItself(outline: readonly MapPoint[]): boolean {
   for (let i = 0; i < count; i++) {
     const a = outline[i]!
     const b = outline[(i + 1) % count]!
+    const left = Math.min(a.x, b.x)
+    const right = Math.max(a.x, b.x)
     for (let j = i + 2; j < count; j++) {
       const c = outline[j]!
       const d = outline[(j + 1) % count]!
+      // Most sides lie well apart, which is quickly seen.
+      if ((c.x < left && d.x < left) || (c.x > right && d.x > right)) continue
       if (side(a, b, c) * side(a, b, d) < 0 && side(c, d, a) * side(c, d, b) < 0) return true
     }
   }

@@ -20,37 +20,22 @@ export interface ZoneShape {
   rim: Point3[]
   /** Where partings that fan out meet: the place of the outline nearest to the crown. */
   pivot: Point3
-  /** Ids of the zones that share an edge with this one. */
-  neighbours: string[]
 }
 
 type Bounded = { id: string; role: string; boundary: BoundaryStep[] }
 
-/** Draws every zone of a layout on a head. */
-export function shapeZones(head: Head, layout: Layout, zones: readonly Bounded[]): ZoneShape[] {
-  const edges = drawEdges(head, layout)
-  return zones.map((zone) => {
-    const outline = joinOutline(edges, zone.boundary)
-    const mesh = createMesh(head, outline)
-    const used = new Set(zone.boundary.map((step) => step.edge))
-    return {
-      id: zone.id,
-      role: zone.role,
-      outline,
-      area: signedArea(outline),
-      mesh,
-      ...summarise(mesh),
-      ...edgesInSpace(head, layout, zone.boundary, edges, outline),
-      neighbours: zones
-        .filter((other) => other.id !== zone.id && other.boundary.some((step) => used.has(step.edge)))
-        .map((other) => other.id),
-    }
-  })
+/** Draws one zone of a layout on a head. */
+export function shapeZone(head: Head, { vertices, edges }: Pick<Layout, 'vertices' | 'edges'>, { id, role, boundary }: Bounded): ZoneShape {
+  const used = new Set(boundary.map(({ edge }) => edge))
+  const own = edges.filter((edge) => used.has(edge.id))
+  const drawn = drawEdges(head, { vertices, edges: own })
+  const outline = joinOutline(drawn, boundary)
+  const mesh = createMesh(head, outline)
+  const hairline = own.filter(({ kind }) => kind === 'hairline').flatMap((edge) => drawn.get(edge.id)!)
+  return { id, role, outline, area: signedArea(outline), mesh, ...summarise(mesh), ...inSpace(head, hairline, outline) }
 }
 
-function edgesInSpace(head: Head, layout: Layout, boundary: readonly BoundaryStep[], edges: ReadonlyMap<string, MapPoint[]>, outline: readonly MapPoint[]): Pick<ZoneShape, 'rim' | 'pivot'> {
-  const kinds = new Map(layout.edges.map(({ id, kind }) => [id, kind]))
-  const hairline = boundary.flatMap(({ edge }) => (kinds.get(edge) === 'hairline' ? edges.get(edge)! : []))
+function inSpace(head: Head, hairline: readonly MapPoint[], outline: readonly MapPoint[]): Pick<ZoneShape, 'rim' | 'pivot'> {
   const space = (point: MapPoint) => pointFromMap(head, point)
   const crown = pointFromMap(head, mapFromDirection(head, CROWN_POLAR_ANGLE, Math.PI))
   const away = ({ x, y, z }: Point3) => Math.hypot(x - crown.x, y - crown.y, z - crown.z)

@@ -3,6 +3,7 @@
  * (cm, cm², g, s). Angles in documents are degrees, because people read them.
  */
 export * from './advice'
+export * from './catalogue'
 export * from './caution'
 export * from './exchange'
 export * from './head'
@@ -11,4 +12,5 @@ export * from './consultation'
 export * from './layout'
 export * from './placement'
 export * from './plan'
+export * from './shelf'
 export * from './limits'

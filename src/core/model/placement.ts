@@ -5,7 +5,7 @@ export const COVERS = ['foil', 'film', 'open'] as const
 export const PAINT_SHAPES = ['v', 'w', 'diagonal', 'check'] as const
 export const DROPOUT_KINDS = ['lowlight', 'paint', 'base'] as const
 export const RAMP_FIGURES = ['stitchMm', 'stitchGapMm', 'subsectionMm', 'rowGapMm', 'startCm'] as const
-export const RAMP_WAYS = ['upwards', 'alternating', 'afterRows'] as const
+export const RAMP_WAYS = ['upwards', 'alongRow', 'alternating', 'afterRows'] as const
 export const SELECTIONS = ['all', 'white', 'dark', 'copyWhite', 'earlier', 'notEarlier'] as const
 
 export type Direction = (typeof DIRECTIONS)[number]
@@ -51,7 +51,7 @@ export interface Dropout {
 export interface Ramp {
   figure: RampFigure
   way: RampWay
-  /** What it comes to: at the upper edge, on every other foil, or after so many rows. */
+  /** What it comes to: at the upper edge, at the end of the row away from the hairline, on every other foil, or after so many rows. How far rows lie apart cannot change along a row. */
   to: number
   /** `afterRows`: how many rows keep the asked figure. */
   rows?: number | undefined

@@ -1,3 +1,4 @@
+import type { Product } from './catalogue'
 import type { HairState } from './hair'
 import type { HeadMeasures } from './head'
 import type { BoundaryStep, Layout } from './layout'
@@ -8,24 +9,12 @@ export const PLAN_SCHEMA_VERSION = 1
 /** Changes whenever a constant of the core changes; a document remembers under which it was made. */
 export const CONSTANTS_VERSION = '2026.11'
 
-export const PRODUCT_KINDS = ['powderLightener', 'creamLightener', 'permanentColour', 'gloss'] as const
 export const TONES = ['cool', 'neutral', 'warm'] as const
 export const STAGE_KINDS = ['prepare', 'base', 'lighten', 'dropoutPaint', 'primer', 'shadowRoot', 'melt', 'gloss', 'blockTone', 'treat'] as const
 export const WORKS_ON = ['everything', 'took', 'dropped'] as const
 
-export type ProductKind = (typeof PRODUCT_KINDS)[number]
-export const isLightener = (kind: ProductKind): boolean => kind === 'powderLightener' || kind === 'creamLightener'
 export type Tone = (typeof TONES)[number]
 export type StageKind = (typeof STAGE_KINDS)[number]
-
-/** A catalogue item as it was when the plan was made. */
-export interface Product {
-  id: string
-  name: string
-  kind: ProductKind
-  /** The label's longest processing time, minutes. */
-  maximumMinutes: number
-}
 
 /** A mix, told apart by its letter. */
 export interface Formula {
@@ -40,6 +29,44 @@ export interface Formula {
   /** Level the hair is meant to show. */
   level: number
   tone: Tone
+  /** What is mixed, where it is more than `productId` alone; that one then leads: it decides kind, times and rules. */
+  shades?: FormulaShade[] | undefined
+  additives?: FormulaAdditive[] | undefined
+  /** Strength of the first bowl, vol; the others rise to `developerVol` evenly. */
+  firstBowlVol?: number | undefined
+  /** How many bowls it is mixed in, where that was chosen by hand. */
+  bowls?: number | undefined
+}
+
+export const SHADE_UNITS = ['parts', 'grams', 'dash'] as const
+
+/** One shade of a mix. Grams count as parts; a dash is what one adds by eye. */
+export interface FormulaShade {
+  productId: string
+  amount: number
+  unit: (typeof SHADE_UNITS)[number]
+}
+
+export interface FormulaAdditive {
+  productId: string
+  /** Of the shades' mass, %. */
+  percent: number
+}
+
+/** What the salon charges and pays, in the smallest unit of its money. */
+export interface Rates {
+  /** ISO 4217. */
+  currency: string
+  taxPercent: number
+  /** A colourist's hour, as charged. */
+  hourMinor: number
+  foilMinor: number
+  /** Mix that the price of the time covers, g; what goes over it is charged at cost times `productFactor`. */
+  allowanceG: number
+  productFactor: number
+  extraBowlMinor: number
+  /** What a colourist's hour costs the salon. */
+  hourCostMinor: number
 }
 
 /** What was learned from this colourist's own figures; 1 is the starting value. */
@@ -81,10 +108,31 @@ export interface Stage {
   order: string[]
 }
 
+/** Sections as a salon keeps them, in the order of application: zones have roles instead of ids, which every plan gives its own. */
+export interface SavedSections {
+  layout: Layout
+  zones: Omit<Zone, 'id'>[]
+}
+
+/** Sections of a salon's own. */
+export interface OwnLayout extends SavedSections {
+  id: string
+  name: string
+  by: string
+  at: string
+}
+
 export interface Variant {
   id: string
   name: string
   stages: Stage[]
+}
+
+/** The variant a plan is computed for. @throws Error when the document names one that is not there */
+export function activeVariant(plan: Pick<FaltoPlan, 'variants' | 'activeVariantId'>): Variant {
+  const variant = plan.variants.find(({ id }) => id === plan.activeVariantId)
+  if (!variant) throw new Error('The plan names an active variant that it does not hold.')
+  return variant
 }
 
 /** The plan document `falto-plan` v1: everything that is needed to compute it. */
@@ -99,6 +147,7 @@ export interface FaltoPlan {
   products: Product[]
   formulas: Formula[]
   learned: LearnedFactors
+  rates?: Rates | undefined
   /** Why the plan was proposed as it was, choice by choice. */
   proposal?: string[] | undefined
   activeVariantId: string

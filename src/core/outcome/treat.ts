@@ -13,7 +13,17 @@ export interface Application {
   on: string
 }
 
-const TREATMENT: Record<ProductKind, TreatmentKind> = { powderLightener: 'lightened', creamLightener: 'lightened', permanentColour: 'permanent', gloss: 'demi' }
+/** What stays in the hair's record; products that are not named leave nothing there. */
+const TREATMENT: Partial<Record<ProductKind, TreatmentKind>> = {
+  powderLightener: 'lightened',
+  clayLightener: 'lightened',
+  creamLightener: 'lightened',
+  permanentColour: 'permanent',
+  demiColour: 'demi',
+  gloss: 'demi',
+  directDye: 'demi',
+  filler: 'demi',
+}
 /** Lightening opens the hair, overlapping wears it (common practice; one step each is our estimate). */
 const MORE_POROUS: Record<Porosity, Porosity> = { low: 'normal', normal: 'high', high: 'high' }
 const MORE_WORN: Record<Integrity, Integrity> = { sound: 'worn', worn: 'fragile', fragile: 'breaking', breaking: 'breaking' }
@@ -23,11 +33,12 @@ const MORE_WORN: Record<Integrity, Integrity> = { sound: 'worn', worn: 'fragile'
  * lightens at all.
  */
 export function treatBand(band: Band, { formula, kind, on }: Application): Band {
+  const treatment = TREATMENT[kind]
+  if (!treatment) return band
   const tone = toneOfFormula(formula.tone)
-  const treated = { ...band, ...tone, treatments: [...band.treatments, { kind: TREATMENT[kind], on }] }
-  switch (kind) {
-    case 'powderLightener':
-    case 'creamLightener': {
+  const treated = { ...band, ...tone, treatments: [...band.treatments, { kind: treatment, on }] }
+  switch (treatment) {
+    case 'lightened': {
       const overlaps = band.treatments.some((one) => one.kind === 'lightened')
       const { beneathLevel: _gone, ...bare } = treated
       return {
@@ -37,11 +48,11 @@ export function treatBand(band: Band, { formula, kind, on }: Application): Band 
         integrity: overlaps ? MORE_WORN[band.integrity] : band.integrity,
       }
     }
-    case 'permanentColour': {
+    case 'permanent': {
       const level = isVirgin(band) ? formula.level : Math.min(band.level, formula.level)
       return { ...treated, level, beneathLevel: band.beneathLevel ?? Math.max(level, band.level) }
     }
-    case 'gloss':
+    default:
       return { ...treated, level: Math.min(band.level, formula.level), beneathLevel: band.beneathLevel ?? band.level }
   }
 }

@@ -1,6 +1,7 @@
 import { createHead, HeadMeasureError, type Head } from '../head'
 import { checkStage } from '../layout'
-import { LEAVE, type FaltoPlan } from '../model'
+import { isCompanion, LEAVE, type FaltoPlan } from '../model'
+import { rampWays } from '../placement'
 
 /** A law that a document breaks, at a path such as `variants[0].stages[0].zones[2].placement.sequence[1]`. */
 export interface PlanProblem {
@@ -21,8 +22,14 @@ export function checkPlan(plan: FaltoPlan): PlanProblem[] {
   if (products.size < plan.products.length) problems.push({ path: 'products', message: 'Two products have the same id.' })
   if (formulas.size < plan.formulas.length) problems.push({ path: 'formulas', message: 'Two formulas have the same letter.' })
   plan.formulas.forEach((formula, i) => {
-    if (!products.has(formula.productId))
-      problems.push({ path: `formulas[${i}].productId`, message: `There is no product "${formula.productId}" in this plan.` })
+    const noProduct = (field: string, id: string) => problems.push({ path: `formulas[${i}].${field}`, message: `There is no product "${id}" in this plan.` })
+    if (!products.has(formula.productId)) noProduct('productId', formula.productId)
+    else if (isCompanion(plan.products.find(({ id }) => id === formula.productId)!.kind))
+      problems.push({ path: `formulas[${i}].productId`, message: 'A developer or an additive cannot be a formula alone. Choose what it is mixed with.' })
+    for (const [field, list] of [['shades', formula.shades], ['additives', formula.additives]] as const)
+      list?.forEach(({ productId }, k) => {
+        if (!products.has(productId)) noProduct(`${field}[${k}].productId`, productId)
+      })
   })
   if (new Set(plan.variants.map(({ id }) => id)).size < plan.variants.length)
     problems.push({ path: 'variants', message: 'Two variants have the same id.' })
@@ -35,6 +42,9 @@ export function checkPlan(plan: FaltoPlan): PlanProblem[] {
         const noFormula = (field: string, id: string) => problems.push({ path: `${path}.zones[${z}].placement.${field}`, message: `There is no formula "${id}" in this plan.` })
         zone.placement.sequence.forEach((id, i) => {
           if (id !== LEAVE && !formulas.has(id)) noFormula(`sequence[${i}]`, id)
+        })
+        zone.placement.ramps?.forEach(({ figure, way }, i) => {
+          if (!rampWays(figure).includes(way)) problems.push({ path: `${path}.zones[${z}].placement.ramps[${i}].way`, message: 'How far rows lie apart cannot change along a row. Let it change upwards, or choose another figure.' })
         })
         const { dropout } = zone.placement
         if (dropout && !formulas.has(dropout.formulaId)) noFormula('dropout.formulaId', dropout.formulaId)

@@ -1,54 +1,53 @@
 import { adviceFor, cautionsFor } from '../advice'
 import { lookOf, type Look } from '../appearance'
 import { createHead, scalpArea, type Head } from '../head'
-import { shapeZones, type ZoneShape } from '../layout'
-import type { Advice, Caution, FaltoPlan, HairState, HeadMeasures, Placement, Stage } from '../model'
+import { shapeZone, type ZoneShape } from '../layout'
+import { activeVariant, type Advice, type Caution, type FaltoPlan, type HairState, type HeadMeasures, type Placement, type Stage, type Zone } from '../model'
+import { mixPlan, type FormulaMix } from '../mixing'
 import { createField, placeZone, siteFor, takenShareByCell, zoneHair, type PartingField, type Piece, type Site, type ZoneHair } from '../placement'
-import { formulaGrams, pieceGrams, pieceSeconds, secondsRange, zoneSeconds } from '../quantity'
+import { bowlRulesFor, formulaGrams, pieceGrams, pieceSeconds, secondsRange, zoneSeconds, type PieceUse } from '../quantity'
 import type { ComputedStages, ZoneResult } from '../result'
 import { memoByKey } from './memo'
 
 /** A whole plan, computed and not rounded. */
-export interface ComputedPlan extends ComputedStages {
+export interface ComputedPlan extends ComputedStages, Judgement {}
+
+/** What is read from the computed stages: how it will look, what to beware of, what could be better. */
+export interface Judgement {
   look: Look
+  /** Share of the head's hairs that nothing reaches. */
+  shareLeft: number
   cautions: Caution[]
   advice: Advice[]
+  /** What is mixed, formula by formula. */
+  mixes: FormulaMix[]
 }
 
-/** The variant a plan is computed for. @throws Error when the document names one that is not there */
-export function activeVariant(plan: FaltoPlan): FaltoPlan['variants'][number] {
-  const variant = plan.variants.find(({ id }) => id === plan.activeVariantId)
-  if (!variant) throw new Error('The plan names an active variant that it does not hold.')
-  return variant
+/** Everything about a plan. @throws HeadMeasureError, TooManyPiecesError */
+export function computePlan(plan: FaltoPlan): ComputedPlan {
+  const computed = computeStages(plan)
+  return { ...computed, ...judgePlan(plan, computed) }
 }
 
 /**
  * Stages 1–4: head → layout → placement → quantity, each remembered by what it depends on, so that an edit recomputes only
  * what it touches.
- * @throws HeadMeasureError
+ * @throws HeadMeasureError, TooManyPiecesError
  */
-export function computePlan(plan: FaltoPlan): ComputedPlan {
+export function computeStages(plan: FaltoPlan): ComputedStages {
   const head = headFor(plan.head)
   const kinds = new Map(plan.formulas.map((formula) => [formula.id, plan.products.find(({ id }) => id === formula.productId)!.kind]))
   const { stages } = activeVariant(plan)
   const zones: ZoneResult[] = []
   for (const stage of stages) zones.push(...computeStage(plan, head, stage, kinds, stageShare(plan, head, stage, zones)))
   const pieces = zones.flatMap((zone) => zone.placement.pieces)
+  const uses = usesByFormula(plan, stages, zones)
   const grams = plan.formulas.map((formula) =>
-    formulaGrams(
-      formula.id,
-      zones.flatMap((zone) => zone.grams.filter((_, i) => zone.placement.pieces[i]!.formulaId === formula.id)),
-    ),
+    formulaGrams(formula.id, uses.get(formula.id) ?? [], bowlRulesFor(formula, plan.products.find(({ id }) => id === formula.productId)!, plan.hair)),
   )
   // Every stage has all of the head's hair in its zones.
   const hairs = zones.reduce((sum, zone) => sum + zone.hair.hairs, 0) / stages.length
-  const shareByFormula = Object.fromEntries(
-    plan.formulas.map(({ id }) => [
-      id,
-      zones.reduce((sum, zone) => sum + (zone.placement.takenByFormula[id] ?? 0) * zone.hair.hairs, 0) / hairs,
-    ]),
-  )
-  const computed: ComputedStages = {
+  return {
     head,
     scalpArea: scalpArea(head),
     zones,
@@ -57,13 +56,39 @@ export function computePlan(plan: FaltoPlan): ComputedPlan {
     grams,
     handsOn: secondsRange(zones.reduce((sum, zone) => sum + zone.handsOn, 0)),
     hairs,
-    shareByFormula,
-    shareLeft: Math.max(0, 1 - Object.values(shareByFormula).reduce((sum, share) => sum + share, 0)),
+    shareByFormula: Object.fromEntries(
+      plan.formulas.map(({ id }) => [id, zones.reduce((sum, zone) => sum + (zone.placement.takenByFormula[id] ?? 0) * zone.hair.hairs, 0) / hairs]),
+    ),
   }
+}
+
+/** Every piece under the letter it gets, with when it is laid: one pair of hands, stage after stage from the start of each. */
+function usesByFormula(plan: FaltoPlan, stages: readonly Stage[], zones: readonly ZoneResult[]): Map<string, PieceUse[]> {
+  const uses = new Map<string, PieceUse[]>()
+  const clock = new Map<string, number>()
+  let piece = 0
+  for (const { stageId, placement, grams, seconds } of zones) {
+    const stage = stages.findIndex(({ id }) => id === stageId)
+    let at = (clock.get(stageId) ?? 0) + (placement.pieces.length > 0 ? zoneSeconds(plan.learned) : 0)
+    placement.pieces.forEach(({ formulaId }, i) => {
+      const use = { stage, piece: piece++, grams: grams[i]!, from: at, to: at + seconds[i]! }
+      const own = uses.get(formulaId)
+      if (own) own.push(use)
+      else uses.set(formulaId, [use])
+      at += seconds[i]!
+    })
+    clock.set(stageId, at)
+  }
+  return uses
+}
+
+/** Looks at computed stages as a colourist would. */
+export function judgePlan(plan: FaltoPlan, computed: ComputedStages): Judgement {
+  const { stages } = activeVariant(plan)
   const look = lookOf(plan, stages, computed)
   // Over several stages the same hair may be taken more than once; what nothing reaches is then the look's to tell.
-  if (stages.length > 1) computed.shareLeft = look.left
-  return { ...computed, look, cautions: cautionsFor(plan, computed), advice: adviceFor(plan, stages, computed, look) }
+  const shareLeft = stages.length > 1 ? look.left : Math.max(0, 1 - Object.values(computed.shareByFormula).reduce((sum, share) => sum + share, 0))
+  return { look, shareLeft, cautions: cautionsFor(plan, computed), advice: adviceFor(plan, stages, computed, look), mixes: mixPlan(plan, computed) }
 }
 
 /** What a stage finds to work on, where that is not everything: share of each scalp cell's hair, and its name for memory. */
@@ -94,16 +119,19 @@ function nameOf(placements: readonly object[]): string {
 }
 
 function computeStage(plan: FaltoPlan, head: Head, stage: Stage, kinds: Map<string, FaltoPlan['products'][number]['kind']>, share: StageShare | undefined): ZoneResult[] {
-  const headKey = JSON.stringify(plan.head)
-  const layoutKey = shortName(headKey + JSON.stringify([stage.layout.vertices, stage.layout.edges, stage.zones.map(({ id, boundary }) => [id, boundary])]))
-  const shapes = new Map(shapesFor(head, stage, layoutKey).map((shape) => [shape.id, shape]))
-  const hairKey = JSON.stringify(plan.hair)
+  const headKey = shortName(JSON.stringify(plan.head))
+  const hairKey = shortName(JSON.stringify(plan.hair))
   const mapKey = plan.hairMap ? shortName(JSON.stringify(plan.hairMap)) : ''
+  const edges = new Map(stage.layout.edges.map((edge) => [edge.id, edge]))
+  const vertices = new Map(stage.layout.vertices.map((vertex) => [vertex.id, vertex]))
   return stage.order.map((id) => {
     const zone = stage.zones.find((candidate) => candidate.id === id)!
-    const shape = shapes.get(id)!
+    // A zone's shape depends on its own partings alone, so moving one leaves the other zones as they are.
+    const around = zone.boundary.map(({ edge }) => edges.get(edge)!)
+    const ends = new Set(around.flatMap(({ from, to }) => [from, to]))
+    const shapeKey = shortName(`${headKey}/${id}/${JSON.stringify([zone.boundary, around, [...ends].map((end) => vertices.get(end))])}`)
+    const shape = shapeFor(head, stage, zone, shapeKey)
     const { direction, angleDeg } = zone.placement
-    const shapeKey = `${layoutKey}/${id}`
     const fieldKey = `${shapeKey}/${direction}/${direction.startsWith('diagonal') ? angleDeg : ''}`
     const field = fieldFor(shape, zone.placement, fieldKey)
     const hair = hairFor(head, plan.hair, shape, `${shapeKey}/${hairKey}`)
@@ -130,16 +158,16 @@ function computeStage(plan: FaltoPlan, head: Head, stage: Stage, kinds: Map<stri
 
 /** Short names for long keys, which would otherwise be part of the key of every zone. */
 let named = 0
-const shortName = memoByKey((_key: string) => String(named++), (key) => key, 32)
+const shortName = memoByKey((_key: string) => String(named++), (key) => key, 400)
 const headFor = memoByKey(
   (measures: HeadMeasures) => createHead(measures),
   (measures) => JSON.stringify(measures),
   8,
 )
-const shapesFor = memoByKey(
-  (head: Head, stage: Stage, _key: string) => shapeZones(head, stage.layout, stage.zones),
-  (_head, _stage, key) => key,
-  8,
+const shapeFor = memoByKey(
+  (head: Head, stage: Stage, zone: Zone, _key: string) => shapeZone(head, stage.layout, zone),
+  (_head, _stage, _zone, key) => key,
+  400,
 )
 const fieldFor = memoByKey(
   (shape: ZoneShape, placement: Placement, _key: string) => createField(shape, placement.direction, placement.angleDeg),
@@ -165,5 +193,5 @@ const shareFor = memoByKey(
 
 /** Forgets every remembered result except the heads. For measuring only. */
 export function forgetAllButHeads(): void {
-  for (const memo of [shapesFor, fieldFor, hairFor, placementFor, shareFor]) memo.clear()
+  for (const memo of [shapeFor, fieldFor, hairFor, placementFor, shareFor]) memo.clear()
 }

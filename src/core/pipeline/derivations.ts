@@ -63,7 +63,7 @@ export function derivationsOf(plan: FaltoPlan, computed: ComputedPlan): Derivati
               ...figures.zones.flatMap((zone) =>
                 zone.grams[grams.formulaId] ? [{ zoneId: zone.id, label: zone.name, value: `${zone.grams[grams.formulaId]} g` }] : [],
               ),
-              { label: `Left in ${grams.bowls} bowl${grams.bowls === 1 ? '' : 's'}`, value: `${tenth(grams.residue)} g` },
+              { label: `Left in ${grams.bowls.length} bowl${grams.bowls.length === 1 ? '' : 's'}`, value: `${tenth(grams.residue)} g` },
             ],
             inputs: [
               { label: 'Hair that gets this formula', value: `${tenth(grams.hair)} g` },

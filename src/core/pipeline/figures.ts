@@ -1,11 +1,17 @@
-import { CONSTANTS_VERSION, type Advice, type Caution, type FaltoPlan } from '../model'
+import { CONSTANTS_VERSION, type Advice, type Caution, type FaltoPlan, type ToneHue } from '../model'
+import type { BowlOption, FormulaMix, MixedBowl } from '../mixing'
+import { mixGramPrice, quoteFor, type Quote } from '../money'
 import { minutesFromSeconds, tenth } from '../units'
 import type { ContrastVerdict, Look, WearKind } from '../appearance'
-import type { Range } from '../quantity'
+import { appliedGrams, type Range } from '../quantity'
+import type { ComputedStages } from '../result'
 import type { ComputedPlan } from './computePlan'
 
 /** The figures of a plan as everyone sees them: browser, server and command line agree to the digit. */
-export interface PlanFigures {
+export interface PlanFigures extends StageFigures, JudgedFigures {}
+
+/** What the stages add up to. */
+export interface StageFigures {
   constantsVersion: string
   scalpAreaCm2: number
   hairs: number
@@ -14,14 +20,35 @@ export interface PlanFigures {
   grams: Record<string, Range>
   /** Hands-on time. */
   minutes: Range
+  zones: ZoneFigures[]
+}
+
+/** What is read from them; follows a moment later while a plan is edited. */
+export interface JudgedFigures {
   /** Share of the head's hairs, %. */
   sharePercent: { byFormula: Record<string, number>; left: number }
   /** What it will look like, estimated: shares in %, levels, ratios. */
   look: LookFigures
-  zones: ZoneFigures[]
   cautions: Caution[]
   /** Rules of thumb that have something to say. */
   advice: Advice[]
+  /** What is mixed, formula by formula. */
+  mix: MixFigures[]
+  /** In the smallest unit of the salon's money; null where the plan has no rates. */
+  quote: (Quote & { currency: string }) | null
+}
+
+export interface MixFigures {
+  formulaId: string
+  /** Of the chosen shades; null without any. */
+  level: number | null
+  tones: { hue: ToneHue; strength: number }[]
+  /** Share of the shades that carries colour. */
+  colouredPercent: number | null
+  peroxidePercent: number
+  bowls: MixedBowl[]
+  options: BowlOption[]
+  costMinor: number
 }
 
 export interface LookFigures {
@@ -57,7 +84,9 @@ export interface ZoneFigures {
 }
 
 /** Rounding of everything that leaves the core: 0.1 g, 0.1 min, 1 foil, 0.1 cm², 0.1 %, 100 hairs. */
-export function planFigures(plan: FaltoPlan, computed: ComputedPlan): PlanFigures {
+export const planFigures = (plan: FaltoPlan, computed: ComputedPlan): PlanFigures => ({ ...stageFigures(plan, computed), ...judgedFigures(plan, computed) })
+
+export function stageFigures(plan: FaltoPlan, computed: ComputedStages): StageFigures {
   return {
     constantsVersion: CONSTANTS_VERSION,
     scalpAreaCm2: tenth(computed.scalpArea),
@@ -69,11 +98,6 @@ export function planFigures(plan: FaltoPlan, computed: ComputedPlan): PlanFigure
       expected: minutesFromSeconds(computed.handsOn.expected),
       high: minutesFromSeconds(computed.handsOn.high),
     }),
-    sharePercent: {
-      byFormula: Object.fromEntries(Object.entries(computed.shareByFormula).map(([id, share]) => [id, tenth(100 * share)])),
-      left: tenth(100 * computed.shareLeft),
-    },
-    look: lookFigures(computed.look),
     zones: computed.zones.map((zone) => {
       const { pieces, takenByFormula, pitch } = zone.placement
       const lengths = pieces.filter(({ kind }) => kind === 'foil').map(({ foilLength }) => foilLength)
@@ -89,7 +113,7 @@ export function planFigures(plan: FaltoPlan, computed: ComputedPlan): PlanFigure
         grams: Object.fromEntries(
           plan.formulas.flatMap(({ id }) => {
             const sum = zone.grams.reduce(
-              (total, grams, i) => (pieces[i]!.formulaId === id ? total + grams.onHair + grams.onScalp + grams.edge : total),
+              (total, grams, i) => (pieces[i]!.formulaId === id ? total + appliedGrams(grams) : total),
               0,
             )
             return sum > 0 ? [[id, tenth(sum)]] : []
@@ -101,8 +125,38 @@ export function planFigures(plan: FaltoPlan, computed: ComputedPlan): PlanFigure
         foilLengthCm: lengths.length === 0 ? { min: 0, max: 0 } : { min: tenth(Math.min(...lengths)), max: tenth(Math.max(...lengths)) },
       }
     }),
-    cautions: computed.cautions,
-    advice: computed.advice,
+  }
+}
+
+export const judgedFigures = (plan: FaltoPlan, { shareByFormula, shareLeft, look, cautions, advice, mixes, foilCount, handsOn }: ComputedPlan): JudgedFigures => ({
+  sharePercent: {
+    byFormula: Object.fromEntries(Object.entries(shareByFormula).map(([id, share]) => [id, tenth(100 * share)])),
+    left: tenth(100 * shareLeft),
+  },
+  look: lookFigures(look),
+  cautions,
+  advice,
+  mix: mixes.map((one) => mixFigures(plan, one)),
+  quote: plan.rates ? { currency: plan.rates.currency, ...quoteFor(mixes, plan.products, foilCount, handsOn, plan.rates) } : null,
+})
+
+function mixFigures({ products }: FaltoPlan, mix: FormulaMix): MixFigures {
+  const { formula, recipe, bowls, options, grams } = mix
+  return {
+    formulaId: formula.id,
+    level: recipe.mixed?.level === undefined ? null : hundredth(recipe.mixed.level),
+    tones: recipe.mixed?.tones.map(({ hue, strength }) => ({ hue, strength: hundredth(strength) })) ?? [],
+    colouredPercent: recipe.mixed ? tenth(100 * recipe.mixed.depth) : null,
+    peroxidePercent: tenth(recipe.peroxidePercent),
+    bowls: bowls.map((bowl) => ({
+      ...bowl,
+      peroxidePercent: tenth(bowl.peroxidePercent),
+      parts: bowl.parts.map((part) => ({ ...part, ml: tenth(part.ml) })),
+      mixedAtMinutes: tenth(bowl.mixedAtMinutes),
+      ageAtLastMinutes: tenth(bowl.ageAtLastMinutes),
+    })),
+    options: options.map((option) => ({ ...option, grams: tenth(option.grams), oldestMinutes: tenth(option.oldestMinutes) })),
+    costMinor: Math.round(grams.expected * mixGramPrice(mix, products)),
   }
 }
 
@@ -119,6 +173,7 @@ const lookFigures = (look: Look): LookFigures => ({
   upkeepWeeks: look.upkeepWeeks ?? null,
 })
 
+const hundredth = (value: number): number => Math.round(value * 100) / 100
 const thousandth = (value: number): number => Math.round(value * 1000) / 1000
 const hundred = (value: number): number => Math.round(value / 100) * 100
 const eachTenth = ({ low, expected, high }: Range): Range => ({ low: tenth(low), expected: tenth(expected), high: tenth(high) })

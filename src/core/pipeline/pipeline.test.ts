@@ -1,8 +1,8 @@
 import fc from 'fast-check'
-import { DIRECTIONS, type FaltoPlan } from '../model'
+import { activeVariant, DIRECTIONS, type FaltoPlan } from '../model'
 import { planWith, stageOf } from '../../../tests/support/plan'
 import { memoByKey } from './memo'
-import { activeVariant, checkPlan, computePlan, derivationsOf, forgetAllButHeads, planFigures } from '.'
+import { checkPlan, computePlan, derivationsOf, forgetAllButHeads, planFigures } from '.'
 
 const figuresOf = (plan: FaltoPlan) => planFigures(plan, computePlan(plan))
 
@@ -111,6 +111,7 @@ describe('checking a plan', () => {
   it('names the place of every broken reference', () => {
     expect(problems((plan) => (plan.formulas[0]!.productId = 'gone'))).toEqual(['formulas[0].productId'])
     expect(problems((plan) => (stageOf(plan).zones[2]!.placement.sequence = ['A', 'Q']))).toEqual(['variants[0].stages[0].zones[2].placement.sequence[1]'])
+    expect(problems((plan) => (stageOf(plan).zones[1]!.placement.ramps = [{ figure: 'rowGapMm', way: 'alongRow', to: 2 }]))).toEqual(['variants[0].stages[0].zones[1].placement.ramps[0].way'])
     expect(problems((plan) => (plan.activeVariantId = 'gone'))).toEqual(['activeVariantId'])
     expect(problems((plan) => plan.formulas.push(plan.formulas[0]!))).toEqual(['formulas'])
     expect(problems((plan) => plan.products.push(plan.products[0]!))).toEqual(['products'])

@@ -1,6 +1,6 @@
 import type { ZoneMesh } from '../layout'
 import type { PartingField } from './field'
-import { ARC, DENSITY, LENGTH, MAP, RISE, SPACE, STRIDE, type Polyline } from './polyline'
+import { ARC, DENSITY, emptyLine, LENGTH, MAP, PITCH, RISE, SPACE, STRIDE, type Polyline } from './polyline'
 
 /** Hair at every vertex of a mesh: hairs per cm² and stretched length, cm. */
 export interface VertexHair {
@@ -17,18 +17,30 @@ const stops = { count: 0, from: [] as number[], to: [] as number[], at: [] as nu
  * largest mesh. */
 let open = new Uint8Array(1024)
 
+/** The triangles that each of some rising levels crosses. */
+export function crossedTriangles({ lowest, highest }: PartingField, levels: readonly number[]): number[][] {
+  const crossed: number[][] = levels.map(() => [])
+  for (let t = 0; t < lowest.length; t++) {
+    let low = 0
+    let high = levels.length
+    while (low < high) {
+      const middle = (low + high) >> 1
+      if (levels[middle]! > lowest[t]!) high = middle
+      else low = middle + 1
+    }
+    for (; low < levels.length && levels[low]! <= highest[t]!; low++) crossed[low]!.push(t)
+  }
+  return crossed
+}
+
 /**
  * Traces the parting at a level through the mesh as connected polylines, open ones first, then closed rings.
+ * @param crossed the triangles that the level crosses, see {@link crossedTriangles}
  */
-export function traceContour(field: PartingField, level: number, hair: VertexHair): Polyline[] {
-  const { mesh, values, lowest, highest } = field
-  if (open.length < lowest.length) open = new Uint8Array(2 * lowest.length)
-  const crossed: number[] = []
-  for (let t = 0; t < lowest.length; t++) {
-    if (lowest[t]! >= level || highest[t]! < level) continue
-    open[t] = 1
-    crossed.push(t)
-  }
+export function traceContour(field: PartingField, level: number, crossed: readonly number[], hair: VertexHair): Polyline[] {
+  const { mesh, values } = field
+  if (open.length < mesh.areas.length) open = new Uint8Array(2 * mesh.areas.length)
+  for (const triangle of crossed) open[triangle] = 1
   const lines: Polyline[] = []
   for (const triangle of crossed) {
     if (!open[triangle]) continue
@@ -87,9 +99,9 @@ const FIRST_TWO = [0, 1] as const
 const LAST_TWO = [1, 2] as const
 const FIRST_AND_LAST = [0, 2] as const
 
-function toPolyline({ mesh, rise }: PartingField, hair: VertexHair): Polyline {
+function toPolyline({ mesh, rise, localPitch }: PartingField, hair: VertexHair): Polyline {
   const { map, space } = mesh
-  const line = new Float64Array(STRIDE * stops.count)
+  const line = emptyLine(stops.count)
   for (let i = 0, at = 0; i < stops.count; i++, at += STRIDE) {
     const a = stops.from[i]!
     const b = stops.to[i]!
@@ -102,6 +114,7 @@ function toPolyline({ mesh, rise }: PartingField, hair: VertexHair): Polyline {
     line[at + SPACE + 2] = space[3 * a + 2]! + t * (space[3 * b + 2]! - space[3 * a + 2]!)
     line[at + RISE] = rise[2 * triangle]!
     line[at + RISE + 1] = rise[2 * triangle + 1]!
+    line[at + PITCH] = localPitch[triangle]!
     line[at + DENSITY] = hair.density[a]! + t * (hair.density[b]! - hair.density[a]!)
     line[at + LENGTH] = hair.length[a]! + t * (hair.length[b]! - hair.length[a]!)
     if (i > 0) {
@@ -112,5 +125,23 @@ function toPolyline({ mesh, rise }: PartingField, hair: VertexHair): Polyline {
       line[at + ARC] = line[before + ARC]! + Math.sqrt(dx * dx + dy * dy + dz * dz)
     }
   }
+  // Scale and pitch across a parting jump from triangle to triangle, which no head does: they are evened out between neighbours (¼, ½, ¼), twice.
+  smooth(line)
+  smooth(line)
   return line
+}
+
+function smooth(line: Polyline): void {
+  let riseX = line[RISE]!
+  let riseY = line[RISE + 1]!
+  let pitch = line[PITCH]!
+  for (let at = STRIDE; at < line.length - STRIDE; at += STRIDE) {
+    const [x, y, here] = [line[at + RISE]!, line[at + RISE + 1]!, line[at + PITCH]!]
+    line[at + RISE] = (riseX + 2 * x + line[at + STRIDE + RISE]!) / 4
+    line[at + RISE + 1] = (riseY + 2 * y + line[at + STRIDE + RISE + 1]!) / 4
+    line[at + PITCH] = (pitch + 2 * here + line[at + STRIDE + PITCH]!) / 4
+    riseX = x
+    riseY = y
+    pitch = here
+  }
 }

@@ -18,6 +18,8 @@ export interface PartingField {
   highest: Float64Array
   /** Per triangle, map cm per true cm in the direction in which the field rises: (x, y) pairs. */
   rise: Float64Array
+  /** Per triangle, local pitch over mean pitch. */
+  localPitch: Float64Array
   /** Tabulated levels, with the area below each (cm²), the parting's length (cm) and its distance from the lowest (cm). */
   levels: Float64Array
   areas: Float64Array
@@ -43,51 +45,65 @@ export function createField(shape: ZoneShape, direction: Direction, angleDeg: nu
     distance[k] = distance[k - 1]! + (areas[k]! - areas[k - 1]!) / width
   }
   const { rise, steepness } = gradients(mesh, values)
+  // Local pitch over mean pitch = (df/dt) / |∇f|.
+  const localPitch = steepness.map((steep, t) => {
+    const k = intervalOf(levels, (lowest[t]! + highest[t]!) / 2)
+    return (levels[k + 1]! - levels[k]!) / (distance[k + 1]! - distance[k]!) / steep
+  })
   return {
     mesh,
     values,
     lowest,
     highest,
     rise,
+    localPitch,
     levels,
     areas,
     widths,
     distance,
     extent: distance[distance.length - 1]!,
-    spread: pitchSpread(mesh, lowest, highest, steepness, levels, distance),
+    spread: pitchSpread(mesh, localPitch),
   }
 }
 
 /**
- * The level of the row that stands for the strip between two distances: where the parting is as long as the strip is wide
- * on average (there is such a place by the mean value theorem; the one nearest the strip's middle is taken). So a row at the
- * ragged lower edge of a nape lies where there is hair for it.
+ * The level of the row that stands for the strip between two distances: the strip's middle, so that rows lie evenly. Where the parting is
+ * longer or shorter there than the strip is wide on average, the nearest place where it is as long (there is one by the mean value theorem): a
+ * row at the ragged lower edge of a nape lies where there is hair for it.
  */
 export function rowLevel(field: PartingField, from: number, to: number): number {
   const mean = areaBetween(field, from, to) / (to - from)
   const middle = (from + to) / 2
+  const excess = (at: number) => readAt(field, field.widths, at) - mean
   let best = middle
-  let nearest = Infinity
-  let before = { at: from, excess: readAt(field, field.widths, from) - mean }
-  for (let i = 1; i <= STRIP_SAMPLES; i++) {
-    const at = from + ((to - from) * i) / STRIP_SAMPLES
-    const after = { at, excess: readAt(field, field.widths, at) - mean }
-    if (before.excess * after.excess <= 0 && before.excess !== after.excess) {
-      const root = before.at + ((after.at - before.at) * before.excess) / (before.excess - after.excess)
+  if (Math.abs(excess(middle)) > LENGTH_TOLERANCE * mean) {
+    let nearest = Infinity
+    for (let i = 0; i < STRIP_SAMPLES; i++) {
+      const [one, other] = [from + ((to - from) * i) / STRIP_SAMPLES, from + ((to - from) * (i + 1)) / STRIP_SAMPLES]
+      const [before, after] = [excess(one), excess(other)]
+      if (before * after > 0 || before === after) continue
+      const root = one + ((other - one) * before) / (before - after)
       if (Math.abs(root - middle) < nearest) {
         nearest = Math.abs(root - middle)
         best = root
       }
     }
-    before = after
   }
   return readAt(field, field.levels, best)
 }
+/** How much longer or shorter than its strip is wide a parting in the strip's middle may be. Our estimate: less is not seen. */
+const LENGTH_TOLERANCE = 0.03
 const STRIP_SAMPLES = 8
 
 /** Scalp between two distances from the field's lower end, cm². */
 export const areaBetween = (field: PartingField, from: number, to: number): number =>
   readAt(field, field.areas, to) - readAt(field, field.areas, from)
+
+/** True distance of a level from the zone's lowest parting, cm. */
+export function distanceAt({ levels, distance }: PartingField, level: number): number {
+  const k = intervalOf(levels, level)
+  return distance[k]! + ((level - levels[k]!) / (levels[k + 1]! - levels[k]!)) * (distance[k + 1]! - distance[k]!)
+}
 
 /** A tabulated quantity at a distance from the field's lower end. */
 function readAt(field: PartingField, table: Float64Array, distance: number): number {
@@ -220,22 +236,13 @@ function gradients(mesh: ZoneMesh, values: Float64Array): { rise: Float64Array; 
   return { rise, steepness }
 }
 
-/** Local pitch over mean pitch = (df/dt) / |∇f|, summarised over the zone by area. */
-function pitchSpread(
-  mesh: ZoneMesh,
-  lowest: Float64Array,
-  highest: Float64Array,
-  steepness: Float64Array,
-  levels: Float64Array,
-  distance: Float64Array,
-): { p5: number; p95: number } {
+/** Local pitch over mean pitch, summarised over the zone by area. */
+function pitchSpread({ areas }: ZoneMesh, localPitch: Float64Array): { p5: number; p95: number } {
   const areaByRatio = new Float64Array(GREATEST_RATIO / RATIO_STEP)
   let total = 0
-  for (let t = 0; t < mesh.areas.length; t++) {
-    const k = intervalOf(levels, (lowest[t]! + highest[t]!) / 2)
-    const ratio = (levels[k + 1]! - levels[k]!) / (distance[k + 1]! - distance[k]!) / steepness[t]!
-    areaByRatio[Math.min(Math.floor(ratio / RATIO_STEP), areaByRatio.length - 1)]! += mesh.areas[t]!
-    total += mesh.areas[t]!
+  for (let t = 0; t < areas.length; t++) {
+    areaByRatio[Math.min(Math.floor(localPitch[t]! / RATIO_STEP), areaByRatio.length - 1)]! += areas[t]!
+    total += areas[t]!
   }
   const quantile = (share: number) => {
     let sum = 0

@@ -21,12 +21,15 @@ export interface Piece {
   index: number
   formulaId: string
   line: Polyline
-  /** What is picked up here, with every ramp worked in. */
+  /** What is picked up at the start of the line, with every ramp worked in; and at its end, where that differs. */
   take: Take
+  takeAtEnd?: Take | undefined
   /** Along the parting, cm. */
   width: number
   /** Across the parting, cm. */
   thickness: number
+  /** Back-to-back with its neighbours: mean distance from the parting to where the rows above and below begin, cm. */
+  edges: Row['edges']
   /** Scalp the subsection covers, cm². */
   area: number
   /** Hairs rooted in the subsection, and those of them that are picked up. */
@@ -80,9 +83,9 @@ export function placeZone(stageId: string, zoneId: string, field: PartingField, 
   workingOrder(rows, placement, site).forEach((row, turn) => {
     const formulaId = placement.sequence.length === 0 ? LEAVE : placement.sequence[turn % placement.sequence.length]!
     if (formulaId === LEAVE) return
-    rowLines(row, placement, site).forEach(({ line, take }, index) => {
+    rowLines(row, placement, site).forEach((stretch, index) => {
       if (pieces.length > MOST_PIECES) throw new TooManyPiecesError('This zone would need thousands of foils. Make subsections thicker or the gaps between them wider.')
-      const laid: Laid = { id: `${stageId}/${zoneId}/${row.index}/${index}`, zoneId, row, index, formulaId, line, take, placement, site, foil: pieces.length, turn }
+      const laid: Laid = { stretch, id: `${stageId}/${zoneId}/${row.index}/${index}`, zoneId, row, index, formulaId, placement, site, foil: pieces.length, turn }
       for (const piece of piecesOf(laid)) {
         pieces.push(piece)
         taken[piece.formulaId] = (taken[piece.formulaId] ?? 0) + piece.takenHairs
@@ -121,26 +124,39 @@ function fromPart({ pieces }: Row, partX: number): number {
   return nearest
 }
 
+/** A stretch of a row that is worked as one piece, and where it lies in the row from the hairline end, 0…1. */
+interface Stretch {
+  line: Polyline
+  take: Take
+  along: { from: number; to: number }
+}
+
 /** What of a row is worked as one piece each: its hairline panel, then the rest in foils. */
-function rowLines(row: Row, placement: Placement, { head }: Site): { line: Polyline; take: Take }[] {
-  const { take, panel, bricklay } = placement
+function rowLines(row: Row, placement: Placement, { head }: Site): Stretch[] {
+  const { take, panel, bricklay, ramps = [] } = placement
+  const directed = panel !== undefined || ramps.some(({ way }) => way === 'alongRow')
   return row.pieces.flatMap((whole) => {
     const width = polylineLength(whole)
-    if (!panel || width <= NARROWEST_FOIL_CM) return split(whole, take)
-    const line = endsAtHairline(whole, head) ? whole : reversed(whole)
-    const edge = Math.max(0, width - panel.widthCm)
-    const atHairline = { line: edge > 0 ? cutLine(line, edge, width) : line, take: panel.take === 'slice' ? { ...take, kind: 'slice' as const } : take }
-    return panel.rest === 'leave' || edge < NARROWEST_FOIL_CM ? [atHairline] : [atHairline, ...split(cutLine(line, 0, edge), take)]
+    const line = !directed || startsAtHairline(whole, head) ? whole : reversed(whole)
+    if (!panel || width <= NARROWEST_FOIL_CM) return foils(line, take, 0, width)
+    const edge = Math.min(width, panel.widthCm)
+    const atHairline = { line: edge < width ? cutLine(line, 0, edge) : line, take: panel.take === 'slice' ? { ...take, kind: 'slice' as const } : take, along: { from: 0, to: edge / width } }
+    return panel.rest === 'leave' || width - edge < NARROWEST_FOIL_CM ? [atHairline] : [atHairline, ...foils(cutLine(line, edge, width), take, edge, width)]
   })
 
-  function split(line: Polyline, one: Take): { line: Polyline; take: Take }[] {
-    return (one.kind === 'onScalp' ? [line] : splitRow(line, row.index, bricklay)).map((part) => ({ line: part, take: one }))
+  function foils(line: Polyline, one: Take, start: number, width: number): Stretch[] {
+    let at = start
+    return (one.kind === 'onScalp' ? [line] : splitRow(line, row.index, bricklay)).map((part) => {
+      const from = at
+      at += polylineLength(part)
+      return { line: part, take: one, along: { from: from / width, to: at / width } }
+    })
   }
 }
 
-function endsAtHairline(line: Polyline, head: Site['head']): boolean {
+function startsAtHairline(line: Polyline, head: Site['head']): boolean {
   const s = (at: number) => placeFromMap(head, { x: line[at + MAP]!, y: line[at + MAP + 1]! }).s
-  return s(line.length - STRIDE) >= s(0)
+  return s(0) > s(line.length - STRIDE)
 }
 
 /**
@@ -161,13 +177,12 @@ const whole = (count: number): number[] => Array.from({ length: count + 1 }, (_,
 const halves = (count: number): number[] => [0, ...Array.from({ length: count }, (_, i) => i + 0.5), count]
 
 interface Laid {
+  stretch: Stretch
   id: string
   zoneId: string
   row: Row
   index: number
   formulaId: string
-  line: Polyline
-  take: Take
   placement: Placement
   site: Site
   foil: number
@@ -176,24 +191,32 @@ interface Laid {
 
 /** A piece and, where what it leaves is worked too, its dropout. */
 function piecesOf(laid: Laid): Piece[] {
-  const { row, line, placement, site, foil, turn } = laid
-  const place = { height: row.height, turn, foil }
-  const asked = { ...placement, take: laid.take }
-  const take = { ...laid.take, stitchMm: rampedFigure(asked, 'stitchMm', place), stitchGapMm: rampedFigure(asked, 'stitchGapMm', place) }
+  const { row, placement, site, foil, turn } = laid
+  const { line, take: taken, along } = laid.stretch
+  const { ramps = [] } = placement
+  const placeAt = (share: number) => ({ height: row.height, turn, foil, along: along.from + share * (along.to - along.from) })
+  const takeAt = (share: number): Take =>
+    ramps.length === 0 ? taken : { ...taken, stitchMm: rampedFigure(placement, 'stitchMm', placeAt(share)), stitchGapMm: rampedFigure(placement, 'stitchGapMm', placeAt(share)) }
+  const varies = isStitched(taken) && ramps.some(({ way, figure }) => way === 'alongRow' && (figure === 'stitchMm' || figure === 'stitchGapMm'))
+  const take = takeAt(0)
   // A piece covers its share of the strip, by length; the subsection takes its share of the pitch.
   const area = row.area * (polylineLength(line) / row.lineLength) * (row.thickness / row.pitch)
   const hairs = area * meanAlong(line, DENSITY)
   const open = meanOver(line, site.open)
-  const share = site.white ? Math.min(1, meanOver(line, site.white)) : takenShare(take)
+  const share = site.white ? Math.min(1, meanOver(line, site.white)) : varies ? meanShare(takeAt) : takenShare(take)
   if (open < NOTHING || share < NOTHING) return []
-  const startCm = Math.max(0, rampedFigure(placement, 'startCm', place) - faceLift(take, line)) + (placement.bufferCm ?? 0)
+  const startCm = Math.max(0, rampedFigure(placement, 'startCm', placeAt(0.5)) - faceLift(take, line)) + (placement.bufferCm ?? 0)
   const main = createPiece(laid, site.white ? thinnedTo(take, share) : take, { area, hairs, takenHairs: hairs * open * share, startCm, formulaId: laid.formulaId, id: laid.id, kind: kindOf(take, coverOf(placement)) })
+  if (varies && !site.white) main.takeAtEnd = takeAt(1)
   const { dropout } = placement
   const left = hairs * open * (1 - share)
   if (!dropout || !isStitched(take) || left <= 0) return [main]
   const dropped = { area, hairs, takenHairs: left, startCm: dropout.kind === 'base' ? 0 : startCm, formulaId: dropout.formulaId, id: `${laid.id}/dropout` }
   return [main, createPiece(laid, dropout.kind === 'base' ? { ...take, kind: 'onScalp' } : take, { ...dropped, kind: dropout.kind === 'lowlight' ? 'foil' : dropout.kind === 'paint' ? 'open' : 'onScalp' })]
 }
+
+/** Mean share along a stretch whose stitches change (Simpson's rule). */
+const meanShare = (takeAt: (share: number) => Take): number => (takenShare(takeAt(0)) + 4 * takenShare(takeAt(0.5)) + takenShare(takeAt(1))) / 6
 
 /** Stitches as far apart as makes their share the one that is copied, so that what looks dense is dense. */
 const thinnedTo = (take: Take, share: number): Take => ({ ...take, stitchGapMm: (take.stitchMm * (1 - share)) / share })
@@ -232,7 +255,7 @@ interface Amount {
 /** Painted hair is soaked more or less: product on it against a fully saturated strand. Our estimate. */
 const soaked = ({ kind, saturation = 1 }: Take): number => (kind === 'painted' ? 0.5 + saturation : 1)
 
-function createPiece({ zoneId, row, index, line, placement }: Laid, take: Take, { id, kind, formulaId, area, hairs, takenHairs, startCm }: Amount): Piece {
+function createPiece({ zoneId, row, index, placement, stretch: { line } }: Laid, take: Take, { id, kind, formulaId, area, hairs, takenHairs, startCm }: Amount): Piece {
   const meanLength = meanAlong(line, LENGTH)
   const hairLength = greatestAlong(line, LENGTH)
   const onScalp = take.kind === 'onScalp'
@@ -250,6 +273,7 @@ function createPiece({ zoneId, row, index, line, placement }: Laid, take: Take, 
     take,
     width: polylineLength(line),
     thickness: row.thickness,
+    edges: row.edges,
     area,
     hairs,
     takenHairs,

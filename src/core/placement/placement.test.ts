@@ -1,12 +1,12 @@
 import fc from 'fast-check'
 import { createHead } from '../head'
-import { shapeZones } from '../layout'
-import { DIRECTIONS, LAYOUT_TEMPLATES, LIMITS, TAKE_KINDS, type Direction, type LayoutTemplate } from '../model'
+import { shapeZone } from '../layout'
+import { DIRECTIONS, LAYOUT_TEMPLATES, LIMITS, TAKE_KINDS, type Direction, type LayoutTemplate, type MapPoint } from '../model'
 import { computePlan } from '../pipeline'
 import { planWith, stageOf, type Wanted } from '../../../tests/support/plan'
 import { cutLine, positionAt, reversed, STRIDE } from './polyline'
 import { splitRow } from './foils'
-import { createField, FOIL_USABLE_CM, ONE_FOIL_ROW_CM, pieceOutline, pieceStitches, polylineLength, takenShare, TAKE_PRESETS } from '.'
+import { createField, FOIL_USABLE_CM, ONE_FOIL_ROW_CM, pieceOutline, pieceStitches, polylineLength, takenShare, TAKE_PRESETS, type Piece } from '.'
 
 const head = createHead({ circumferenceCm: 54 })
 const foils = (wanted: Wanted) => computePlan(planWith(wanted)).foilCount
@@ -79,12 +79,40 @@ describe('rows', () => {
     for (const template of ['fourQuadrants', 'topStrip'] as const)
       for (const direction of PLANAR) {
         const { layout, zones } = stageOf(planWith({ template }))
-        for (const shape of shapeZones(head, layout, zones)) {
+        for (const zone of zones) {
+          const shape = shapeZone(head, layout, zone)
           const { spread } = createField(shape, direction, 45)
           expect(spread.p5).toBeGreaterThan(0.8)
           expect(spread.p95).toBeLessThan(1.2)
         }
       }
+  })
+
+  it('laid back-to-back are drawn without a gap: one row ends where the next begins, which rows of even thickness do not', () => {
+    const { zones } = computePlan(planWith({ placement: { direction: 'diagonalBack', take: { kind: 'slice' }, subsectionMm: 8, rowGapMm: 0, bricklay: false } }))
+    const gaps = (rest: Partial<Piece>) =>
+      zones.flatMap(({ placement: { pieces } }) =>
+        pieces.flatMap((piece, i) => {
+          const next = pieces[i + 1]
+          if (next?.row !== piece.row + 1 || piece.index > 0 || next.index > 0) return []
+          const edge = (one: typeof piece, side: 'upper' | 'lower') => {
+            const outline = pieceOutline({ ...one, ...rest })
+            return side === 'upper' ? outline.slice(0, outline.length / 2) : outline.slice(outline.length / 2)
+          }
+          const across = edge(next, 'lower')
+          return edge(piece, 'upper').slice(2, -2).map((point) => Math.min(...across.slice(1).map((end, k) => toSegment(point, across[k]!, end))))
+        }),
+      )
+    const toSegment = (point: MapPoint, a: MapPoint, b: MapPoint) => {
+      const t = Math.min(1, Math.max(0, ((point.x - a.x) * (b.x - a.x) + (point.y - a.y) * (b.y - a.y)) / ((b.x - a.x) ** 2 + (b.y - a.y) ** 2)))
+      return Math.hypot(a.x + t * (b.x - a.x) - point.x, a.y + t * (b.y - a.y) - point.y)
+    }
+    // Most of them, not all: where a row goes on and the next has ended there is nothing to meet.
+    const most = (list: number[]) => list.sort((a, b) => a - b)[Math.floor(0.8 * list.length)]!
+    const [filled, even] = [gaps({}), gaps({ edges: undefined })]
+    expect(filled.length).toBeGreaterThan(200)
+    expect(most(filled)).toBeLessThan(0.05)
+    expect(most(filled)).toBeLessThan(0.6 * most(even))
   })
 
   it('are level with the floor when horizontal on the back', () => {
@@ -236,6 +264,19 @@ describe('stitches on the map', () => {
       const stitches = pieceStitches(piece, true)
       const drawn = stitches.reduce((sum, stitch) => sum + area(stitch), 0)
       expect(Math.abs(drawn / (piece.width * piece.thickness) - 0.5)).toBeLessThan(0.1)
+    }
+  })
+
+  it('are whole ones, evenly spread; offset rows begin and end with half of one', () => {
+    const { pieces } = computePlan(planWith({ placement: { take: { stitchMm: 4, stitchGapMm: 4 }, bricklay: true } }))
+    for (const piece of pieces) {
+      const areas = pieceStitches(piece, true).map(area)
+      const count = Math.max(1, Math.round(piece.width / 0.8))
+      const offset = piece.row % 2 === 1
+      expect(areas).toHaveLength(offset ? count + 1 : count)
+      const whole = offset ? areas.slice(1, -1) : areas
+      const mean = sum(whole) / whole.length
+      if (whole.length > 0) for (const one of whole) expect(Math.abs(one / mean - 1)).toBeLessThan(0.35)
     }
   })
 

@@ -7,16 +7,34 @@
  *   7      arc                              true length from the start, cm
  *   8      density                          hairs per cm²
  *   9      length                           stretched length of the hair, cm
+ *   10     pitch                            local distance from row to row over the mean
  */
 export type Polyline = Float64Array
 
-export const STRIDE = 10
+export const STRIDE = 11
 export const MAP = 0
 export const SPACE = 2
 export const RISE = 5
 export const ARC = 7
 export const DENSITY = 8
 export const LENGTH = 9
+export const PITCH = 10
+
+/** Lines are cut from blocks, because an allocation of its own for each of some hundred short lines costs more than filling them. */
+const BLOCK = 32_768
+let block = new Float64Array(BLOCK)
+let used = 0
+
+/** An empty line of so many points. */
+export function emptyLine(points: number): Polyline {
+  const size = STRIDE * points
+  if (size > BLOCK) return new Float64Array(size)
+  if (used + size > BLOCK) {
+    block = new Float64Array(BLOCK)
+    used = 0
+  }
+  return block.subarray(used, (used += size))
+}
 
 export const pointCount = (line: Polyline): number => line.length / STRIDE
 
@@ -25,7 +43,7 @@ export const polylineLength = (line: Polyline): number => line[line.length - STR
 
 /** The same line walked the other way. */
 export function reversed(line: Polyline): Polyline {
-  const flipped = new Float64Array(line.length)
+  const flipped = emptyLine(pointCount(line))
   const total = polylineLength(line)
   for (let at = 0, from = line.length - STRIDE; from >= 0; at += STRIDE, from -= STRIDE) {
     for (let k = 0; k < STRIDE; k++) flipped[at + k] = line[from + k]!
@@ -61,7 +79,7 @@ export function cutLine(line: Polyline, from: number, to: number): Polyline {
   const first = start.segment + (start.share > 1 - 1e-9 ? 2 : 1)
   const last = end.segment - (end.share < 1e-9 ? 1 : 0)
   const inner = Math.max(0, last - first + 1)
-  const stretch = new Float64Array(STRIDE * (inner + 2))
+  const stretch = emptyLine(inner + 2)
   stretch.set(line.subarray(STRIDE * first, STRIDE * (first + inner)), STRIDE)
   for (let k = 0; k < STRIDE; k++) {
     stretch[k] = valueAt(line, start, k)

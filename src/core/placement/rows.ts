@@ -1,7 +1,7 @@
 import type { Placement } from '../model'
 import { cmFromMm } from '../units'
-import { traceContour, type VertexHair } from './contour'
-import { areaBetween, rowLevel, type PartingField } from './field'
+import { crossedTriangles, traceContour, type VertexHair } from './contour'
+import { areaBetween, distanceAt, rowLevel, type PartingField } from './field'
 import { polylineLength, reversed, SPACE, STRIDE, type Polyline } from './polyline'
 import { rampedFigure } from './ramps'
 
@@ -19,6 +19,8 @@ export interface Row {
   pitch: number
   /** Thickness of the subsection, cm. */
   thickness: number
+  /** Where nothing is left between rows: mean distance from the parting to the strip's upper and lower edge, cm. */
+  edges: { above: number; below: number } | undefined
   /** Middle of the strip, as a share of the way from the zone's lower to its upper edge. */
   height: number
 }
@@ -33,34 +35,39 @@ const MOST_ROWS = 400
 export function layRows(field: PartingField, placement: Placement, hair: VertexHair): Row[] {
   const asked = askedPitches(field.extent, placement)
   const fit = field.extent / asked.reduce((sum, { pitch }) => sum + pitch, 0)
-  const rows: Row[] = []
-  let from = 0
-  asked.forEach(({ pitch: wanted, subsection, gap }, index) => {
+  let laid = 0
+  const strips = asked.map(({ pitch: wanted, subsection, gap }, index) => {
     const pitch = wanted * fit
-    const to = index === asked.length - 1 ? field.extent : from + pitch
-    const pieces = traceContour(field, rowLevel(field, from, to), hair)
+    const from = laid
+    laid = index === asked.length - 1 ? field.extent : from + pitch
+    return { pitch, subsection, gap, from, to: laid, level: rowLevel(field, from, laid) }
+  })
+  const crossed = crossedTriangles(field, strips.map(({ level }) => level))
+  return strips.map(({ pitch, subsection, gap, from, to, level }, index) => {
+    const pieces = traceContour(field, level, crossed[index]!, hair)
       .map(oriented)
       .sort((one, other) => startKey(one) - startKey(other))
-    rows.push({
+    return {
       index,
       pieces,
       lineLength: pieces.reduce((sum, piece) => sum + polylineLength(piece), 0),
       area: areaBetween(field, from, to),
       pitch,
       thickness: gap === 0 ? pitch : Math.min(subsection, pitch),
+      edges: gap === 0 ? edgesOf(distanceAt(field, level), from, to) : undefined,
       height: (from + to) / 2 / field.extent,
-    })
-    from = to
+    }
   })
-  return rows
 }
+
+const edgesOf = (at: number, from: number, to: number): Row['edges'] => ({ above: to - at, below: at - from })
 
 /** Asked pitches from the lower edge up: as many as come nearest to filling the zone. */
 function askedPitches(extent: number, placement: Placement): { pitch: number; subsection: number; gap: number }[] {
   const pitches: { pitch: number; subsection: number; gap: number }[] = []
   let filled = 0
   while (pitches.length < MOST_ROWS) {
-    const place = { height: Math.min(1, filled / extent), turn: pitches.length, foil: pitches.length }
+    const place = { height: Math.min(1, filled / extent), turn: pitches.length, foil: pitches.length, along: 0 }
     const subsection = cmFromMm(rampedFigure(placement, 'subsectionMm', place))
     const gap = cmFromMm(rampedFigure(placement, 'rowGapMm', place))
     const pitch = subsection + gap
@@ -79,7 +86,7 @@ function oriented(line: Polyline): Polyline {
   const dx = line[last]! - line[SPACE]!
   const dy = line[last + 1]! - line[SPACE + 1]!
   const dz = line[last + 2]! - line[SPACE + 2]!
-  const upright = Math.abs(dz) > Math.hypot(dx, dy)
+  const upright = dz * dz > dx * dx + dy * dy
   const acrossMiddle = line[SPACE]! * line[last]! < 0
   const outwards = Math.abs(line[last]!) - Math.abs(line[SPACE]!)
   const keep = upright ? dz > 0 : acrossMiddle ? dx < 0 : Math.abs(outwards) > 1e-6 ? outwards > 0 : dy < 0

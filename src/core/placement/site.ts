@@ -1,5 +1,6 @@
 import { placeFromMap, type Head } from '../head'
-import type { HairMap, HairState, Part, Selection } from '../model'
+import { partX } from '../hair'
+import type { HairMap, HairState, Selection } from '../model'
 import { cellAt } from '../canvas'
 
 /** What a zone's placement has to know of the head around it. */
@@ -12,11 +13,6 @@ export interface Site {
   /** Share of white hair at a map point, 0…1, where the take copies it. */
   white: ((x: number, y: number) => number) | undefined
 }
-
-/** A side part lies about this far from the middle, cm. Our estimate. */
-const SIDE_PART_CM = 3
-const PART_SIDE: Record<Part, number> = { none: 0, left: 1, centre: 0, right: -1, zigzag: 0 }
-export const partX = ({ part }: Pick<HairState, 'part'>): number => SIDE_PART_CM * PART_SIDE[part ?? 'none']
 
 /** Nothing is kept back, nothing copied. */
 export const openSite = (head: Head, hair: HairState): Site => ({ head, partX: partX(hair), open: () => 1, white: undefined })

@@ -1,10 +1,13 @@
 import fc from 'fast-check'
+import { createHead, placeFromMap } from '../head'
 import { computePlan } from '../pipeline'
-import { RAMP_FIGURES, type Placement } from '../model'
+import { signedArea } from '../layout'
+import { RAMP_FIGURES, type MapPoint, type Placement } from '../model'
 import { planWith, type Wanted } from '../../../tests/support/plan'
 import { rampedFigure } from './ramps'
-import { defaultPlacement, type Piece } from '.'
+import { defaultPlacement, MAP, paintRamp, pieceOutline, pieceStitches, STRIDE, type Piece } from '.'
 
+const head = createHead({ circumferenceCm: 54 })
 const pieces = (placement: Wanted['placement'], rest: Wanted = {}): Piece[] => computePlan(planWith({ ...rest, only: rest.only ?? ['backLeft'], placement })).pieces
 const sum = (list: readonly Piece[], value: (piece: Piece) => number) => list.reduce((total, piece) => total + value(piece), 0)
 
@@ -13,7 +16,7 @@ describe('ramps', () => {
     fc.assert(
       fc.property(fc.constantFrom(...RAMP_FIGURES), fc.double({ min: 0, max: 40, noNaN: true }), fc.double({ min: 0, max: 0.5, noNaN: true }), fc.double({ min: 0, max: 0.5, noNaN: true }), (figure, to, a, b) => {
         const placement: Placement = { ...defaultPlacement(), ramps: [{ figure, way: 'upwards', to }] }
-        const at = (height: number) => rampedFigure(placement, figure, { height, turn: 0, foil: 0 })
+        const at = (height: number) => rampedFigure(placement, figure, { height, turn: 0, foil: 0, along: 0 })
         expect(at(1)).toBeCloseTo(to, 9)
         const rising = at(1) >= at(0)
         expect(rising ? at(a + b) >= at(a) - 1e-9 : at(a + b) <= at(a) + 1e-9).toBe(true)
@@ -27,6 +30,31 @@ describe('ramps', () => {
     const even = computePlan(planWith({ only: ['backLeft'], placement: { rowGapMm: 20 } })).zones.find(({ zoneId }) => zoneId === 'backLeft')!
     expect(zone.placement.rowCount).toBeGreaterThan(even.placement.rowCount)
     expect(zone.placement.pitch * zone.placement.rowCount).toBeCloseTo(zone.field.extent, 6)
+  })
+
+  it('along the row begin at the hairline, change the stitches from foil to foil, and count the hair they take', () => {
+    const along = { figure: 'stitchGapMm', way: 'alongRow', to: 12 } as const
+    const changing = pieces({ take: { stitchMm: 4, stitchGapMm: 2 }, ramps: [along] })
+    const dense = pieces({ take: { stitchMm: 4, stitchGapMm: 2 } })
+    const thin = pieces({ take: { stitchMm: 4, stitchGapMm: 12 } })
+    const taken = (list: readonly Piece[]) => sum(list, ({ takenHairs }) => takenHairs) / sum(list, ({ hairs }) => hairs)
+    expect(taken(changing)).toBeLessThan(taken(dense))
+    expect(taken(changing)).toBeGreaterThan(taken(thin))
+    for (const { take, takeAtEnd } of changing) {
+      expect(takeAtEnd!.stitchGapMm).toBeGreaterThan(take.stitchGapMm)
+    }
+    const depth = ({ line }: Piece, at: number) => placeFromMap(head, { x: line[at + MAP]!, y: line[at + MAP + 1]! }).s
+    const rows = [...new Set(changing.map(({ row }) => row))].map((row) => changing.filter((piece) => piece.row === row))
+    for (const row of rows) {
+      expect(depth(row[0]!, 0)).toBeGreaterThan(depth(row.at(-1)!, row.at(-1)!.line.length - STRIDE))
+      expect(row[0]!.take.stitchGapMm).toBeCloseTo(2, 9)
+      expect(row.at(-1)!.takeAtEnd!.stitchGapMm).toBeCloseTo(12, 9)
+    }
+    // What is drawn lies ever further apart, and covers the share that is counted.
+    const widest = changing.reduce((best, piece) => (piece.width > best.width ? piece : best))
+    const area = (outline: readonly MapPoint[]) => Math.abs(signedArea(outline))
+    const drawn = pieceStitches(widest, false).reduce((total, outline) => total + area(outline), 0) / area(pieceOutline(widest))
+    expect(drawn).toBeCloseTo(widest.takenHairs / widest.hairs, 1)
   })
 
   it('alternate foil by foil, and set in after so many rows', () => {
@@ -128,5 +156,34 @@ describe('a stage', () => {
     const before = computePlan(plan).shareByFormula['B']!
     for (const zone of first!.zones) zone.placement = { ...zone.placement, take: { ...zone.placement.take, stitchGapMm: 1 } }
     expect(computePlan(plan).shareByFormula['B']!).toBeLessThan(before)
+  })
+})
+
+describe('a ramp drawn over the map', () => {
+  const { zones } = computePlan(planWith({ template: 'topStrip' }))
+  const named = (...ids: string[]) => zones.filter(({ zoneId }) => ids.includes(zoneId))
+  const upTheBack = { line: [{ x: 0, y: -22 }, { x: 0, y: -3 }], from: 12, to: 2 } as const
+
+  it('is worked into the zones under the line, and only into those', () => {
+    const ramps = paintRamp(zones, upTheBack, [])
+    expect(ramps.map(({ zoneId }) => zoneId)).not.toContain('leftSide')
+    expect(ramps.map(({ zoneId }) => zoneId)).toContain('back')
+    expect(paintRamp(zones, upTheBack, ['leftSide', 'rightSide']).map(({ zoneId }) => zoneId).sort()).toEqual(['leftSide', 'rightSide'])
+    expect(paintRamp(zones, { ...upTheBack, line: [{ x: 0, y: 0 }, { x: 0, y: 0 }] }, [])).toEqual([])
+  })
+
+  it('falls with the line from zone to zone, inside the two values', () => {
+    const [nape, back] = ['nape', 'back'].map((id) => paintRamp(named(id), upTheBack, [id])[0]!)
+    expect(nape!.lower).toBeGreaterThan(nape!.upper)
+    expect(back!.lower).toBeGreaterThan(back!.upper)
+    expect(nape!.upper).toBeGreaterThan(back!.upper)
+    for (const { lower, upper } of [nape!, back!]) for (const value of [lower, upper]) expect(value >= 2 && value <= 12).toBe(true)
+  })
+
+  it('turned round, turns round what it gives', () => {
+    const there = paintRamp(named('back'), upTheBack, ['back'])[0]!
+    const back = paintRamp(named('back'), { line: [upTheBack.line[1], upTheBack.line[0]], from: 2, to: 12 }, ['back'])[0]!
+    expect(back.lower).toBeCloseTo(there.lower, 9)
+    expect(back.upper).toBeCloseTo(there.upper, 9)
   })
 })

@@ -1,16 +1,19 @@
 import { fibreGramsPerCm } from '../hair'
-import type { HairState, LearnedFactors, ProductKind } from '../model'
+import { isLightener, type Formula, type HairState, type LearnedFactors, type Product, type ProductKind } from '../model'
 import type { Piece } from '../placement'
+import { bowlCapacity, planBowls, type Bowl, type BowlRules, type Use } from './bowls'
 import {
-  BOWL_G,
   BOWL_RESIDUE_G,
+  COLOUR_LIFE_MINUTES,
   EDGE_LOSS_G,
   GRAMS_VARIATION,
+  LIGHTENER_LIFE_MINUTES,
   LOAD,
   LONG_HAIR_CM,
   LONG_HAIR_EXPONENT,
   SCALP_FILM_G_PER_CM2,
 } from './constants'
+import { secondsFromMinutes } from '../units'
 import { combinedSigma, rangeOf, type Range } from './range'
 
 /** What one piece needs of its formula. */
@@ -49,29 +52,37 @@ export interface FormulaGrams {
   onHair: number
   onScalp: number
   edge: number
-  bowls: number
+  /** In the order in which they are mixed. */
+  bowls: Bowl[]
   residue: number
   range: Range
+  /** What it is used for, piece by piece. */
+  uses: Use[]
 }
+
+/** One piece of a formula, and what it needs. */
+export interface PieceUse extends Omit<Use, 'grams'> {
+  grams: PieceGrams
+}
+
+/** Capacity and working life of a formula's bowls on some hair. */
+export const bowlRulesFor = ({ bowls }: Pick<Formula, 'bowls'>, { kind, rules }: Product, hair: Pick<HairState, 'lengthCm'>): BowlRules => ({
+  capacity: bowlCapacity(hair.lengthCm),
+  workingLife: secondsFromMinutes(rules?.workingLifeMinutes ?? (isLightener(kind) ? LIGHTENER_LIFE_MINUTES : COLOUR_LIFE_MINUTES)),
+  chosen: bowls,
+})
+
+/** Mix that goes on, into the scalp's film and onto the foil's edges, g. */
+export const appliedGrams = ({ onHair, onScalp, edge }: PieceGrams): number => onHair + onScalp + edge
 
 const GRAMS_SIGMA = combinedSigma(Object.values(GRAMS_VARIATION))
 
-/** Sums the pieces of a formula and adds what stays in the bowls. */
-export function formulaGrams(formulaId: string, pieces: readonly PieceGrams[]): FormulaGrams {
-  const sum = (key: keyof PieceGrams) => pieces.reduce((total, piece) => total + piece[key], 0)
+/** Sums the pieces of a formula, divides them into bowls and adds what stays in those. */
+export function formulaGrams(formulaId: string, uses: readonly PieceUse[], rules: BowlRules): FormulaGrams {
+  const sum = (key: keyof PieceGrams) => uses.reduce((total, { grams }) => total + grams[key], 0)
   const [hair, onHair, onScalp, edge] = [sum('hair'), sum('onHair'), sum('onScalp'), sum('edge')]
-  const applied = onHair + onScalp + edge
-  const bowls = Math.ceil(applied / (BOWL_G - BOWL_RESIDUE_G))
-  const residue = bowls * BOWL_RESIDUE_G
-  return {
-    formulaId,
-    pieces: pieces.length,
-    hair,
-    onHair,
-    onScalp,
-    edge,
-    bowls,
-    residue,
-    range: rangeOf(onHair + onScalp, edge + residue, GRAMS_SIGMA),
-  }
+  const applied = uses.map((use) => ({ ...use, grams: appliedGrams(use.grams) }))
+  const bowls = planBowls(applied, rules)
+  const residue = bowls.length * BOWL_RESIDUE_G
+  return { formulaId, pieces: uses.length, hair, onHair, onScalp, edge, bowls, residue, range: rangeOf(onHair + onScalp, edge + residue, GRAMS_SIGMA), uses: applied }
 }

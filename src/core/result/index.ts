@@ -31,8 +31,7 @@ export interface ComputedStages {
   grams: FormulaGrams[]
   /** s */
   handsOn: Range
-  /** Hairs on the head; share of them that each formula takes, and that is left. */
+  /** Hairs on the head, and share of them that each formula takes. */
   hairs: number
   shareByFormula: Record<string, number>
-  shareLeft: number
 }

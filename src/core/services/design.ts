@@ -1,4 +1,4 @@
-import { createLayout, defaultLayoutParameters } from '../layout'
+import { createLayout, defaultLayoutParameters, partOffsetFor } from '../layout'
 import type { FaltoPlan, Formula, LayoutParameters, LayoutTemplate, Placement, Stage, StageKind, Take } from '../model'
 import { defaultPlacement, TAKE_PRESETS } from '../placement'
 import { planOf, startingFormulas, type Person } from './newPlan'
@@ -39,6 +39,8 @@ export function placed({ preset, take, ...change }: Change): Placement {
   }
 }
 
+const otherSide = (role: string): string => (/left/i.test(role) ? role.replace('left', 'right').replace('Left', 'Right') : role.replace('right', 'left').replace('Right', 'Left'))
+
 const LEFT_ALONE: Change = { sequence: [] }
 
 /** The plan that a design makes for somebody. */
@@ -54,8 +56,11 @@ export function planFromDesign({ name, formulas, stages }: Design, person: Perso
   )
 }
 
-function stageFromDesign({ kind, name, template, parameters, zones: wanted, order, worksOn }: StageDesign, before: readonly Stage[], { newId }: Person): Stage {
-  const { layout, sections } = createLayout(template, { ...defaultLayoutParameters(), ...parameters })
+function stageFromDesign({ kind, name, template, parameters, zones: wanted, order: usual, worksOn }: StageDesign, before: readonly Stage[], { hair, newId }: Person): Stage {
+  const measures = { ...defaultLayoutParameters(), ...parameters }
+  const { layout, sections } = createLayout(template, { ...measures, partOffsetCm: parameters?.partOffsetCm ?? partOffsetFor(hair, template, measures) })
+  // The side with less hair goes first: it is the one the part lies on (common practice).
+  const order = hair.part === 'right' ? usual?.map(otherSide) : usual
   const zones = sections.map((section) => ({ id: newId(), ...section, placement: placed(wanted[section.role] ?? wanted['*'] ?? LEFT_ALONE) }))
   const rank = (role: string) => (order?.includes(role) ? order.indexOf(role) : (order?.length ?? 0) + sections.findIndex((section) => section.role === role))
   return {

@@ -1,5 +1,7 @@
 import { targetFor } from '../feasibility'
 import { isLightener, type FaltoPlan, type Goal, type HairState, type Tone, type ToneHue } from '../model'
+import { computePlan } from '../pipeline'
+import { fitAmount, fitFaceFrame, fitShadow } from './fit'
 import type { Person } from './newPlan'
 import { planFromService, SERVICES } from './services'
 
@@ -53,7 +55,7 @@ const CHOICES: readonly Choice[] = [
 const TONES: Record<ToneHue, Tone> = { neutral: 'neutral', ash: 'cool', green: 'cool', violet: 'cool', pearl: 'cool', silver: 'cool', beige: 'neutral', gold: 'warm', copper: 'warm', red: 'warm' }
 
 /**
- * Proposes a plan from hair, wish and way of wearing it: the kind of service, then the wished level and tone, and developer by school. Everything can be changed.
+ * Proposes a plan from hair, wish and way of wearing it: the kind of service, then the wished level and tone, developer by school, face frame, depth of the shadow and amount of light. Everything can be changed.
  * @returns the plan with the reason for each choice
  */
 export function proposePlan(wished: Wished, person: Person): Proposal {
@@ -75,5 +77,9 @@ export function proposePlan(wished: Wished, person: Person): Proposal {
     for (const { zones } of plan.variants[0]!.stages) for (const zone of zones) if (zone.role === 'nape') zone.placement = { ...zone.placement, sequence: [] }
     reasons.push('The nape is recorded as fragile and is left alone.')
   }
+  for (const reason of [fitFaceFrame(plan, wished.goal), fitShadow(plan, wished.goal), fitAmount(plan, wished.goal)]) if (reason) reasons.push(reason)
+  const { timeLimitMinutes } = wished.goal
+  const minutes = Math.round(computePlan(plan).handsOn.expected / 60)
+  if (timeLimitMinutes !== undefined && minutes > timeLimitMinutes) reasons.push(`About ${minutes} minutes of hands alone, more than the ${timeLimitMinutes} there are: choose a smaller service, work with help, or split the visit.`)
   return { plan: { ...plan, proposal: reasons }, serviceId, reasons }
 }

@@ -1,4 +1,4 @@
-import type { FaltoPlan, Stage } from '../model'
+import type { FaltoPlan, Formula, Stage } from '../model'
 import type { ComputedStages } from '../result'
 import { mapDrawing, type MapDrawing, type ZoneDrawing } from './mapDrawing'
 
@@ -49,12 +49,19 @@ export function headSheet(plan: FaltoPlan, stages: readonly Stage[], computed: C
         return { turn: i + 1, name: zone.name, words: pieces.length === 0 ? 'left' : `${foils > 0 ? `${foils} foils` : `${pieces.length} ${pieces[0]!.kind === 'open' ? 'panels' : 'partings'}`} ${letters}` }
       }),
     })),
-    formulas: plan.formulas.map(({ id, name, developerVol, ratio, level, tone, productId }, i) => ({
+    formulas: plan.formulas.map(({ id, name, developerVol, ratio, level, tone, productId, shades }, i) => ({
       id,
-      words: `${name}: ${plan.products.find((product) => product.id === productId)!.name}, ${developerVol} vol, 1 : ${ratio}, level ${level} ${tone}, ${grams[id] ?? '0 g'}`,
+      words: `${name}: ${mixedFrom(plan, productId, shades)}, ${developerVol} vol, 1 : ${ratio}, level ${level} ${tone}, ${grams[id] ?? '0 g'}`,
       hatch: HATCHES[i % HATCHES.length]!,
     })),
   }
+}
+
+/** What a formula is mixed from, in words. */
+function mixedFrom({ products }: FaltoPlan, productId: string, shades: Formula['shades'] = []): string {
+  const nameOf = (code: string) => products.find(({ id }) => id === code)!.name
+  if (shades.length < 2) return nameOf(shades[0]?.productId ?? productId)
+  return shades.map(({ productId: code, amount, unit }) => `${amount} ${unit === 'grams' ? 'g' : unit} ${nameOf(code)}`).join(' + ')
 }
 
 /** The sheet as an SVG document, one map a stage, A4 wide. */

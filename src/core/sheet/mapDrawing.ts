@@ -2,6 +2,7 @@ import { hexFromLab, labFromLevel } from '../colour'
 import { hairlineOutline, mapFromDirection, type Head } from '../head'
 import type { FaltoPlan, MapPoint, Placement } from '../model'
 import type { ComputedStages, ZoneResult } from '../result'
+import { radians } from '../units'
 import { pieceOutline, pieceStitches, type Piece } from '../placement'
 
 /**
@@ -50,7 +51,7 @@ export function mapDrawing(plan: FaltoPlan, computed: ComputedStages): MapDrawin
     turn += zone.placement.pieces.length
   }
   return {
-    hairline: closedPath(hairline),
+    hairline: smoothPath(hairline),
     extent: {
       left: Math.min(...hairline.map(({ x }) => x)),
       right: Math.max(...hairline.map(({ x }) => x)),
@@ -71,11 +72,11 @@ function zoneDrawing(zone: ZoneResult, { bricklay, take, sequence }: Placement):
   const known = drawn.get(zone.placement)
   if (known) return known
   // A section in one block colour is drawn whole; strips of it would leave its corners bare.
-  const wholeBlock = take.kind === 'block' && new Set(sequence).size === 1 ? closedPath(zone.shape.outline) : undefined
+  const wholeBlock = take.kind === 'block' && new Set(sequence).size === 1 ? smoothPath(zone.shape.outline) : undefined
   const drawing: ZoneDrawing = {
     id: zone.zoneId,
     stageId: zone.stageId,
-    outline: closedPath(zone.shape.outline),
+    outline: smoothPath(zone.shape.outline),
     label: labelPlace(zone),
     pieces: zone.placement.pieces.map((piece, i) => ({
       id: piece.id,
@@ -120,5 +121,31 @@ function landmarks(head: Head): MapDrawing['landmarks'] {
 }
 
 const closedPath = (points: readonly MapPoint[]): string => `M${points.map(({ x, y }) => `${round(x)} ${round(-y)}`).join('L')}Z`
+/** A turn sharper than this is a corner and stays one. Our estimate: partings and hairlines turn by a few degrees from point to point. */
+const CORNER = radians(25)
+
+/** A closed outline as a curve through all its points (Catmull–Rom), with its corners kept. */
+function smoothPath(points: readonly MapPoint[]): string {
+  const count = points.length
+  const at = (i: number) => points[(i + count) % count]!
+  const turns = points.map((_, i) => Math.abs(angleBetween(at(i - 1), at(i), at(i + 1))))
+  // The tangent at a point, as a sixth of the way between its neighbours; at a corner the curve sets off straight.
+  const tangent = (i: number) => (turns[(i + count) % count]! > CORNER ? { x: 0, y: 0 } : { x: (at(i + 1).x - at(i - 1).x) / 6, y: (at(i + 1).y - at(i - 1).y) / 6 })
+  const pair = (x: number, y: number) => `${round(x)} ${round(-y)}`
+  let path = `M${pair(at(0).x, at(0).y)}`
+  for (let i = 0; i < count; i++) {
+    const [from, to] = [at(i), at(i + 1)]
+    const [leaving, arriving] = [tangent(i), tangent(i + 1)]
+    path += `C${pair(from.x + leaving.x, from.y + leaving.y)} ${pair(to.x - arriving.x, to.y - arriving.y)} ${pair(to.x, to.y)}`
+  }
+  return `${path}Z`
+}
+
+/** By how much the way from a over b to c turns at b, rad. */
+function angleBetween(a: MapPoint, b: MapPoint, c: MapPoint): number {
+  const [ux, uy, vx, vy] = [b.x - a.x, b.y - a.y, c.x - b.x, c.y - b.y]
+  return Math.atan2(ux * vy - uy * vx, ux * vx + uy * vy)
+}
+
 /** A hundredth of a centimetre: finer than a screen or a printer shows. */
 const round = (value: number): number => Math.round(value * 100) / 100

@@ -9,6 +9,7 @@ export const cmFromMm = (mm: number): number => mm / MM_PER_CM
 export const inFromCm = (cm: number): number => cm / CM_PER_INCH
 export const cmFromIn = (inches: number): number => inches * CM_PER_INCH
 export const ozFromGrams = (grams: number): number => grams / GRAMS_PER_OUNCE
+export const secondsFromMinutes = (minutes: number): number => minutes * 60
 export const minutesFromSeconds = (seconds: number): number => seconds / 60
 
 /** Rounded for reading. */

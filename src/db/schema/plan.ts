@@ -1,5 +1,6 @@
+import { sql } from 'drizzle-orm'
 import { foreignKey, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core'
-import type { FaltoPlan, PlanPatch } from '../../core/model'
+import type { FaltoPlan, PlanPatch, SavedSections } from '../../core/model'
 import { client, salon, staff } from './salon'
 
 const moment = (name: string) => timestamp(name, { withTimezone: true })
@@ -91,5 +92,24 @@ export const cautionAcknowledgement = pgTable(
     primaryKey({ columns: [table.salonId, table.planId, table.id] }),
     foreignKey({ columns: [table.salonId, table.planId], foreignColumns: [plan.salonId, plan.id] }),
     foreignKey({ columns: [table.salonId, table.staffId], foreignColumns: [staff.salonId, staff.id] }),
+  ],
+)
+
+/** Sections a salon keeps as its own. A name is used once among those that are not removed. */
+export const salonLayout = pgTable(
+  'salon_layout',
+  {
+    salonId: uuid('salon_id').notNull().references(() => salon.id),
+    id: uuid('id').notNull(),
+    name: text('name').notNull(),
+    sections: jsonb('sections').$type<SavedSections>().notNull(),
+    staffId: uuid('staff_id').notNull(),
+    createdAt: moment('created_at').notNull().defaultNow(),
+    deletedAt: moment('deleted_at'),
+  },
+  (table) => [
+    primaryKey({ columns: [table.salonId, table.id] }),
+    foreignKey({ columns: [table.salonId, table.staffId], foreignColumns: [staff.salonId, staff.id] }),
+    uniqueIndex('salon_layout_name').on(table.salonId, table.name).where(sql`deleted_at is null`),
   ],
 )

@@ -15,6 +15,9 @@ export interface StaffMember {
 const MAY = {
   write: ['owner', 'colourist'],
   acknowledge: ['owner', 'colourist', 'assistant'],
+  mix: ['owner', 'colourist', 'assistant'],
+  stock: ['owner', 'colourist', 'assistant'],
+  prices: ['owner'],
 } as const satisfies Record<string, readonly StaffRole[]>
 export type Permission = keyof typeof MAY
 

@@ -2,14 +2,20 @@ import { count } from 'drizzle-orm'
 import { v7 as newId } from 'uuid'
 import { hairFromCanvas } from '@/core/canvas'
 import { afterPlan } from '@/core/outcome'
+import { STARTING_RATES } from '@/core/money'
 import { computePlan } from '@/core/pipeline'
-import { account, careCheck, client, consent, consultation, database, plan, planVersion, salon, staff, user, visit, type Transaction } from '@/db'
+import { onShelf } from '@/core/services'
+import { account, booking, careCheck, client, consent, consultation, database, plan, planVersion, product, salon, salonRates, staff, stockLot, stockMove, user, visit, type Transaction } from '@/db'
 import { auth } from '../auth'
 import { today } from '../days'
 import { log } from '../http'
+import { DEMO_CATALOGUE } from './catalogue'
 import { DEMO_HEADS, type DemoHead } from './heads'
 import { DEMO_CHECKS, DEMO_CONSENTS, daysBefore, demoSignature } from './records'
 import { DEMO_CLIENTS, DEMO_SALON, DEMO_STAFF } from './scenario'
+
+/** Plans that are booked, and in how many days. */
+const BOOKED_IN_DAYS: Record<string, number> = { 'tamsin-quill': 0, 'maren-hale-abara': 3 }
 
 /** Whose plan was carried out at the visit on record. */
 const CARRIED_OUT = 'ysolde-marchbanks'
@@ -30,10 +36,24 @@ export async function seedDemo(password: string): Promise<string> {
       await tx.insert(account).values({ id: newId(), accountId: userId, providerId: 'credential', userId, password: hashes[i]! })
       await tx.insert(staff).values({ salonId, id: staffIds[i]!, userId, name: member.name, role: member.role })
     }
+    await seedShelf(tx, salonId, staffIds[0]!)
     for (const demo of DEMO_HEADS) await seedClient(tx, salonId, staffIds, demo)
   })
   log.info({ salonId }, 'demo data made')
   return `Made demo data: ${DEMO_SALON}, ${DEMO_STAFF.length} people, ${DEMO_HEADS.length} clients.`
+}
+
+/** Deliveries of the demo: how full each product's shelf is, in packs, lot by lot. */
+async function seedShelf(tx: Transaction, salonId: string, staffId: string): Promise<void> {
+  await tx.insert(salonRates).values({ salonId, rates: STARTING_RATES })
+  await tx.insert(product).values(DEMO_CATALOGUE.map((item) => ({ salonId, id: item.id, item })))
+  const lots = DEMO_CATALOGUE.flatMap(({ id, pack }, i) => {
+    // Every ninth product is nearly out, every fourth one has an older lot beside the new one.
+    const fresh = { salonId, id: newId(), productId: id, lot: `L${2600 + i}`, expiresOn: daysBefore(today(), -400 - 7 * i), tenths: Math.round(10 * pack.grams * (i % 9 === 4 ? 0.3 : 3)) }
+    return i % 4 === 0 ? [fresh, { ...fresh, id: newId(), lot: `L${2300 + i}`, expiresOn: daysBefore(today(), -40 - i), tenths: Math.round(3 * pack.grams) }] : [fresh]
+  })
+  await tx.insert(stockLot).values(lots)
+  await tx.insert(stockMove).values(lots.map(({ id, productId, tenths }) => ({ salonId, id: newId(), productId, lotId: id, tenths, reason: 'received' as const, staffId })))
 }
 
 async function seedClient(tx: Transaction, salonId: string, [owner, colourist]: string[], demo: DemoHead): Promise<void> {
@@ -52,9 +72,11 @@ async function seedClient(tx: Transaction, salonId: string, [owner, colourist]: 
   const planned = DEMO_CLIENTS.find(({ key }) => key === demo.key)
   if (!planned) return
   const planId = newId()
-  const document = { ...planned.plan(newId), head: demo.head, hair }
+  const document = onShelf({ ...planned.plan(newId), head: demo.head, hair }, DEMO_CATALOGUE, STARTING_RATES)
   await tx.insert(plan).values({ salonId, id: planId, clientId, name: document.name, document })
   await tx.insert(planVersion).values({ salonId, planId, number: 1, label: 'Demo', document, staffId: owner! })
+  const booked = BOOKED_IN_DAYS[demo.key]
+  if (booked !== undefined) await tx.insert(booking).values({ salonId, planId, on: daysBefore(today(), -booked), staffId: owner! })
   if (demo.key !== CARRIED_OUT) return
   const visitId = newId()
   await tx.insert(visit).values({ salonId, clientId, id: visitId, planId, planVersion: 1, on, staffId: colourist! })

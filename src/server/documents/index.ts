@@ -1,16 +1,20 @@
 import { stringify } from 'csv-stringify/sync'
-import type { FaltoPlan } from '@/core/model'
-import { activeVariant, computePlan, planFigures } from '@/core/pipeline'
-import { foilList, headSheet, svgOfSheet, type HeadSheet } from '@/core/sheet'
+import { activeVariant, type FaltoPlan } from '@/core/model'
+import { mixPlan } from '@/core/mixing'
+import { computePlan, computeStages, planFigures } from '@/core/pipeline'
+import { foilList, headSheet, mixingCards, svgOfSheet, type HeadSheet } from '@/core/sheet'
+import { pdfOfCards } from './cards'
 import { pdfOfSheet } from './pdf'
 
-/** Plans on paper and in tables: the head sheet as SVG and PDF, the list of foils as CSV. */
+/** Plans on paper and in tables: the head sheet as SVG and PDF, the list of foils as CSV, mixing cards as PDF. */
 
 /** What is made of a plan, by the ending of its file. */
-export const DOCUMENTS = ['json', 'svg', 'pdf', 'csv'] as const
+export const DOCUMENTS = ['json', 'svg', 'pdf', 'csv', 'cards'] as const
 export type DocumentKind = (typeof DOCUMENTS)[number]
 
-const TYPES: Record<DocumentKind, string> = { json: 'application/json', svg: 'image/svg+xml', pdf: 'application/pdf', csv: 'text/csv; charset=utf-8' }
+const TYPES: Record<DocumentKind, string> = { json: 'application/json', svg: 'image/svg+xml', pdf: 'application/pdf', csv: 'text/csv; charset=utf-8', cards: 'application/pdf' }
+/** Endings of the files, where they are not the kind itself. */
+export const ENDINGS: Record<DocumentKind, string> = { json: 'falto.json', svg: 'svg', pdf: 'pdf', csv: 'csv', cards: 'mixing-cards.pdf' }
 
 export async function documentOf(plan: FaltoPlan, kind: DocumentKind): Promise<{ type: string; body: string | Buffer<ArrayBuffer> }> {
   return { type: TYPES[kind], body: await bodyOf(plan, kind) }
@@ -24,6 +28,8 @@ async function bodyOf(plan: FaltoPlan, kind: DocumentKind): Promise<string | Buf
       return svgOfSheet(sheetOf(plan))
     case 'pdf':
       return pdfOfSheet(sheetOf(plan))
+    case 'cards':
+      return pdfOfCards(mixingCards(plan, mixPlan(plan, computeStages(plan))))
     case 'csv':
       // RFC 4180; a leading sign that a spreadsheet would take for a formula is defused.
       return stringify(foilList(plan, computePlan(plan)), { header: true, record_delimiter: 'windows', escape_formulas: true })

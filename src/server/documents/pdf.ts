@@ -2,28 +2,33 @@ import PDFDocument from 'pdfkit'
 import type { HeadSheet } from '@/core/sheet'
 
 const MM = 72 / 25.4
-const MARGIN = 14 * MM
+export const A4_MARGIN = 14 * MM
 
-/** The head sheet on A4, one page a stage. Vector, black and white; formulas are told apart by letter and hatch. */
-export function pdfOfSheet({ title, hair, map, stages, formulas }: HeadSheet): Promise<Buffer<ArrayBuffer>> {
-  const document = new PDFDocument({ size: 'A4', margin: MARGIN, info: { Title: title }, autoFirstPage: false })
+/** The bytes of a document, once it has ended. */
+export function bufferOf(document: PDFKit.PDFDocument): Promise<Buffer<ArrayBuffer>> {
   const chunks: Buffer[] = []
   document.on('data', (chunk: Buffer) => chunks.push(chunk))
-  const done = new Promise<Buffer<ArrayBuffer>>((resolve, reject) => {
+  return new Promise((resolve, reject) => {
     document.on('end', () => resolve(Buffer.concat(chunks)))
     document.on('error', reject)
   })
+}
+
+/** The head sheet on A4, one page a stage. Vector, black and white; formulas are told apart by letter and hatch. */
+export function pdfOfSheet({ title, hair, map, stages, formulas }: HeadSheet): Promise<Buffer<ArrayBuffer>> {
+  const document = new PDFDocument({ size: 'A4', margin: A4_MARGIN, info: { Title: title }, autoFirstPage: false })
+  const done = bufferOf(document)
   const { left, right, top, bottom } = map.extent
   for (const [k, { name, zones, order }] of stages.entries()) {
     document.addPage()
-    const width = document.page.width - 2 * MARGIN
+    const width = document.page.width - 2 * A4_MARGIN
     // The map takes the page's width less a column for the order, or 150 mm of its height.
     const scale = Math.min((0.66 * width) / (right - left), (150 * MM) / (bottom - top))
-    document.font('Helvetica-Bold').fontSize(15).text(title, MARGIN, MARGIN)
+    document.font('Helvetica-Bold').fontSize(15).text(title, A4_MARGIN, A4_MARGIN)
     document.font('Helvetica').fontSize(9).text(hair).moveDown(0.4)
     document.font('Helvetica-Bold').fontSize(12).text(`${k + 1} ${name}`)
     const y = document.y + 8
-    document.save().translate(MARGIN - left * scale, y - top * scale).scale(scale)
+    document.save().translate(A4_MARGIN - left * scale, y - top * scale).scale(scale)
     document.path(map.hairline).lineWidth(0.1).stroke('#000')
     for (const zone of zones) {
       for (const { stitches, formulaId } of zone.pieces) {
@@ -41,10 +46,10 @@ export function pdfOfSheet({ title, hair, map, stages, formulas }: HeadSheet): P
     })
     document.restore()
     document.fill('#000').font('Helvetica').fontSize(9)
-    const column = MARGIN + (right - left) * scale + 14
-    order.forEach(({ turn, name: zone, words }, i) => document.text(`${turn}  ${zone}: ${words}`, column, y + 14 * i, { width: document.page.width - MARGIN - column, lineBreak: false, ellipsis: true }))
+    const column = A4_MARGIN + (right - left) * scale + 14
+    order.forEach(({ turn, name: zone, words }, i) => document.text(`${turn}  ${zone}: ${words}`, column, y + 14 * i, { width: document.page.width - A4_MARGIN - column, lineBreak: false, ellipsis: true }))
     document.y = Math.max(y + (bottom - top) * scale, y + 14 * order.length) + 16
-    for (const { id, words } of formulas) document.text(`${id}   ${words}`, MARGIN, document.y, { width })
+    for (const { id, words } of formulas) document.text(`${id}   ${words}`, A4_MARGIN, document.y, { width })
   }
   document.end()
   return done

@@ -19,7 +19,7 @@ import {
   ValidateIf,
   ValidateNested,
 } from 'class-validator'
-import { COUNTS, type Limit } from '@/core/model'
+import { COUNTS, LIMITS, type Limit } from '@/core/model'
 
 /** Joins decorators into one. */
 const all =
@@ -35,6 +35,20 @@ export function InRange(limit: Limit): PropertyDecorator {
 
 /** A whole number from 0 on. */
 export const Counting = (): PropertyDecorator => all(IsInt({ message: 'must be a whole number' }), Min(0, { message: 'must not be negative' }))
+
+/** An amount of money in its smallest unit. */
+export const Money = (): PropertyDecorator => all(IsInt({ message: 'must be a whole number of the smallest unit of money' }), InRange(LIMITS.moneyLimitMinor))
+
+/** A list of numbers within a limit, each once. */
+export const Numbers = (limit: Limit, most: number): PropertyDecorator =>
+  all(
+    IsArray({ message: 'must be a list' }),
+    ArrayMaxSize(most, { message: `must have at most ${most} entries` }),
+    ArrayUnique({ message: 'must name each only once' }),
+    IsNumber({ allowNaN: false, allowInfinity: false }, { each: true, message: 'must hold numbers' }),
+    Min(limit.min, { each: true, message: `must hold numbers from ${limit.min} to ${limit.max}` }),
+    Max(limit.max, { each: true, message: `must hold numbers from ${limit.min} to ${limit.max}` }),
+  )
 
 /** One of a few words. */
 export const OneOf = (words: readonly string[]): PropertyDecorator => IsIn([...words], { message: `must be one of ${words.join(', ')}` })

@@ -11,11 +11,11 @@ import {
   PAINT_SHAPES,
   PLAN_FORMAT,
   PLAN_SCHEMA_VERSION,
-  PRODUCT_KINDS,
   RAMP_FIGURES,
   RAMP_WAYS,
   ROW_ORDERS,
   SELECTIONS,
+  SHADE_UNITS,
   STAGE_KINDS,
   TAKE_KINDS,
   TONES,
@@ -24,6 +24,8 @@ import {
   type Dropout,
   type FaltoPlan,
   type Formula,
+  type FormulaAdditive,
+  type FormulaShade,
   type HairMap,
   type Layout,
   type LayoutEdge,
@@ -31,8 +33,8 @@ import {
   type LayoutVertex,
   type LearnedFactors,
   type Placement,
-  type Product,
   type Ramp,
+  type Rates,
   type RowPanel,
   type Stage,
   type StoredPlace,
@@ -41,16 +43,22 @@ import {
   type WorksOn,
   type Zone,
 } from '@/core/model'
-import { Id, Ids, InRange, ListOf, MayBeAbsent, Name, Nested, OneOf, Percents, Sentences, Text } from './decorators'
+import { Counting, Id, Ids, InRange, ListOf, MayBeAbsent, Money, Name, Nested, OneOf, Percents, Sentences, Text } from './decorators'
 import { HairStateDto, HeadMeasuresDto } from './hair'
+import { ProductDto } from './product'
 
 /** The one source of the shape of `falto-plan` documents: checks entries and is what the published JSON Schema is made from. */
 
-export class ProductDto implements Product {
-  @Id() id!: string
-  @Name() name!: string
-  @OneOf(PRODUCT_KINDS) kind!: Product['kind']
-  @InRange(LIMITS.maximumMinutes) maximumMinutes!: number
+
+export class FormulaShadeDto implements FormulaShade {
+  @Id() productId!: string
+  @InRange(LIMITS.shadeAmount) amount!: number
+  @OneOf(SHADE_UNITS) unit!: FormulaShade['unit']
+}
+
+export class FormulaAdditiveDto implements FormulaAdditive {
+  @Id() productId!: string
+  @InRange(LIMITS.percent) percent!: number
 }
 
 export class FormulaDto implements Formula {
@@ -61,6 +69,21 @@ export class FormulaDto implements Formula {
   @InRange(LIMITS.ratio) ratio!: number
   @InRange(LIMITS.targetLevel) level!: number
   @OneOf(TONES) tone!: Formula['tone']
+  @MayBeAbsent() @ListOf(() => FormulaShadeDto, 0, COUNTS.shades) shades?: FormulaShadeDto[]
+  @MayBeAbsent() @ListOf(() => FormulaAdditiveDto, 0, COUNTS.additives) additives?: FormulaAdditiveDto[]
+  @MayBeAbsent() @InRange(LIMITS.developerVol) firstBowlVol?: number
+  @MayBeAbsent() @Counting() @InRange(LIMITS.bowls) bowls?: number
+}
+
+export class RatesDto implements Rates {
+  @Matches(/^[A-Z]{3}$/, { message: 'must be a currency code of three capital letters, such as EUR' }) currency!: string
+  @InRange(LIMITS.taxPercent) taxPercent!: number
+  @Money() hourMinor!: number
+  @Money() foilMinor!: number
+  @InRange(LIMITS.stockG) allowanceG!: number
+  @InRange(LIMITS.productFactor) productFactor!: number
+  @Money() extraBowlMinor!: number
+  @Money() hourCostMinor!: number
 }
 
 export class LearnedFactorsDto implements LearnedFactors {
@@ -159,12 +182,15 @@ export class PlacementDto implements Placement {
   @MayBeAbsent() @InRange(LIMITS.stopBeforeEndsCm) stopBeforeEndsCm?: number
 }
 
-export class ZoneDto implements Zone {
-  @Id() id!: string
+export class SectionDto implements Omit<Zone, 'id'> {
   @Id() role!: string
   @Name() name!: string
   @ListOf(() => BoundaryStepDto, 1, COUNTS.edges) boundary!: BoundaryStepDto[]
   @IsDefined({ message: 'is missing' }) @Nested(() => PlacementDto) placement!: PlacementDto
+}
+
+export class ZoneDto extends SectionDto implements Zone {
+  @Id() id!: string
 }
 
 export class WorksOnDto implements WorksOn {
@@ -205,6 +231,7 @@ export class FaltoPlanDto implements FaltoPlan {
   @ListOf(() => ProductDto, 1, COUNTS.products) products!: ProductDto[]
   @ListOf(() => FormulaDto, 1, COUNTS.formulas) formulas!: FormulaDto[]
   @IsDefined({ message: 'is missing' }) @Nested(() => LearnedFactorsDto) learned!: LearnedFactorsDto
+  @MayBeAbsent() @Nested(() => RatesDto) rates?: RatesDto
   @MayBeAbsent() @Sentences() proposal?: string[]
   @Id() activeVariantId!: string
   @ListOf(() => VariantDto, 1, COUNTS.variants) variants!: VariantDto[]

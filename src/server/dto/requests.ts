@@ -1,23 +1,31 @@
 import 'reflect-metadata'
-import { IsArray, IsDefined, IsUUID } from 'class-validator'
+import { IsArray, IsDefined, IsUUID, Matches, ValidateIf } from 'class-validator'
 import {
   CARE_KINDS,
   CARE_RESULTS,
   COUNTS,
   LAYOUT_TEMPLATES,
   LIMITS,
+  POUR_KINDS,
+  POUR_SOURCES,
+  SCALE_COMMANDS,
   type CareCheck,
   type Consent,
   type ConsultationBase,
   type ConsultationEntry,
   type LayoutTemplate,
   type Operation,
+  type PlannedLine,
   type PlanPatch,
+  type PourEvent,
+  type SavedSections,
+  type ScaleCommand,
 } from '@/core/model'
 import { SERVICES } from '@/core/services'
 import { Counting, Day, Id, InRange, ListOf, MayBeAbsent, Name, Nested, OneOf, Strokes, Text } from './decorators'
 import { CanvasDto, GoalDto, HairStateDto, HeadMeasuresDto } from './hair'
-import { LayoutParametersDto } from './plan'
+import { LayoutDto, LayoutParametersDto, RatesDto, SectionDto } from './plan'
+import { CatalogueItemDto } from './product'
 
 export class ClientDto {
   @Name() name!: string
@@ -107,8 +115,75 @@ export class AcknowledgementDto {
   @Text(500) reason!: string
 }
 
+export class OwnLayoutDto implements SavedSections {
+  @Name() name!: string
+  @IsDefined({ message: 'is missing' }) @Nested(() => LayoutDto) layout!: LayoutDto
+  @ListOf(() => SectionDto, 1, COUNTS.zones) zones!: SectionDto[]
+}
+
 export class LabelDto {
   @Name() label!: string
+}
+
+export class ProductChangeDto {
+  @IsDefined({ message: 'is missing' }) @Nested(() => CatalogueItemDto) item!: CatalogueItemDto
+  /** The revision the change was made from; left out for a new product. */
+  @MayBeAbsent() @Counting() baseRevision?: number
+}
+
+export class DeliveryDto {
+  @Id() productId!: string
+  @InRange(LIMITS.stockG) grams!: number
+  @Name() lot!: string
+  @MayBeAbsent() @Day() expiresOn?: string
+}
+
+export class CountDto {
+  @Id() lotId!: string
+  @InRange(LIMITS.stockG) grams!: number
+}
+
+export class PlannedLineDto implements PlannedLine {
+  @Name() name!: string
+  @ValidateIf((_object, value) => value !== null) @Id() productId!: string | null
+  @OneOf(['product', 'additive', 'developer']) role!: PlannedLine['role']
+  @InRange(LIMITS.stockG) grams!: number
+}
+
+export class NewMixDto {
+  @IsUUID('all', { message: 'must be a UUID' }) id!: string
+  @Matches(/^[A-Z]$/, { message: 'must be a formula letter' }) formulaId!: string
+  @Counting() bowl!: number
+  @ListOf(() => PlannedLineDto, 1, 20) planned!: PlannedLineDto[]
+}
+
+export class PourEventDto implements PourEvent {
+  @IsUUID('all', { message: 'must be a UUID' }) id!: string
+  @OneOf(POUR_KINDS) kind!: PourEvent['kind']
+  @Counting() line!: number
+  @InRange(LIMITS.stockG) grams!: number
+  @OneOf(POUR_SOURCES) source!: PourEvent['source']
+}
+
+export class PourEventsDto {
+  @ListOf(() => PourEventDto, 0, 200) events!: PourEventDto[]
+  /** Ends the bowl: its products leave the shelf, or nothing does. */
+  @MayBeAbsent() @OneOf(['done', 'abandoned']) end?: 'done' | 'abandoned'
+}
+
+export class SalonRatesDto {
+  @IsDefined({ message: 'is missing' }) @Nested(() => RatesDto) rates!: RatesDto
+  @Counting() baseRevision!: number
+}
+
+export class BookingDto {
+  /** Left out: not booked any more. */
+  @MayBeAbsent() @Day() on?: string
+}
+
+export class ScaleCommandDto {
+  @OneOf(SCALE_COMMANDS) command!: ScaleCommand
+  @MayBeAbsent() @InRange(LIMITS.stockG) grams?: number
 }
 
 export class DemoSignInDto {

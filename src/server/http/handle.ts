@@ -36,6 +36,24 @@ export function answered(work: (request: Request, context: Context) => Promise<R
   }
 }
 
+/** An answer that grows: one line of JSON for everything that is sent. What fails on the way is told in a line of its own, as the status has gone out. */
+export function streamLines<T extends object>(work: (send: (line: T | { failed: string }) => void) => Promise<void>): Response {
+  const encoder = new TextEncoder()
+  const body = new ReadableStream<Uint8Array>({
+    async start(controller) {
+      const send = (line: object) => controller.enqueue(encoder.encode(`${JSON.stringify(line)}\n`))
+      try {
+        await work(send)
+      } catch (error) {
+        if (!(error instanceof AppError)) log.error({ error }, 'a streamed answer failed')
+        send({ failed: error instanceof AppError ? error.message : 'Something went wrong on the server. Nothing was changed; try again.' })
+      }
+      controller.close()
+    },
+  })
+  return new Response(body, { headers: { 'content-type': 'application/x-ndjson', 'cache-control': 'no-store' } })
+}
+
 /** Reads a body of bounded size. @throws AppError 413 */
 export async function readBytes(request: Request, largest: number): Promise<Buffer> {
   const tooLarge = () => new AppError(413, 'too-large', `This is larger than ${largest / 1_000_000} MB and was not read. Send something smaller.`)

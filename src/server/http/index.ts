@@ -1,3 +1,3 @@
 /** Requests and answers. */
-export { answered, isUuid, LARGEST_BODY, readBytes, readEntry, readJson, signedIn } from './handle'
+export { answered, isUuid, LARGEST_BODY, readBytes, readEntry, readJson, signedIn, streamLines } from './handle'
 export { log } from './log'

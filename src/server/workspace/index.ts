@@ -4,7 +4,7 @@ import { createHead } from '@/core/head'
 import { createLayout, defaultLayoutParameters, LayoutParameterError } from '@/core/layout'
 import type { Acknowledgement, Consultation, FaltoPlan, OpenPlan } from '@/core/model'
 import { computePlan } from '@/core/pipeline'
-import { newPlanDocument, planFromService, proposePlan, type Person } from '@/core/services'
+import { newPlanDocument, onShelf, planFromService, proposePlan, type Person } from '@/core/services'
 import { cautionAcknowledgement, database } from '@/db'
 import { require, type StaffMember } from '../auth'
 import { careCautionsOf } from '../care'
@@ -12,7 +12,10 @@ import { findClient } from '../clients'
 import { lastVisitOf, newestConsultation } from '../consultations'
 import { PROPOSED, type AcknowledgementDto, type NewPlanDto } from '../dto'
 import { AppError, invalidAt } from '../errors'
+import { mixesOf } from '../mixes'
+import { bookingOf, ratesOf } from '../money'
 import { findPlan, insertPlan, openPlan } from '../plans'
+import { catalogueOf } from '../shelf'
 
 /** An open plan joined with what its client's record adds to it. */
 
@@ -24,7 +27,8 @@ export async function createPlan(member: StaffMember, clientId: string, { name, 
   const person: Person = { head: owner.head, hair: owner.hair, hairMap: newest && hairMapOf(newest.canvas), newId }
   try {
     const document = service ? { ...(service === PROPOSED ? proposed(person, newest) : planFromService(service, person)), name } : newPlanDocument(name, person, createLayout(template, { ...defaultLayoutParameters(), ...parameters }))
-    return await insertPlan(member, clientId, document, 'Made')
+    const [catalogue, { rates }] = await Promise.all([catalogueOf(member), ratesOf(member)])
+    return await insertPlan(member, clientId, onShelf(document, catalogue, rates), 'Made')
   } catch (error) {
     if (!(error instanceof LayoutParameterError)) throw error
     throw invalidAt(`parameters.${error.field}`, error.message)
@@ -43,6 +47,13 @@ export async function openWorkspace(member: StaffMember, id: string): Promise<Op
   const owner = await findClient(member, open.client.id)
   const [careCautions, lastVisit] = await Promise.all([careCautionsOf(member, owner), lastVisitOf(member, owner.id)])
   return { ...open, careCautions, lastVisit }
+}
+
+/** An open plan with what the salon has to mix it from. */
+export async function openMixing(member: StaffMember, id: string) {
+  const open = await openWorkspace(member, id)
+  const [catalogue, newest, rates, mixes, bookedOn] = await Promise.all([catalogueOf(member), newestConsultation(member, open.client.id), ratesOf(member), mixesOf(member, id), bookingOf(member, id)])
+  return { open, catalogue, canvas: newest?.canvas ?? null, goal: newest?.goal ?? null, rates, mixes, bookedOn }
 }
 
 /** Records that a member of staff has looked at a caution that this plan raises now. */

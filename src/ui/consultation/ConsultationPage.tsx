@@ -8,7 +8,7 @@ import Typography from '@mui/material/Typography'
 import { useEffect, useMemo, useState } from 'react'
 import { createHead } from '@/core/head'
 import type { OpenConsultation } from '@/core/model'
-import { ClientHeader } from '../parts'
+import { ClientHeader, UndoButtons } from '../parts'
 import { dateInWords } from '../words'
 import { ConsultationContext, strandsInSight, useConsultation, useEntry } from './context'
 import { GoalPane } from './GoalPane'
@@ -68,7 +68,7 @@ function Consultation() {
     <Box sx={{ display: 'flex', flexDirection: 'column', height: { md: '100dvh' }, minHeight: '100%' }}>
       <ClientHeader id={open.client.id} name={open.client.name}>
         <SaveWords />
-        {writable && <UndoButtons />}
+        {writable && <UndoRecord />}
       </ClientHeader>
       <SaveTrouble />
       <Box sx={{ px: { xs: 1.5, md: 2 }, display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
@@ -110,20 +110,11 @@ function SaveWords() {
   )
 }
 
-function UndoButtons() {
+function UndoRecord() {
   const { store } = useConsultation()
   const undo = useEntry((state) => state.undo.at(-1)?.label)
   const redo = useEntry((state) => state.redo[0]?.label)
-  return (
-    <>
-      <Button color="inherit" disabled={!undo} title={undo && `Undo: ${undo}`} aria-label={undo ? `Undo: ${undo}` : 'Undo'} onClick={store.undo}>
-        Undo
-      </Button>
-      <Button color="inherit" disabled={!redo} title={redo && `Redo: ${redo}`} aria-label={redo ? `Redo: ${redo}` : 'Redo'} onClick={store.redo}>
-        Redo
-      </Button>
-    </>
-  )
+  return <UndoButtons undo={undo} redo={redo} onUndo={store.undo} onRedo={store.redo} />
 }
 
 function SaveTrouble() {

@@ -7,7 +7,7 @@ import { memo, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent 
 import { cellAt, cellOutline, mainStrand, meanWhite, paintWhite, SCALP_CELLS, setLength, strandLength, whiteOfCell, type ScalpCell } from '@/core/canvas'
 import { hairlineOutline, mapFromPlace, placeFromMap, type Head } from '@/core/head'
 import { LENGTH_REGIONS, LIMITS, type LengthRegion, type MapPoint } from '@/core/model'
-import { Choice, NumberField } from '../parts'
+import { Choice, NumberField, placeUnder } from '../parts'
 import { INK } from '../theme'
 import { dateInWords, WORDS } from '../words'
 import { useConsultation, useEntry } from './context'
@@ -158,9 +158,8 @@ function HeadMap({ mode, paintable, cursor, onCursor, onCell }: MapProps) {
   const height = -Math.min(...outline.map(({ y }) => y)) + edge - top
 
   function cellUnder(event: PointerEvent): number | undefined {
-    const matrix = svg.current?.getScreenCTM()
-    if (!matrix) return undefined
-    const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse())
+    if (!svg.current) return undefined
+    const { x, y } = placeUnder(svg.current, event)
     const place = placeFromMap(head, { x, y: -y })
     return place.s <= 1 ? cellAt(place) : undefined
   }

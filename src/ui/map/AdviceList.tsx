@@ -16,7 +16,7 @@ const SCHOOLS: Record<Advice['school'], string> = {
 /** Rules of thumb that have something to say, each with its reason; one press does what it suggests. */
 export function AdviceList() {
   const { store, permissions } = usePlanStore()
-  const advice = usePlan((state) => state.answer?.figures.advice) ?? []
+  const advice = usePlan((state) => state.judged?.figures.advice) ?? []
   const proposal = usePlan((state) => state.document.proposal) ?? []
 
   function apply({ id, suggestion }: Advice) {
@@ -45,7 +45,7 @@ export function AdviceList() {
               </Button>
             )}
             {one.zoneIds[0] && (
-              <Button color="inherit" size="small" onClick={() => store.setState({ selectedZone: one.zoneIds[0] })}>
+              <Button color="inherit" size="small" onClick={() => store.select(one.zoneIds[0])}>
                 Show
               </Button>
             )}

@@ -4,6 +4,7 @@ import Typography from '@mui/material/Typography'
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react'
 import { LIMITS, type Take } from '@/core/model'
 import { INK } from '../theme'
+import { usePlanStore } from './context'
 
 interface Props {
   take: Take
@@ -17,6 +18,7 @@ const HEIGHT_MM = 13
 
 /** The take at true size: picked-up stitches dark, what is left light. Drag an edge, or use the arrow keys on it. */
 export function Comb({ take, disabled, onChange }: Props) {
+  const { store } = usePlanStore()
   const drag = useRef<{ edge: 'stitch' | 'gap'; startX: number; start: number; mmPerPixel: number }>(undefined)
   const { stitchMm, stitchGapMm } = take
   const period = stitchMm + stitchGapMm
@@ -25,19 +27,26 @@ export function Comb({ take, disabled, onChange }: Props) {
   function set(edge: 'stitch' | 'gap', value: number) {
     const key = edge === 'stitch' ? 'stitchMm' : 'stitchGapMm'
     const { min, max } = LIMITS[key]
-    onChange({ [key]: Math.min(max, Math.max(min, Math.round(value * 2) / 2)) })
+    const next = Math.min(max, Math.max(min, Math.round(value * 2) / 2))
+    if (next !== take[key]) onChange({ [key]: next })
   }
 
   function down(event: PointerEvent<SVGRectElement>, edge: 'stitch' | 'gap') {
     if (disabled) return
     const width = event.currentTarget.ownerSVGElement!.getBoundingClientRect().width
     event.currentTarget.setPointerCapture(event.pointerId)
+    store.setState({ moving: true })
     drag.current = { edge, startX: event.clientX, start: edge === 'stitch' ? stitchMm : stitchGapMm, mmPerPixel: SHOWN_MM / width }
   }
 
   function moved(event: PointerEvent) {
     const { current } = drag
     if (current) set(current.edge, current.start + (event.clientX - current.startX) * current.mmPerPixel)
+  }
+
+  function letGo() {
+    drag.current = undefined
+    store.setState({ moving: false })
   }
 
   function keys(event: KeyboardEvent, edge: 'stitch' | 'gap') {
@@ -67,8 +76,8 @@ export function Comb({ take, disabled, onChange }: Props) {
         style={{ cursor: disabled ? 'default' : 'ew-resize', touchAction: 'none' }}
         onPointerDown={(event) => down(event, edge)}
         onPointerMove={moved}
-        onPointerUp={() => (drag.current = undefined)}
-        onPointerCancel={() => (drag.current = undefined)}
+        onPointerUp={letGo}
+        onPointerCancel={letGo}
         onKeyDown={(event) => keys(event, edge)}
       />
     </>

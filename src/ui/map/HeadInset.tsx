@@ -32,11 +32,11 @@ export function HeadInset({ worker }: { worker: Remote<PlanWorker> | undefined }
   useEffect(() => {
     if (!open || !worker || !answer) return
     let current = true
-    void worker.model(store.getState().document).then((next) => current && setModel(next))
+    void worker.model().then((next) => current && next && setModel(next))
     return () => {
       current = false
     }
-  }, [open, worker, answer, store])
+  }, [open, worker, answer])
 
   if (!open)
     return (
@@ -50,7 +50,7 @@ export function HeadInset({ worker }: { worker: Remote<PlanWorker> | undefined }
     <Box sx={{ borderBottom: 1, borderColor: 'divider', bgcolor: 'background.paper', maxWidth: 420, mx: 'auto' }}>
       <Box sx={{ height: { xs: 320, md: 250 } }}>
         {model && answer ? (
-          <Head3D model={model} swatches={answer.drawing.swatches} selectedZone={selected} onSelect={(id) => store.setState({ selectedZone: id })} view={view} onTurn={setView} />
+          <Head3D model={model} swatches={answer.drawing.swatches} selectedZone={selected} onSelect={(id) => store.select(id)} view={view} onTurn={setView} />
         ) : (
           <Typography sx={{ p: 2 }}>Shaping the head…</Typography>
         )}

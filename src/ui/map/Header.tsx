@@ -4,11 +4,12 @@ import Button from '@mui/material/Button'
 import Menu from '@mui/material/Menu'
 import MenuItem from '@mui/material/MenuItem'
 import Typography from '@mui/material/Typography'
-import Link from 'next/link'
 import { useRef, useState } from 'react'
 import { callApi } from '../hooks/api'
-import { dateInWords, hairLine } from '../words'
+import { UndoButtons } from '../parts'
+import { dateInWords } from '../words'
 import { usePlan, usePlanStore } from './context'
+import { PlanTitle } from './PlanTitle'
 import { SaveStatus } from './SaveStatus'
 
 export type DialogName = 'layout' | 'head' | 'formulas' | 'keys' | 'variants'
@@ -26,10 +27,6 @@ interface Props {
 export function Header({ client, onOpen, onMessage, onRename, underlay }: Props) {
   const { store, permissions } = usePlanStore()
   const id = usePlan((state) => state.id)
-  const name = usePlan((state) => state.document.name)
-  const hair = usePlan((state) => state.document.hair)
-  const undo = usePlan((state) => state.undo.at(-1)?.label)
-  const redo = usePlan((state) => state.redo[0]?.label)
   const [anchor, setAnchor] = useState<HTMLElement | null>(null)
   const download = useRef<HTMLAnchorElement>(null)
 
@@ -51,18 +48,7 @@ export function Header({ client, onOpen, onMessage, onRename, underlay }: Props)
 
   return (
     <Box component="header" sx={{ display: 'flex', alignItems: 'center', columnGap: 1, rowGap: 0, flexWrap: 'wrap', px: 1.5, py: 0.5, borderBottom: 1, borderColor: 'divider', bgcolor: 'background.paper' }}>
-      <Box sx={{ flex: '1 1 300px', minWidth: 0 }}>
-        <Typography component="h1" noWrap sx={{ fontWeight: 600, fontSize: '1.05rem' }}>
-          <Link href={`/people/${client.id}`} style={{ color: 'inherit' }}>
-            {client.name}
-          </Link>
-          {' · '}
-          {name}
-        </Typography>
-        <Typography variant="caption" color="textSecondary" noWrap sx={{ display: 'block' }}>
-          {hairLine(hair)}
-        </Typography>
-      </Box>
+      <PlanTitle client={client} />
       <Box className="screen-only" sx={{ display: 'flex', alignItems: 'center', columnGap: 1, flexWrap: 'wrap' }}>
         <SaveStatus />
         {!permissions.write && (
@@ -81,16 +67,7 @@ export function Header({ client, onOpen, onMessage, onRename, underlay }: Props)
         <Button color="inherit" onClick={() => onOpen('formulas')}>
           Formulas
         </Button>
-        {permissions.write && (
-          <>
-            <Button color="inherit" disabled={!undo} title={undo && `Undo: ${undo}`} aria-label={undo ? `Undo: ${undo}` : 'Undo'} onClick={store.undo}>
-              Undo
-            </Button>
-            <Button color="inherit" disabled={!redo} title={redo && `Redo: ${redo}`} aria-label={redo ? `Redo: ${redo}` : 'Redo'} onClick={store.redo}>
-              Redo
-            </Button>
-          </>
-        )}
+        {permissions.write && <UndoPlan />}
         <Button color="inherit" aria-haspopup="menu" aria-label="More" onClick={(event) => setAnchor(event.currentTarget)} sx={{ minWidth: 44 }}>
           ⋯
         </Button>
@@ -151,4 +128,11 @@ export function Header({ client, onOpen, onMessage, onRename, underlay }: Props)
       </Menu>
     </Box>
   )
+}
+
+function UndoPlan() {
+  const { store } = usePlanStore()
+  const undo = usePlan((state) => state.undo.at(-1)?.label)
+  const redo = usePlan((state) => state.redo[0]?.label)
+  return <UndoButtons undo={undo} redo={redo} onUndo={store.undo} onRedo={store.redo} />
 }

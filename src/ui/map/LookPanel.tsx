@@ -8,7 +8,7 @@ import { usePlan } from './context'
 
 /** What the plan will look like, in figures, each with what it rests on. */
 export function LookFiguresView() {
-  const look = usePlan((state) => state.answer?.figures.look)
+  const look = usePlan((state) => state.judged?.figures.look)
   if (!look) return null
   const { upkeepWeeks, meanLevel } = look
   return (

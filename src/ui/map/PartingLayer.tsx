@@ -1,17 +1,20 @@
 'use client'
-import { useMemo, useRef, useState, type PointerEvent } from 'react'
+import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent, type SVGProps } from 'react'
 import { v7 as newId } from 'uuid'
 import { createHead, mapFromPlace, placeFromMap, type Head } from '@/core/head'
-import { bendParting, checkStage, cut, diskFromPlace, DivisionError, merge, mirrored, moveVertex, placeOf, zoneAt, type DiskPoint, type Division } from '@/core/layout'
+import { bendParting, checkStage, cut, diskFromPlace, DivisionError, drawEdges, merge, mirrored, moveParting, moveVertex, placeOf, snapPoint, zoneAt, type DiskPoint, type Division, type Snap, type SnapKind } from '@/core/layout'
 import type { MapPoint, Stage, Zone } from '@/core/model'
+import { placeUnder } from '../parts'
 import { INK } from '../theme'
 import { editStage, stageOf, usePlan, usePlanStore } from './context'
-import type { PartingMode } from './PartingTool'
+import { MapSheet } from './MapSheet'
 
-/** Nearer than this a drawn line begins or ends on the centre line, a corner or the hairline, cm of the map. */
+/** A point nearer than this to a corner, landmark or line is drawn to it, cm of the whole map; less where the map is zoomed in. */
 const SNAP_CM = 0.7
 /** A line is thinned to a place every so many cm. */
 const SPACING_CM = 0.6
+/** How far an arrow key moves a corner or a parting, cm of the map. */
+const KEY_CM = 0.3
 
 const divisionOf = ({ layout, zones }: Stage): Division<Zone> => ({ vertices: layout.vertices, edges: layout.edges, zones })
 
@@ -21,58 +24,67 @@ function faultOf(head: Head, stage: Stage, division: Division<Zone>): string | u
   return checkStage(head, { ...stage, layout: { ...stage.layout, vertices: division.vertices, edges: division.edges }, zones: division.zones, order })[0]?.message
 }
 
-/** Puts a division in a stage; new zones are worked right after the zone they were cut from. */
-function putIn(stage: Stage, division: Division<Zone>, parents: ReadonlyMap<string, string>): void {
+/** Puts a division in a stage; new zones are worked right after the zone they were cut from. What did not change keeps its identity. */
+function putIn(stage: Stage, before: Division<Zone>, division: Division<Zone>, parents: ReadonlyMap<string, string>): void {
   stage.layout.vertices = division.vertices
   stage.layout.edges = division.edges
+  if (division.zones === before.zones) return
   stage.zones = division.zones
   const kept = stage.order.filter((id) => division.zones.some((zone) => zone.id === id))
   for (const [id, parent] of parents) kept.splice(kept.indexOf(parent) + 1, 0, id)
   stage.order = kept
 }
 
+/** What of the partings a hand has hold of. */
+type Held = { corner: string } | { edge: string; bend: number } | { edge: string; last: DiskPoint }
+
 /** A layer over the map in its own coordinates (y downwards, cm). */
-export function PartingLayer({ mode }: { mode: Exclude<PartingMode, 'rest'> }) {
+export function PartingLayer({ mode, scale }: { mode: 'draw' | 'move' | 'merge'; scale: number }) {
   const { store } = usePlanStore()
   const measures = usePlan((state) => state.document.head)
   const stage = usePlan(stageOf)
   const drawing = usePlan((state) => state.answer?.drawing)
   const selected = usePlan((state) => state.selectedZone)
   const head = useMemo(() => createHead(measures), [measures])
+  const drawnEdges = useMemo(() => drawEdges(head, stage.layout), [head, stage.layout])
   const [line, setLine] = useState<MapPoint[]>([])
-  const dragged = useRef<{ what: { vertex: string } | { edge: string; at: number } }>(undefined)
+  const [drawnTo, setDrawnTo] = useState<Snap>()
+  const held = useRef<Held>(undefined)
   const layer = useRef<SVGGElement>(null)
 
   if (!drawing) return null
-  const { left, right, top, bottom } = drawing.extent
   const toMap = ({ psiDeg, s }: { psiDeg: number; s: number }) => mapFromPlace(head, placeOf({ psiDeg, s }))
   const corners = stage.layout.vertices.map((vertex) => ({ id: vertex.id, ...toMap(vertex) }))
+  const partings = stage.layout.edges.filter(({ kind }) => kind === 'parting')
   const toDisk = (point: MapPoint): DiskPoint => diskFromPlace(placeFromMap(head, point))
   const say = (partingProblem: string | undefined) => store.setState({ partingProblem })
 
   function under(event: PointerEvent): MapPoint {
-    const matrix = layer.current!.getScreenCTM()!
-    const { x, y } = new DOMPoint(event.clientX, event.clientY).matrixTransform(matrix.inverse())
+    const { x, y } = placeUnder(layer.current!, event)
     return { x, y: -y }
   }
 
-  /** Carries out a change of the division, or says why it cannot be. */
-  function change(label: string, key: string, work: (division: Division<Zone>, parents: Map<string, string>) => Division<Zone>): void {
+  /** Carries out a change of the division, or says why it cannot be. @returns whether it was done */
+  function change(label: string, key: string, work: (division: Division<Zone>, parents: Map<string, string>) => Division<Zone>): boolean {
     const parents = new Map<string, string>()
+    const before = divisionOf(stage)
     try {
-      const next = work(divisionOf(stage), parents)
+      const next = work(before, parents)
       const fault = faultOf(head, stage, next)
-      if (fault) return say(fault)
-      say(undefined)
-      editStage(store, label, key, (draft) => putIn(draft, structuredClone(next), parents))
+      say(fault)
+      if (fault) return false
+      editStage(store, label, key, (draft) => putIn(draft, before, next, parents))
+      return true
     } catch (error) {
       if (!(error instanceof DivisionError)) throw error
       say(error.message)
+      return false
     }
   }
 
   function finish(drawn: readonly MapPoint[], alike: boolean): void {
     setLine([])
+    setDrawnTo(undefined)
     if (drawn.length < 2) return
     const ends = overEdges(drawn.map(toDisk))
     change('Parting drawn', `draw/${newId()}`, (division, parents) => {
@@ -86,113 +98,157 @@ export function PartingLayer({ mode }: { mode: Exclude<PartingMode, 'rest'> }) {
     })
   }
 
-  function snapped(point: MapPoint): MapPoint {
-    const corner = corners.find(({ x, y }) => Math.hypot(x - point.x, y - point.y) < SNAP_CM)
-    if (corner) return corner
-    const place = placeFromMap(head, point)
-    const rim = mapFromPlace(head, { ...place, s: 1 })
-    if (Math.hypot(rim.x - point.x, rim.y - point.y) < SNAP_CM) return mapFromPlace(head, { ...place, s: 1.03 })
-    return Math.abs(point.x) < SNAP_CM ? { x: 0, y: point.y } : point
+  /** @param besides corner that does not count, because it is the one that moves */
+  function snapped(point: MapPoint, besides?: string): Snap {
+    const others = corners.filter(({ id }) => id !== besides)
+    const lines = besides ? partings.filter(({ from, to }) => from !== besides && to !== besides) : partings
+    const hairlines = stage.layout.edges.filter(({ kind }) => kind === 'hairline').flatMap(({ id }) => drawnEdges.get(id)!)
+    return snapPoint(point, { corners: besides ? [] : others, landmarks: drawing!.landmarks.map(({ x, y }) => ({ x, y: -y })), partings: lines.map(({ id }) => drawnEdges.get(id)!), hairline: besides ? [] : hairlines }, SNAP_CM * scale)
+  }
+
+  function take(event: PointerEvent<SVGElement>, what: Held): void {
+    event.currentTarget.setPointerCapture(event.pointerId)
+    store.setState({ moving: true })
+    held.current = what
   }
 
   function drag(event: PointerEvent): void {
-    if (!dragged.current) return
-    const to = toDisk(under(event))
-    const { what } = dragged.current
-    change('vertex' in what ? 'Corner moved' : 'Parting bent', `move/${JSON.stringify(what)}`, (division) => ('vertex' in what ? moveVertex(division, what.vertex, to) : bendParting(division, what.edge, what.at, to)))
+    const what = held.current
+    if (!what) return
+    const point = under(event)
+    if ('corner' in what) {
+      const snap = snapped(point, what.corner)
+      setDrawnTo(snap)
+      change('Corner moved', `move/${what.corner}`, (division) => moveVertex(division, what.corner, toDisk(snap.point)))
+    } else if ('bend' in what) {
+      change('Parting bent', `bend/${what.edge}`, (division) => bendParting(division, what.edge, what.bend, toDisk(point)))
+    } else {
+      const to = toDisk(point)
+      if (change('Parting moved', `shift/${what.edge}`, (division) => moveParting(division, what.edge, { x: to.x - what.last.x, y: to.y - what.last.y }))) held.current = { ...what, last: to }
+    }
+  }
+
+  function letGo(): void {
+    held.current = undefined
+    store.setState({ moving: false })
+    setDrawnTo(undefined)
+  }
+
+  /** Arrow keys on a handle: `move` is given where the hand wants it, from where it is. */
+  function keys(event: KeyboardEvent, { x, y }: MapPoint, move: (from: DiskPoint, to: DiskPoint) => void): void {
+    const step = { ArrowLeft: [-KEY_CM, 0], ArrowRight: [KEY_CM, 0], ArrowUp: [0, KEY_CM], ArrowDown: [0, -KEY_CM] }[event.key]
+    if (!step) return
+    event.preventDefault()
+    event.stopPropagation()
+    move(toDisk({ x, y }), toDisk({ x: x + step[0]!, y: y + step[1]! }))
   }
 
   function tapToMerge(event: PointerEvent): void {
     const disk = toDisk(under(event))
     const tapped = zoneAt(divisionOf(stage), disk)
     if (!tapped) return
-    if (!selected || tapped.id === selected) return store.setState({ selectedZone: tapped.id })
+    if (!selected || tapped.id === selected) return store.select(tapped.id)
     change('Zones merged', `merge/${newId()}`, (division) => merge(division, selected, tapped.id))
-    store.setState({ selectedZone: tapped.id })
+    store.select(tapped.id)
   }
 
-  const handle = { r: 0.32, fill: INK.paper, stroke: INK.strong, strokeWidth: 0.09, style: { cursor: 'move', touchAction: 'none' } } as const
+  const dragging = { onPointerMove: drag, onPointerUp: letGo, onPointerCancel: letGo }
   return (
     <g ref={layer} role="group" aria-label="Partings in hand">
-      <rect
-        x={left - 1}
-        y={top - 1}
-        width={right - left + 2}
-        height={bottom - top + 2}
-        fill="transparent"
-        style={{ cursor: mode === 'draw' ? 'crosshair' : 'pointer', touchAction: 'none' }}
+      <MapSheet
+        extent={drawing.extent}
+        cursor={mode === 'draw' ? 'crosshair' : 'pointer'}
+        pointerEvents={mode === 'move' ? 'none' : undefined}
         onPointerDown={(event) => {
           if (mode === 'merge') return tapToMerge(event)
-          if (mode !== 'draw') return
+          // A second finger means to zoom, not to draw.
+          if (!event.isPrimary) return setLine([])
           event.currentTarget.setPointerCapture(event.pointerId)
-          setLine([snapped(under(event))])
+          setLine([snapped(under(event)).point])
         }}
         onPointerMove={(event) => {
-          if (mode !== 'draw' || line.length === 0) return
+          if (mode !== 'draw') return
           const point = under(event)
-          const last = line[line.length - 1]!
-          if (Math.hypot(point.x - last.x, point.y - last.y) > SPACING_CM) setLine([...line, point])
+          setDrawnTo(snapped(point))
+          const last = line[line.length - 1]
+          if (last && Math.hypot(point.x - last.x, point.y - last.y) > SPACING_CM) setLine([...line, point])
         }}
         onPointerUp={(event) => {
           if (mode !== 'draw' || line.length === 0) return
-          finish([...line, snapped(under(event))], event.shiftKey)
+          finish([...line, snapped(under(event)).point], event.shiftKey)
         }}
       />
-      {line.length > 1 && <polyline points={line.map(({ x, y }) => `${x},${-y}`).join(' ')} fill="none" stroke={INK.strong} strokeWidth={0.14} strokeDasharray="0.4 0.2" pointerEvents="none" />}
+      {line.length > 1 && <polyline points={line.map(({ x, y }) => `${x},${-y}`).join(' ')} fill="none" stroke={INK.strong} strokeWidth={3} strokeDasharray="9 5" vectorEffect="non-scaling-stroke" pointerEvents="none" />}
       {mode === 'move' && (
         <>
-          {stage.layout.edges.flatMap((edge) =>
-            edge.kind === 'hairline'
-              ? []
-              : bends(edge.via.length).map((at) => {
-                  const { x, y } = toMap(edge.via[at]!)
-                  return (
-                    <circle
-                      key={edge.id + at}
-                      cx={x}
-                      cy={-y}
-                      {...handle}
-                      r={0.22}
-                      aria-label="Bend of a parting"
-                      onPointerDown={(event) => {
-                        event.currentTarget.setPointerCapture(event.pointerId)
-                        dragged.current = { what: { edge: edge.id, at } }
-                      }}
-                      onPointerMove={drag}
-                      onPointerUp={() => (dragged.current = undefined)}
-                    />
-                  )
-                }),
+          {partings.map((edge) => {
+            const points = drawnEdges.get(edge.id)!
+            const middle = points[Math.floor(points.length / 2)]!
+            return (
+              <polyline
+                key={edge.id}
+                points={points.map(({ x, y }) => `${x},${-y}`).join(' ')}
+                fill="none"
+                stroke="transparent"
+                strokeWidth={24}
+                vectorEffect="non-scaling-stroke"
+                pointerEvents="stroke"
+                style={{ cursor: 'grab', touchAction: 'none' }}
+                role="button"
+                aria-label={`Parting ${edge.id}`}
+                tabIndex={0}
+                onKeyDown={(event) => keys(event, middle, (from, to) => change('Parting moved', `shift/${edge.id}`, (division) => moveParting(division, edge.id, { x: to.x - from.x, y: to.y - from.y })))}
+                onPointerDown={(event) => take(event, { edge: edge.id, last: toDisk(under(event)) })}
+                {...dragging}
+              />
+            )
+          })}
+          {partings.flatMap((edge) =>
+            bends(edge.via.length).map((at) => {
+              return <Handle key={edge.id + at} at={toMap(edge.via[at]!)} px={6} aria-label="Bend of a parting" onPointerDown={(event) => take(event, { edge: edge.id, bend: at })} {...dragging} />
+            }),
           )}
           {corners.map(({ id, x, y }) => (
-            <circle
+            <Handle
               key={id}
-              cx={x}
-              cy={-y}
-              {...handle}
+              at={{ x, y }}
+              px={9}
               role="button"
               aria-label={`Corner ${id}`}
               tabIndex={0}
-              onKeyDown={(event) => {
-                const step = { ArrowLeft: [-0.3, 0], ArrowRight: [0.3, 0], ArrowUp: [0, 0.3], ArrowDown: [0, -0.3] }[event.key]
-                if (!step) return
-                event.preventDefault()
-                event.stopPropagation()
-                change('Corner moved', `move/${id}`, (division) => moveVertex(division, id, toDisk({ x: x + step[0]!, y: y + step[1]! })))
-              }}
-              onPointerDown={(event) => {
-                event.currentTarget.setPointerCapture(event.pointerId)
-                dragged.current = { what: { vertex: id } }
-              }}
-              onPointerMove={drag}
-              onPointerUp={() => (dragged.current = undefined)}
+              onKeyDown={(event) => keys(event, { x, y }, (_, to) => change('Corner moved', `move/${id}`, (division) => moveVertex(division, id, to)))}
+              onPointerDown={(event) => take(event, { corner: id })}
+              {...dragging}
             />
           ))}
         </>
       )}
+      {drawnTo?.to && (
+        <g pointerEvents="none" aria-hidden>
+          <Handle at={drawnTo.point} px={5} />
+          <text x={drawnTo.point.x + 0.4 * scale} y={-drawnTo.point.y - 0.4 * scale} fontSize={0.5 * scale} fill={INK.strong} stroke={INK.paper} strokeWidth={0.14 * scale} paintOrder="stroke">
+            {SNAP_WORDS[drawnTo.to]}
+          </text>
+        </g>
+      )}
     </g>
   )
 }
+
+/** A dot of a size that stays on screen however near the map is, with room around it for a finger. @param px radius */
+function Handle({ at: { x, y }, px, ...rest }: { at: MapPoint; px: number } & Omit<SVGProps<SVGGElement>, 'x' | 'y'>) {
+  // A stroke without length is drawn as its round cap.
+  const dot = { x1: x, x2: x + 0.001, y1: -y, y2: -y, strokeLinecap: 'round', vectorEffect: 'non-scaling-stroke' } as const
+  return (
+    <g style={{ cursor: 'move', touchAction: 'none' }} {...rest}>
+      <line {...dot} stroke="transparent" strokeWidth={Math.max(30, 2 * px)} />
+      <line {...dot} stroke={INK.strong} strokeWidth={2 * px} />
+      <line {...dot} stroke={INK.paper} strokeWidth={2 * px - 4} />
+    </g>
+  )
+}
+
+const SNAP_WORDS: Record<SnapKind, string> = { corner: 'corner', landmark: 'landmark', mirror: 'like the other side', hairline: 'hairline', parting: 'parting', middle: 'middle' }
 
 /** Two or three of a parting's places to bend it by. */
 const bends = (count: number): number[] => (count === 0 ? [] : count < 4 ? [Math.floor(count / 2)] : [Math.floor(count / 4), Math.floor(count / 2), Math.floor((3 * count) / 4)])

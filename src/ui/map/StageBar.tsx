@@ -4,7 +4,7 @@ import Button from '@mui/material/Button'
 import Menu from '@mui/material/Menu'
 import MenuItem from '@mui/material/MenuItem'
 import Typography from '@mui/material/Typography'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { v7 as newId } from 'uuid'
 import { COUNTS, STAGE_KINDS, type Stage, type StageKind, type WorksOn } from '@/core/model'
 import { defaultPlacement, TAKE_PRESETS } from '@/core/placement'
@@ -14,30 +14,34 @@ import { editStage, stageOf, usePlan, usePlanStore, variantOf } from './context'
 
 const BLOCK = TAKE_PRESETS.find(({ id }) => id === 'block')!
 
+type StageOutline = Pick<Stage, 'id' | 'name' | 'worksOn'>
+
 /** The stages of the service in their order; the one in hand is on the map. */
 export function StageBar() {
   const { store, permissions } = usePlanStore()
-  const stages = usePlan((state) => variantOf(state).stages)
-  const stage = usePlan(stageOf)
+  // Their names and what they work on; the zones in them are read when a hand asks for something, so that drags redraw nothing here.
+  const outline = usePlan((state) => JSON.stringify(variantOf(state).stages.map(({ id, name, worksOn }) => ({ id, name, worksOn }))))
+  const stages = useMemo(() => JSON.parse(outline) as StageOutline[], [outline])
+  const stageId = usePlan((state) => stageOf(state).id)
+  const stage = stages.find(({ id }) => id === stageId)!
   const [menu, setMenu] = useState<{ anchor: HTMLElement; kind: 'add' | 'more' }>()
-  const show = (id: string) => store.setState({ stageId: id, selectedZone: undefined, openTotal: undefined })
 
   /** A new stage on a copy of the layout in hand, nothing taken yet. */
   function add(kind: StageKind) {
     setMenu(undefined)
     const id = newId()
-    const { worksOn: _earlier, ...rest } = stage
-    const ids = new Map(stage.zones.map((zone) => [zone.id, newId()]))
+    const { worksOn: _earlier, ...rest } = stageOf(store.getState())
+    const ids = new Map(rest.zones.map((zone) => [zone.id, newId()]))
     const next: Stage = {
       ...structuredClone(rest),
       id,
       kind,
       name: WORDS.stage[kind],
-      zones: stage.zones.map((zone) => ({ ...structuredClone(zone), id: ids.get(zone.id)!, placement: { ...defaultPlacement(), take: { ...BLOCK.take }, subsectionMm: BLOCK.subsectionMm, rowGapMm: 0, sequence: [] } })),
-      order: stage.order.map((zoneId) => ids.get(zoneId)!),
+      zones: rest.zones.map((zone) => ({ ...structuredClone(zone), id: ids.get(zone.id)!, placement: { ...defaultPlacement(), take: { ...BLOCK.take }, subsectionMm: BLOCK.subsectionMm, rowGapMm: 0, sequence: [] } })),
+      order: rest.order.map((zoneId) => ids.get(zoneId)!),
     }
     store.edit(`${WORDS.stage[kind]} added`, 'stage/add', (draft) => void variantOf({ document: draft }).stages.push(next))
-    show(id)
+    store.show(id)
   }
 
   function remove() {
@@ -48,7 +52,7 @@ export function StageBar() {
       // What worked on the stage that goes works on everything.
       for (const other of variant.stages) if (other.worksOn?.stageId === stage.id) delete other.worksOn
     })
-    store.setState({ stageId: undefined, selectedZone: undefined })
+    store.show(undefined)
   }
 
   function workOn(worksOn: WorksOn | undefined, words: string) {
@@ -59,7 +63,7 @@ export function StageBar() {
     })
   }
 
-  function layUnder(other: Stage | undefined) {
+  function layUnder(other: StageOutline | undefined) {
     setMenu(undefined)
     const drawing = store.getState().answer?.drawing
     store.setState({ underlay: other && drawing ? { ...drawing, zones: drawing.zones.filter(({ stageId }) => stageId === other.id) } : undefined })
@@ -71,7 +75,7 @@ export function StageBar() {
       <Box component="ol" aria-label="Stages" sx={{ display: 'flex', listStyle: 'none', m: 0, p: 0 }}>
         {stages.map((one, i) => (
           <Box component="li" key={one.id}>
-            <Button color="inherit" aria-pressed={one === stage} onClick={() => show(one.id)} sx={{ minHeight: 40, px: 1, borderRadius: 0, whiteSpace: 'nowrap', fontWeight: one === stage ? 700 : 500, bgcolor: one === stage ? 'action.selected' : undefined }}>
+            <Button color="inherit" aria-pressed={one === stage} onClick={() => store.show(one.id)} sx={{ minHeight: 40, px: 1, borderRadius: 0, whiteSpace: 'nowrap', fontWeight: one === stage ? 700 : 500, bgcolor: one === stage ? 'action.selected' : undefined }}>
               {i + 1} {one.name}
             </Button>
           </Box>
@@ -87,14 +91,14 @@ export function StageBar() {
           </Button>
         </>
       )}
-      <Menu open={menu?.kind === 'add'} anchorEl={menu?.anchor ?? null} onClose={() => setMenu(undefined)}>
+      {menu?.kind === 'add' && <Menu open anchorEl={menu.anchor} onClose={() => setMenu(undefined)}>
         {STAGE_KINDS.map((kind) => (
           <MenuItem key={kind} onClick={() => add(kind)}>
             {WORDS.stage[kind]}
           </MenuItem>
         ))}
-      </Menu>
-      <Menu open={menu?.kind === 'more'} anchorEl={menu?.anchor ?? null} onClose={() => setMenu(undefined)}>
+      </Menu>}
+      {menu?.kind === 'more' && <Menu open anchorEl={menu.anchor} onClose={() => setMenu(undefined)}>
         <Typography variant="caption" color="textSecondary" sx={{ px: 2 }}>
           Works on
         </Typography>
@@ -120,7 +124,7 @@ export function StageBar() {
           ))}
         <MenuItem onClick={() => layUnder(undefined)}>nothing</MenuItem>
         {stages.length > 1 && <MenuItem onClick={remove}>Remove this stage</MenuItem>}
-      </Menu>
+      </Menu>}
     </Box>
   )
 }

@@ -21,7 +21,7 @@ const LookFiguresView = dynamic(() => import('./LookPanel').then((module) => mod
 export function TotalPanel() {
   const { store } = usePlanStore()
   const open = usePlan((state) => state.openTotal)
-  const derivations = usePlan((state) => state.answer?.derivations)
+  const derivations = usePlan((state) => state.judged?.derivations)
   const panel = useRef<HTMLDivElement>(null)
   useEffect(() => panel.current?.focus(), [open])
   if (!open || !derivations) return null
@@ -58,7 +58,7 @@ function Opened({ derivation }: { derivation: Derivation }) {
     <Stack spacing={1.5}>
       <Lines title="Adds up from">
         {derivation.adds.map(({ label, value, zoneId }) => (
-          <Line key={label} label={label} value={value} onClick={zoneId ? () => store.setState({ selectedZone: zoneId }) : undefined} />
+          <Line key={label} label={label} value={value} onClick={zoneId ? () => store.select(zoneId) : undefined} />
         ))}
       </Lines>
       <Lines title="Inputs">
@@ -109,7 +109,7 @@ function Line({ label, value, onClick }: { label: string; value: string; onClick
 /** Cautions, which have to be acknowledged, and advice, which may be taken. */
 function ToLookAt() {
   const cautions = useCautions()
-  const advice = usePlan((state) => state.answer?.figures.advice) ?? []
+  const advice = usePlan((state) => state.judged?.figures.advice) ?? []
   const [shown, setShown] = useState<'cautions' | 'advice'>('cautions')
   return (
     <Stack spacing={2}>

@@ -4,19 +4,22 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Snackbar from '@mui/material/Snackbar'
 import dynamic from 'next/dynamic'
-import { useEffect, useMemo, useRef, useState } from 'react'
-import type { OpenPlan, Placement } from '@/core/model'
-import { editStage, PlanContext, stageOf, usePlan, usePlanStore, type Permissions } from './context'
+import { useEffect, useMemo, useState } from 'react'
+import type { OpenPlan } from '@/core/model'
+import { copyZones, pasteZones } from './clipboard'
+import { PlanContext, stageOf, usePlan, usePlanStore, type Permissions } from './context'
 import { Header, type DialogName } from './Header'
 import { HeadInset } from './HeadInset'
 import { OrderRibbon } from './OrderRibbon'
-import { PartingBar, PartingTool, type PartingMode } from './PartingTool'
+import { MapTools, ToolLayer, type MapTool } from './MapTools'
+import type { RampWish } from './RampTool'
 import { SaveTrouble } from './SaveStatus'
 import { StageBar } from './StageBar'
 import { ScalpMap } from './ScalpMap'
 import { createPlanStore } from './store'
 import { TotalPanel } from './TotalPanel'
 import { TotalsStrip } from './TotalsStrip'
+import { useKeepOnLeaving } from './useKeepOnLeaving'
 import { usePlanWorker } from './usePlanWorker'
 import { ZoneCard } from './ZoneCard'
 import { LINE } from '../theme'
@@ -27,6 +30,9 @@ const FormulasDialog = dynamic(() => import('./dialogs/FormulasDialog').then((mo
 const VariantsDialog = dynamic(() => import('./dialogs/VariantsDialog').then((module) => module.VariantsDialog))
 const KeysDialog = dynamic(() => import('./dialogs/KeysDialog').then((module) => module.KeysDialog))
 const RenameDialog = dynamic(() => import('./dialogs/RenameDialog').then((module) => module.RenameDialog))
+
+/** The first ramp that is offered: denser towards the end of the line, as is usual at the face. Our estimate. */
+const FIRST_RAMP: RampWish = { figure: 'rowGapMm', from: 12, to: 4 }
 
 interface Props {
   open: OpenPlan
@@ -47,60 +53,40 @@ export function Workspace({ open, permissions }: Props) {
 function Studio({ client, lastVisit }: Pick<OpenPlan, 'client' | 'lastVisit'>) {
   const { store, permissions } = usePlanStore()
   const worker = usePlanWorker(store)
-  const problems = usePlan((state) => state.problems)
+  const problem = usePlan((state) => state.problems[0]?.message)
   const [dialog, setDialog] = useState<DialogName | 'rename'>()
   const [message, setMessage] = useState<string>()
   const [recordNoted, setRecordNoted] = useState(false)
-  const [partingMode, setPartingMode] = useState<PartingMode>('rest')
-  const copied = useRef<Placement>(undefined)
+  const [tool, setTool] = useState<MapTool>('rest')
+  const [wish, setWish] = useState(FIRST_RAMP)
   const close = () => setDialog(undefined)
   const underlaid = usePlan((state) => state.underlay !== undefined)
   const setUnderlay = async () => store.setState({ underlay: !underlaid && worker && lastVisit ? await worker.drawing(lastVisit.document) : undefined })
   const underlay = lastVisit && worker ? { shown: underlaid, on: lastVisit.on, toggle: () => void setUnderlay() } : undefined
 
-  useEffect(() => {
-    if (permissions.write) void store.resume()
-    const leave = (event: BeforeUnloadEvent) => {
-      if (store.getState().unsent.length > 0 && store.getState().save.kind === 'waiting') {
-        void store.flush()
-        event.preventDefault()
-      }
-    }
-    window.addEventListener('beforeunload', leave)
-    return () => window.removeEventListener('beforeunload', leave)
-  }, [store, permissions.write])
+  useKeepOnLeaving(store, permissions.write)
 
   useEffect(() => {
     function keys(event: KeyboardEvent) {
       if (event.target instanceof HTMLElement && event.target.closest('input, textarea, [role="dialog"]')) return
       const command = event.ctrlKey || event.metaKey
       if (event.key === '?') setDialog('keys')
-      else if (event.key === 'Escape') store.setState({ openTotal: undefined })
+      else if (event.key === 'Escape') {
+        setTool('rest')
+        store.setState({ openTotal: undefined, picking: 'one', partingProblem: undefined })
+      }
       else if (!permissions.write) return
       else if (command && event.key.toLowerCase() === 'z') {
         event.preventDefault()
         if (event.shiftKey) store.redo()
         else store.undo()
-      } else if (!command && event.key.toLowerCase() === 'c') copyZone()
-      else if (!command && event.key.toLowerCase() === 'v') pasteZone()
-    }
-    function selected() {
-      const state = store.getState()
-      return stageOf(state).zones.find(({ id }) => id === state.selectedZone)
-    }
-    function copyZone() {
-      const zone = selected()
-      if (!zone) return
-      copied.current = zone.placement
-      setMessage(`${zone.name} copied. V pastes it into another zone.`)
-    }
-    function pasteZone() {
-      const zone = selected()
-      const placement = copied.current
-      if (zone && placement)
-        editStage(store, `Pasted, ${zone.name}`, `paste/${zone.id}`, (stage) => {
-          stage.zones.find(({ id }) => id === zone.id)!.placement = structuredClone(placement)
-        })
+      } else if (!command && event.key.toLowerCase() === 'c') setMessage(copyZones(store, event.shiftKey ? 'all' : 'chosen'))
+      else if (!command && event.key.toLowerCase() === 'v') setMessage(pasteZones(store))
+      else if (command && event.key.toLowerCase() === 'a') {
+        event.preventDefault()
+        const [first, ...rest] = stageOf(store.getState()).order
+        store.setState({ selectedZone: first, alsoSelected: rest })
+      }
     }
     window.addEventListener('keydown', keys)
     return () => window.removeEventListener('keydown', keys)
@@ -123,7 +109,7 @@ function Studio({ client, lastVisit }: Pick<OpenPlan, 'client' | 'lastVisit'>) {
           This plan’s head or hair differs from the client’s record.
         </Alert>
       )}
-      {problems.length > 0 && (
+      {problem && (
         <Alert
           severity="warning"
           action={
@@ -132,7 +118,7 @@ function Studio({ client, lastVisit }: Pick<OpenPlan, 'client' | 'lastVisit'>) {
             </Button>
           }
         >
-          The figures below are from before: {problems[0]!.message}
+          The figures below are from before: {problem}
         </Alert>
       )}
       <Box
@@ -152,15 +138,17 @@ function Studio({ client, lastVisit }: Pick<OpenPlan, 'client' | 'lastVisit'>) {
             <HeadInset worker={worker} />
           </Box>
         </Box>
-        <Box sx={{ position: 'relative', minHeight: 0, height: { xs: 'min(100vw, 70dvh)', md: 'auto' }, order: { xs: 0, md: 1 }, '@media print': { height: '16cm', order: 1 } }}>
+        <Box sx={{ position: 'relative', minHeight: 0, display: 'flex', flexDirection: 'column', order: { xs: 0, md: 1 }, '@media print': { order: 1 } }}>
           <StageBar />
-          <ScalpMap worker={worker}>
-            <PartingTool mode={partingMode} />
-          </ScalpMap>
-          <PartingBar mode={partingMode} onMode={setPartingMode} />
+          <Box sx={{ flex: { md: 1 }, minHeight: 0, height: { xs: 'min(100vw, 70dvh)', md: 'auto' }, '@media print': { height: '16cm' } }}>
+            <ScalpMap worker={worker} held={tool === 'rest' ? 'free' : 'byTool'}>
+              {(scale) => <ToolLayer tool={tool} wish={wish} worker={worker} scale={scale} onMessage={setMessage} />}
+            </ScalpMap>
+          </Box>
+          <MapTools tool={tool} onTool={setTool} wish={wish} onWish={setWish} />
         </Box>
         <Box className="screen-only" sx={{ borderLeft: { md: LINE }, borderTop: { xs: LINE, md: 'none' }, overflow: 'auto', order: 2 }}>
-          <ZoneCard />
+          <ZoneCard onMessage={setMessage} />
         </Box>
         <TotalPanel />
       </Box>

@@ -9,168 +9,215 @@ import Stack from '@mui/material/Stack'
 import Switch from '@mui/material/Switch'
 import Typography from '@mui/material/Typography'
 import dynamic from 'next/dynamic'
+import type { ReactNode } from 'react'
 import { useShallow } from 'zustand/react/shallow'
-import { DIRECTIONS, LIMITS, ROW_ORDERS, type Placement, type Zone } from '@/core/model'
+import { DIRECTIONS, ROW_ORDERS, type Placement, type Zone } from '@/core/model'
 import { isStitched, TAKE_PRESETS } from '@/core/placement'
-import { Choice, NumberField } from '../parts'
-import { WORDS } from '../words'
+import { Choice } from '../parts'
+import { optionsOf, WORDS } from '../words'
+import { copyZones, pasteZones } from './clipboard'
 import { Comb } from './Comb'
-import { editStage, editZone, stageOf, usePlan, usePlanStore, zonesInOrder } from './context'
+import { chosenZones, editChosen, editStage, stageOf, usePlacement, usePlan, usePlanStore, zonesInOrder } from './context'
+import { FigureField } from './FigureField'
 import { SequenceBeads } from './SequenceBeads'
 
 // Fetched once it is opened; mounted only while it is, so that a drag on the comb does not draw it again and again.
 const ZoneMore = dynamic(() => import('./ZoneMore').then((module) => module.ZoneMore))
 
-/** Everything that is decided for the selected zone. */
-export function ZoneCard() {
-  const selected = usePlan((state) => state.selectedZone)
-  const zones = usePlan(useShallow(zonesInOrder))
-  const zone = zones.find(({ id }) => id === selected)
-  if (!zone)
+interface Props {
+  onMessage: (message: string) => void
+}
+
+/** Everything that is decided for the selected zones. Every part takes from the plan only what it shows, so that a drag redraws little. */
+export function ZoneCard({ onMessage }: Props) {
+  const zoneId = usePlan((state) => chosenZones(state)[0]?.id)
+  if (!zoneId)
     return (
       <Box sx={{ p: 2 }}>
         <Typography variant="h2">Choose a zone</Typography>
         <Typography color="textSecondary" sx={{ mt: 1 }}>
-          Tap a zone on the map or in the order list. Then set its partings, what is taken from each subsection, and which formula each row gets. Press ? for the keys.
+          Tap a zone on the map or in the order list; with Shift, or with “Several” pressed, more than one. Then set its partings, what is taken from each subsection, and which formula each row gets. Press ? for the keys.
         </Typography>
       </Box>
     )
-  return <OneZone key={zone.id} zone={zone} order={zones.indexOf(zone) + 1} />
+  return <ChosenZones key={zoneId} onMessage={onMessage} />
 }
 
-function OneZone({ zone, order }: { zone: Zone; order: number }) {
-  const { store, permissions } = usePlanStore()
-  const figures = usePlan((state) => state.answer?.figures.zones.find(({ id }) => id === zone.id))
-  const swatches = usePlan((state) => state.answer?.drawing.swatches) ?? {}
-  const formulas = usePlan((state) => state.document.formulas)
-  const { placement } = zone
-  const { take } = placement
-  const readOnly = !permissions.write
-
-  const set = (what: string, key: string, recipe: (placement: Placement) => void) =>
-    editZone(store, zone, what, key, (draft) => recipe(draft.placement))
-
-  const preset = TAKE_PRESETS.find(
-    (candidate) =>
-      candidate.take.kind === take.kind &&
-      (!isStitched(take) || (candidate.take.stitchMm === take.stitchMm && candidate.take.stitchGapMm === take.stitchGapMm)),
-  )
-  const stitched = isStitched(take)
-  const foils = take.kind !== 'onScalp'
+function ChosenZones({ onMessage }: Props) {
+  const { permissions } = usePlanStore()
+  const order = usePlan((state) => zonesInOrder(state).findIndex(({ id }) => id === state.selectedZone) + 1)
+  const names = usePlan(useShallow((state) => chosenZones(state).map(({ name }) => name)))
+  const stitched = usePlacement(({ take }) => isStitched(take))
+  const onScalp = usePlacement(({ take }) => take.kind === 'onScalp')
+  const diagonal = usePlacement(({ direction }) => direction.startsWith('diagonal'))
+  const toTheSkin = usePlacement(({ startCm }) => startCm === 0)
 
   return (
-    <Stack spacing={1.5} sx={{ p: 2 }} component="section" aria-label={`Zone ${order}, ${zone.name}`}>
+    <Stack spacing={1.5} sx={{ p: 2 }} component="section" aria-label={`Zone ${order}, ${names[0]}`}>
       <Box>
         <Typography variant="h2">
-          {order}. {zone.name}
+          {order}. {names[0]}
         </Typography>
-        {figures && (
-          <Typography variant="caption" color="textSecondary">
-            {figures.areaCm2} cm² · {figures.hairs} hairs · {figures.rows} rows · {figures.foils} foils · {Math.round(figures.takenFraction * 100)} % taken
-            {figures.foils > 0 && ` · foils ${figures.foilLengthCm.min}–${figures.foilLengthCm.max} cm long`}
+        {names.length > 1 && (
+          <Typography sx={{ fontWeight: 600 }}>
+            and {names.length - 1} more: {names.slice(1).join(', ')}. What is set here is set for all.
           </Typography>
         )}
+        <ZoneFacts />
       </Box>
-      <Choice
-        label="What is taken"
-        value={preset?.id}
-        disabled={readOnly}
-        options={TAKE_PRESETS.map(({ id }) => ({ value: id, label: WORDS.preset[id] }))}
-        onChange={(id) => {
-          const chosen = TAKE_PRESETS.find((candidate) => candidate.id === id)!
-          set(WORDS.preset[id]!, 'preset', (draft) => {
-            draft.take = { ...draft.take, ...chosen.take, bandCm: draft.take.bandCm }
-            draft.subsectionMm = chosen.subsectionMm
-            delete draft.cover
-            if (chosen.take.kind === 'onScalp' || chosen.take.kind === 'block') draft.rowGapMm = 0
-          })
-        }}
-      />
-      <SequenceBeads
-        sequence={placement.sequence}
-        formulas={formulas}
-        swatches={swatches}
-        disabled={readOnly}
-        onChange={(sequence, what) => set(what, 'sequence', (draft) => void (draft.sequence = sequence))}
-      />
-      {stitched && <Comb take={take} disabled={readOnly} onChange={(change) => set('Stitches', 'comb', (draft) => void Object.assign(draft.take, change))} />}
-      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(290px, 1fr))', columnGap: 3, rowGap: 0.5 }}>
+      <Presets />
+      <Rhythm />
+      {stitched && <ZoneComb />}
+      <Columns>
         {stitched && (
           <>
-            <NumberField layout="row" label="Stitch" value={take.stitchMm} limit={LIMITS.stitchMm} step={0.5} disabled={readOnly} onChange={(value) => set(`Stitch ${value} mm`, 'stitch', (draft) => void (draft.take.stitchMm = value))} />
-            <NumberField layout="row" label="Gap between stitches" value={take.stitchGapMm} limit={LIMITS.stitchGapMm} step={0.5} disabled={readOnly} onChange={(value) => set(`Stitch gap ${value} mm`, 'stitchGap', (draft) => void (draft.take.stitchGapMm = value))} />
+            <FigureField figure="stitchMm" label="Stitch" step={0.5} />
+            <FigureField figure="stitchGapMm" label="Gap between stitches" step={0.5} />
           </>
         )}
-        <NumberField layout="row" label="Subsection" value={placement.subsectionMm} limit={LIMITS.subsectionMm} step={1} disabled={readOnly} onChange={(value) => set(`Subsection ${value} mm`, 'subsection', (draft) => void (draft.subsectionMm = value))} />
-        <NumberField
-          layout="row"
-          label="Row gap"
-          value={placement.rowGapMm}
-          limit={LIMITS.rowGapMm}
-          step={1}
-          disabled={readOnly}
-          help={placement.rowGapMm === 0 ? 'Back-to-back' : figures ? `Rows ${figures.pitchMm} mm apart as laid` : ''}
-          onChange={(value) => set(`Row gap ${value} mm`, 'rowGap', (draft) => void (draft.rowGapMm = value))}
-        />
-        {foils ? (
-          <NumberField layout="row" label="Start from the scalp" value={placement.startCm} limit={LIMITS.startCm} step={0.5} disabled={readOnly} help={placement.startCm === 0 ? 'To the skin' : ''} onChange={(value) => set(`Start ${value} cm`, 'start', (draft) => void (draft.startCm = value))} />
-        ) : (
-          <NumberField layout="row" label="New growth" value={take.bandCm} limit={LIMITS.bandCm} step={0.1} disabled={readOnly} onChange={(value) => set(`New growth ${value} cm`, 'band', (draft) => void (draft.take.bandCm = value))} />
-        )}
-      </Box>
-      <Choice label="Partings" value={placement.direction} disabled={readOnly} options={DIRECTIONS.map((value) => ({ value, label: WORDS.direction[value] }))} onChange={(value) => set(`${WORDS.direction[value]} partings`, 'direction', (draft) => void (draft.direction = value))} />
-      {placement.direction.startsWith('diagonal') && (
-        <NumberField layout="row" label="Slope" value={placement.angleDeg} limit={LIMITS.angleDeg} step={5} disabled={readOnly} onChange={(value) => set(`Slope ${value}°`, 'angle', (draft) => void (draft.angleDeg = value))} />
-      )}
-      <Choice label="Rows are worked" value={placement.rowOrder} disabled={readOnly} options={ROW_ORDERS.map((value) => ({ value, label: WORDS.rowOrder[value] }))} onChange={(value) => set(WORDS.rowOrder[value], 'rowOrder', (draft) => void (draft.rowOrder = value))} />
-      <FormControlLabel
-        disabled={readOnly}
-        control={<Switch checked={placement.bricklay} onChange={(event) => set(event.target.checked ? 'Bricklaid' : 'In line', 'bricklay', (draft) => void (draft.bricklay = event.target.checked))} />}
-        label="Bricklay: offset every other row"
-      />
+        <FigureField figure="subsectionMm" label="Subsection" step={1} />
+        <RowGap />
+        {onScalp ? <FigureField figure="bandCm" label="New growth" step={0.1} /> : <FigureField figure="startCm" label="Start from the scalp" step={0.5} help={toTheSkin ? 'To the skin' : ''} />}
+      </Columns>
+      <Directions />
+      {diagonal && <FigureField figure="angleDeg" label="Slope" step={5} />}
+      <RowOrders />
+      <Bricklay />
       <Accordion disableGutters variant="outlined" slotProps={{ transition: { unmountOnExit: true } }} sx={{ '&::before': { display: 'none' } }}>
         <AccordionSummary expandIcon={<span aria-hidden>▾</span>}>
           <Typography sx={{ fontWeight: 600 }}>Paint, dropout, hairline, ramps…</Typography>
         </AccordionSummary>
         <AccordionDetails sx={{ p: 1 }}>
-          <ZoneMore zone={zone} readOnly={readOnly} set={set} />
+          <ZoneMore />
         </AccordionDetails>
       </Accordion>
-      {!readOnly && <CopyButtons zone={zone} />}
+      {permissions.write && <CopyButtons onMessage={onMessage} />}
     </Stack>
   )
 }
 
-/** Copies this zone's placement to its mirror image or to all zones. */
-function CopyButtons({ zone }: { zone: Zone }) {
-  const { store } = usePlanStore()
-  const stage = usePlan(stageOf)
-  const mirrored = stage.zones.find(({ role }) => role !== zone.role && role === mirrorRole(zone.role))
+const Columns = ({ children }: { children: ReactNode }) => <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(290px, 1fr))', columnGap: 3, rowGap: 0.5 }}>{children}</Box>
 
-  function copyTo(targets: Zone[], label: string) {
-    const ids = new Set(targets.map(({ id }) => id))
-    editStage(store, label, `copy/${zone.id}`, (draft) => {
-      for (const target of draft.zones) if (ids.has(target.id)) target.placement = structuredClone(zone.placement)
+function ZoneFacts() {
+  const figures = usePlan((state) => state.answer?.figures.zones.find(({ id }) => id === state.selectedZone))
+  if (!figures) return null
+  return (
+    <Typography variant="caption" color="textSecondary">
+      {figures.areaCm2} cm² · {figures.hairs} hairs · {figures.rows} rows · {figures.foils} foils · {Math.round(figures.takenFraction * 100)} % taken
+      {figures.foils > 0 && ` · foils ${figures.foilLengthCm.min}–${figures.foilLengthCm.max} cm long`}
+    </Typography>
+  )
+}
+
+function Presets() {
+  const { store, permissions } = usePlanStore()
+  const preset = usePlacement(({ take }) => TAKE_PRESETS.find((one) => one.take.kind === take.kind && (!isStitched(take) || (one.take.stitchMm === take.stitchMm && one.take.stitchGapMm === take.stitchGapMm)))?.id)
+  return (
+    <Choice
+      label="What is taken"
+      value={preset}
+      disabled={!permissions.write}
+      options={TAKE_PRESETS.map(({ id }) => ({ value: id, label: WORDS.preset[id] }))}
+      onChange={(id) => {
+        const chosen = TAKE_PRESETS.find((candidate) => candidate.id === id)!
+        editChosen(store, WORDS.preset[id]!, 'preset', (draft) => {
+          draft.take = { ...draft.take, ...chosen.take, bandCm: draft.take.bandCm }
+          draft.subsectionMm = chosen.subsectionMm
+          delete draft.cover
+          if (chosen.take.kind === 'onScalp' || chosen.take.kind === 'block') draft.rowGapMm = 0
+        })
+      }}
+    />
+  )
+}
+
+function Rhythm() {
+  const { store, permissions } = usePlanStore()
+  const sequence = usePlacement((placement) => placement.sequence)
+  const formulas = usePlan((state) => state.document.formulas)
+  const swatches = usePlan(useShallow((state) => state.answer?.drawing.swatches ?? {}))
+  return <SequenceBeads sequence={sequence} formulas={formulas} swatches={swatches} disabled={!permissions.write} onChange={(next, what) => editChosen(store, what, 'sequence', (draft) => void (draft.sequence = next))} />
+}
+
+function ZoneComb() {
+  const { store, permissions } = usePlanStore()
+  const take = usePlacement((placement) => placement.take)
+  return (
+    <Comb
+      take={take}
+      disabled={!permissions.write}
+      onChange={(change) => {
+        const words = ({ take: { stitchMm, stitchGapMm } }: Pick<Placement, 'take'>) => `${stitchMm} of ${stitchMm + stitchGapMm} mm`
+        editChosen(store, (before) => `Stitches ${words(before)} → ${words({ take: { ...take, ...change } })}`, 'comb', (draft) => void Object.assign(draft.take, change))
+      }}
+    />
+  )
+}
+
+function RowGap() {
+  const backToBack = usePlacement(({ rowGapMm }) => rowGapMm === 0)
+  const pitchMm = usePlan((state) => state.answer?.figures.zones.find(({ id }) => id === state.selectedZone)?.pitchMm)
+  return <FigureField figure="rowGapMm" label="Row gap" step={1} help={backToBack ? 'Back-to-back' : pitchMm ? `Rows ${pitchMm} mm apart as laid` : ''} />
+}
+
+function Directions() {
+  const { store, permissions } = usePlanStore()
+  const direction = usePlacement((placement) => placement.direction)
+  return <Choice label="Partings" value={direction} disabled={!permissions.write} options={optionsOf(DIRECTIONS, WORDS.direction)} onChange={(value) => editChosen(store, `${WORDS.direction[value]} partings`, 'direction', (draft) => void (draft.direction = value))} />
+}
+
+function RowOrders() {
+  const { store, permissions } = usePlanStore()
+  const rowOrder = usePlacement((placement) => placement.rowOrder)
+  return <Choice label="Rows are worked" value={rowOrder} disabled={!permissions.write} options={optionsOf(ROW_ORDERS, WORDS.rowOrder)} onChange={(value) => editChosen(store, WORDS.rowOrder[value], 'rowOrder', (draft) => void (draft.rowOrder = value))} />
+}
+
+function Bricklay() {
+  const { store, permissions } = usePlanStore()
+  const bricklay = usePlacement((placement) => placement.bricklay)
+  return (
+    <FormControlLabel
+      disabled={!permissions.write}
+      control={<Switch checked={bricklay} onChange={(event) => editChosen(store, event.target.checked ? 'Bricklaid' : 'In line', 'bricklay', (draft) => void (draft.bricklay = event.target.checked))} />}
+      label="Bricklay: offset every other row"
+    />
+  )
+}
+
+/** Takes this zone's placement elsewhere: to its mirror image, to all zones, or by way of copying to other zones and plans. */
+function CopyButtons({ onMessage }: Props) {
+  const { store } = usePlanStore()
+  const mirrorName = usePlan((state) => mirrorOf(stageOf(state).zones, state.selectedZone)?.name)
+
+  function copyTo(which: (zones: Zone[]) => Zone[], what: string) {
+    const state = store.getState()
+    const [zone] = chosenZones(state)
+    const targets = new Set(which(stageOf(state).zones).map(({ id }) => id))
+    editStage(store, `${zone!.name} copied to ${what}`, `copy/${zone!.id}`, (draft) => {
+      for (const target of draft.zones) if (targets.has(target.id)) target.placement = structuredClone(zone!.placement)
     })
   }
 
+  const button = (label: string, onClick: () => void) => (
+    <Button variant="outlined" color="inherit" sx={{ borderColor: 'divider' }} onClick={onClick}>
+      {label}
+    </Button>
+  )
   return (
     <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-      {mirrored && (
-        <Button variant="outlined" color="inherit" sx={{ borderColor: 'divider' }} onClick={() => copyTo([mirrored], `${zone.name} copied to ${mirrored.name}`)}>
-          Same on {mirrored.name.toLowerCase()}
-        </Button>
-      )}
-      <Button
-        variant="outlined"
-        color="inherit"
-        sx={{ borderColor: 'divider' }}
-        onClick={() => copyTo(stage.zones.filter(({ id }) => id !== zone.id), `${zone.name} copied to all zones`)}
-      >
-        Same everywhere
-      </Button>
+      {mirrorName && button(`Same on ${mirrorName.toLowerCase()}`, () => copyTo((zones) => [mirrorOf(zones, store.getState().selectedZone)!], mirrorName))}
+      {button('Same everywhere', () => copyTo((zones) => zones.filter(({ id }) => id !== store.getState().selectedZone), 'all zones'))}
+      {button('Copy', () => onMessage(copyZones(store, 'chosen')))}
+      {button('Copy all zones', () => onMessage(copyZones(store, 'all')))}
+      {button('Paste', () => onMessage(pasteZones(store)))}
     </Box>
   )
+}
+
+/** The zone that mirrors another across the middle, if there is one. */
+function mirrorOf(zones: readonly Zone[], zoneId: string | undefined): Zone | undefined {
+  const zone = zones.find(({ id }) => id === zoneId)
+  return zone && zones.find(({ role }) => role !== zone.role && role === mirrorRole(zone.role))
 }
 
 const mirrorRole = (role: string): string =>

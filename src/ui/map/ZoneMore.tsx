@@ -4,20 +4,19 @@ import Button from '@mui/material/Button'
 import MenuItem from '@mui/material/MenuItem'
 import Stack from '@mui/material/Stack'
 import TextField from '@mui/material/TextField'
-import { COUNTS, COVERS, LIMITS, PAINT_SHAPES, RAMP_FIGURES, RAMP_WAYS, SELECTIONS, type DropoutKind, type Placement, type Ramp, type RampFigure, type Zone } from '@/core/model'
-import { coverOf, isStitched } from '@/core/placement'
+import { COUNTS, COVERS, LIMITS, PAINT_SHAPES, RAMP_FIGURES, SELECTIONS, type DropoutKind, type Placement, type Ramp, type RampFigure, type RampWay } from '@/core/model'
+import { coverOf, isStitched, rampWays } from '@/core/placement'
 import { Choice, NumberField } from '../parts'
 import { optionsOf, WORDS } from '../words'
-import { usePlan } from './context'
-
-interface Props {
-  zone: Zone
-  readOnly: boolean
-  set: (what: string, key: string, recipe: (placement: Placement) => void) => void
-}
+import { editChosen, usePlacement, usePlan, usePlanStore } from './context'
+import { FigureField } from './FigureField'
 
 /** What goes beyond rows and stitches: paint, cover, what is left out, which hair, the hairline end, ramps, the strand. */
-export function ZoneMore({ zone: { placement }, readOnly, set }: Props) {
+export function ZoneMore() {
+  const { store, permissions } = usePlanStore()
+  const placement = usePlacement((whole) => whole)
+  const readOnly = !permissions.write
+  const set = (what: string, key: string, recipe: (draft: Placement) => void) => editChosen(store, what, key, recipe)
   const formulas = usePlan((state) => state.document.formulas)
   const hasMap = usePlan((state) => state.document.hairMap !== undefined)
   const { take, dropout, panel, ramps = [] } = placement
@@ -28,7 +27,7 @@ export function ZoneMore({ zone: { placement }, readOnly, set }: Props) {
         <>
           <Choice label="Painted as" value={take.shape ?? 'v'} disabled={readOnly} options={optionsOf(PAINT_SHAPES, WORDS.shape)} onChange={(shape) => set(`Painted ${WORDS.shape[shape]}`, 'shape', (draft) => void (draft.take.shape = shape))} />
           <NumberField layout="row" label="How much it is soaked" value={Math.round(100 * (take.saturation ?? 1))} limit={{ min: 0, max: 100, unit: '%' }} step={10} disabled={readOnly} onChange={(percent) => set(`Soaked ${percent} %`, 'soak', (draft) => void (draft.take.saturation = percent / 100))} />
-          <NumberField layout="row" label="Higher towards the face by" value={take.faceLiftCm ?? 0} limit={LIMITS.faceLiftCm} step={1} disabled={readOnly} onChange={(cm) => set(`Face ${cm} cm higher`, 'lift', (draft) => void (draft.take.faceLiftCm = cm))} />
+          <FigureField figure="faceLiftCm" label="Higher towards the face by" step={1} />
         </>
       )}
       {take.kind !== 'onScalp' && <Choice label="Cover" value={coverOf(placement)} disabled={readOnly} options={optionsOf(COVERS, WORDS.cover)} onChange={(cover) => set(WORDS.cover[cover], 'cover', (draft) => void (draft.cover = cover))} />}
@@ -104,8 +103,8 @@ export function ZoneMore({ zone: { placement }, readOnly, set }: Props) {
       </Box>
       {take.kind !== 'onScalp' && (
         <Box>
-          <NumberField layout="row" label="Stop before the ends" value={placement.stopBeforeEndsCm ?? 0} limit={LIMITS.stopBeforeEndsCm} step={1} disabled={readOnly} onChange={(cm) => set(`Ends ${cm} cm free`, 'ends', (draft) => void (draft.stopBeforeEndsCm = cm))} />
-          <NumberField layout="row" label="Buffer to a nearer product" value={placement.bufferCm ?? 0} limit={LIMITS.bufferCm} step={0.5} disabled={readOnly} onChange={(cm) => set(`Buffer ${cm} cm`, 'buffer', (draft) => void (draft.bufferCm = cm))} />
+          <FigureField figure="stopBeforeEndsCm" label="Stop before the ends" step={1} />
+          <FigureField figure="bufferCm" label="Buffer to a nearer product" step={0.5} />
         </Box>
       )}
       {ramps.map((ramp, i) => (
@@ -120,11 +119,17 @@ export function ZoneMore({ zone: { placement }, readOnly, set }: Props) {
   )
 }
 
+const RAMP_ENDS: Record<RampWay, string> = { upwards: 'At the upper edge', alongRow: 'Away from the hairline', alternating: 'Then', afterRows: 'Then' }
+
 function RampRow({ ramp, readOnly, onChange, onRemove }: { ramp: Ramp; readOnly: boolean; onChange: (ramp: Ramp) => void; onRemove: () => void }) {
   return (
     <Box role="group" aria-label={`${WORDS.rampFigure[ramp.figure]} ${WORDS.rampWay[ramp.way]}`} sx={{ border: 1, borderColor: 'divider', p: 1, display: 'grid', gap: 1 }}>
       <Box sx={{ display: 'flex', gap: 1 }}>
-        <TextField select size="small" label="Figure" value={ramp.figure} disabled={readOnly} sx={{ flex: 1 }} onChange={({ target }) => onChange({ ...ramp, figure: target.value as RampFigure })}>
+        <TextField select size="small" label="Figure" value={ramp.figure} disabled={readOnly} sx={{ flex: 1 }} onChange={({ target }) => {
+          const figure = target.value as RampFigure
+          const { min, max } = LIMITS[figure]
+          onChange({ ...ramp, figure, to: Math.min(max, Math.max(min, ramp.to)), way: rampWays(figure).includes(ramp.way) ? ramp.way : 'upwards' })
+        }}>
           {RAMP_FIGURES.map((value) => (
             <MenuItem key={value} value={value}>
               {WORDS.rampFigure[value]}
@@ -132,14 +137,14 @@ function RampRow({ ramp, readOnly, onChange, onRemove }: { ramp: Ramp; readOnly:
           ))}
         </TextField>
         <TextField select size="small" label="Changes" value={ramp.way} disabled={readOnly} sx={{ flex: 1 }} onChange={({ target }) => onChange({ ...ramp, way: target.value as Ramp['way'], rows: target.value === 'afterRows' ? (ramp.rows ?? 3) : undefined })}>
-          {RAMP_WAYS.map((value) => (
+          {rampWays(ramp.figure).map((value) => (
             <MenuItem key={value} value={value}>
               {WORDS.rampWay[value]}
             </MenuItem>
           ))}
         </TextField>
       </Box>
-      <NumberField layout="row" label={ramp.way === 'upwards' ? 'At the upper edge' : 'Then'} value={ramp.to} limit={LIMITS[ramp.figure]} step={ramp.figure.endsWith('Cm') ? 0.5 : 1} disabled={readOnly} onChange={(to) => onChange({ ...ramp, to })} />
+      <NumberField layout="row" label={RAMP_ENDS[ramp.way]} value={ramp.to} limit={LIMITS[ramp.figure]} step={ramp.figure.endsWith('Cm') ? 0.5 : 1} disabled={readOnly} onChange={(to) => onChange({ ...ramp, to })} />
       {ramp.way === 'afterRows' && <NumberField layout="row" label="After rows" value={ramp.rows ?? 3} limit={LIMITS.rampRows} step={1} disabled={readOnly} onChange={(rows) => onChange({ ...ramp, rows })} />}
       {!readOnly && (
         <Button color="inherit" size="small" onClick={onRemove} sx={{ justifySelf: 'start' }}>

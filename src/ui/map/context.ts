@@ -1,7 +1,8 @@
 'use client'
 import { createContext, useContext, useMemo } from 'react'
 import { useStore } from 'zustand'
-import type { Caution, Stage, Variant, Zone } from '@/core/model'
+import type { Caution, FaltoPlan, Placement, Stage, Variant, Zone } from '@/core/model'
+import { defaultPlacement } from '@/core/placement'
 import type { PlanState, PlanStore } from './store'
 
 export interface Permissions {
@@ -44,10 +45,36 @@ export function editStage(store: PlanStore, label: string, key: string, recipe: 
   store.edit(label, key, (draft) => recipe(stageOf({ document: draft, stageId })))
 }
 
-/** Changes one zone, as one named edit. */
-export function editZone(store: PlanStore, zone: Pick<Zone, 'id' | 'name'>, what: string, key: string, recipe: (zone: Zone) => void): void {
-  editStage(store, `${what}, ${zone.name}`, `${zone.id}/${key}`, (stage) => recipe(stage.zones.find(({ id }) => id === zone.id)!))
+/** The selected zones of the stage in hand, the one whose figures are shown first. */
+export function chosenZones(state: Pick<PlanState, 'document' | 'stageId' | 'selectedZone' | 'alsoSelected'>): Zone[] {
+  const { zones } = stageOf(state)
+  return [state.selectedZone, ...state.alsoSelected].flatMap((id) => zones.find((zone) => zone.id === id) ?? [])
 }
+
+/** Selects a zone as a press asks: with Shift or Ctrl held, or while several are being picked, along with the others. */
+export function pick(store: PlanStore, zoneId: string, { shiftKey, ctrlKey, metaKey }: { shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }): void {
+  store.select(zoneId, shiftKey || ctrlKey || metaKey || store.getState().picking === 'several' ? 'also' : 'only')
+}
+
+/** Changes the placement of every selected zone, as one named edit. @param what the change in words; may be made from the first zone's placement before it */
+export function editChosen(store: PlanStore, what: string | ((before: Placement) => string), key: string, recipe: (placement: Placement) => void): void {
+  const state = store.getState()
+  const chosen = chosenZones(state)
+  const [first] = chosen
+  if (!first) return
+  const ids = new Set(chosen.map(({ id }) => id))
+  const names = chosen.length > 1 ? `${first.name} and ${chosen.length - 1} more` : first.name
+  const zonesOf = (document: FaltoPlan) => stageOf({ document, stageId: state.stageId }).zones
+  const words = (before: FaltoPlan) => (typeof what === 'string' ? what : what(zonesOf(before).find(({ id }) => id === first.id)?.placement ?? first.placement))
+  store.edit((before) => `${words(before)}, ${names}`, `${[...ids].join()}/${key}`, (draft) => {
+    for (const zone of zonesOf(draft)) if (ids.has(zone.id)) recipe(zone.placement)
+  })
+}
+
+const BARE = defaultPlacement()
+
+/** A piece of the selected zone's placement; whatever shows it draws again only when that piece changes. */
+export const usePlacement = <T>(select: (placement: Placement) => T): T => usePlan((state) => select(chosenZones(state)[0]?.placement ?? BARE))
 
 const NONE: Caution[] = []
 
@@ -56,7 +83,7 @@ const NONE: Caution[] = []
  * reminder that a plan alone can give.
  */
 export function useCautions(): Caution[] {
-  const figures = usePlan((state) => state.answer?.figures)
+  const figures = usePlan((state) => state.judged?.figures)
   const care = usePlan((state) => state.careCautions)
   return useMemo(() => (figures ? figures.cautions.flatMap((caution) => (caution.id === 'care-checks' ? care : [caution])) : NONE), [figures, care])
 }

@@ -3,6 +3,8 @@ import { applyPatches, enablePatches, type Patch } from 'immer'
 import type { FaltoPlan, OpenPlan, Operation } from '@/core/model'
 import { planWith, stageOf } from '../../../tests/support/plan'
 import { clash, differences } from '../differences'
+import { copyZones, pasteZones } from './clipboard'
+import { chosenZones, editChosen } from './context'
 import { createPlanStore, type PlanStore } from './store'
 
 enablePatches()
@@ -101,10 +103,19 @@ describe('the plan store', () => {
     expect(gap(store)).toBe(7)
   })
 
-  it('leaves no trace of a step that ends where it began', () => {
+  it('leaves no trace of a step that ends where it began', async () => {
     const store = createPlanStore(open())
     for (const mm of [8, 7]) setGap(store, mm)
     expect(store.getState()).toMatchObject({ undo: [], unsent: [] })
+    await store.flush()
+    expect(store.getState().save.kind).toBe('saved')
+    expect(server.received).toEqual([])
+  })
+
+  it('names a merged step by what it changed from first to last', () => {
+    const store = createPlanStore(open())
+    for (const mm of [8, 9, 12]) store.edit((before) => `Row gap ${stageOf(before).zones[0]!.placement.rowGapMm} → ${mm} mm`, 'gap', (draft) => void (stageOf(draft).zones[0]!.placement.rowGapMm = mm))
+    expect(store.getState().undo.map(({ label }) => label)).toEqual(['Row gap 7 → 12 mm'])
   })
 
   it('keeps apart steps with a rest between them', () => {
@@ -173,5 +184,53 @@ describe('the plan store', () => {
     await store.reload()
     expect(store.getState()).toMatchObject({ save: { kind: 'saved' }, unsent: [] })
     expect(store.getState().document.name).toBe('Test')
+  })
+
+  it('selects one zone, or several of which the first stays first, and takes one out again', () => {
+    const store = createPlanStore(open())
+    const chosen = () => chosenZones(store.getState()).map(({ id }) => id)
+    store.select('backLeft')
+    store.select('frontLeft', 'also')
+    store.select('backRight', 'also')
+    expect(chosen()).toEqual(['backLeft', 'frontLeft', 'backRight'])
+    store.select('backLeft', 'also')
+    expect(chosen()).toEqual(['frontLeft', 'backRight'])
+    store.select('backLeft')
+    expect(chosen()).toEqual(['backLeft'])
+    store.show(undefined)
+    expect(chosen()).toEqual([])
+  })
+
+  it('changes all selected zones in one step, and names it by the first', () => {
+    const store = createPlanStore(open())
+    const gaps = () => Object.fromEntries(stageOf(store.getState().document).zones.map(({ id, placement }) => [id, placement.rowGapMm]))
+    const before = gaps()
+    store.select('backLeft')
+    store.select('backRight', 'also')
+    editChosen(store, (placement) => `Row gap ${placement.rowGapMm} → 3 mm`, 'gap', (placement) => void (placement.rowGapMm = 3))
+    expect(gaps()).toEqual({ ...before, backLeft: 3, backRight: 3 })
+    expect(store.getState().undo.at(-1)!.label).toBe('Row gap 7 → 3 mm, Back left and 1 more')
+    store.undo()
+    expect(gaps()).toEqual(before)
+  })
+
+  it('pastes a zone into others, and a whole stage by the names of its zones, also on another head with other letters', () => {
+    const store = createPlanStore(open(planWith({ placement: { rowGapMm: 1, sequence: ['B', 'leave', 'A'], dropout: { kind: 'base', formulaId: 'B' } } })))
+    store.select('backLeft')
+    expect(copyZones(store, 'chosen')).toContain('Back left copied')
+    const other = planWith({ template: 'fourQuadrants', parameters: { separateNape: true }, head: { circumferenceCm: 58 } })
+    other.formulas = other.formulas.slice(0, 1)
+    const elsewhere = createPlanStore(open(other))
+    const placementOf = (id: string) => stageOf(elsewhere.getState().document).zones.find((zone) => zone.id === id)!.placement
+    expect(pasteZones(elsewhere)).toBe('Choose the zones to paste into first.')
+    elsewhere.select('nape')
+    pasteZones(elsewhere)
+    expect(placementOf('nape')).toMatchObject({ rowGapMm: 1, sequence: ['A', 'leave', 'A'], dropout: { kind: 'base', formulaId: 'A' } })
+    copyZones(store, 'all')
+    expect(pasteZones(elsewhere)).toBe('All of Lighten pasted into 4 of 5 zones.')
+    expect(placementOf('frontRight').rowGapMm).toBe(1)
+    elsewhere.undo()
+    elsewhere.undo()
+    expect(elsewhere.getState().document).toEqual(other)
   })
 })

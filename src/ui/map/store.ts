@@ -3,7 +3,7 @@ import { v7 as newId } from 'uuid'
 import { createStore } from 'zustand/vanilla'
 import type { Acknowledgement, Caution, EditRecord, FaltoPlan, OpenPlan, Operation, Stale } from '@/core/model'
 import type { MapDrawing } from '@/core/sheet'
-import type { Answer } from '@/workers/plan.worker'
+import type { Answer, Judged } from '@/workers/plan.worker'
 import { ApiError, callApi, OfflineError } from '../hooks/api'
 import { differences } from '../differences'
 
@@ -29,6 +29,8 @@ export interface PlanState {
   unsent: Operation[]
   save: SaveState
   answer: (Omit<Answer, 'drawing'> & { drawing: MapDrawing }) | undefined
+  /** Read from the answer; follows it a moment later. */
+  judged: Judged | undefined
   problems: { path: string; message: string }[]
   acknowledgements: Acknowledgement[]
   /** From the client's record. */
@@ -38,6 +40,12 @@ export interface PlanState {
   /** Stage that is worked on; the first one where none is named. */
   stageId: string | undefined
   selectedZone: string | undefined
+  /** Zones of the same stage that change along with the selected one. */
+  alsoSelected: readonly string[]
+  /** What a press on a zone does to what is selected already. */
+  picking: 'one' | 'several'
+  /** Whether a hand is dragging: the map is then drawn more plainly, so that it keeps up. */
+  moving: boolean
   /** Why partings could not be changed as a hand asked. */
   partingProblem: string | undefined
   /** Total that is opened, and so lit on the map: `foils`, `minutes`, `share` or `grams:A`. */
@@ -51,6 +59,11 @@ const MERGE_WINDOW = 900
 /** Rest after the last edit before saving, ms. */
 const SAVE_DELAY = 400
 const RETRY_DELAY = 4000
+/** Unsent work is written to this device at most this often, ms: writing on every move of a finger would slow it. */
+const KEEP_DELAY = 100
+
+const WAITING: SaveState = { kind: 'waiting' }
+const waiting = (save: SaveState, unsent: readonly Operation[]): SaveState => (unsent.length === 0 || save.kind === 'stale' || save.kind === 'offline' ? save : WAITING)
 
 const unsentKey = (id: string) => `falto-unsent-${id}`
 
@@ -64,22 +77,44 @@ export function createPlanStore(open: OpenPlan) {
     unsent: [],
     save: { kind: 'saved' },
     answer: undefined,
+    judged: undefined,
     problems: [],
     acknowledgements: open.acknowledgements,
     careCautions: open.careCautions,
     underlay: undefined,
     stageId: undefined,
     selectedZone: undefined,
+    alsoSelected: [],
+    picking: 'one',
+    moving: false,
     partingProblem: undefined,
     openTotal: undefined,
   }))
   const { getState: get, setState: set } = store
   let timer: ReturnType<typeof setTimeout> | undefined
+  let keeping: ReturnType<typeof setTimeout> | undefined
   let lastEdit: { key: string; at: number } | undefined
   let sending: Promise<void> | undefined
 
-  /** Changes the document. Edits with one key in quick succession (a finger on a stepper) become one step of undo. */
-  function edit(label: string, key: string, recipe: (draft: FaltoPlan) => void): void {
+  /** Selects one zone, or none; `also` keeps what is selected and puts the zone to it, or takes it out again. */
+  function select(zoneId: string | undefined, how: 'only' | 'also' = 'only'): void {
+    const { selectedZone, alsoSelected } = get()
+    const chosen = selectedZone === undefined ? [] : [selectedZone, ...alsoSelected]
+    const next = zoneId === undefined ? [] : how === 'only' ? [zoneId] : chosen.includes(zoneId) ? chosen.filter((id) => id !== zoneId) : [...chosen, zoneId]
+    set({ selectedZone: next[0], alsoSelected: next.slice(1) })
+  }
+
+  /** Puts a stage on the map; the first one where none is named. */
+  function show(stageId: string | undefined): void {
+    select(undefined)
+    set({ stageId, openTotal: undefined })
+  }
+
+  /**
+   * Changes the document. Edits with one key in quick succession (a finger on a stepper) become one step of undo.
+   * @param label of that step; made from the document before it where it says what changed into what
+   */
+  function edit(label: string | ((before: FaltoPlan) => string), key: string, recipe: (draft: FaltoPlan) => void): void {
     const state = get()
     const last = state.undo.at(-1)
     const merging =
@@ -87,12 +122,14 @@ export function createPlanStore(open: OpenPlan) {
     const document = produce(state.document, recipe)
     const base = merging ? (applyPatches(state.document, last.inverse as Patch[]) as FaltoPlan) : state.document
     const patches = differences(base, document)
-    const operation: Operation = { id: newId(), kind: 'edit', label, patches }
-    const record: EditRecord = { id: operation.id, label, patches, inverse: differences(document, base), by: 'you', at: new Date().toISOString() }
+    const words = typeof label === 'string' ? label : label(base)
+    const operation: Operation = { id: newId(), kind: 'edit', label: words, patches }
+    const record: EditRecord = { id: operation.id, label: words, patches, inverse: differences(document, base), by: 'you', at: new Date().toISOString() }
     const undo = merging ? state.undo.slice(0, -1) : state.undo
     const unsent = merging ? state.unsent.slice(0, -1) : state.unsent
     const same = patches.length === 0
-    set({ document, undo: same ? undo : [...undo, record], redo: same ? state.redo : [], unsent: same ? unsent : [...unsent, operation] })
+    const toSend = same ? unsent : [...unsent, operation]
+    set({ document, undo: same ? undo : [...undo, record], redo: same ? state.redo : [], unsent: toSend, save: waiting(state.save, toSend) })
     lastEdit = { key, at: Date.now() }
     schedule()
   }
@@ -103,19 +140,20 @@ export function createPlanStore(open: OpenPlan) {
     if (!record) return
     const document = applyPatches(state.document, (kind === 'undo' ? record.inverse : record.patches) as Patch[]) as FaltoPlan
     lastEdit = undefined
+    const unsent: Operation[] = [...state.unsent, { id: newId(), kind, label: record.label, patches: [], target: record.id }]
     set({
       document,
       undo: kind === 'undo' ? state.undo.slice(0, -1) : [...state.undo, record],
       redo: kind === 'undo' ? [record, ...state.redo] : state.redo.slice(1),
-      unsent: [...state.unsent, { id: newId(), kind, label: record.label, patches: [], target: record.id }],
+      unsent,
+      save: waiting(state.save, unsent),
     })
     schedule()
   }
 
   function schedule(delay = SAVE_DELAY): void {
-    keepUnsent()
+    keeping ??= setTimeout(keepUnsent, KEEP_DELAY)
     if (get().save.kind === 'stale') return
-    if (get().unsent.length > 0) set({ save: get().save.kind === 'offline' ? { kind: 'offline' } : { kind: 'waiting' } })
     clearTimeout(timer)
     timer = setTimeout(() => void flush(), delay)
   }
@@ -142,10 +180,11 @@ export function createPlanStore(open: OpenPlan) {
         return
       }
     }
-    if (get().save.kind === 'saving') set({ save: { kind: 'saved' } })
+    if (['saving', 'waiting'].includes(get().save.kind)) set({ save: { kind: 'saved' } })
   }
 
   function fail(error: unknown): void {
+    keepUnsent()
     if (error instanceof OfflineError || (error instanceof ApiError && error.status >= 500)) {
       set({ save: { kind: 'offline' } })
       timer = setTimeout(() => void flush(), RETRY_DELAY)
@@ -160,6 +199,8 @@ export function createPlanStore(open: OpenPlan) {
 
   /** Unsent work outlives a reload. */
   function keepUnsent(): void {
+    clearTimeout(keeping)
+    keeping = undefined
     const { id, revision, unsent } = get()
     try {
       if (unsent.length === 0) localStorage.removeItem(unsentKey(id))
@@ -189,7 +230,8 @@ export function createPlanStore(open: OpenPlan) {
     const document = applyPatches(state.document, operation.patches as Patch[]) as FaltoPlan
     const { id, label, patches } = operation
     const record: EditRecord = { id, label, patches, inverse: differences(document, state.document), by: 'you', at: new Date().toISOString() }
-    set({ document, undo: [...state.undo, record], redo: [], unsent: [...state.unsent, operation] })
+    const unsent = [...state.unsent, operation]
+    set({ document, undo: [...state.undo, record], redo: [], unsent, save: waiting(state.save, unsent) })
   }
 
   /**
@@ -220,5 +262,5 @@ export function createPlanStore(open: OpenPlan) {
     keepUnsent()
   }
 
-  return { ...store, edit, undo: () => step('undo'), redo: () => step('redo'), flush, resume, resolve, reload }
+  return { ...store, select, show, edit, undo: () => step('undo'), redo: () => step('redo'), keepUnsent, flush, resume, resolve, reload }
 }

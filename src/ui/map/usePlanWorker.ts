@@ -2,9 +2,17 @@
 import { wrap, type Remote } from 'comlink'
 import { useEffect, useState } from 'react'
 import type { FaltoPlan } from '@/core/model'
+import type { PlanProblem } from '@/core/pipeline'
 import type { MapDrawing } from '@/core/sheet'
 import type { Answer, PlanWorker } from '@/workers/plan.worker'
 import type { PlanStore } from './store'
+
+/** One list for every plan without problems, so that nothing is drawn again for it. */
+const NONE: PlanProblem[] = []
+
+/** Longest rest between two computations during a drag, ms. */
+const MOST_REST_MS = 120
+const rest = (ms: number) => new Promise((done) => setTimeout(done, ms))
 
 /** Computes the open plan in a worker whenever it changes; while one computation runs only the newest plan waits. */
 export function usePlanWorker(store: PlanStore): Remote<PlanWorker> | undefined {
@@ -22,9 +30,14 @@ export function usePlanWorker(store: PlanStore): Remote<PlanWorker> | undefined 
       while (computed !== store.getState().document) {
         const { document } = store.getState()
         computed = document
+        const begun = performance.now()
         const result = await api.compute(document).catch(notComputed)
-        if (result.ok) store.setState({ answer: whole(result.answer, store.getState().answer?.drawing), problems: [] })
+        if (result.ok) store.setState({ answer: whole(result.answer, store.getState().answer?.drawing), problems: NONE })
         else store.setState({ problems: result.problems })
+        // While a hand drags, drawing gets as much time as computing took, so that a slow device follows in larger steps and does not stall.
+        if (store.getState().moving) await rest(Math.min(MOST_REST_MS, performance.now() - begun))
+        // Judging waits until no newer plan does, so that it never holds up a drag.
+        if (computed === store.getState().document) store.setState({ judged: await api.judge() })
       }
       computing = false
     }

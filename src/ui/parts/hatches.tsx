@@ -12,12 +12,12 @@ const STROKES = [
   'M0.1 0.02V0.18M0.02 0.1H0.18',
 ]
 
-/** Definitions of one pattern a formula: its swatch with its hatch over it. */
-export function HatchDefinitions({ swatches, prefix }: { swatches: Record<string, string>; prefix: string }) {
+/** Definitions of one pattern a formula: its swatch with its hatch over it. @param scale below 1 where the drawing is seen nearer, so that the hatch stays as fine on screen */
+export function HatchDefinitions({ swatches, prefix, scale = 1 }: { swatches: Record<string, string>; prefix: string; scale?: number }) {
   return (
     <defs>
       {Object.entries(swatches).map(([id, swatch], i) => (
-        <pattern key={id} id={`${prefix}-${id}`} width={0.2} height={0.2} patternUnits="userSpaceOnUse">
+        <pattern key={id} id={`${prefix}-${id}`} width={0.2} height={0.2} patternUnits="userSpaceOnUse" patternTransform={`scale(${scale})`}>
           <rect width={0.2} height={0.2} fill={swatch} />
           <path d={STROKES[i % STROKES.length]} stroke={inkOn(swatch)} strokeOpacity={0.55} strokeWidth={0.025} fill="none" />
         </pattern>

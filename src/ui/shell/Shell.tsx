@@ -19,6 +19,7 @@ interface Props {
 /** The frame of every page: a narrow rail with where one can go and who one is. */
 export function Shell({ member, children }: Props) {
   const path = usePathname()
+  const plan = /^\/plans\/[^/]+/.exec(path)?.[0]
   return (
     <Box sx={{ display: 'flex', minHeight: '100dvh', flexDirection: { xs: 'column-reverse', sm: 'row' } }}>
       <Box
@@ -45,7 +46,9 @@ export function Shell({ member, children }: Props) {
           Falto
         </Typography>
         <RailLink href="/people" label="People" here={path.startsWith('/people')} />
-        {path.startsWith('/plans') && <RailLink href={path} label="Map" here />}
+        {plan && <RailLink href={plan} label="Map" here={path === plan} />}
+        {plan && <RailLink href={`${plan}/mix`} label="Mix" here={path === `${plan}/mix`} />}
+        <RailLink href="/shelf" label="Shelf" here={path.startsWith('/shelf')} />
         <Box sx={{ flex: 1 }} />
         <Account member={member} />
       </Box>

@@ -1,5 +1,5 @@
-import { HAIRS_PER_CM2 } from '../../hair'
-import type { BoundaryStep, Density, Layout, LayoutParameters, LayoutTemplate } from '../../model'
+import { HAIRS_PER_CM2, partX } from '../../hair'
+import type { BoundaryStep, Density, HairState, Layout, LayoutParameters, LayoutTemplate } from '../../model'
 import { radians } from '../../units'
 import { cut, DivisionError, merge, mirrored, wholeScalp, zoneAt, zoneOutline, type Bounded, type Division } from '../division'
 import { diskFromPlace, type DiskPoint } from '../disk'
@@ -31,6 +31,13 @@ const CIRCLE_CM = 6.5
 
 /** Circle on top by density: a heavy top would cover the technique beneath it. @returns cm */
 export const circleRadiusFor = (density: Density): number => Math.round(2 * CIRCLE_CM * (HAIRS_PER_CM2.medium / HAIRS_PER_CM2[density]) ** 0.5) / 2
+
+/** Where a layout's panel lies for somebody's natural part, as far to its side as there is room for it: it then runs past the part on both sides. @returns cm, positive towards the client's left */
+export function partOffsetFor(hair: Pick<HairState, 'part'>, template: LayoutTemplate, { stripWidthCm }: Pick<LayoutParameters, 'stripWidthCm'>): number {
+  if (!TEMPLATE_PARAMETERS[template].includes('partOffsetCm')) return 0
+  const part = partX(hair)
+  return Math.sign(part) * Math.max(0, Math.min(Math.abs(part), STRIP_REACH_CM - stripWidthCm / 2))
+}
 
 export const defaultLayoutParameters = (): LayoutParameters => ({ separateNape: false, stripWidthCm: 6, partOffsetCm: 0 })
 
@@ -103,7 +110,6 @@ function drawn(...lines: DiskPoint[][]): Division<Bounded> {
   return lines.reduce<Division<Bounded>>((division, line) => cut(division, line, (parent) => ({ ...parent, id: `zone${++counted}` })), wholeScalp())
 }
 
-const centreLine = (from: Direction, to: Direction) => parting(from, to)
 const FACE = (): Direction => onHairline(0)
 const NAPE = (): Direction => onHairline(Math.PI)
 const NAPE_MIDDLE: Direction = { theta: NAPE_LINE.middleTheta, psi: Math.PI }
@@ -113,7 +119,7 @@ const both = (line: DiskPoint[]): DiskPoint[][] => [line, mirrored(line)]
 
 const DRAW: Record<LayoutTemplate, (parameters: LayoutParameters) => Drawn> = {
   fourQuadrants: ({ separateNape }) => ({
-    division: drawn(...(separateNape ? [napeLine()] : []), earToEar(), centreLine(FACE(), CROWN), centreLine(CROWN, separateNape ? NAPE_MIDDLE : NAPE())),
+    division: drawn(...(separateNape ? [napeLine()] : []), earToEar(), parting(FACE(), CROWN), parting(CROWN, separateNape ? NAPE_MIDDLE : NAPE())),
     probes: [...(separateNape ? [['nape', 'Nape', 180, 0.93] as const] : []), ['backLeft', 'Back left', 140, 0.55], ['backRight', 'Back right', -140, 0.55], ['frontLeft', 'Front left', 50, 0.5], ['frontRight', 'Front right', -50, 0.5]],
   }),
   topStrip: (parameters) => {
@@ -144,7 +150,7 @@ const DRAW: Record<LayoutTemplate, (parameters: LayoutParameters) => Drawn> = {
     const edges = Array.from({ length: pieces - 1 }, (_, i) => 95 + (170 * (i + 1)) / pieces)
     const reach = (psiDeg: number) => (separateNape && Math.abs(psiDeg - 180) < 59 ? radius(CROWN, justBelowNapeLine(radians(psiDeg))) : parting(CROWN, onHairline(radians(psiDeg))))
     return {
-      division: drawn(...(separateNape ? [napeLine()] : []), earToEar(), centreLine(FACE(), CROWN), ...edges.map(reach)),
+      division: drawn(...(separateNape ? [napeLine()] : []), earToEar(), parting(FACE(), CROWN), ...edges.map(reach)),
       probes: [
         ...(separateNape ? [['nape', 'Nape', 180, 0.95] as const] : []),
         ...Array.from({ length: pieces }, (_, i): Probe => [`wedge${i + 1}`, `Wedge ${i + 1}`, wedgeMiddle(i, pieces), separateNape && Math.abs(wedgeMiddle(i, pieces) - 180) < 50 ? 0.6 : 0.86]),
@@ -154,7 +160,7 @@ const DRAW: Record<LayoutTemplate, (parameters: LayoutParameters) => Drawn> = {
     }
   },
   halo: ({ radiusCm = CIRCLE_CM, separateNape }) => {
-    const round = drawn(...(separateNape ? [napeLine()] : []), centreLine(FACE(), separateNape ? NAPE_MIDDLE : NAPE()), ...both(halfCircle(radiusCm)))
+    const round = drawn(...(separateNape ? [napeLine()] : []), parting(FACE(), separateNape ? NAPE_MIDDLE : NAPE()), ...both(halfCircle(radiusCm)))
     return {
       division: joined(round, [[-20, 0.1], [20, 0.1]]),
       probes: [...(separateNape ? [['nape', 'Nape', 180, 0.93] as const] : []), ['perimeterLeft', 'Perimeter left', 90, 0.85], ['perimeterRight', 'Perimeter right', -90, 0.85], ['circle', 'Circle on top', 0, 0.05]],
@@ -164,7 +170,7 @@ const DRAW: Record<LayoutTemplate, (parameters: LayoutParameters) => Drawn> = {
   crossedPanels: ({ rimCm = 4 }) => {
     const rim = insideHairline(rimCm, 0, 180)
     const inner = (psiDeg: number): Direction => onHairline(radians(psiDeg))
-    const ring = joined(drawn(centreLine(FACE(), NAPE()), ...both(closedHalf(rim))), [[-20, 0.1], [20, 0.1]])
+    const ring = joined(drawn(parting(FACE(), NAPE()), ...both(closedHalf(rim))), [[-20, 0.1], [20, 0.1]])
     const diagonal = (from: number, to: number) => parting(inner(from), CROWN, inner(to))
     const crossed = [diagonal(45, -135), diagonal(-45, 135)].reduce(
       (division, line) => cut(division, line, (parent) => ({ ...parent, id: `panel${++counted}` }), (zone) => !touchesHairline(division, zone)),
@@ -178,7 +184,7 @@ const DRAW: Record<LayoutTemplate, (parameters: LayoutParameters) => Drawn> = {
   occipitalV: () => {
     const arm: Direction = { theta: radians(70), psi: radians(96) }
     return {
-      division: drawn(earToEar(), centreLine(FACE(), CROWN), parting(arm, { theta: radians(104), psi: Math.PI }, mirrorOf(arm))),
+      division: drawn(earToEar(), parting(FACE(), CROWN), parting(arm, { theta: radians(104), psi: Math.PI }, mirrorOf(arm))),
       probes: [['underV', 'Under the V', 180, 0.95], ['insideV', 'Inside the V', 180, 0.5], ['frontLeft', 'Front left', 50, 0.5], ['frontRight', 'Front right', -50, 0.5]],
     }
   },
@@ -188,7 +194,7 @@ const DRAW: Record<LayoutTemplate, (parameters: LayoutParameters) => Drawn> = {
     const rim = insideHairline(rimCm, 0, 112).slice(1, -1)
     const sideCut = [{ x: -0.02, y: rim[0]!.y }, ...rim]
     const strip = stripWidthCm > 0 ? stripEdges({ ...parameters, stripWidthCm: Math.max(NARROWEST_STRIP_CM, stripWidthCm) }) : []
-    const base = drawn(...(separateNape ? [napeLine()] : []), earToEar(), centreLine(FACE(), CROWN), ...both(sideCut), centreLine(CROWN, separateNape ? NAPE_MIDDLE : NAPE()))
+    const base = drawn(...(separateNape ? [napeLine()] : []), earToEar(), parting(FACE(), CROWN), ...both(sideCut), parting(CROWN, separateNape ? NAPE_MIDDLE : NAPE()))
     const nape: readonly Probe[] = separateNape ? [['nape', 'Nape', 180, 0.93]] : []
     if (strip.length === 0)
       return { division: base, probes: [...nape, ['rimLeft', 'Rim left', 40, 0.985], ['rimRight', 'Rim right', -40, 0.985], ['left', 'Left', 50, 0.5], ['right', 'Right', -50, 0.5], ['backLeft', 'Back left', 140, 0.55], ['backRight', 'Back right', -140, 0.55]] }
@@ -206,14 +212,14 @@ const DRAW: Record<LayoutTemplate, (parameters: LayoutParameters) => Drawn> = {
     // A centimetre of hairline here is about 6° of azimuth, of meridian 5°.
     const side = cutCornersCm > 0 ? parting(apex, { theta: corner.theta - radians(5 * cutCornersCm), psi: corner.psi }, onHairline(radians(42 - 6 * cutCornersCm))) : parting(apex, corner)
     return {
-      division: drawn(earToEar(), centreLine(FACE(), CROWN), ...both([{ x: -0.03, y: side[1]!.y }, ...side.slice(1)]), centreLine(CROWN, NAPE())),
+      division: drawn(earToEar(), parting(FACE(), CROWN), ...both([{ x: -0.03, y: side[1]!.y }, ...side.slice(1)]), parting(CROWN, NAPE())),
       probes: [['backLeft', 'Back left', 140, 0.55], ['backRight', 'Back right', -140, 0.55], ['frontLeft', 'Front left', 75, 0.6], ['frontRight', 'Front right', -75, 0.6], ['fringeLeft', 'Fringe left', 8, 0.85], ['fringeRight', 'Fringe right', -8, 0.85]],
     }
   },
   faceFrame: ({ rimCm = 2.5, separateNape }) => {
     const rim = insideHairline(rimCm, 0, 84).slice(1)
     return {
-      division: drawn(...(separateNape ? [napeLine()] : []), earToEar(), centreLine(FACE(), CROWN), ...both([{ x: -0.02, y: rim[0]!.y }, ...rim]), centreLine(CROWN, separateNape ? NAPE_MIDDLE : NAPE())),
+      division: drawn(...(separateNape ? [napeLine()] : []), earToEar(), parting(FACE(), CROWN), ...both([{ x: -0.02, y: rim[0]!.y }, ...rim]), parting(CROWN, separateNape ? NAPE_MIDDLE : NAPE())),
       probes: [...(separateNape ? [['nape', 'Nape', 180, 0.93] as const] : []), ['backLeft', 'Back left', 140, 0.55], ['backRight', 'Back right', -140, 0.55], ['topLeft', 'Top left', 50, 0.5], ['topRight', 'Top right', -50, 0.5], ['faceLeft', 'Face left', 30, 0.985], ['faceRight', 'Face right', -30, 0.985]],
     }
   },
@@ -281,7 +287,7 @@ const touchesHairline = ({ edges }: Division<Bounded>, zone: Bounded): boolean =
  */
 function triangleFan(radiusCm: number, pieces: number): Drawn {
   const centre: Direction = { theta: radians(8), psi: Math.PI }
-  const ring = joined(drawn(centreLine(FACE(), NAPE()), ...both(halfCircle(radiusCm))), [[-20, 0.1], [20, 0.1]])
+  const ring = joined(drawn(parting(FACE(), NAPE()), ...both(halfCircle(radiusCm))), [[-20, 0.1], [20, 0.1]])
   const onCircle = circle(centre, radiusCm)
   const step = 180 / pieces
   const over = (a: DiskPoint, b: DiskPoint, t: number): DiskPoint => ({ x: a.x + t * (b.x - a.x), y: a.y + t * (b.y - a.y) })

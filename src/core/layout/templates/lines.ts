@@ -98,7 +98,7 @@ export function circle(centre: Direction, radiusCm: number, fromTurn = 0, toTurn
 /** The line that keeps a true distance to the hairline between two azimuths, run out to the hairline at both ends. */
 export function insideHairline(distanceCm: number, fromDeg: number, toDeg: number): DiskPoint[] {
   const head = referenceHead()
-  const count = Math.max(8, Math.round(Math.abs(toDeg - fromDeg) / 6))
+  const count = Math.max(8, Math.round(Math.abs(toDeg - fromDeg) / 3))
   const at = (psi: number): Direction => {
     const rim = head.hairline(psi)
     const wanted = readTable(head.arc, rim, psi) - distanceCm

@@ -10,9 +10,10 @@ import Paper from '@mui/material/Paper'
 import Stack from '@mui/material/Stack'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
-import { COUNTS, LIMITS, TONES, type FaltoPlan, type Formula } from '@/core/model'
+import { COUNTS, isCompanion, LIMITS, TONES, type Formula } from '@/core/model'
 import { percentFromVolume } from '@/core/units'
 import { Choice, NumberField } from '../../parts'
+import { freeLetter } from '../../formulaLetters'
 import { WORDS } from '../../words'
 import { usePlan, usePlanStore } from '../context'
 import { FormulaSample } from '../../parts'
@@ -30,7 +31,7 @@ export function FormulasDialog({ onClose }: { onClose: () => void }) {
     store.edit(`Formula ${id}: ${what}`, `formula/${id}/${what}`, (draft) => void Object.assign(draft.formulas.find((formula) => formula.id === id)!, change))
 
   function add() {
-    const id = LETTERS.find((letter) => !formulas.some((formula) => formula.id === letter))!
+    const id = freeLetter(formulas)
     store.edit(`Formula ${id} added`, `formula/${id}/add`, (draft) => {
       draft.formulas.push({ ...draft.formulas.at(-1)!, id, name: `Formula ${id}` })
     })
@@ -68,8 +69,12 @@ export function FormulasDialog({ onClose }: { onClose: () => void }) {
                   )}
                 </Box>
                 <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: 'repeat(auto-fit, minmax(210px, 1fr))' }}>
-                  <TextField select size="small" label="Product" value={formula.productId} disabled={readOnly} onChange={(event) => set(formula.id, 'product', { productId: event.target.value })} sx={{ alignSelf: 'center' }}>
-                    {products.map((product) => (
+                  <TextField select size="small" label="Product" value={formula.productId} disabled={readOnly} onChange={(event) => store.edit(`Formula ${formula.id}: product`, `formula/${formula.id}/product`, (draft) => {
+                    const own = draft.formulas.find(({ id }) => id === formula.id)!
+                    own.productId = event.target.value
+                    delete own.shades
+                  })} sx={{ alignSelf: 'center' }}>
+                    {products.filter(({ kind }) => !isCompanion(kind)).map((product) => (
                       <MenuItem key={product.id} value={product.id}>
                         {product.name} <Typography component="span" variant="caption" color="textSecondary" sx={{ ml: 1 }}>{WORDS.product[product.kind]}, {product.maximumMinutes} min at most</Typography>
                       </MenuItem>
@@ -98,5 +103,3 @@ export function FormulasDialog({ onClose }: { onClose: () => void }) {
     </Dialog>
   )
 }
-
-const LETTERS: FaltoPlan['formulas'][number]['id'][] = [...'ABCDEFGHIJKL']

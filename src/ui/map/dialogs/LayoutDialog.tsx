@@ -10,13 +10,13 @@ import Stack from '@mui/material/Stack'
 import Switch from '@mui/material/Switch'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
-import { v7 as newId } from 'uuid'
-import { circleRadiusFor, createLayout, LayoutParameterError, TEMPLATE_PARAMETERS } from '@/core/layout'
-import { LAYOUT_TEMPLATES, LIMITS, type HairState, type LayoutParameters, type Stage } from '@/core/model'
-import { defaultPlacement } from '@/core/placement'
+import { circleRadiusFor, createLayout, LayoutParameterError, partOffsetFor, TEMPLATE_PARAMETERS } from '@/core/layout'
+import { LAYOUT_TEMPLATES, LIMITS, type HairState, type LayoutParameters, type LayoutTemplate } from '@/core/model'
 import { Choice, NumberField } from '../../parts'
 import { WORDS } from '../../words'
 import { editStage, stageOf, usePlan, usePlanStore } from '../context'
+import { relay } from '../relay'
+import { OwnLayouts } from './OwnLayouts'
 
 /** Chooses the sections. Zones that both layouts have keep their placement and their place in the order. */
 export function LayoutDialog({ onClose }: { onClose: () => void }) {
@@ -32,12 +32,18 @@ export function LayoutDialog({ onClose }: { onClose: () => void }) {
       const measures = Object.fromEntries(TEMPLATE_PARAMETERS[template].flatMap((key) => (key === 'separateNape' ? [] : [[key, parameters[key] ?? FIELDS[key].usual(hair)]])))
       const created = createLayout(template, { ...parameters, ...measures })
       editStage(store, `${WORDS.template[template]} layout`, 'layout', (stage) => relay(stage, created))
-      store.setState({ selectedZone: undefined })
+      store.select(undefined)
       onClose()
     } catch (error) {
       if (!(error instanceof LayoutParameterError)) throw error
       setProblem(error)
     }
+  }
+
+  /** Another layout begins with the panel over the client's own part. */
+  function choose(next: LayoutTemplate) {
+    setTemplate(next)
+    set({ partOffsetCm: next === current.template ? current.parameters.partOffsetCm : partOffsetFor(hair, next, parameters) })
   }
 
   const set = (change: Partial<LayoutParameters>) => {
@@ -49,7 +55,7 @@ export function LayoutDialog({ onClose }: { onClose: () => void }) {
       <DialogTitle id="layout-title">Sections</DialogTitle>
       <DialogContent>
         <Stack spacing={2} sx={{ pt: 1 }}>
-          <Choice label="Layout" value={template} options={LAYOUT_TEMPLATES.map((value) => ({ value, label: WORDS.template[value] }))} onChange={setTemplate} />
+          <Choice label="Layout" value={template} options={LAYOUT_TEMPLATES.map((value) => ({ value, label: WORDS.template[value] }))} onChange={choose} />
           <Typography color="textSecondary">{WORDS.templateHelp[template]}</Typography>
           {problem && <Alert severity="warning">{problem.message}</Alert>}
           {TEMPLATE_PARAMETERS[template].map((key) =>
@@ -62,6 +68,7 @@ export function LayoutDialog({ onClose }: { onClose: () => void }) {
             ) : (
               <NumberField
                 key={key}
+                layout="row"
                 label={FIELDS[key].label}
                 value={parameters[key] ?? FIELDS[key].usual(hair)}
                 limit={LIMITS[key]}
@@ -71,6 +78,7 @@ export function LayoutDialog({ onClose }: { onClose: () => void }) {
               />
             ),
           )}
+          <OwnLayouts onUsed={onClose} />
           <Alert severity="info">Zones that stay keep what was set in them. This can be undone.</Alert>
         </Stack>
       </DialogContent>
@@ -96,17 +104,4 @@ const FIELDS: Record<Measure, { label: string; step: number; help?: string; usua
   rimCm: { label: 'Width of the rim', step: 0.5, usual: () => 2.5 },
   pieces: { label: 'Pieces', step: 1, usual: () => 4 },
   cutCornersCm: { label: 'Corners cut off by', step: 0.5, usual: () => 0 },
-}
-
-/** Puts a new layout under a stage, keeping zones by their role. */
-function relay(stage: Stage, { layout, sections }: ReturnType<typeof createLayout>): void {
-  const before = new Map(stage.zones.map((zone) => [zone.role, zone]))
-  const kept = stage.order.map((id) => stage.zones.find((zone) => zone.id === id)!.role)
-  stage.layout = layout
-  stage.zones = sections.map((section) => {
-    const known = before.get(section.role)
-    return { id: known?.id ?? newId(), ...section, placement: known?.placement ?? defaultPlacement() }
-  })
-  const rank = (role: string) => (kept.includes(role) ? kept.indexOf(role) : sections.findIndex((section) => section.role === role))
-  stage.order = [...stage.zones].sort((one, other) => rank(one.role) - rank(other.role)).map(({ id }) => id)
 }

@@ -55,14 +55,14 @@ export function VariantsDialog({ worker, onClose }: Props) {
       draft.variants.push(next)
       draft.activeVariantId = id
     })
-    store.setState({ stageId: undefined, selectedZone: undefined })
+    store.show(undefined)
     setOtherId(active.id)
   }
 
   function choose(id: string) {
     setOtherId(activeVariantId)
     store.edit(`${variants.find((one) => one.id === id)!.name} in hand`, 'variant/choose', (draft) => void (draft.activeVariantId = id))
-    store.setState({ stageId: undefined, selectedZone: undefined })
+    store.show(undefined)
   }
 
   function remove() {
@@ -71,7 +71,7 @@ export function VariantsDialog({ worker, onClose }: Props) {
       draft.variants = draft.variants.filter(({ id }) => id !== activeVariantId)
       draft.activeVariantId = next.id
     })
-    store.setState({ stageId: undefined, selectedZone: undefined })
+    store.show(undefined)
   }
 
   const [mine, theirs] = [figures[activeVariantId], other && figures[other.id]]

@@ -1,0 +1,5 @@
+import { BookingDto } from '@/server/dto'
+import { readEntry, signedIn } from '@/server/http'
+import { bookPlan } from '@/server/money'
+
+export const PUT = signedIn<{ id: string }>(async (member, request, { id }) => bookPlan(member, id, await readEntry(request, BookingDto)))

@@ -1,0 +1,5 @@
+import { CountDto } from '@/server/dto'
+import { readEntry, signedIn } from '@/server/http'
+import { countLot } from '@/server/shelf'
+
+export const POST = signedIn(async (member, request) => countLot(member, await readEntry(request, CountDto)))

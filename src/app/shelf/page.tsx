@@ -1,0 +1,18 @@
+import { may } from '@/server/auth'
+import { ratesOf } from '@/server/money'
+import { shelfOf } from '@/server/shelf'
+import { ShelfPage } from '@/ui/shelf'
+import { Shell } from '@/ui/shell'
+import { memberFor } from '../signedInPage'
+
+export const metadata = { title: 'Shelf · Falto' }
+
+export default async function SalonShelfPage() {
+  const member = await memberFor('/shelf')
+  const [items, { rates }] = await Promise.all([shelfOf(member), ratesOf(member)])
+  return (
+    <Shell member={member}>
+      <ShelfPage items={items} currency={rates.currency} writable={may(member, 'stock')} />
+    </Shell>
+  )
+}

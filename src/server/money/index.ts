@@ -1,0 +1,40 @@
+/** What the salon charges and pays, and for which days plans are booked. */
+import { and, eq } from 'drizzle-orm'
+import { STARTING_RATES } from '@/core/money'
+import type { SalonRates } from '@/core/model'
+import { booking, database, salonRates } from '@/db'
+import { require, type StaffMember } from '../auth'
+import type { BookingDto, SalonRatesDto } from '../dto'
+import { AppError } from '../errors'
+import { findPlan } from '../plans'
+
+export async function ratesOf(member: StaffMember): Promise<SalonRates> {
+  const [found] = await database().select().from(salonRates).where(eq(salonRates.salonId, member.salonId))
+  return found ? { rates: found.rates, revision: found.revision } : { rates: STARTING_RATES, revision: 0 }
+}
+
+/** @throws AppError 409 when they were changed meanwhile */
+export async function saveRates(member: StaffMember, { rates, baseRevision }: SalonRatesDto): Promise<SalonRates> {
+  require(member, 'prices')
+  return database().transaction(async (tx) => {
+    const [found] = await tx.select().from(salonRates).where(eq(salonRates.salonId, member.salonId)).for('update')
+    if ((found?.revision ?? 0) !== baseRevision) throw new AppError(409, 'stale', 'Somebody else has changed the prices meanwhile. Look at them again; yours were not saved.')
+    const revision = baseRevision + 1
+    await tx.insert(salonRates).values({ salonId: member.salonId, rates, revision }).onConflictDoUpdate({ target: salonRates.salonId, set: { rates, revision } })
+    return { rates, revision }
+  })
+}
+
+export async function bookingOf(member: StaffMember, planId: string): Promise<string | null> {
+  const [found] = await database().select({ on: booking.on }).from(booking).where(and(eq(booking.salonId, member.salonId), eq(booking.planId, planId)))
+  return found?.on ?? null
+}
+
+/** Books a plan for a day, or for none. */
+export async function bookPlan(member: StaffMember, planId: string, { on }: BookingDto): Promise<object> {
+  require(member, 'write')
+  await findPlan(member, planId)
+  if (on) await database().insert(booking).values({ salonId: member.salonId, planId, on, staffId: member.id }).onConflictDoUpdate({ target: [booking.salonId, booking.planId], set: { on, staffId: member.id, at: new Date() } })
+  else await database().delete(booking).where(and(eq(booking.salonId, member.salonId), eq(booking.planId, planId)))
+  return {}
+}

@@ -1,0 +1,123 @@
+import { and, asc, eq, gt, isNull, sql } from 'drizzle-orm'
+import { v7 as newId } from 'uuid'
+import { COUNTS, type ShelfItem, type StockLot } from '@/core/model'
+import { computePlan, planFigures } from '@/core/pipeline'
+import { booking, database, plan, product, stockLot, stockMove, type Transaction } from '@/db'
+import { require, type StaffMember } from '../auth'
+import { today } from '../days'
+import type { CountDto, DeliveryDto } from '../dto'
+import { notFound } from '../errors'
+import { isUuid } from '../http'
+import { byName } from './catalogue'
+
+/** Stock is kept in whole tenths of a gram. */
+export const tenthsOf = (grams: number): number => Math.round(grams * 10)
+export const gramsOf = (tenths: number): number => tenths / 10
+
+/** Everything on the shelf, with what booked plans ask for. */
+export async function shelfOf(member: StaffMember): Promise<ShelfItem[]> {
+  const [rows, lots, needs] = await Promise.all([
+    database().select().from(product).where(and(eq(product.salonId, member.salonId), isNull(product.deletedAt))).limit(COUNTS.catalogue),
+    database().select().from(stockLot).where(and(eq(stockLot.salonId, member.salonId), gt(stockLot.tenths, 0))).orderBy(...firstToExpire),
+    needsOf(member),
+  ])
+  const byProduct = new Map<string, StockLot[]>()
+  for (const { id, productId, lot, expiresOn, tenths } of lots) {
+    const own = byProduct.get(productId)
+    const one = { id, lot, expiresOn, grams: gramsOf(tenths) }
+    if (own) own.push(one)
+    else byProduct.set(productId, [one])
+  }
+  return rows.sort((one, other) => byName(one.item, other.item)).map(({ id, item, revision }) => {
+    const own = byProduct.get(id) ?? []
+    return {
+      item,
+      revision,
+      lots: own,
+      grams: gramsOf(own.reduce((sum, { grams }) => sum + tenthsOf(grams), 0)),
+      todayG: gramsOf(tenthsOf(needs.today.get(id) ?? 0)),
+      weekG: gramsOf(tenthsOf(needs.week.get(id) ?? 0)),
+    }
+  })
+}
+
+const firstToExpire = [sql`${stockLot.expiresOn} asc nulls last`, asc(stockLot.createdAt), asc(stockLot.id)]
+const DAYS_OF_A_WEEK = 7
+
+/** What the plans booked from today on ask for, g of each product. */
+async function needsOf(member: StaffMember): Promise<{ today: Map<string, number>; week: Map<string, number> }> {
+  const from = today()
+  const until = new Date(Date.parse(from) + DAYS_OF_A_WEEK * 86_400_000).toISOString().slice(0, 10)
+  const booked = await database()
+    .select({ on: booking.on, document: plan.document })
+    .from(booking)
+    .innerJoin(plan, and(eq(plan.salonId, booking.salonId), eq(plan.id, booking.planId), isNull(plan.deletedAt)))
+    .where(and(eq(booking.salonId, member.salonId), sql`${booking.on} >= ${from}`, sql`${booking.on} < ${until}`))
+  const needs = { today: new Map<string, number>(), week: new Map<string, number>() }
+  for (const { on, document } of booked)
+    for (const { bowls } of planFigures(document, computePlan(document)).mix)
+      for (const { parts } of bowls)
+        for (const { productId, grams } of parts) {
+          if (!productId) continue
+          for (const map of on === from ? [needs.today, needs.week] : [needs.week]) map.set(productId, (map.get(productId) ?? 0) + grams)
+        }
+  return needs
+}
+
+/** Takes a delivery in; more of a lot that is there adds to it. */
+export async function receive(member: StaffMember, { productId, grams, lot, expiresOn }: DeliveryDto): Promise<object> {
+  require(member, 'stock')
+  const tenths = tenthsOf(grams)
+  await database().transaction(async (tx) => {
+    const [found] = await tx.select({ id: product.id }).from(product).where(and(eq(product.salonId, member.salonId), eq(product.id, productId), isNull(product.deletedAt)))
+    if (!found) throw notFound('product')
+    const [{ id: lotId } = { id: '' }] = await tx
+      .insert(stockLot)
+      .values({ salonId: member.salonId, id: newId(), productId, lot, expiresOn: expiresOn ?? null, tenths })
+      .onConflictDoUpdate({ target: [stockLot.salonId, stockLot.productId, stockLot.lot], set: { tenths: sql`${stockLot.tenths} + ${tenths}`, expiresOn: sql`coalesce(excluded.expires_on, ${stockLot.expiresOn})` } })
+      .returning({ id: stockLot.id })
+    await tx.insert(stockMove).values({ salonId: member.salonId, id: newId(), productId, lotId, tenths, reason: 'received', staffId: member.id })
+  })
+  return {}
+}
+
+/** Sets a lot to what was counted on the shelf. */
+export async function countLot(member: StaffMember, { lotId, grams }: CountDto): Promise<object> {
+  require(member, 'stock')
+  await database().transaction(async (tx) => {
+    const key = and(eq(stockLot.salonId, member.salonId), eq(stockLot.id, lotId))
+    const [found] = isUuid(lotId) ? await tx.select().from(stockLot).where(key).for('update') : []
+    if (!found) throw notFound('lot')
+    const tenths = tenthsOf(grams)
+    await tx.update(stockLot).set({ tenths }).where(key)
+    await tx.insert(stockMove).values({ salonId: member.salonId, id: newId(), productId: found.productId, lotId, tenths: tenths - found.tenths, reason: 'counted', staffId: member.id })
+  })
+  return {}
+}
+
+/**
+ * Takes what a bowl used off the shelf, first to expire first. The product's row is locked first, so that two bowls of one product take their turns and
+ * two of several products cannot wait for each other. What the shelf was not thought to hold is noted without a lot.
+ */
+export async function takeOffShelf(tx: Transaction, member: StaffMember, mixId: string, used: ReadonlyMap<string, number>): Promise<void> {
+  for (const productId of [...used.keys()].sort()) {
+    let wanted = used.get(productId)!
+    const [known] = await tx.select({ id: product.id }).from(product).where(and(eq(product.salonId, member.salonId), eq(product.id, productId))).for('update')
+    if (!known || wanted <= 0) continue
+    const lots = await tx
+      .select()
+      .from(stockLot)
+      .where(and(eq(stockLot.salonId, member.salonId), eq(stockLot.productId, productId), gt(stockLot.tenths, 0)))
+      .orderBy(...firstToExpire)
+      .for('update')
+    const move = (lotId: string | null, tenths: number) => tx.insert(stockMove).values({ salonId: member.salonId, id: newId(), productId, lotId, tenths: -tenths, reason: 'mixed', mixId, staffId: member.id })
+    for (const { id, tenths } of lots) {
+      const taken = Math.min(tenths, wanted)
+      if (taken === 0) break
+      await tx.update(stockLot).set({ tenths: tenths - taken }).where(and(eq(stockLot.salonId, member.salonId), eq(stockLot.id, id)))
+      await move(id, taken)
+      wanted -= taken
+    }
+    if (wanted > 0) await move(null, wanted)
+  }
+}

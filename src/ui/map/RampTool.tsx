@@ -1,0 +1,141 @@
+'use client'
+import Box from '@mui/material/Box'
+import MenuItem from '@mui/material/MenuItem'
+import TextField from '@mui/material/TextField'
+import type { Remote } from 'comlink'
+import { useRef, useState, type PointerEvent } from 'react'
+import { LIMITS, RAMP_FIGURES, type MapPoint, type Placement, type RampFigure } from '@/core/model'
+import type { ZoneRamp } from '@/core/placement'
+import type { PlanWorker } from '@/workers/plan.worker'
+import { placeUnder } from '../parts'
+import { INK } from '../theme'
+import { WORDS } from '../words'
+import { editStage, stageOf, usePlan, usePlanStore } from './context'
+import { MapSheet } from './MapSheet'
+
+/** A figure and what it is to be where a line begins and where it ends. */
+export interface RampWish {
+  figure: RampFigure
+  from: number
+  to: number
+}
+
+const stepOf = (figure: RampFigure): number => (figure === 'rowGapMm' || figure === 'subsectionMm' ? 1 : 0.5)
+const inStep = (figure: RampFigure, value: number): number => Math.round(value / stepOf(figure)) * stepOf(figure)
+
+/** What the next line means. */
+export function RampFields({ wish, onWish }: { wish: RampWish; onWish: (wish: RampWish) => void }) {
+  const { min, max, unit } = LIMITS[wish.figure]
+  const field = (end: 'from' | 'to', label: string) => (
+    <TextField
+      size="small"
+      type="number"
+      label={`${label}, ${unit}`}
+      value={wish[end]}
+      sx={{ flex: '1 1 88px', minWidth: 0 }}
+      slotProps={{ htmlInput: { min, max, step: stepOf(wish.figure) } }}
+      onChange={({ target }) => {
+        const value = Number(target.value)
+        if (target.value !== '' && value >= min && value <= max) onWish({ ...wish, [end]: value })
+      }}
+    />
+  )
+  return (
+    <Box sx={{ display: 'flex', gap: 1, py: 0.75, px: 1, flex: '1 1 300px', maxWidth: 400 }}>
+      <TextField
+        select
+        size="small"
+        label="Figure"
+        value={wish.figure}
+        sx={{ flex: '2 1 120px', minWidth: 0 }}
+        onChange={({ target }) => {
+          const figure = target.value as RampFigure
+          const limit = LIMITS[figure]
+          const within = (value: number) => Math.min(limit.max, Math.max(limit.min, value))
+          onWish({ figure, from: within(wish.from), to: within(wish.to) })
+        }}
+      >
+        {RAMP_FIGURES.map((figure) => (
+          <MenuItem key={figure} value={figure}>
+            {WORDS.rampFigure[figure]}
+          </MenuItem>
+        ))}
+      </TextField>
+      {field('from', 'Begins at')}
+      {field('to', 'Ends at')}
+    </Box>
+  )
+}
+
+interface LayerProps {
+  worker: Remote<PlanWorker>
+  wish: RampWish
+  scale: number
+  onMessage: (message: string) => void
+}
+
+/** A layer over the map on which a line is drawn; the zones under it get the ramp. */
+export function RampLayer({ worker, wish, scale, onMessage }: LayerProps) {
+  const { store } = usePlanStore()
+  const extent = usePlan((state) => state.answer?.drawing.extent)
+  const [line, setLine] = useState<[MapPoint, MapPoint]>()
+  const layer = useRef<SVGGElement>(null)
+  if (!extent) return null
+
+  const under = (event: PointerEvent): MapPoint => placeUnder(layer.current!, event)
+
+  async function paint(drawn: [MapPoint, MapPoint]): Promise<void> {
+    setLine(undefined)
+    const state = store.getState()
+    const only = state.selectedZone && state.alsoSelected.length > 0 ? [state.selectedZone, ...state.alsoSelected] : []
+    const ramps = await worker.paintRamp({ line: drawn, from: wish.from, to: wish.to }, stageOf(state).id, only)
+    if (ramps.length === 0) return onMessage('This line crosses no zone. Draw it over the zones whose figure is to change.')
+    const { figure, from, to } = wish
+    editStage(store, `${WORDS.rampFigure[figure]} ramp ${from} → ${to} ${LIMITS[figure].unit}, ${ramps.length} zone${ramps.length === 1 ? '' : 's'}`, `ramp/${Date.now()}`, (stage) => {
+      for (const ramp of ramps) {
+        const placement = stage.zones.find(({ id }) => id === ramp.zoneId)?.placement
+        if (placement) setRamp(placement, figure, ramp)
+      }
+    })
+    onMessage(`${WORDS.rampFigure[figure]} now changes along the line in ${ramps.length} zone${ramps.length === 1 ? '' : 's'}.`)
+  }
+
+  return (
+    <g ref={layer} role="group" aria-label="A ramp to draw">
+      <MapSheet
+        extent={extent}
+        cursor="crosshair"
+        onPointerDown={(event) => {
+          // A second finger means to zoom, not to draw.
+          if (!event.isPrimary) return setLine(undefined)
+          event.currentTarget.setPointerCapture(event.pointerId)
+          setLine([under(event), under(event)])
+        }}
+        onPointerMove={(event) => line && setLine([line[0], under(event)])}
+        onPointerUp={(event) => line && void paint([line[0], under(event)])}
+        onPointerCancel={() => setLine(undefined)}
+      />
+      {line && (
+        <g pointerEvents="none">
+          <line x1={line[0].x} y1={line[0].y} x2={line[1].x} y2={line[1].y} stroke={INK.strong} strokeWidth={4} vectorEffect="non-scaling-stroke" strokeLinecap="round" />
+          {line.map(({ x, y }, i) => (
+            <text key={i} x={x} y={y - 0.4 * scale} fontSize={0.8 * scale} fontWeight={700} textAnchor="middle" fill={INK.strong} stroke={INK.paper} strokeWidth={0.2 * scale} paintOrder="stroke">
+              {i === 0 ? wish.from : wish.to} {LIMITS[wish.figure].unit}
+            </text>
+          ))}
+        </g>
+      )}
+    </g>
+  )
+}
+
+/** The figure itself becomes what it is at the lower edge; a ramp leads to what it is at the upper one. */
+function setRamp(placement: Placement, figure: RampFigure, { lower, upper }: ZoneRamp): void {
+  const [first, last] = [inStep(figure, lower), inStep(figure, upper)]
+  if (figure === 'stitchMm' || figure === 'stitchGapMm') placement.take[figure] = first
+  else placement[figure] = first
+  const others = (placement.ramps ?? []).filter((ramp) => ramp.figure !== figure)
+  const ramps = first === last ? others : [...others, { figure, way: 'upwards' as const, to: last }]
+  if (ramps.length > 0) placement.ramps = ramps
+  else delete placement.ramps
+}

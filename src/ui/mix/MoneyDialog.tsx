@@ -1,0 +1,200 @@
+'use client'
+import Alert from '@mui/material/Alert'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Dialog from '@mui/material/Dialog'
+import DialogActions from '@mui/material/DialogActions'
+import DialogContent from '@mui/material/DialogContent'
+import DialogTitle from '@mui/material/DialogTitle'
+import Tab from '@mui/material/Tab'
+import Tabs from '@mui/material/Tabs'
+import TextField from '@mui/material/TextField'
+import Typography from '@mui/material/Typography'
+import { useState } from 'react'
+import { Bar, BarChart, CartesianGrid, LabelList, Legend, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts'
+import { LIMITS, type Limit, type Rates, type SalonRates } from '@/core/model'
+import type { Bill } from '@/core/money'
+import { billFor } from '@/core/money'
+import { callApi, problemAt } from '../hooks/api'
+import { usePlan, usePlanStore } from '../map/context'
+import { NumberField } from '../parts'
+import { INK, LINE } from '../theme'
+import { money } from './context'
+
+interface Props {
+  rates: SalonRates
+  mayPrice: boolean
+  onClose: () => void
+  onMessage: (message: string) => void
+}
+
+/** Quote before, bill after, and the prices behind them. */
+export function MoneyDialog({ rates, mayPrice, onClose, onMessage }: Props) {
+  const [tab, setTab] = useState<'quote' | 'bill' | 'prices'>('quote')
+  return (
+    <Dialog open onClose={onClose} maxWidth="md" fullWidth aria-labelledby="money-title">
+      <DialogTitle id="money-title">Money</DialogTitle>
+      <DialogContent sx={{ minHeight: 460 }}>
+        <Tabs value={tab} onChange={(_event, next: typeof tab) => setTab(next)} aria-label="Money">
+          <Tab value="quote" label="Quote before" />
+          <Tab value="bill" label="Bill after" />
+          <Tab value="prices" label="Prices" />
+        </Tabs>
+        <Box sx={{ pt: 2 }}>{tab === 'quote' ? <QuotePart /> : tab === 'bill' ? <BillPart /> : <PricesPart rates={rates} mayPrice={mayPrice} onMessage={onMessage} />}</Box>
+      </DialogContent>
+      <DialogActions>
+        <Button variant="contained" onClick={onClose}>
+          Done
+        </Button>
+      </DialogActions>
+    </Dialog>
+  )
+}
+
+const NO_PRICES = <Alert severity="info">This plan has no prices yet. Take over the salon’s from the note above, or set them under Prices.</Alert>
+
+function QuotePart() {
+  const quote = usePlan((state) => state.judged?.figures.quote)
+  if (!quote) return NO_PRICES
+  const { currency } = quote
+  const bars = (['low', 'expected', 'high'] as const).map((key) => ({ name: { low: 'Low', expected: 'Expected', high: 'High' }[key], Product: quote[key].costs[0]!.minor / 100, Time: quote[key].costs[1]!.minor / 100, Margin: quote[key].margin / 100 }))
+  return (
+    <>
+      <BillTable bills={[['Low', quote.low], ['Expected', quote.expected], ['High', quote.high]]} currency={currency} />
+      <Typography component="h3" sx={{ fontWeight: 600, mt: 2 }}>
+        What net is made of, {currency}
+      </Typography>
+      <Box sx={{ height: 190 }} role="img" aria-label={`Margin: low ${money(quote.low.margin, currency)}, expected ${money(quote.expected.margin, currency)}, high ${money(quote.high.margin, currency)}`}>
+        <ResponsiveContainer>
+          <BarChart data={bars} layout="vertical" margin={{ left: 16, right: 32 }}>
+            <CartesianGrid horizontal={false} stroke={INK.selected} />
+            <XAxis type="number" stroke={INK.faint} />
+            <YAxis type="category" dataKey="name" width={70} stroke={INK.faint} />
+            <Tooltip formatter={(value) => money(Math.round(Number(value) * 100), currency)} contentStyle={{ background: INK.paper, color: INK.strong, border: LINE }} />
+            <Legend />
+            <Bar dataKey="Product" stackId="net" fill="#8a8a8a" isAnimationActive={false} />
+            <Bar dataKey="Time" stackId="net" fill="#bdbdbd" isAnimationActive={false} />
+            <Bar dataKey="Margin" stackId="net" fill="#4d4d4d" isAnimationActive={false}>
+              <LabelList dataKey="Margin" position="right" formatter={(value) => money(Math.round(Number(value) * 100), currency)} fill={INK.strong} />
+            </Bar>
+          </BarChart>
+        </ResponsiveContainer>
+      </Box>
+      <Typography variant="caption" color="textSecondary">
+        Time is hands-on time; what only processes is not charged. Low and high: what 8 in 10 heads and hands stay within.
+      </Typography>
+    </>
+  )
+}
+
+function BillTable({ bills, currency }: { bills: [string, Bill][]; currency: string }) {
+  const [[, first]] = bills as [[string, Bill], ...[string, Bill][]]
+  const row = (label: string, of: (bill: Bill) => number, strong = false) => (
+    <Box component="tr" key={label} sx={strong ? { fontWeight: 600, '& td': { borderTop: LINE } } : undefined}>
+      <td>{label}</td>
+      {bills.map(([name, bill]) => (
+        <td key={name}>{money(of(bill), currency)}</td>
+      ))}
+    </Box>
+  )
+  return (
+    <Box component="table" sx={{ width: '100%', borderCollapse: 'collapse', '& td': { py: 0.25, fontVariantNumeric: 'tabular-nums' }, '& td + td, & th + th': { textAlign: 'right' } }}>
+      <thead>
+        <tr>
+          <th style={{ textAlign: 'left' }}> </th>
+          {bills.map(([name]) => (
+            <th key={name}>{name}</th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {first.lines.map(({ label }, i) => row(label, ({ lines }) => lines[i]!.minor))}
+        {row('Net', ({ net }) => net, true)}
+        {row('Tax', ({ tax }) => tax)}
+        {row('To pay', ({ gross }) => gross, true)}
+        {first.costs.map(({ label }, i) => row(`${label}, cost to the salon`, ({ costs }) => costs[i]!.minor))}
+        {row('Margin', ({ margin }) => margin, true)}
+      </tbody>
+    </Box>
+  )
+}
+
+const ANY_GRAMS: Limit = { ...LIMITS.stockG, unit: 'g' }
+const MINUTES: Limit = { min: 0, max: 900, unit: 'min' }
+const FOILS: Limit = { min: 0, max: 2000, unit: 'foils' }
+
+/** The bill from what was really used; it starts from what was expected. */
+function BillPart() {
+  const rates = usePlan((state) => state.document.rates)
+  const figures = usePlan((state) => state.answer?.figures)
+  const judged = usePlan((state) => state.judged?.figures)
+  const [actual, setActual] = useState<Partial<Record<'grams' | 'minutes' | 'foils' | 'bowls', number>>>({})
+  if (!rates || !figures || !judged) return NO_PRICES
+  const expected = Object.values(figures.grams).reduce((sum, range) => sum + range.expected, 0)
+  const cost = judged.mix.reduce((sum, { costMinor }) => sum + costMinor, 0)
+  const used = {
+    grams: actual.grams ?? Math.round(10 * expected) / 10,
+    minutes: actual.minutes ?? figures.minutes.expected,
+    foils: actual.foils ?? figures.foils,
+    bowls: actual.bowls ?? judged.mix.reduce((sum, { bowls }) => sum + bowls.length, 0),
+  }
+  const bill = billFor({ grams: used.grams, productCost: expected > 0 ? (cost * used.grams) / expected : 0, bowls: used.bowls, foils: used.foils, seconds: 60 * used.minutes }, rates)
+  const set = (key: keyof typeof used) => (value: number) => setActual({ ...actual, [key]: value })
+  return (
+    <>
+      <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: 'repeat(auto-fit, minmax(200px, 1fr))', mb: 2 }}>
+        <NumberField label="Mix used" value={used.grams} limit={ANY_GRAMS} step={5} onChange={set('grams')} />
+        <NumberField label="Hands-on time" value={used.minutes} limit={MINUTES} step={5} onChange={set('minutes')} />
+        <NumberField label="Foils" value={used.foils} limit={FOILS} step={1} onChange={set('foils')} />
+        <NumberField label="Bowls" value={used.bowls} limit={{ min: 0, max: 60, unit: 'bowls' }} step={1} onChange={set('bowls')} />
+      </Box>
+      <BillTable bills={[['Bill', bill]]} currency={rates.currency} />
+    </>
+  )
+}
+
+const MONEY: Limit = { min: 0, max: 1_000_000, unit: '' }
+const FIELDS: readonly { key: keyof Omit<Rates, 'currency'>; label: string; limit: Limit; step: number; minor: 'minor' | 'plain'; help: string }[] = [
+  { key: 'hourMinor', label: 'An hour at the chair', limit: MONEY, step: 1, minor: 'minor', help: 'charged for hands-on time' },
+  { key: 'hourCostMinor', label: 'An hour costs the salon', limit: MONEY, step: 1, minor: 'minor', help: 'wages and room' },
+  { key: 'foilMinor', label: 'A foil', limit: MONEY, step: 0.05, minor: 'minor', help: 'charged each' },
+  { key: 'allowanceG', label: 'Mix within the price', limit: ANY_GRAMS, step: 10, minor: 'plain', help: 'the standard amount' },
+  { key: 'productFactor', label: 'Mix beyond it, times its cost', limit: LIMITS.productFactor, step: 0.5, minor: 'plain', help: '' },
+  { key: 'extraBowlMinor', label: 'A further bowl', limit: MONEY, step: 1, minor: 'minor', help: 'for every 60 g begun' },
+  { key: 'taxPercent', label: 'Tax on top', limit: LIMITS.taxPercent, step: 1, minor: 'plain', help: '' },
+]
+
+function PricesPart({ rates: { rates, revision }, mayPrice, onMessage }: Pick<Props, 'rates' | 'mayPrice' | 'onMessage'>) {
+  const { store, permissions } = usePlanStore()
+  const [draft, setDraft] = useState(rates)
+  const [base, setBase] = useState(revision)
+  const [error, setError] = useState<unknown>()
+  async function save() {
+    try {
+      const saved = await callApi<SalonRates>('/api/rates', 'PUT', { rates: draft, baseRevision: base })
+      setBase(saved.revision)
+      setError(undefined)
+      if (permissions.write) store.edit('Prices', 'rates', (plan) => void (plan.rates = saved.rates))
+      onMessage('Prices kept for the salon and put into this plan.')
+    } catch (problem) {
+      setError(problem)
+    }
+  }
+  return (
+    <>
+      {!mayPrice && <Alert severity="info">Prices are the owner’s to change.</Alert>}
+      {error instanceof Error && <Alert severity="error">{error.message}</Alert>}
+      <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: 'repeat(auto-fit, minmax(220px, 1fr))', mt: 1 }}>
+        <TextField size="small" label="Currency" value={draft.currency} disabled={!mayPrice} error={problemAt(error, 'rates.currency') !== undefined} helperText={problemAt(error, 'rates.currency') ?? 'three letters, such as EUR'} slotProps={{ htmlInput: { maxLength: 3 } }} onChange={({ target }) => setDraft({ ...draft, currency: target.value.toUpperCase() })} sx={{ mt: 2 }} />
+        {FIELDS.map(({ key, label, limit, step, minor, help }) => (
+          <NumberField key={key} label={label} value={minor === 'minor' ? draft[key] / 100 : draft[key]} limit={limit} step={step} help={help} disabled={!mayPrice} problem={problemAt(error, `rates.${key}`)} onChange={(value) => setDraft({ ...draft, [key]: minor === 'minor' ? Math.round(100 * value) : value })} />
+        ))}
+      </Box>
+      {mayPrice && (
+        <Button variant="contained" sx={{ mt: 2 }} onClick={() => void save()}>
+          Keep these prices
+        </Button>
+      )}
+    </>
+  )
+}

@@ -1,0 +1,1 @@
+export { MixPage, type OpenMix } from './MixPage'
