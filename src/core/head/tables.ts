@@ -44,76 +44,67 @@ export function meridianTables(axes: Axes): { area: MeridianTable; arc: Meridian
   return { area, arc }
 }
 
-/** Folds an azimuth into 0…π and finds its columns. */
-function columnsAt(psi: number): { left: number; right: number; share: number } {
-  const turns = psi / (2 * Math.PI)
-  const folded = Math.abs(psi - 2 * Math.PI * Math.round(turns))
-  const position = Math.min(folded / AZIMUTH_STEP, COLUMNS - 1)
-  const left = Math.min(Math.floor(position), COLUMNS - 2)
-  return { left: left * ROWS, right: (left + 1) * ROWS, share: position - left }
+/** Where an azimuth, folded into 0…π, lies among the columns. */
+function columnAt(psi: number): number {
+  const folded = Math.abs(psi - 2 * Math.PI * Math.round(psi / (2 * Math.PI)))
+  return Math.min(folded / AZIMUTH_STEP, COLUMNS - 1)
 }
+/** The column at or before such a place, with another one after it. */
+const columnBefore = (position: number): number => Math.min(Math.floor(position), COLUMNS - 2)
 
-/** One cell of a meridian between two table columns: values and derivatives (per cell) at its upper and lower end. */
-interface Cell {
-  v0: number
-  v1: number
-  m0: number
-  m1: number
-}
-
-/** Hermite interpolation is linear in what it interpolates, so the two columns are blended first. */
-function cellAt(table: MeridianTable, row: number, { left, right, share }: ReturnType<typeof columnsAt>): Cell {
-  const { value, slope } = table
-  const rest = 1 - share
-  const a = left + row
-  const b = right + row
-  return {
-    v0: rest * value[a]! + share * value[b]!,
-    v1: rest * value[a + 1]! + share * value[b + 1]!,
-    m0: (rest * slope[a]! + share * slope[b]!) * POLAR_STEP,
-    m1: (rest * slope[a + 1]! + share * slope[b + 1]!) * POLAR_STEP,
-  }
-}
+/**
+ * A tabulated quantity at a row, between two columns: Hermite interpolation is linear in what it interpolates, so the columns are blended first.
+ */
+const blended = (quantity: Float64Array, index: number, share: number): number => (1 - share) * quantity[index]! + share * quantity[index + ROWS]!
 
 /** Value at (θ, ψ). Beyond the table the last cell is continued. */
-export function readTable(table: MeridianTable, theta: number, psi: number): number {
+export function readTable({ value, slope }: MeridianTable, theta: number, psi: number): number {
   const row = Math.min(Math.max(Math.floor(theta / POLAR_STEP), 0), ROWS - 2)
-  return hermite(cellAt(table, row, columnsAt(psi)), theta / POLAR_STEP - row)
+  const position = columnAt(psi)
+  const column = columnBefore(position)
+  const share = position - column
+  const at = column * ROWS + row
+  return hermite(blended(value, at, share), blended(value, at + 1, share), blended(slope, at, share) * POLAR_STEP, blended(slope, at + 1, share) * POLAR_STEP, theta / POLAR_STEP - row)
 }
 
 /** The θ at which the table reads `target` on the meridian ψ: the exact inverse of {@link readTable}. */
-export function solveTable(table: MeridianTable, target: number, psi: number): number {
-  const columns = columnsAt(psi)
-  const { left, right, share } = columns
-  let low = 0
-  let high = ROWS - 1
+export function solveTable({ value, slope }: MeridianTable, target: number, psi: number): number {
+  const position = columnAt(psi)
+  const column = columnBefore(position)
+  const share = position - column
+  let low = column * ROWS
+  let high = low + ROWS - 1
   while (high - low > 1) {
     const middle = (low + high) >> 1
-    if ((1 - share) * table.value[left + middle]! + share * table.value[right + middle]! <= target) low = middle
+    if (blended(value, middle, share) <= target) low = middle
     else high = middle
   }
+  const v0 = blended(value, low, share)
+  const v1 = blended(value, low + 1, share)
+  const m0 = blended(slope, low, share) * POLAR_STEP
+  const m1 = blended(slope, low + 1, share) * POLAR_STEP
   // Newton inside the cell, where the cubic is monotone; bisection guards the flat start at the apex.
-  const cell = cellAt(table, low, columns)
   let a = 0
   let b = 1
-  let t = (target - cell.v0) / (cell.v1 - cell.v0)
+  let t = (target - v0) / (v1 - v0)
   for (let step = 0; step < 60; step++) {
-    const error = hermite(cell, t) - target
+    const error = hermite(v0, v1, m0, m1, t) - target
     if (error > 0) b = Math.min(b, t)
     else a = Math.max(a, t)
-    const next = t - error / hermiteSlope(cell, t)
+    const next = t - error / hermiteSlope(v0, v1, m0, m1, t)
     const moved = next > a && next < b ? next : (a + b) / 2
     const done = Math.abs(moved - t) < 1e-12
     t = moved
     if (done) break
   }
-  return (low + t) * POLAR_STEP
+  return (low - column * ROWS + t) * POLAR_STEP
 }
 
-function hermite({ v0, v1, m0, m1 }: Cell, t: number): number {
+/** The cubic with the values v0 and v1 and the derivatives m0 and m1 at 0 and 1, and its own derivative. */
+function hermite(v0: number, v1: number, m0: number, m1: number, t: number): number {
   const u = 1 - t
   return v0 * (1 + 2 * t) * u * u + m0 * t * u * u + v1 * t * t * (3 - 2 * t) - m1 * t * t * u
 }
 
-const hermiteSlope = ({ v0, v1, m0, m1 }: Cell, t: number): number =>
+const hermiteSlope = (v0: number, v1: number, m0: number, m1: number, t: number): number =>
   6 * t * (1 - t) * (v1 - v0) + m0 * (1 - t) * (1 - 3 * t) + m1 * t * (3 * t - 2)

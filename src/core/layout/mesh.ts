@@ -10,6 +10,8 @@ import type { MapPoint } from '../model'
  * neighbours[3t+k] is the triangle across the edge from corner k to corner k+1, or −1 at the outline.
  */
 export interface ZoneMesh {
+  /** So many vertices come first that lie on the outline, in its order. */
+  rim: number
   map: Float64Array
   space: Float64Array
   direction: Float64Array
@@ -20,8 +22,8 @@ export interface ZoneMesh {
 }
 
 /** Distance of inner points from each other and from the outline, cm: fine enough that rows are true to a hair's breadth. */
-const SPACING = 1
-const CLEARANCE = 0.45
+const SPACING = 1.15
+const CLEARANCE = 0.52
 
 /** Halvings after which an outline that still does not fit is given up. */
 const MOST_REFINEMENTS = 12
@@ -44,14 +46,14 @@ export function createMesh(head: Head, outline: readonly MapPoint[]): ZoneMesh {
 }
 
 /** Points of the outline, then of the inside, as x, y pairs. */
-function coordinates(rim: readonly MapPoint[], inner: readonly MapPoint[]): Float64Array {
-  const map = new Float64Array(2 * (rim.length + inner.length))
+function coordinates(rim: readonly MapPoint[], inner: readonly number[]): Float64Array {
+  const map = new Float64Array(2 * rim.length + inner.length)
   let at = 0
-  for (const points of [rim, inner])
-    for (const { x, y } of points) {
-      map[at++] = x
-      map[at++] = y
-    }
+  for (const { x, y } of rim) {
+    map[at++] = x
+    map[at++] = y
+  }
+  map.set(inner, at)
   return map
 }
 
@@ -94,7 +96,7 @@ function finishMesh(head: Head, delaunay: Delaunator<Float64Array>, map: Float64
     }
     areas[i] = triangleArea(map, triangles[3 * i]!, triangles[3 * i + 1]!, triangles[3 * i + 2]!)
   })
-  return { map, space, direction, triangles, neighbours, areas }
+  return { rim, map, space, direction, triangles, neighbours, areas }
 }
 
 function triangleArea(map: Float64Array, a: number, b: number, c: number): number {
@@ -105,8 +107,8 @@ function triangleArea(map: Float64Array, a: number, b: number, c: number): numbe
   return Math.abs(ux * vy - uy * vx) / 2
 }
 
-/** A hexagonal grid inside the outline and not near its corners, fixed to the map so that small edits move little. */
-function innerPoints(outline: readonly MapPoint[]): MapPoint[] {
+/** A hexagonal grid inside the outline and not near its corners, fixed to the map so that small edits move little, as x, y pairs. */
+function innerPoints(outline: readonly MapPoint[]): number[] {
   const rowHeight = (SPACING * Math.sqrt(3)) / 2
   let lowest = Infinity
   let highest = -Infinity
@@ -114,19 +116,28 @@ function innerPoints(outline: readonly MapPoint[]): MapPoint[] {
     lowest = Math.min(lowest, y)
     highest = Math.max(highest, y)
   }
-  const points: MapPoint[] = []
+  const points: number[] = []
   for (let row = Math.ceil(lowest / rowHeight); row <= highest / rowHeight; row++) {
     const y = row * rowHeight
     const crossings = crossingsAt(outline, y)
-    const near = outline.filter((corner) => Math.abs(corner.y - y) < CLEARANCE)
     const shift = row % 2 === 0 ? 0 : SPACING / 2
     for (let k = 0; k + 1 < crossings.length; k += 2) {
       for (let x = Math.ceil((crossings[k]! - shift) / SPACING) * SPACING + shift; x < crossings[k + 1]!; x += SPACING) {
-        if (!near.some((corner) => (corner.x - x) ** 2 + (corner.y - y) ** 2 < CLEARANCE ** 2)) points.push({ x, y })
+        if (isClear(outline, x, y)) points.push(x, y)
       }
     }
   }
   return points
+}
+
+/** Whether no corner of the outline is near. */
+function isClear(outline: readonly MapPoint[], x: number, y: number): boolean {
+  for (const corner of outline) {
+    const dx = corner.x - x
+    const dy = corner.y - y
+    if (dx * dx + dy * dy < CLEARANCE * CLEARANCE) return false
+  }
+  return true
 }
 
 /** Where a level line enters and leaves the outline, in turn (even-odd rule). */
@@ -137,25 +148,26 @@ function crossingsAt(outline: readonly MapPoint[], y: number): number[] {
     if (a.y > y !== b.y > y) crossings.push(((b.x - a.x) * (y - a.y)) / (b.y - a.y) + a.x)
     a = b
   }
-  return crossings.sort((one, other) => one - other)
+  return crossings.length > 2 ? crossings.sort((one, other) => one - other) : crossings[0]! > crossings[1]! ? crossings.reverse() : crossings
 }
 
 /** Triangles of the triangulation that lie inside the outline: those left of it, and all reached without crossing it. */
-function insideTriangles(delaunay: Delaunator<Float64Array>, rim: number): number[] {
+function insideTriangles(delaunay: Delaunator<Float64Array>, rim: number): Uint32Array {
   const { triangles, halfedges } = delaunay
   const isRim = (a: number, b: number) => a < rim && b < rim && (b === (a + 1) % rim || a === (b + 1) % rim)
   const inside = new Uint8Array(triangles.length / 3)
-  const queue: number[] = []
+  const queue = new Uint32Array(inside.length)
+  let reached = 0
   for (let half = 0; half < triangles.length; half++) {
     const a = triangles[half]!
     const b = triangles[half % 3 === 2 ? half - 2 : half + 1]!
     // Delaunator winds its triangles clockwise where y points up, the outline runs anticlockwise.
     if (a < rim && b < rim && a === (b + 1) % rim && !inside[Math.floor(half / 3)]) {
       inside[Math.floor(half / 3)] = 1
-      queue.push(Math.floor(half / 3))
+      queue[reached++] = Math.floor(half / 3)
     }
   }
-  for (let at = 0; at < queue.length; at++) {
+  for (let at = 0; at < reached; at++) {
     for (let k = 0; k < 3; k++) {
       const half = 3 * queue[at]! + k
       const a = triangles[half]!
@@ -165,12 +177,10 @@ function insideTriangles(delaunay: Delaunator<Float64Array>, rim: number): numbe
       const next = Math.floor(across / 3)
       if (!inside[next]) {
         inside[next] = 1
-        queue.push(next)
+        queue[reached++] = next
       }
     }
   }
   // In the order of the triangulation.
-  const kept: number[] = []
-  for (let t = 0; t < inside.length; t++) if (inside[t]) kept.push(t)
-  return kept
+  return queue.subarray(0, reached).sort()
 }

@@ -32,21 +32,19 @@ export function shapeZone(head: Head, { vertices, edges }: Pick<Layout, 'vertice
   const outline = joinOutline(drawn, boundary)
   const mesh = createMesh(head, outline)
   const hairline = own.filter(({ kind }) => kind === 'hairline').flatMap((edge) => drawn.get(edge.id)!)
-  return { id, role, outline, area: signedArea(outline), mesh, ...summarise(mesh), ...inSpace(head, hairline, outline) }
+  return { id, role, outline, area: signedArea(outline), mesh, ...summarise(mesh), ...landmarks(head, mesh, hairline) }
 }
 
-function inSpace(head: Head, hairline: readonly MapPoint[], outline: readonly MapPoint[]): Pick<ZoneShape, 'rim' | 'pivot'> {
-  const space = (point: MapPoint) => pointFromMap(head, point)
+function landmarks(head: Head, { rim, space }: ZoneMesh, hairline: readonly MapPoint[]): Pick<ZoneShape, 'rim' | 'pivot'> {
+  const around = Array.from({ length: rim }, (_, i): Point3 => ({ x: space[3 * i]!, y: space[3 * i + 1]!, z: space[3 * i + 2]! }))
   const crown = pointFromMap(head, mapFromDirection(head, CROWN_POLAR_ANGLE, Math.PI))
-  const away = ({ x, y, z }: Point3) => Math.hypot(x - crown.x, y - crown.y, z - crown.z)
-  const around = outline.map(space)
-  return { rim: hairline.length > 0 ? hairline.map(space) : around, pivot: around.reduce((best, point) => (away(point) < away(best) ? point : best)) }
+  const away = ({ x, y, z }: Point3) => (x - crown.x) ** 2 + (y - crown.y) ** 2 + (z - crown.z) ** 2
+  return { rim: hairline.length > 0 ? hairline.map((point) => pointFromMap(head, point)) : around, pivot: around.reduce((best, point) => (away(point) < away(best) ? point : best)) }
 }
 
 function summarise({ areas, triangles, space }: ZoneMesh): Pick<ZoneShape, 'meanNormal' | 'meanPoint' | 'height'> {
-  const normal = { x: 0, y: 0, z: 0 }
-  const centre = { x: 0, y: 0, z: 0 }
-  let area = 0
+  // Sums in variables of their own: a number kept in an object is made anew at every addition.
+  let [normalX, normalY, normalZ, centreX, centreY, centreZ, area] = [0, 0, 0, 0, 0, 0, 0]
   for (let t = 0; t < areas.length; t++) {
     const a = 3 * triangles[3 * t]!
     const b = 3 * triangles[3 * t + 1]!
@@ -65,12 +63,12 @@ function summarise({ areas, triangles, space }: ZoneMesh): Pick<ZoneShape, 'mean
     const z = (space[a + 2]! + space[b + 2]! + space[c + 2]!) / 3
     // The head is convex about its centre, so the outward side is the one away from it.
     const outward = nx * x + ny * y + nz * z > 0 ? 0.5 : -0.5
-    normal.x += outward * nx
-    normal.y += outward * ny
-    normal.z += outward * nz
-    centre.x += areas[t]! * x
-    centre.y += areas[t]! * y
-    centre.z += areas[t]! * z
+    normalX += outward * nx
+    normalY += outward * ny
+    normalZ += outward * nz
+    centreX += areas[t]! * x
+    centreY += areas[t]! * y
+    centreZ += areas[t]! * z
     area += areas[t]!
   }
   let min = Infinity
@@ -79,5 +77,5 @@ function summarise({ areas, triangles, space }: ZoneMesh): Pick<ZoneShape, 'mean
     min = Math.min(min, space[i]!)
     max = Math.max(max, space[i]!)
   }
-  return { meanNormal: normal, meanPoint: { x: centre.x / area, y: centre.y / area, z: centre.z / area }, height: { min, max } }
+  return { meanNormal: { x: normalX, y: normalY, z: normalZ }, meanPoint: { x: centreX / area, y: centreY / area, z: centreZ / area }, height: { min, max } }
 }

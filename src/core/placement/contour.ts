@@ -17,9 +17,10 @@ const stops = { count: 0, from: [] as number[], to: [] as number[], at: [] as nu
  * largest mesh. */
 let open = new Uint8Array(1024)
 
-/** The triangles that each of some rising levels crosses. */
-export function crossedTriangles({ lowest, highest }: PartingField, levels: readonly number[]): number[][] {
-  const crossed: number[][] = levels.map(() => [])
+/** The triangles that each of some rising levels crosses: counted first, then laid one level after the other into one array. */
+export function crossedTriangles({ lowest, highest }: PartingField, levels: readonly number[]): Uint32Array[] {
+  const first = new Uint32Array(lowest.length)
+  const ends = new Uint32Array(levels.length)
   for (let t = 0; t < lowest.length; t++) {
     let low = 0
     let high = levels.length
@@ -28,16 +29,22 @@ export function crossedTriangles({ lowest, highest }: PartingField, levels: read
       if (levels[middle]! > lowest[t]!) high = middle
       else low = middle + 1
     }
-    for (; low < levels.length && levels[low]! <= highest[t]!; low++) crossed[low]!.push(t)
+    first[t] = low
+    for (; low < levels.length && levels[low]! <= highest[t]!; low++) ends[low]!++
   }
-  return crossed
+  for (let i = 1; i < ends.length; i++) ends[i]! += ends[i - 1]!
+  const triangles = new Uint32Array(ends[ends.length - 1] ?? 0)
+  const starts = ends.slice()
+  for (let t = lowest.length - 1; t >= 0; t--)
+    for (let i = first[t]!; i < levels.length && levels[i]! <= highest[t]!; i++) triangles[--starts[i]!] = t
+  return levels.map((_, i) => triangles.subarray(starts[i]!, ends[i]!))
 }
 
 /**
  * Traces the parting at a level through the mesh as connected polylines, open ones first, then closed rings.
  * @param crossed the triangles that the level crosses, see {@link crossedTriangles}
  */
-export function traceContour(field: PartingField, level: number, crossed: readonly number[], hair: VertexHair): Polyline[] {
+export function traceContour(field: PartingField, level: number, crossed: Uint32Array, hair: VertexHair): Polyline[] {
   const { mesh, values } = field
   if (open.length < mesh.areas.length) open = new Uint8Array(2 * mesh.areas.length)
   for (const triangle of crossed) open[triangle] = 1
@@ -136,7 +143,9 @@ function smooth(line: Polyline): void {
   let riseY = line[RISE + 1]!
   let pitch = line[PITCH]!
   for (let at = STRIDE; at < line.length - STRIDE; at += STRIDE) {
-    const [x, y, here] = [line[at + RISE]!, line[at + RISE + 1]!, line[at + PITCH]!]
+    const x = line[at + RISE]!
+    const y = line[at + RISE + 1]!
+    const here = line[at + PITCH]!
     line[at + RISE] = (riseX + 2 * x + line[at + STRIDE + RISE]!) / 4
     line[at + RISE + 1] = (riseY + 2 * y + line[at + STRIDE + RISE + 1]!) / 4
     line[at + PITCH] = (pitch + 2 * here + line[at + STRIDE + PITCH]!) / 4

@@ -80,7 +80,7 @@ export function cutLine(line: Polyline, from: number, to: number): Polyline {
   const last = end.segment - (end.share < 1e-9 ? 1 : 0)
   const inner = Math.max(0, last - first + 1)
   const stretch = emptyLine(inner + 2)
-  stretch.set(line.subarray(STRIDE * first, STRIDE * (first + inner)), STRIDE)
+  for (let at = 0, from = STRIDE * first; at < STRIDE * inner; at++) stretch[STRIDE + at] = line[from + at]!
   for (let k = 0; k < STRIDE; k++) {
     stretch[k] = valueAt(line, start, k)
     stretch[STRIDE * (inner + 1) + k] = valueAt(line, end, k)
