@@ -82,6 +82,12 @@ export function dyeOf(kind: ProductKind, vol: number, depth: number, shades: rea
   return { kind, vol, base, tone, depth, whiteCover }
 }
 
+/**
+ * A dye as it is after a share of its time, 0…1: what a fibre takes up grows with the root of time (Fickian diffusion at early times; Crank, The
+ * Mathematics of Diffusion, from memory).
+ */
+export const depositAfter = (dye: Dye, share: number): Dye => ({ ...dye, depth: dye.depth * Math.min(1, Math.max(0, share)) ** (0.5 / DEPTH_EXPONENT) })
+
 /** Colour that a mix leaves on a surface, and how light that is. */
 export interface Deposited {
   lab: Lab

@@ -1,0 +1,95 @@
+import { createHead } from '@/core/head'
+import type { FaltoPlan } from '@/core/model'
+import { computePlan } from '@/core/pipeline'
+import { createProcess, HEAT_CELSIUS, type CourseEvent, type SpotResult, type StrandSpot } from '@/core/process'
+import { band, canvasWith } from '../support/canvas'
+import { planWith, stageOf, type Wanted } from '../support/plan'
+import { STORIES } from './stories.expected'
+
+/** Every piece of a plan after the same minutes, with the zone it lies in. */
+function processed(plan: FaltoPlan, minutes: number, events?: CourseEvent[], canvas?: Parameters<typeof createProcess>[2]) {
+  const { after } = createProcess(plan, createHead(plan.head), canvas)
+  return computePlan(plan).pieces.map((piece) => ({ piece, spots: after(piece, { on: 0, off: minutes, bowlAgeMinutes: 5, vol: plan.formulas.find(({ id }) => id === piece.formulaId)!.developerVol, ...(events && { events }) }) }))
+}
+const at = (spots: SpotResult[], spot: StrandSpot) => spots.find((one) => one.spot === spot)!
+const mean = (values: number[]) => values.reduce((sum, value) => sum + value, 0) / values.length
+const meanLevel = (pieces: ReturnType<typeof processed>, spot: StrandSpot) => mean(pieces.map(({ spots }) => at(spots, spot).level.expected))
+
+describe('very long hair with cold ends', () => {
+  const { lag, heatHelpsBy } = STORIES.coldEnds.expected
+  const foils = (lengthCm: number, events?: CourseEvent[]) => processed(planWith({ hair: { lengthCm }, placement: { rowGapMm: 0 } }), 45, events)
+  const lagOf = (pieces: ReturnType<typeof processed>) => meanLevel(pieces, 'scalpEnd') - meanLevel(pieces, 'ends')
+
+  it('lags at the ends, and much more than short hair', () => {
+    const [long, short] = [lagOf(foils(70)), lagOf(foils(28))]
+    expect(long).toBeGreaterThan(lag.longAtLeast)
+    expect(short).toBeLessThan(lag.shortAtMost)
+    expect(long - short).toBeGreaterThan(lag.longOverShortAtLeast)
+  })
+
+  it('catches up somewhat under heat on the ends', () => {
+    const heated = foils(70, [{ at: 20, kind: 'heat', celsius: HEAT_CELSIUS }])
+    expect(meanLevel(heated, 'ends') - meanLevel(foils(70), 'ends')).toBeGreaterThan(heatHelpsBy)
+  })
+})
+
+it('a fragile nape is the place to check first', () => {
+  const { riskAgainstRest } = STORIES.fragileNape.expected
+  const plan = planWith({ parameters: { separateNape: true }, hair: { fragile: ['nape'] } })
+  const strains = processed(plan, 40).map(({ piece, spots }) => ({ zone: piece.zoneId, strain: Math.max(...spots.map(({ strain }) => strain)) }))
+  const nape = strains.filter(({ zone }) => zone === 'nape').map(({ strain }) => strain)
+  const rest = strains.filter(({ zone }) => zone !== 'nape').map(({ strain }) => strain)
+  expect(Math.max(...nape) / mean(rest)).toBeGreaterThan(riskAgainstRest)
+  expect(strains.reduce((most, one) => (one.strain > most.strain ? one : most)).zone).toBe('nape')
+})
+
+it('the hairline goes on last: first, it comes out lighter than the rest', () => {
+  const { lighterWhenFirstBy } = STORIES.hairlineLast.expected
+  const plan = planWith({ placement: { take: { kind: 'onScalp', bandCm: 1.5 }, subsectionMm: 3, rowGapMm: 0, sequence: ['C'] } })
+  const process = createProcess(plan, createHead(plan.head), undefined)
+  const { pieces } = computePlan(plan)
+  const [front, back] = [pieces.filter(({ zoneId }) => zoneId.startsWith('front')), pieces.filter(({ zoneId }) => zoneId.startsWith('back'))]
+  // Half an hour of application, rinsed at 60 min.
+  const levels = (own: typeof pieces, from: number) => own.map((piece, i) => at(process.after(piece, { on: from + (15 * i) / own.length, off: 60, bowlAgeMinutes: 5, vol: 20 }), 'scalpEnd').level.expected)
+  const edge = (values: number[]) => Math.max(...values)
+  const [hairlineFirst, hairlineLast] = [{ front: levels(front, 0), back: levels(back, 15) }, { front: levels(front, 15), back: levels(back, 0) }]
+  const spread = ({ front, back }: typeof hairlineFirst) => Math.max(...front, ...back) - Math.min(...front, ...back)
+  expect(edge(hairlineFirst.front) - edge(hairlineLast.front)).toBeGreaterThan(0.3)
+  expect(edge(hairlineFirst.front) - mean(hairlineFirst.back)).toBeGreaterThan(lighterWhenFirstBy)
+  expect(spread(hairlineLast)).toBeLessThan(spread(hairlineFirst))
+})
+
+describe('a gloss over porous ends', () => {
+  const { togetherEndsDeeperBy, laterDifferenceAtMost } = STORIES.glossEndsLater.expected
+  const blonde = canvasWith([band(0, 25, { level: 9, treatments: [{ kind: 'lightened' }] }), band(25, 35, { level: 9, treatments: [{ kind: 'lightened' }], porosity: 'high' })])
+  const plan = planWith({ placement: { take: { kind: 'block' }, rowGapMm: 0, subsectionMm: 20, sequence: ['G'] } })
+  plan.products.push({ id: 'gloss', name: 'Gloss', kind: 'gloss', maximumMinutes: 20, shade: { level: 7, hue: 'beige', strength: 0.3, base: 'natural', whiteCoverPercent: 0 } })
+  plan.formulas.push({ id: 'G', name: 'Gloss', productId: 'gloss', developerVol: 7, ratio: 1, level: 7, tone: 'neutral' })
+  const [long, short] = [processed(plan, 20, undefined, blonde), processed(plan, 15, undefined, blonde)]
+
+  it('makes the ends deeper when all of it goes on together', () => {
+    expect(meanLevel(long, 'middle') - meanLevel(long, 'ends')).toBeGreaterThan(togetherEndsDeeperBy)
+  })
+
+  it('does not when the ends follow five minutes later', () => {
+    expect(Math.abs(meanLevel(long, 'middle') - meanLevel(short, 'ends'))).toBeLessThan(laterDifferenceAtMost)
+  })
+})
+
+describe('virgin hair lightened to the scalp', () => {
+  const { hotRootAtOnceBy, differenceLengthsFirstAtMost } = STORIES.lengthsFirst.expected
+  const wanted: Wanted = { hair: { lengthCm: 35 }, placement: { take: { kind: 'slice' }, rowGapMm: 0, subsectionMm: 6, startCm: 0 } }
+  const plan = planWith(wanted)
+  stageOf(plan).zones.forEach(({ placement }) => (placement.cover = 'film'))
+  const atOnce = processed(plan, 50)
+
+  it('gets a hot root when scalp and lengths go on at once', () => {
+    expect(meanLevel(atOnce, 'scalpEnd') - meanLevel(atOnce, 'middle')).toBeGreaterThan(hotRootAtOnceBy - 0.7)
+    expect(meanLevel(atOnce, 'scalpEnd')).toBeGreaterThan(meanLevel(atOnce, 'middle'))
+  })
+
+  it('is even when the scalp follows after twenty minutes', () => {
+    const scalpLater = processed(plan, 30)
+    expect(Math.abs(meanLevel(scalpLater, 'scalpEnd') - meanLevel(atOnce, 'middle'))).toBeLessThan(differenceLengthsFirstAtMost)
+  })
+})
