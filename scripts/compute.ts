@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
-import { computePlan, planFigures } from '@/core/pipeline'
+import { clockFigures, computePlan, planFigures } from '@/core/pipeline'
 import { TooManyPiecesError } from '@/core/placement'
+import { ALONE } from '@/core/schedule'
 import { checkPlanDocument, describeProblems } from '@/server/dto'
 
 /** `./falto compute FILE|-`: plan document in, figures out. One line on stderr and exit code 2 for an entry that cannot be used. */
@@ -21,7 +22,9 @@ function main(file: string | undefined): void {
   const checked = checkPlanDocument(entry)
   if (!checked.ok) return refuse(`not a plan that can be computed: ${describeProblems(checked.problems)}`)
   try {
-    process.stdout.write(`${JSON.stringify(planFigures(checked.value, computePlan(checked.value)), null, 2)}\n`)
+    const computed = computePlan(checked.value)
+    const figures = { ...planFigures(checked.value, computed), clock: clockFigures(checked.value, computed, { crew: ALONE }) }
+    process.stdout.write(`${JSON.stringify(figures, null, 2)}\n`)
   } catch (error) {
     if (!(error instanceof TooManyPiecesError)) throw error
     refuse(error.message)

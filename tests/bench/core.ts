@@ -3,9 +3,11 @@ import { createHead } from '@/core/head'
 import { lightenedSurface, suggestFormulas } from '@/core/formula'
 import { mixPlan } from '@/core/mixing'
 import { computePlan, computeStages, forgetAllButHeads, judgePlan } from '@/core/pipeline'
+import { ALONE, ASSISTANT, clockFor, exactSchedule, prepare, SECOND_COLOURIST, searchSchedule } from '@/core/schedule'
 import { mapDrawing } from '@/core/sheet'
 import { DEMO_CATALOGUE, DEMO_CLIENTS } from '@/server/demo'
 import { densePlan } from '../support/samples'
+import { visitProblem } from '../support/visits'
 import { row } from './row'
 
 /** Budgets of the core, measured in one thread of Node on a head with more than two hundred foils. */
@@ -62,5 +64,11 @@ const toning = {
 }
 row('formula search', `up to three of ${DEMO_CATALOGUE.length} products, in a worker`, sample(30, 5, () => suggestFormulas(toning, DEMO_CATALOGUE)))
 row('bowl plan', `bowls, parts and options of all formulas, ${what}`, sample(200, 40, () => mixPlan(dense, computed)))
+row('clock', `process and schedule, ${what}, alone; in a worker`, sample(12, 3, () => clockFor(dense, computed, { crew: ALONE })))
+const day = prepare(visitProblem({ clients: 5, zones: 5, people: [...ALONE.people, ASSISTANT, SECOND_COLOURIST] }))
+row('schedule search', `${day.tasks.length} tasks, ${day.people.length} people, budget < 300 ms`, sample(12, 3, () => searchSchedule(day)))
+const small = Array.from({ length: 60 }, (_, seed) => prepare(visitProblem({ clients: 1, zones: 2 + (seed % 2), people: [...ALONE.people, ...(seed % 3 > 0 ? [ASSISTANT] : [])], seed })))
+const gaps = small.map((one) => 100 * (searchSchedule(one).cost / exactSchedule(one).cost - 1))
+console.log(`**schedule search** | above the exact optimum on ${gaps.length} visits of ${Math.min(...small.map(({ tasks }) => tasks.length))}–${Math.max(...small.map(({ tasks }) => tasks.length))} tasks, budget ≤ 2 % | mean ${(gaps.reduce((sum, gap) => sum + gap, 0) / gaps.length).toFixed(2)} % | worst ${Math.max(...gaps).toFixed(2)} %`)
 row('map drawing', 'paths of all stitches of a plan that was never drawn', sample(100, 20, () => mapDrawing(dense, computeStages(dense)), forgetAllButHeads))
 row('new head', 'tables of a head that was never seen', sample(40, 10, (run) => createHead({ circumferenceCm: 52 + run / 100 })))

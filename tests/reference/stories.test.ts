@@ -2,6 +2,7 @@ import { createHead } from '@/core/head'
 import type { FaltoPlan } from '@/core/model'
 import { computePlan } from '@/core/pipeline'
 import { createProcess, HEAT_CELSIUS, type CourseEvent, type SpotResult, type StrandSpot } from '@/core/process'
+import { ALONE, clockFor, remediesFor, SECOND_COLOURIST, type Clock, type Crew } from '@/core/schedule'
 import { band, canvasWith } from '../support/canvas'
 import { planWith, stageOf, type Wanted } from '../support/plan'
 import { STORIES } from './stories.expected'
@@ -91,5 +92,66 @@ describe('virgin hair lightened to the scalp', () => {
   it('is even when the scalp follows after twenty minutes', () => {
     const scalpLater = processed(plan, 30)
     expect(Math.abs(meanLevel(scalpLater, 'scalpEnd') - meanLevel(atOnce, 'middle'))).toBeLessThan(differenceLengthsFirstAtMost)
+  })
+})
+
+describe('base under foils', () => {
+  const { longProduct, shortProduct } = STORIES.baseUnderFoils.expected
+  /** Every third row of foils on top, then base on what lies between. */
+  const planOf = (baseMinutes: number) => {
+    const plan = planWith({ hair: { naturalLevel: 6, lengthCm: 30 }, only: ['frontLeft', 'frontRight'], placement: { take: { kind: 'slice' }, subsectionMm: 6, rowGapMm: 18 } })
+    plan.formulas[0]!.level = 8
+    plan.products[1]!.maximumMinutes = baseMinutes
+    const foils = stageOf(plan)
+    plan.variants[0]!.stages.push({
+      ...structuredClone(foils), id: 'base', kind: 'base', name: 'Base', worksOn: { kind: 'dropped', stageId: foils.id },
+      zones: foils.zones.map((zone) => ({ ...structuredClone(zone), placement: { ...structuredClone(zone.placement), take: { ...zone.placement.take, kind: 'onScalp', bandCm: 1.5 }, subsectionMm: 8, rowGapMm: 0, sequence: zone.placement.sequence.length > 0 ? ['B'] : [] } })),
+    })
+    return plan
+  }
+  const clockOf = (plan: FaltoPlan) => clockFor(plan, computePlan(plan), { crew: ALONE })
+
+  it('sits its time out where the product may', () => {
+    const clock = clockOf(planOf(45))
+    expect(clock.fits).toBe(longProduct.fits)
+    for (const { formulaId, firstOn, lastOn, firstOut, lastOut } of clock.zones) {
+      if (formulaId !== 'B') continue
+      expect(lastOut - firstOn).toBeLessThanOrEqual(longProduct.baseMinutes.most + 0.1)
+      expect(firstOut - lastOn).toBeGreaterThanOrEqual(longProduct.baseMinutes.least)
+    }
+  })
+
+  it('is refused with a product of twenty minutes, which the foils outlast', () => {
+    const plan = planOf(20)
+    // The foils need longer than that after the last of them is in.
+    plan.products[0]!.rules = { ratios: [2], developerMinVol: 10, developerMaxVol: 40, workingLifeMinutes: 30, minimumMinutes: 40, maximumLift: 8, heat: false, onScalp: false, damp: false }
+    const clock = clockOf(plan)
+    expect(clock.fits).toBe(shortProduct.fits)
+    expect(clock.conflicts.some(({ formulaId }) => formulaId === 'B')).toBe(shortProduct.saysProduct)
+    const remedies = remediesFor(plan, computePlan(plan), { crew: ALONE }, clock)
+    expect(remedies.map(({ kind }) => kind)).toContain(shortProduct.remedy)
+    expect(remedies.find(({ kind }) => kind === 'otherProduct')!.text).toContain('Colour')
+  })
+})
+
+describe('a full head of foils', () => {
+  const { alone, helped } = STORIES.fullHeadAlone.expected
+  const plan = planWith({ placement: { subsectionMm: 8, rowGapMm: 0 } })
+  const clockOf = (crew: Crew) => clockFor(plan, computePlan(plan), { crew })
+  const [one, two] = [clockOf(ALONE), clockOf({ ...ALONE, people: [...ALONE.people, SECOND_COLOURIST] })]
+  const someOutBeforeLastIn = ({ tasks }: Clock) => Math.min(...tasks.filter(({ kind }) => kind === 'takeOut').map(({ from }) => from)) < Math.max(...tasks.filter(({ kind }) => kind === 'apply').map(({ to }) => to))
+
+  it('takes so long alone that early foils come out before the last are in', () => {
+    const hands = one.tasks.filter(({ kind }) => kind === 'apply').reduce((sum, { from, to }) => sum + to - from, 0)
+    expect(hands).toBeGreaterThan(alone.handsOnMinutes.least * 0.8)
+    expect(hands).toBeLessThan(alone.handsOnMinutes.most * 1.2)
+    expect(someOutBeforeLastIn(one)).toBe(alone.someOutBeforeLastIn)
+    expect(one.fits).toBe(true)
+  })
+
+  it('is done sooner by two, with all foils in before any comes out', () => {
+    expect(two.fits).toBe(true)
+    expect(one.finish.expected - two.finish.expected).toBeGreaterThan(helped.savesMinutesAtLeast)
+    expect(someOutBeforeLastIn(two)).toBe(helped.someOutBeforeLastIn)
   })
 })

@@ -1,3 +1,4 @@
+import type { Formula } from '../model'
 import { percentFromVolume } from '../units'
 
 /** Thrown when a wanted strength cannot be blended; the message says what could. */
@@ -57,4 +58,13 @@ export function addDeveloper(bowl: { productG: number; developerG: number; vol: 
   const vol = (bowl.developerG * bowl.vol + added.g * added.vol) / developerG
   const ratio = developerG / bowl.productG
   return { ratio, vol, peroxidePercent: peroxideInMix(vol, ratio) }
+}
+
+/** Strengths are blended in whole volumes. Common practice. */
+const wholeVol = (vol: number): number => Math.round(vol)
+
+/** Weaker first bowls rise evenly to the formula's strength, so that the first foils do not overtake the last. */
+export function bowlVol({ developerVol, firstBowlVol }: Formula, number: number, of: number): number {
+  if (firstBowlVol === undefined || of === 1) return developerVol
+  return number === of ? developerVol : wholeVol(firstBowlVol + ((developerVol - firstBowlVol) * (number - 1)) / (of - 1))
 }

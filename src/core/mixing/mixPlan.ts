@@ -1,4 +1,4 @@
-import { gramsOfParts, millilitres, recipeOf, splitExactly, type Recipe, type RecipePart } from '../formula'
+import { bowlVol, gramsOfParts, millilitres, recipeOf, splitExactly, type Recipe, type RecipePart } from '../formula'
 import { activeVariant, isLightener, type FaltoPlan, type Formula, type Stage } from '../model'
 import type { Piece } from '../placement'
 import { BOWL_RESIDUE_G, bowlRulesFor, MIXING_MINUTES, planBowls, type Bowl, type Range } from '../quantity'
@@ -46,9 +46,6 @@ export interface FormulaMix {
   bowls: MixedBowl[]
   options: BowlOption[]
 }
-
-/** Strengths are blended in whole volumes. Common practice. */
-const wholeVol = (vol: number): number => Math.round(vol)
 
 /** Everything that is mixed for a plan, formula by formula; the bowls of a formula add up to its total to the digit. */
 export function mixPlan(plan: FaltoPlan, computed: ComputedStages): FormulaMix[] {
@@ -98,12 +95,6 @@ function servesWords(pieces: readonly Piece[]): string {
       return count > 0 ? [`${count} ${PIECE_WORDS[kind][count === 1 ? 0 : 1]}`] : []
     })
     .join(', ')
-}
-
-/** Weaker first bowls rise evenly to the formula's strength, so that the first foils do not overtake the last. */
-function bowlVol({ developerVol, firstBowlVol }: Formula, number: number, of: number): number {
-  if (firstBowlVol === undefined || of === 1) return developerVol
-  return number === of ? developerVol : wholeVol(firstBowlVol + ((developerVol - firstBowlVol) * (number - 1)) / (of - 1))
 }
 
 /** Few large bowls or more fresh ones: what each costs in mix and in walking, from the fewest that can be to two more than usual. */

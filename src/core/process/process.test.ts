@@ -118,15 +118,15 @@ describe('a service', () => {
 
   it('says how long a piece has to stay: then, and not before, all of the strand is near the goal', () => {
     Object.assign(plan.formulas[0]!, { level: 8 })
-    const { least, short } = process.stay(piece!, 5, 20)
+    const { ready, short } = process.stay(piece!, 5, 20)
     expect(short).toBe(false)
     const lowest = (off: number) => Math.min(...process.after(piece!, { on: 0, off, bowlAgeMinutes: 5, vol: 20 }).map(({ level }) => level.expected))
-    expect(lowest(least)).toBeGreaterThanOrEqual(7.75)
-    expect(lowest(least - 1)).toBeLessThan(7.75)
+    expect(lowest(ready)).toBeGreaterThanOrEqual(7.75)
+    expect(lowest(ready - 1)).toBeLessThan(7.75)
   })
 
   it('says when a goal is not reached in the time the label gives', () => {
     const far = planWith({ hair: { naturalLevel: 2 } })
-    expect(createProcess(far, createHead(far.head), undefined).stay(computePlan(far).pieces[0]!, 5, 20)).toEqual({ least: 50, most: 50, short: true })
+    expect(createProcess(far, createHead(far.head), undefined).stay(computePlan(far).pieces[0]!, 5, 20)).toMatchObject({ ready: 50, most: 50, short: true })
   })
 })

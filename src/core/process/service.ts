@@ -53,8 +53,8 @@ export const stayOf = ({ kind, maximumMinutes, rules }: { kind: ProductKind; max
 
 /** A head under product: where each piece is looked at and what it is treated with, made once and asked for any times. */
 export interface ServiceProcess {
-  /** How long a piece has to stay to come near its goal everywhere along the strand, min, and no longer than its label says; `short` where it does not come near it in that time. */
-  stay: (piece: Piece, bowlAgeMinutes: number, vol: number) => Stay & { short: boolean }
+  /** What the label says, and when a piece is near its goal everywhere along the strand, min; `short` where it does not come near it in that time. */
+  stay: (piece: Piece, bowlAgeMinutes: number, vol: number) => Stay & { ready: number; short: boolean }
   /** What there is after some minutes under product. */
   after: (piece: Piece, times: PieceTimes) => SpotResult[]
 }
@@ -95,16 +95,16 @@ export function createProcess(plan: FaltoPlan, head: Head, canvas: Canvas | unde
     stay: (piece, bowlAgeMinutes, vol) => {
       const recipe = recipeFor(piece)
       const { least, most } = stayOf(recipe.leading)
-      if (!isLightener(recipe.leading.kind)) return { least, most, short: false }
-      let needed = least
+      if (!isLightener(recipe.leading.kind)) return { least, ready: least, most, short: false }
+      let ready = least
       for (const { distanceCm, place } of spotsOf(piece)) {
         const { levels } = exposureOf(courseOf(piece, distanceCm, bowlAgeMinutes, vol), Math.floor(most))
         const wanted = exposureForLevel(place, recipe.formula.level - NEAR_ENOUGH, maximumLift(recipe))
         const minute = levels.findIndex((level) => level >= wanted)
-        if (minute < 0) return { least: most, most, short: true }
-        needed = Math.max(needed, minute)
+        if (minute < 0) return { least, ready: most, most, short: true }
+        ready = Math.max(ready, minute)
       }
-      return { least: needed, most, short: false }
+      return { least, ready, most, short: false }
     },
     after: (piece, { on, off, bowlAgeMinutes, vol, events }) => {
       const recipe = recipeFor(piece)

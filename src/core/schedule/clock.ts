@@ -1,0 +1,213 @@
+import { activeVariant, isLightener, type Canvas, type FaltoPlan } from '../model'
+import { createProcess, ROOM_CELSIUS, type ServiceProcess, type SpotResult } from '../process'
+import { combinedSigma, rangeOf, SECONDS_VARIATION, type Range } from '../quantity'
+import type { ComputedStages } from '../result'
+import { minutesFromSeconds } from '../units'
+import { prepare, timed, type Decision, type Person, type Prepared, type Resource, type Schedule } from './problem'
+import { findSchedule } from './search'
+import { chunksOf, mixId, visitOf, type Chunk, type ServedPiece, type TaskKind, type Visit, type VisitTask } from './visit'
+
+/** Who and what there is for a visit. */
+export interface Crew {
+  people: Person[]
+  resources: Record<Resource, number>
+}
+
+export const COLOURIST: Person = { id: 'colourist', name: 'Colourist', skills: ['colour', 'mix', 'rinse', 'dry'] }
+export const ASSISTANT: Person = { id: 'assistant', name: 'Assistant', skills: ['mix', 'rinse', 'dry'] }
+export const SECOND_COLOURIST: Person = { ...COLOURIST, id: 'second', name: 'Second colourist' }
+export const ALONE: Crew = { people: [COLOURIST], resources: { basin: 1, dryer: 1 } }
+
+export interface ClockOptions {
+  crew: Crew
+  canvas?: Canvas | undefined
+  roomCelsius?: number | undefined
+  order?: 'planned' | 'reversed' | undefined
+}
+
+/** One task with its time, min from the start of the visit. */
+export interface ClockTask {
+  id: string
+  kind: TaskKind
+  about: string
+  stageId: string | undefined
+  from: number
+  to: number
+  personId: string
+}
+
+/** Product in one zone of one stage under one formula, min from the start of the visit. */
+export interface ZoneClock {
+  stageId: string
+  zoneId: string
+  name: string
+  formulaId: string
+  pieces: number
+  firstOn: number
+  lastOn: number
+  /** When the first piece is ready, when the first has to be out at the latest, when the last is out. */
+  ready: number
+  latest: number
+  firstOut: number
+  lastOut: number
+  /** Level when it comes off: mean with its range, lightest and darkest place, and the goal. */
+  level: Range
+  spread: { darkest: number; lightest: number }
+  goal: number
+  /** Of what the hair stands, what is used up where it is most. */
+  strain: number
+  /** Pieces that cannot come near the goal in the time the label gives. */
+  short: number
+  /** Where to look first: the place under the greatest strain, and the last piece on. */
+  checks: { fragile: string; last: string }
+}
+
+/** A longest time that is passed. */
+export interface Conflict {
+  formulaId: string | undefined
+  about: string
+  /** min beyond the label's longest time. */
+  over: number
+}
+
+export interface Clock {
+  fits: boolean
+  tasks: ClockTask[]
+  zones: ZoneClock[]
+  conflicts: Conflict[]
+  /** Whole visit, min. */
+  finish: Range
+  /** Time in which no hands are needed, min. */
+  handsFree: number
+  /** Levels between which four fifths of everything lightened lies when it comes off, by formula. */
+  evenness: Record<string, { p10: number; p90: number }>
+}
+
+const HANDS_SIGMA = combinedSigma([SECONDS_VARIATION])
+
+/** Who does what when for one plan, and what it comes to. @throws Error when nobody of the crew can do something */
+export function clockFor(plan: FaltoPlan, computed: ComputedStages, { crew, canvas, roomCelsius = ROOM_CELSIUS, order }: ClockOptions): Clock {
+  const process = createProcess(plan, computed.head, canvas, roomCelsius)
+  const chunks = chunksOf(plan, computed, process, order)
+  const visit = visitOf(plan, chunks)
+  const prepared = prepare({ ...visit, ...crew })
+  const schedule = findSchedule(prepared)
+  return read(plan, process, chunks, visit, prepared, schedule)
+}
+
+function read(plan: FaltoPlan, process: ServiceProcess, chunks: readonly Chunk[], visit: Visit, prepared: Prepared, schedule: Schedule): Clock {
+  const { starts, people } = schedule
+  const startOf = new Map(visit.tasks.map(({ id }, i) => [id, starts[i]!]))
+  const tasks = visit.tasks.map(({ id, kind, about, stageId, seconds }, i): ClockTask => ({
+    id, kind, about, stageId, from: minutesFromSeconds(starts[i]!), to: minutesFromSeconds(starts[i]! + seconds), personId: prepared.people[people[i]!]!.id,
+  }))
+  const zones = zonesOf(plan, process, visit, startOf)
+  const conflicts = visit.lags.flatMap(({ from, to, most = Infinity, formulaId, about = '' }): Conflict[] => {
+    const over = startOf.get(to)! - startOf.get(from)! - most
+    return over > 0.5 ? [{ formulaId, about, over: minutesFromSeconds(over) }] : []
+  })
+  const span = (pace: number) => minutesFromSeconds(timed(prepare({ ...prepared, ...visitOf(plan, chunks, pace) }), decisionsOf(schedule)).finish)
+  const hands = rangeOf(1, 0, HANDS_SIGMA)
+  const expected = minutesFromSeconds(schedule.finish)
+  return {
+    fits: schedule.violation === 0,
+    tasks: tasks.sort((a, b) => a.from - b.from),
+    zones: zones.map(({ zone }) => zone),
+    conflicts,
+    finish: { low: Math.min(expected, span(hands.low)), expected, high: Math.max(expected, span(hands.high)) },
+    handsFree: minutesFromSeconds(schedule.finish - busySeconds(visit.tasks, starts)),
+    evenness: evennessOf(zones),
+  }
+}
+
+/** The decisions a schedule was made by: tasks in the order of their starts. */
+const decisionsOf = ({ starts, people }: Schedule): Decision[] =>
+  [...starts.keys()].sort((a, b) => starts[a]! - starts[b]! || a - b).map((task) => ({ task, person: people[task]! }))
+
+/** Time in which at least one task goes on, s. */
+function busySeconds(tasks: readonly VisitTask[], starts: Float64Array): number {
+  let [busy, until] = [0, 0]
+  for (const i of [...starts.keys()].sort((a, b) => starts[a]! - starts[b]!)) {
+    const end = starts[i]! + tasks[i]!.seconds
+    busy += Math.max(0, end - Math.max(until, starts[i]!))
+    until = Math.max(until, end)
+  }
+  return busy
+}
+
+interface PieceOutcome {
+  served: ServedPiece
+  on: number
+  off: number
+  spots: SpotResult[]
+}
+
+function zonesOf(plan: FaltoPlan, process: ServiceProcess, visit: Visit, startOf: ReadonlyMap<string, number>): { zone: ZoneClock; outcomes: PieceOutcome[]; lightens: boolean }[] {
+  const { stages } = activeVariant(plan)
+  const offs = new Map<ServedPiece['piece'], number>()
+  for (const { id, kind, pieces = [] } of visit.tasks) if (kind === 'takeOut') pieces.forEach(({ piece }, i) => offs.set(piece, startOf.get(id)! + (i * visit.tasks.find((task) => task.id === id)!.seconds) / pieces.length))
+  const rinseOf = new Map(visit.lags.flatMap(({ from, to }) => (to.startsWith('rinse/') ? [[from, startOf.get(to)!]] : [])))
+  const groups = new Map<string, { stageId: string; zoneId: string; formulaId: string; outcomes: PieceOutcome[] }>()
+  for (const { id, kind, stageId = '', pieces = [] } of visit.tasks) {
+    if (kind !== 'apply') continue
+    for (const served of pieces) {
+      const { piece, zoneId, vol, bowl } = served
+      const on = startOf.get(id)! + served.on
+      const off = offs.get(piece) ?? rinseOf.get(id)!
+      const mixed = startOf.get(mixId(piece.formulaId, bowl))
+      const bowlAgeMinutes = mixed === undefined ? served.bowlAgeMinutes : Math.max(0, minutesFromSeconds(on - mixed))
+      const spots = process.after(piece, { on: minutesFromSeconds(on), off: minutesFromSeconds(off), bowlAgeMinutes, vol })
+      const key = `${stageId}/${zoneId}/${piece.formulaId}`
+      const group = groups.get(key) ?? { stageId, zoneId, formulaId: piece.formulaId, outcomes: [] }
+      groups.set(key, group)
+      group.outcomes.push({ served, on, off, spots })
+    }
+  }
+  return [...groups.values()].map(({ stageId, zoneId, formulaId, outcomes }) => {
+    const formula = plan.formulas.find(({ id }) => id === formulaId)!
+    const spots = outcomes.flatMap((one) => one.spots)
+    const mean = (value: (spot: SpotResult) => number) => spots.reduce((sum, spot) => sum + value(spot), 0) / spots.length
+    const strongest = outcomes.reduce((most, one) => (strainOf(one) > strainOf(most) ? one : most))
+    const last = outcomes.reduce((latest, one) => (one.on > latest.on ? one : latest))
+    const minute = (value: (one: PieceOutcome) => number, of: (...values: number[]) => number) => minutesFromSeconds(of(...outcomes.map(value)))
+    const zone: ZoneClock = {
+      stageId,
+      zoneId,
+      name: stages.find(({ id }) => id === stageId)!.zones.find(({ id }) => id === zoneId)!.name,
+      formulaId,
+      pieces: outcomes.length,
+      firstOn: minute(({ on }) => on, Math.min),
+      lastOn: minute(({ on }) => on, Math.max),
+      ready: minute(({ on, served }) => on + served.ready, Math.min),
+      latest: minute(({ on, served }) => on + served.most, Math.min),
+      firstOut: minute(({ off }) => off, Math.min),
+      lastOut: minute(({ off }) => off, Math.max),
+      level: { low: mean(({ level }) => level.low), expected: mean(({ level }) => level.expected), high: mean(({ level }) => level.high) },
+      spread: { darkest: Math.min(...spots.map(({ level }) => level.expected)), lightest: Math.max(...spots.map(({ level }) => level.expected)) },
+      goal: formula.level,
+      strain: strainOf(strongest),
+      short: outcomes.filter(({ served }) => served.short).length,
+      checks: { fragile: strongest.served.piece.id, last: last.served.piece.id },
+    }
+    return { zone, outcomes, lightens: isLightener(plan.products.find(({ id }) => id === formula.productId)!.kind) }
+  })
+}
+
+const strainOf = ({ spots }: PieceOutcome): number => Math.max(...spots.map(({ strain }) => strain))
+
+function evennessOf(zones: ReturnType<typeof zonesOf>): Clock['evenness'] {
+  const levels = new Map<string, number[]>()
+  for (const { zone, outcomes, lightens } of zones) {
+    if (!lightens) continue
+    const own = levels.get(zone.formulaId) ?? []
+    levels.set(zone.formulaId, own)
+    for (const { spots } of outcomes) own.push(...spots.map(({ level }) => level.expected))
+  }
+  return Object.fromEntries(
+    [...levels].map(([id, own]) => {
+      own.sort((a, b) => a - b)
+      const quantile = (share: number) => own[Math.min(own.length - 1, Math.floor(share * own.length))]!
+      return [id, { p10: quantile(0.1), p90: quantile(0.9) }]
+    }),
+  )
+}

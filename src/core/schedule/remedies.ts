@@ -1,0 +1,41 @@
+import type { FaltoPlan } from '../model'
+import type { ComputedStages } from '../result'
+import { ASSISTANT, clockFor, SECOND_COLOURIST, type Clock, type ClockOptions } from './clock'
+
+export const REMEDY_KINDS = ['help', 'secondColourist', 'otherOrder', 'otherProduct'] as const
+export type RemedyKind = (typeof REMEDY_KINDS)[number]
+
+/** Something that would make a plan fit, or sooner ready, with what it comes to. */
+export interface Remedy {
+  kind: RemedyKind
+  /** What is changed, in words. */
+  text: string
+  clock: Clock
+}
+
+/** Longest time that colour of another kind is taken to allow, min. Common practice: permanent colour sits up to 45. */
+const LONGER_MINUTES = [45, 60]
+
+/** What keeps longest times where a plan does not keep them: only what was tried and works, soonest first. Empty where everything fits. */
+export function remediesFor(plan: FaltoPlan, computed: ComputedStages, options: ClockOptions, clock: Clock): Remedy[] {
+  if (clock.fits) return []
+  const tried: Remedy[] = []
+  const attempt = (kind: RemedyKind, text: string, change: Partial<ClockOptions>, changed = plan) => tried.push({ kind, text, clock: clockFor(changed, computed, { ...options, ...change }) })
+  const { crew } = options
+  const joined = (person: typeof ASSISTANT) => ({ ...crew, people: [...crew.people, person] })
+  if (!crew.people.some(({ skills }) => !skills.includes('colour'))) attempt('help', 'With an assistant who mixes, takes out and rinses.', { crew: joined(ASSISTANT) })
+  attempt('secondColourist', 'With a second colourist.', { crew: joined(SECOND_COLOURIST) })
+  attempt('otherOrder', 'In the opposite order of zones.', { order: options.order === 'reversed' ? 'planned' : 'reversed' })
+  const hindered = new Set(clock.conflicts.flatMap(({ formulaId }) => (formulaId ? [formulaId] : [])))
+  for (const minutes of LONGER_MINUTES) {
+    if (tried.some(({ kind, clock: { fits } }) => kind === 'otherProduct' && fits)) break
+    const names: string[] = []
+    const products = plan.products.map((product) => {
+      const slow = plan.formulas.some(({ id, productId }) => hindered.has(id) && productId === product.id) && product.maximumMinutes < minutes
+      if (slow) names.push(product.name)
+      return slow ? { ...product, maximumMinutes: minutes } : product
+    })
+    if (names.length > 0) attempt('otherProduct', `Something else than ${names.join(' and ')}, that may sit ${minutes} min.`, {}, { ...plan, products })
+  }
+  return tried.filter(({ clock: { fits } }) => fits).sort((a, b) => a.clock.finish.expected - b.clock.finish.expected)
+}
