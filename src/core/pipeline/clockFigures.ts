@@ -1,6 +1,6 @@
 import type { FaltoPlan } from '../model'
 import type { ComputedStages } from '../result'
-import { clockFor, remediesFor, type Clock, type ClockOptions, type RemedyKind, type TaskKind } from '../schedule'
+import { clockFor, remediesFor, type Clock, type ClockOptions, type CurvePoint, type RemedyKind, type TaskKind } from '../schedule'
 import { tenth } from '../units'
 
 /** A range in whole minutes or tenths of a level. */
@@ -54,6 +54,7 @@ export interface ZoneClockFigures {
   strainPercent: number
   shortPieces: number
   checks: { fragile: string; last: string }
+  curve: CurvePoint[]
 }
 
 /** A clock rounded for leaving the core: 0.1 min, 0.1 level, whole percent; with what would make it fit where it does not. */
@@ -91,6 +92,7 @@ const roundedClock = ({ fits, tasks, zones, conflicts, finish, handsFree, evenne
     strainPercent: Math.round(100 * zone.strain),
     shortPieces: zone.short,
     checks: zone.checks,
+    curve: zone.curve.map(({ minute, darkest, mean, lightest }) => ({ minute: tenth(minute), darkest: tenth(darkest), mean: tenth(mean), lightest: tenth(lightest) })),
   })),
   evenness: Object.fromEntries(Object.entries(evenness).map(([id, { p10, p90 }]) => [id, { p10: tenth(p10), p90: tenth(p90) }])),
   conflicts: conflicts.map(({ formulaId, about, over }) => ({ formulaId: formulaId ?? null, about, overMinutes: tenth(over) })),

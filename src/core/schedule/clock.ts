@@ -3,9 +3,9 @@ import { createProcess, ROOM_CELSIUS, type ServiceProcess, type SpotResult } fro
 import { combinedSigma, rangeOf, SECONDS_VARIATION, type Range } from '../quantity'
 import type { ComputedStages } from '../result'
 import { minutesFromSeconds } from '../units'
-import { prepare, timed, type Decision, type Person, type Prepared, type Resource, type Schedule } from './problem'
+import { prepare, type Person, type Prepared, type Resource, type Schedule } from './problem'
 import { findSchedule } from './search'
-import { chunksOf, mixId, visitOf, type Chunk, type ServedPiece, type TaskKind, type Visit, type VisitTask } from './visit'
+import { chunksOf, mixId, visitOf, type ServedPiece, type TaskKind, type Visit, type VisitTask } from './visit'
 
 /** Who and what there is for a visit. */
 export interface Crew {
@@ -60,6 +60,16 @@ export interface ZoneClock {
   short: number
   /** Where to look first: the place under the greatest strain, and the last piece on. */
   checks: { fragile: string; last: string }
+  /** How it lifts, from the first piece on to the latest minute it may stay; empty where nothing lifts. */
+  curve: CurvePoint[]
+}
+
+/** Level at a minute of the visit: mean, darkest and lightest place of some pieces of a zone. */
+export interface CurvePoint {
+  minute: number
+  darkest: number
+  mean: number
+  lightest: number
 }
 
 /** A longest time that is passed. */
@@ -83,19 +93,22 @@ export interface Clock {
   evenness: Record<string, { p10: number; p90: number }>
 }
 
+/** A curve has so many steps and follows so many pieces of a zone. Our estimate: enough for the eye. */
+const CURVE_STEPS = 24
+const CURVE_PIECES = 5
+
 const HANDS_SIGMA = combinedSigma([SECONDS_VARIATION])
 
 /** Who does what when for one plan, and what it comes to. @throws Error when nobody of the crew can do something */
 export function clockFor(plan: FaltoPlan, computed: ComputedStages, { crew, canvas, roomCelsius = ROOM_CELSIUS, order }: ClockOptions): Clock {
   const process = createProcess(plan, computed.head, canvas, roomCelsius)
-  const chunks = chunksOf(plan, computed, process, order)
-  const visit = visitOf(plan, chunks)
+  const visit = visitOf(plan, chunksOf(plan, computed, process, order))
   const prepared = prepare({ ...visit, ...crew })
   const schedule = findSchedule(prepared)
-  return read(plan, process, chunks, visit, prepared, schedule)
+  return read(plan, process, visit, prepared, schedule)
 }
 
-function read(plan: FaltoPlan, process: ServiceProcess, chunks: readonly Chunk[], visit: Visit, prepared: Prepared, schedule: Schedule): Clock {
+function read(plan: FaltoPlan, process: ServiceProcess, visit: Visit, prepared: Prepared, schedule: Schedule): Clock {
   const { starts, people } = schedule
   const startOf = new Map(visit.tasks.map(({ id }, i) => [id, starts[i]!]))
   const tasks = visit.tasks.map(({ id, kind, about, stageId, seconds }, i): ClockTask => ({
@@ -106,23 +119,19 @@ function read(plan: FaltoPlan, process: ServiceProcess, chunks: readonly Chunk[]
     const over = startOf.get(to)! - startOf.get(from)! - most
     return over > 0.5 ? [{ formulaId, about, over: minutesFromSeconds(over) }] : []
   })
-  const span = (pace: number) => minutesFromSeconds(timed(prepare({ ...prepared, ...visitOf(plan, chunks, pace) }), decisionsOf(schedule)).finish)
-  const hands = rangeOf(1, 0, HANDS_SIGMA)
-  const expected = minutesFromSeconds(schedule.finish)
+  const busy = busySeconds(visit.tasks, starts)
+  // Product takes its time whatever the hands do, so only the time in which they work is uncertain.
+  const finish = rangeOf(minutesFromSeconds(busy), minutesFromSeconds(schedule.finish - busy), HANDS_SIGMA)
   return {
     fits: schedule.violation === 0,
     tasks: tasks.sort((a, b) => a.from - b.from),
     zones: zones.map(({ zone }) => zone),
     conflicts,
-    finish: { low: Math.min(expected, span(hands.low)), expected, high: Math.max(expected, span(hands.high)) },
-    handsFree: minutesFromSeconds(schedule.finish - busySeconds(visit.tasks, starts)),
+    finish,
+    handsFree: minutesFromSeconds(schedule.finish - busy),
     evenness: evennessOf(zones),
   }
 }
-
-/** The decisions a schedule was made by: tasks in the order of their starts. */
-const decisionsOf = ({ starts, people }: Schedule): Decision[] =>
-  [...starts.keys()].sort((a, b) => starts[a]! - starts[b]! || a - b).map((task) => ({ task, person: people[task]! }))
 
 /** Time in which at least one task goes on, s. */
 function busySeconds(tasks: readonly VisitTask[], starts: Float64Array): number {
@@ -139,6 +148,7 @@ interface PieceOutcome {
   served: ServedPiece
   on: number
   off: number
+  bowlAgeMinutes: number
   spots: SpotResult[]
 }
 
@@ -160,7 +170,7 @@ function zonesOf(plan: FaltoPlan, process: ServiceProcess, visit: Visit, startOf
       const key = `${stageId}/${zoneId}/${piece.formulaId}`
       const group = groups.get(key) ?? { stageId, zoneId, formulaId: piece.formulaId, outcomes: [] }
       groups.set(key, group)
-      group.outcomes.push({ served, on, off, spots })
+      group.outcomes.push({ served, on, off, bowlAgeMinutes, spots })
     }
   }
   return [...groups.values()].map(({ stageId, zoneId, formulaId, outcomes }) => {
@@ -170,6 +180,7 @@ function zonesOf(plan: FaltoPlan, process: ServiceProcess, visit: Visit, startOf
     const strongest = outcomes.reduce((most, one) => (strainOf(one) > strainOf(most) ? one : most))
     const last = outcomes.reduce((latest, one) => (one.on > latest.on ? one : latest))
     const minute = (value: (one: PieceOutcome) => number, of: (...values: number[]) => number) => minutesFromSeconds(of(...outcomes.map(value)))
+    const lightens = isLightener(plan.products.find(({ id }) => id === formula.productId)!.kind)
     const zone: ZoneClock = {
       stageId,
       zoneId,
@@ -188,8 +199,20 @@ function zonesOf(plan: FaltoPlan, process: ServiceProcess, visit: Visit, startOf
       strain: strainOf(strongest),
       short: outcomes.filter(({ served }) => served.short).length,
       checks: { fragile: strongest.served.piece.id, last: last.served.piece.id },
+      curve: lightens ? curveOf(process, outcomes) : [],
     }
-    return { zone, outcomes, lightens: isLightener(plan.products.find(({ id }) => id === formula.productId)!.kind) }
+    return { zone, outcomes, lightens }
+  })
+}
+
+function curveOf(process: ServiceProcess, outcomes: readonly PieceOutcome[]): CurvePoint[] {
+  const followed = outcomes.filter((_, i) => outcomes.length <= CURVE_PIECES || i % Math.ceil(outcomes.length / CURVE_PIECES) === 0)
+  const begin = Math.min(...followed.map(({ on }) => minutesFromSeconds(on)))
+  const end = Math.max(...followed.map(({ on, off, served }) => minutesFromSeconds(Math.max(off, on + served.most))))
+  return Array.from({ length: CURVE_STEPS + 1 }, (_, step) => {
+    const minute = begin + ((end - begin) * step) / CURVE_STEPS
+    const levels = followed.flatMap(({ served: { piece, vol }, on, bowlAgeMinutes }) => process.after(piece, { on: minutesFromSeconds(on), off: minute, bowlAgeMinutes, vol }).map(({ level }) => level.expected))
+    return { minute, darkest: Math.min(...levels), mean: levels.reduce((sum, level) => sum + level, 0) / levels.length, lightest: Math.max(...levels) }
   })
 }
 

@@ -129,9 +129,9 @@ function fittingParts(pieces: ServedPiece[]): ServedPiece[][] {
 }
 
 /** Gives each piece the time at which it has its product. @param lead s of sectioning before the first */
-function onTimes(pieces: readonly ServedPiece[], lead: number, pace = 1): ServedPiece[] {
+function onTimes(pieces: readonly ServedPiece[], lead: number): ServedPiece[] {
   let at = lead
-  return pieces.map((one) => ({ ...one, on: (at += one.seconds * pace) }))
+  return pieces.map((one) => ({ ...one, on: (at += one.seconds) }))
 }
 
 const isFoil = ({ piece }: ServedPiece): boolean => piece.kind === 'foil'
@@ -152,8 +152,8 @@ function windowOf(pieces: readonly ServedPiece[], each: number): { least: number
   return { least: Math.ceil(least), ideal: Math.round(ideal), most: Math.floor(most), tightest }
 }
 
-/** Tasks and lags of a visit from its stretches of work. @param pace how long hands take, × */
-export function visitOf(plan: FaltoPlan, chunks: readonly Chunk[], pace = 1): Visit {
+/** Tasks and lags of a visit from its stretches of work. */
+export function visitOf(plan: FaltoPlan, chunks: readonly Chunk[]): Visit {
   const tasks: VisitTask[] = []
   const lags: VisitLag[] = []
   const add = (task: VisitTask) => {
@@ -172,7 +172,7 @@ export function visitOf(plan: FaltoPlan, chunks: readonly Chunk[], pace = 1): Vi
       // What goes between the foils waits until all of them are in.
       const waitsFor = [...applied]
       for (const chunk of own) {
-        const pieces = onTimes(chunk.pieces, chunk.opens ? zoneSeconds(plan.learned) * pace : 0, pace)
+        const pieces = onTimes(chunk.pieces, chunk.opens ? zoneSeconds(plan.learned) : 0)
         const name = chunk.parts > 1 ? `${chunk.zone.name} ${chunk.part}/${chunk.parts}` : chunk.zone.name
         const key = `${stage.id}/${chunk.zone.zoneId}/${chunk.part}`
         for (const mix of mixesFor(chunk, key, tasks)) {

@@ -56,6 +56,13 @@ export async function openMixing(member: StaffMember, id: string) {
   return { open, catalogue, canvas: newest?.canvas ?? null, goal: newest?.goal ?? null, rates, mixes, bookedOn }
 }
 
+/** An open plan with what its clock depends on beside it. */
+export async function openClock(member: StaffMember, id: string) {
+  const open = await openWorkspace(member, id)
+  const [newest, bookedOn] = await Promise.all([newestConsultation(member, open.client.id), bookingOf(member, id)])
+  return { open, canvas: newest?.canvas ?? null, bookedOn }
+}
+
 /** Records that a member of staff has looked at a caution that this plan raises now. */
 export async function acknowledgeCaution(member: StaffMember, id: string, entry: AcknowledgementDto): Promise<Acknowledgement> {
   require(member, 'acknowledge')

@@ -48,6 +48,7 @@ export function Shell({ member, children }: Props) {
         <RailLink href="/people" label="People" here={path.startsWith('/people')} />
         {plan && <RailLink href={plan} label="Map" here={path === plan} />}
         {plan && <RailLink href={`${plan}/mix`} label="Mix" here={path === `${plan}/mix`} />}
+        {plan && <RailLink href={`${plan}/clock`} label="Clock" here={path === `${plan}/clock`} />}
         <RailLink href="/shelf" label="Shelf" here={path.startsWith('/shelf')} />
         <Box sx={{ flex: 1 }} />
         <Account member={member} />

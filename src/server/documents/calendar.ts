@@ -1,0 +1,49 @@
+import { createEvents, type DateTime, type EventAttributes } from 'ics'
+import { activeVariant, type FaltoPlan } from '@/core/model'
+import { computePlan, planFigures } from '@/core/pipeline'
+import { ALONE, clockFor } from '@/core/schedule'
+
+/** A booked plan. `on` is YYYY-MM-DD and `at` HH:MM, both as clocks in the salon show. */
+export interface BookedVisit {
+  planId: string
+  plan: FaltoPlan
+  client: string
+  on: string
+  at: string
+}
+
+/**
+ * The appointment, as long as its clock says for one pair of hands, and a day for the next visit, as a calendar (RFC 5545). Times float: they are those
+ * of the salon's clock wherever the file is opened.
+ */
+export function calendarOf({ planId, plan, client, on, at }: BookedVisit): string {
+  const computed = computePlan(plan)
+  const minutes = Math.ceil(clockFor(plan, computed, { crew: ALONE }).finish.expected / 5) * 5
+  const { foils, look } = planFigures(plan, computed)
+  const [year, month, day] = on.split('-').map(Number) as [number, number, number]
+  const [hour, minute] = at.split(':').map(Number) as [number, number]
+  const common = { productId: 'falto', calName: 'Falto', startInputType: 'local', startOutputType: 'local' } as const
+  const events: EventAttributes[] = [
+    {
+      ...common,
+      uid: `${planId}@falto`,
+      title: `${client}: ${plan.name}`,
+      description: `${activeVariant(plan).stages.map(({ name }) => name).join(', ')}. ${foils} foils.`,
+      start: [year, month, day, hour, minute],
+      duration: { hours: Math.floor(minutes / 60), minutes: minutes % 60 },
+      busyStatus: 'BUSY',
+    },
+  ]
+  if (look.upkeepWeeks) {
+    const start = laterBy([year, month, day], 7 * look.upkeepWeeks.high)
+    events.push({ ...common, uid: `${planId}-next@falto`, title: `${client}: next visit`, description: `After ${look.upkeepWeeks.low}–${look.upkeepWeeks.high} weeks, by the design of the root.`, start, duration: { days: 1 }, busyStatus: 'FREE' })
+  }
+  const { error, value } = createEvents(events)
+  if (error || !value) throw error ?? new Error('The calendar file could not be made.')
+  return value
+}
+
+function laterBy([year, month, day]: [number, number, number], days: number): DateTime {
+  const date = new Date(Date.UTC(year, month - 1, day + days))
+  return [date.getUTCFullYear(), date.getUTCMonth() + 1, date.getUTCDate()]
+}

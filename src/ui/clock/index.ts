@@ -1,0 +1,1 @@
+export { ClockPage, type OpenClock } from './ClockPage'

@@ -1,0 +1,62 @@
+'use client'
+import { wrap, type Remote } from 'comlink'
+import { useEffect, useRef, useState } from 'react'
+import type { FaltoPlan } from '@/core/model'
+import type { ClockFigures } from '@/core/pipeline'
+import type { ClockOptions } from '@/core/schedule'
+import type { ClockAnswer, ClockWorker } from '@/workers/clock.worker'
+
+/** A question put to the clock. */
+export interface Asked {
+  plan: FaltoPlan
+  options: ClockOptions
+}
+
+/** What is asked beside the clock itself, in this order, with the name under which the answer is shown. */
+export interface Comparison extends Asked {
+  key: string
+  label: string
+}
+
+export interface ClockState {
+  /** The newest answer, and the question it belongs to. */
+  answer: ClockAnswer | undefined
+  asked: Asked | undefined
+  /** Answers to the comparisons that have come in so far. */
+  compared: { key: string; label: string; figures: ClockFigures }[]
+  busy: boolean
+}
+
+/** Works clocks out in a worker: the one asked for first, then the comparisons one by one. A newer question ends an older one. */
+export function useClock(asked: Asked, comparisons: readonly Comparison[]): ClockState {
+  const remote = useRef<Remote<ClockWorker>>(undefined)
+  const [state, setState] = useState<ClockState>({ answer: undefined, asked: undefined, compared: [], busy: true })
+
+  useEffect(() => {
+    const worker = new Worker(new URL('../../workers/clock.worker.ts', import.meta.url), { type: 'module' })
+    remote.current = wrap<ClockWorker>(worker)
+    return () => worker.terminate()
+  }, [])
+
+  useEffect(() => {
+    let current = true
+    async function work() {
+      setState((before) => ({ ...before, busy: true }))
+      const answer = await remote.current!.clock(asked.plan, asked.options).catch((): ClockAnswer => ({ ok: false, message: 'This clock could not be worked out. Undo the last change, or export the plan and report it.' }))
+      if (!current) return
+      setState({ answer, asked, compared: [], busy: answer.ok })
+      for (const { key, label, plan, options } of answer.ok ? comparisons : []) {
+        const other = await remote.current!.clock(plan, options)
+        if (!current) return
+        if (other.ok) setState((before) => ({ ...before, compared: [...before.compared, { key, label, figures: other.figures }] }))
+      }
+      setState((before) => ({ ...before, busy: false }))
+    }
+    void work()
+    return () => {
+      current = false
+    }
+  }, [asked, comparisons])
+
+  return state
+}

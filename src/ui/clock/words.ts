@@ -1,0 +1,20 @@
+import type { ClockTaskFigures } from '@/core/pipeline'
+import type { TaskKind } from '@/core/schedule'
+
+/** What is done, in words. */
+const DOING: Record<TaskKind, string> = { setUp: 'Set up', mix: 'Mix', apply: 'Put in', takeOut: 'Take out', rinse: 'Rinse', dry: 'Dry', finish: 'Dry and style' }
+
+export const taskWords = ({ kind, about }: Pick<ClockTaskFigures, 'kind' | 'about'>): string => (about ? `${DOING[kind]} ${about}` : DOING[kind])
+
+/** A minute of the visit as the time of day. @param start HH:MM */
+export function timeOfDay(start: string, minute: number): string {
+  const [hours, minutes] = start.split(':').map(Number) as [number, number]
+  const at = Math.round(60 * hours + minutes + minute)
+  return `${String(Math.floor(at / 60) % 24).padStart(2, '0')}:${String(((at % 60) + 60) % 60).padStart(2, '0')}`
+}
+
+/** Minutes as hours and minutes. */
+export function duration(minutes: number): string {
+  const whole = Math.round(minutes)
+  return whole < 60 ? `${whole} min` : `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}`
+}
