@@ -1,5 +1,5 @@
 /** Folders of the core in the order in which they may build on each other. */
-const CORE = ['units', 'model', 'colour', 'head', 'hair', 'canvas', 'layout', 'placement', 'formula', 'quantity', 'process', 'result', 'schedule', 'mixing', 'money', 'appearance', 'outcome', 'feasibility', 'care', 'advice', 'sheet', 'pipeline', 'services']
+const CORE = ['units', 'model', 'colour', 'head', 'hair', 'canvas', 'layout', 'placement', 'formula', 'quantity', 'process', 'result', 'schedule', 'run', 'mixing', 'money', 'appearance', 'outcome', 'feasibility', 'care', 'advice', 'sheet', 'pipeline', 'services']
 
 const coreRules = CORE.map((folder, i) => ({
   name: `core-${folder}-builds-only-on-what-comes-before`,

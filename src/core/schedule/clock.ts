@@ -91,6 +91,8 @@ export interface Clock {
   handsFree: number
   /** Levels between which four fifths of everything lightened lies when it comes off, by formula. */
   evenness: Record<string, { p10: number; p90: number }>
+  /** What the clock was made for. */
+  visit: Visit
 }
 
 /** A curve has so many steps and follows so many pieces of a zone. Our estimate: enough for the eye. */
@@ -130,6 +132,7 @@ function read(plan: FaltoPlan, process: ServiceProcess, visit: Visit, prepared: 
     finish,
     handsFree: minutesFromSeconds(schedule.finish - busy),
     evenness: evennessOf(zones),
+    visit,
   }
 }
 

@@ -4,25 +4,29 @@ import {
   CARE_KINDS,
   CARE_RESULTS,
   COUNTS,
+  INCIDENTS,
   LAYOUT_TEMPLATES,
   LIMITS,
   POUR_KINDS,
   POUR_SOURCES,
+  RUN_EVENT_KINDS,
   SCALE_COMMANDS,
   type CareCheck,
   type Consent,
   type ConsultationBase,
   type ConsultationEntry,
   type LayoutTemplate,
+  type Limit,
   type Operation,
   type PlannedLine,
   type PlanPatch,
   type PourEvent,
+  type RunEvent,
   type SavedSections,
   type ScaleCommand,
 } from '@/core/model'
 import { SERVICES } from '@/core/services'
-import { Counting, Day, Id, InRange, ListOf, MayBeAbsent, Name, Nested, OneOf, Strokes, Text } from './decorators'
+import { Counting, Day, Id, InRange, ListOf, MayBeAbsent, Name, Nested, OneOf, Strokes, Text, WordsOf } from './decorators'
 import { CanvasDto, GoalDto, HairStateDto, HeadMeasuresDto } from './hair'
 import { LayoutDto, LayoutParametersDto, RatesDto, SectionDto } from './plan'
 import { CatalogueItemDto } from './product'
@@ -169,6 +173,41 @@ export class PourEventsDto {
   @ListOf(() => PourEventDto, 0, 200) events!: PourEventDto[]
   /** Ends the bowl: its products leave the shelf, or nothing does. */
   @MayBeAbsent() @OneOf(['done', 'abandoned']) end?: 'done' | 'abandoned'
+}
+
+export const HELPING = ['assistant', 'second'] as const
+
+export class NewRunDto {
+  @IsUUID('all', { message: 'must be a UUID' }) id!: string
+  /** Who helps, beside the colourist. */
+  @WordsOf(HELPING) helping!: (typeof HELPING)[number][]
+}
+
+/** Names of steps hold what they are about: ids, letters and slashes. */
+const STEP = 200
+/** Clocks of devices may be wrong, but not by years. ms */
+const TIME: Limit = { min: 1_500_000_000_000, max: 4_000_000_000_000, unit: 'ms' }
+const OFFSET: Limit = { min: -400_000_000_000, max: 400_000_000_000, unit: 'ms' }
+const VALUE: Limit = { min: 0, max: 5000, unit: '' }
+
+export class RunEventDto implements RunEvent {
+  @IsUUID('all', { message: 'must be a UUID' }) id!: string
+  @OneOf(RUN_EVENT_KINDS) kind!: RunEvent['kind']
+  @MayBeAbsent() @Text(STEP) stepId?: string
+  @MayBeAbsent() @InRange(VALUE) value?: number
+  @MayBeAbsent() @OneOf(INCIDENTS) incident?: RunEvent['incident']
+  @MayBeAbsent() @Text(COUNTS.noteLength) note?: string
+  @MayBeAbsent() @IsUUID('all', { message: 'must be a UUID' }) undoes?: string
+  @IsUUID('all', { message: 'must be a UUID' }) deviceId!: string
+  @Counting() deviceSeq!: number
+  @InRange(TIME) deviceTime!: number
+  @InRange(OFFSET) offsetMs!: number
+}
+
+export class RunEventsDto {
+  @ListOf(() => RunEventDto, 0, 500) events!: RunEventDto[]
+  /** Everything after this place of the log is answered. */
+  @Counting() after!: number
 }
 
 export class SalonRatesDto {

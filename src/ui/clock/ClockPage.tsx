@@ -4,11 +4,14 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import LinearProgress from '@mui/material/LinearProgress'
 import Typography from '@mui/material/Typography'
-import { useMemo, useState } from 'react'
+import { useRouter } from 'next/navigation'
+import { useEffect, useMemo, useState } from 'react'
+import { v7 as newId } from 'uuid'
 import { hexFromLab, labOfHair, toneOfFormula } from '@/core/colour'
 import { isLightener, type Canvas, type FaltoPlan, type Limit, type OpenPlan } from '@/core/model'
 import { ROOM_CELSIUS } from '@/core/process'
 import { ALONE, ASSISTANT, SECOND_COLOURIST, type ClockOptions } from '@/core/schedule'
+import { callApi } from '../hooks/api'
 import { PlanContext, usePlan, usePlanStore, type Permissions } from '../map/context'
 import { PlanTitle } from '../map/PlanTitle'
 import { SaveStatus, SaveTrouble } from '../map/SaveStatus'
@@ -18,6 +21,7 @@ import { Choice, Choices, NumberField, UndoButtons } from '../parts'
 import { LINE } from '../theme'
 import { Compared } from './Compared'
 import { Lanes, zoneKey } from './Lanes'
+import { Steps } from './Steps'
 import { useClock, type Comparison } from './useClock'
 import { duration, timeOfDay } from './words'
 import { ZonePanel } from './ZonePanel'
@@ -93,7 +97,9 @@ function Visit({ client, canvas, bookedOn }: { client: OpenPlan['client'] } & Om
             <Typography>{duration(figures.handsFreeMinutes)} without a hand needed</Typography>
           </Box>
           {!figures.fits && <DoesNotFit figures={figures} />}
+          <RunOffer helping={what.hands} fits={figures.fits} />
           <Lanes figures={figures} start={start} swatches={swatches} chosen={zone && zoneKey(zone)} onChoose={setChosen} />
+          <Steps figures={figures} start={start} />
           <Box sx={{ display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1fr)', lg: '300px minmax(0, 1fr) minmax(0, 1fr)' }, borderTop: LINE, mt: 1 }}>
             <WhatIfPanel what={what} onChange={change} plan={plan} />
             <Box sx={{ borderLeft: { md: LINE } }}>{zone && <ZonePanel key={zoneKey(zone)} zone={zone} start={start} />}</Box>
@@ -102,6 +108,47 @@ function Visit({ client, canvas, bookedOn }: { client: OpenPlan['client'] } & Om
             </Box>
           </Box>
         </>
+      )}
+    </Box>
+  )
+}
+
+/** Takes the clock to the chair. */
+function RunOffer({ helping, fits }: { helping: Hand[]; fits: boolean }) {
+  const { store, permissions } = usePlanStore()
+  const id = usePlan((state) => state.id)
+  const router = useRouter()
+  const [problem, setProblem] = useState<string>()
+  const [runs, setRuns] = useState<{ id: string; startedAt: string; ended: boolean }[]>([])
+  useEffect(() => {
+    callApi<{ runs: typeof runs }>(`/api/plans/${id}/runs`).then((answer) => setRuns(answer.runs), () => {})
+  }, [id])
+  const going = runs.find(({ ended }) => !ended)
+  async function begin() {
+    try {
+      await store.flush()
+      const run = await callApi<{ id: string }>(`/api/plans/${id}/runs`, 'POST', { id: newId(), helping })
+      router.push(`/runs/${run.id}`)
+    } catch (error) {
+      setProblem(error instanceof Error ? error.message : 'That did not work. Try again.')
+    }
+  }
+  return (
+    <Box sx={{ px: 2, pb: 1, display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
+      {going && (
+        <Button variant="contained" component="a" href={`/runs/${going.id}`}>
+          Go on at the chair
+        </Button>
+      )}
+      {permissions.acknowledge && (
+        <Button variant={going ? 'outlined' : 'contained'} color={going ? 'inherit' : 'primary'} disabled={!fits} onClick={() => void begin()}>
+          {going ? 'Begin anew' : 'Begin at the chair'}
+        </Button>
+      )}
+      {problem && (
+        <Typography role="alert" color="error">
+          {problem}
+        </Typography>
       )}
     </Box>
   )

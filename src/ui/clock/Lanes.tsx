@@ -1,7 +1,7 @@
 'use client'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import { useState, type ReactNode } from 'react'
+import { useState, type MouseEvent, type ReactNode } from 'react'
 import type { ClockFigures, ClockTaskFigures, ZoneClockFigures } from '@/core/pipeline'
 import type { TaskKind } from '@/core/schedule'
 import { FormulaSample } from '../parts'
@@ -43,17 +43,18 @@ export function Lanes({ figures, start, swatches, chosen, onChoose }: Props) {
   const block = (one: ClockTaskFigures) => (
     <Box
       key={one.id}
-      component="button"
-      type="button"
-      aria-label={`${timeOfDay(start, one.fromMinutes)} to ${timeOfDay(start, one.toMinutes)}: ${taskWords(one)}`}
-      aria-pressed={shown === one.id}
-      onClick={() => setShown(one.id)}
       style={{ left: at(one.fromMinutes), width: at(one.toMinutes - one.fromMinutes) }}
-      sx={{ position: 'absolute', top: 3, bottom: 3, p: 0, overflow: 'hidden', font: 'inherit', fontSize: '0.78rem', lineHeight: 1.1, textAlign: 'left', textIndent: 4, whiteSpace: 'nowrap', cursor: 'pointer', border: 'none', outlineOffset: -2, ...SHADES[one.kind], ...(shown === one.id && { boxShadow: '0 0 0 2px var(--mui-palette-text-primary), 0 0 0 4px var(--mui-palette-background-paper)', zIndex: 1 }) }}
+      sx={{ position: 'absolute', top: 3, bottom: 3, overflow: 'hidden', fontSize: '0.78rem', lineHeight: '38px', textIndent: 4, whiteSpace: 'nowrap', ...SHADES[one.kind], ...(shown === one.id && { boxShadow: '0 0 0 2px var(--mui-palette-text-primary), 0 0 0 4px var(--mui-palette-background-paper)', zIndex: 1 }) }}
     >
       {one.toMinutes - one.fromMinutes > end / 22 && one.kind !== 'mix' ? taskWords(one) : ''}
     </Box>
   )
+  /** Shows the task at a place of a lane, or the nearest: blocks of a few minutes are too narrow to be hit. */
+  function showAt(person: string, share: number) {
+    const minute = share * end
+    const away = ({ fromMinutes, toMinutes }: ClockTaskFigures) => Math.max(fromMinutes - minute, minute - toMinutes, 0)
+    setShown(figures.tasks.filter(({ by }) => by === person).reduce((nearest, one) => (away(one) < away(nearest) ? one : nearest)).id)
+  }
   return (
     <Box sx={{ overflowX: 'auto' }} role="region" aria-label="Who does what when" tabIndex={0}>
       <Box sx={{ minWidth: 760 }}>
@@ -65,7 +66,7 @@ export function Lanes({ figures, start, swatches, chosen, onChoose }: Props) {
           ))}
         </Lane>
         {figures.crew.map(({ id, name }) => (
-          <Lane key={id} name={name} tall={46} ticks={ticks.map(at)}>
+          <Lane key={id} name={name} tall={46} ticks={ticks.map(at)} onTrack={figures.tasks.some(({ by }) => by === id) ? (share) => showAt(id, share) : undefined}>
             {figures.tasks.filter(({ by }) => by === id).map(block)}
           </Lane>
         ))}
@@ -75,7 +76,7 @@ export function Lanes({ figures, start, swatches, chosen, onChoose }: Props) {
               <strong>{taskWords(task)}</strong>, {timeOfDay(start, task.fromMinutes)}–{timeOfDay(start, task.toMinutes)}, {duration(task.toMinutes - task.fromMinutes)}
             </>
           ) : (
-            'Press a block to read it.'
+            'Press a lane to read what is done then; all steps are listed below.'
           )}
         </Typography>
         {figures.zones.map((zone) => {
@@ -147,9 +148,11 @@ interface LaneProps {
   onPress?: () => void
   pressed?: boolean
   label?: string
+  /** Where its track is pressed, 0…1 of its width. For the eye and the hand only: the list of steps says the same. */
+  onTrack?: ((share: number) => void) | undefined
 }
 
-function Lane({ name, tall, ticks = [], children, onPress, pressed, label }: LaneProps) {
+function Lane({ name, tall, ticks = [], children, onPress, pressed, label, onTrack }: LaneProps) {
   return (
     <Box sx={{ display: 'flex', alignItems: 'stretch', minHeight: tall, borderBottom: ticks.length > 0 ? LINE : 'none', bgcolor: pressed ? 'action.selected' : undefined }}>
       {onPress ? (
@@ -159,7 +162,18 @@ function Lane({ name, tall, ticks = [], children, onPress, pressed, label }: Lan
       ) : (
         <Box sx={{ width: NAMES, flex: 'none', pl: 1, display: 'flex', alignItems: 'center', fontWeight: 600 }}>{name}</Box>
       )}
-      <Box sx={{ position: 'relative', flex: 1, mr: 3 }}>
+      <Box
+        aria-hidden
+        data-track={onTrack ? '' : undefined}
+        onClick={
+          onTrack &&
+          (({ currentTarget, clientX }: MouseEvent<HTMLElement>) => {
+            const { left, width } = currentTarget.getBoundingClientRect()
+            onTrack((clientX - left) / width)
+          })
+        }
+        sx={{ position: 'relative', flex: 1, mr: 3, cursor: onTrack ? 'pointer' : undefined }}
+      >
         {ticks.map((left) => (
           <Box key={left} aria-hidden style={{ left }} sx={{ position: 'absolute', top: 0, bottom: 0, borderLeft: LINE }} />
         ))}

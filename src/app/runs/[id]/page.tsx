@@ -1,0 +1,13 @@
+import { may } from '@/server/auth'
+import { openRun } from '@/server/runs'
+import { Chair } from '@/ui/chair'
+import { memberFor, readFor } from '../../signedInPage'
+
+export const metadata = { title: 'Chair · Falto' }
+
+export default async function RunPage({ params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params
+  const member = await memberFor(`/runs/${id}`)
+  const open = await readFor(openRun(member, id))
+  return <Chair key={id} open={open} mayTell={may(member, 'mix')} />
+}

@@ -1,0 +1,49 @@
+import { foreignKey, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core'
+import type { RunEvent } from '../../core/model'
+import type { RunScript } from '../../core/run'
+import { plan } from './plan'
+import { staff } from './salon'
+
+const moment = (name: string) => timestamp(name, { withTimezone: true })
+
+/** A visit as it is carried out. `script` is pinned when it begins and no longer changes with the plan. */
+export const run = pgTable(
+  'run',
+  {
+    salonId: uuid('salon_id').notNull(),
+    id: uuid('id').notNull(),
+    planId: uuid('plan_id').notNull(),
+    planRevision: integer('plan_revision').notNull(),
+    script: jsonb('script').$type<RunScript>().notNull(),
+    staffId: uuid('staff_id').notNull(),
+    startedAt: moment('started_at').notNull().defaultNow(),
+    endedAt: moment('ended_at'),
+  },
+  (table) => [
+    primaryKey({ columns: [table.salonId, table.id] }),
+    index('run_plan').on(table.salonId, table.planId, table.startedAt),
+    foreignKey({ columns: [table.salonId, table.planId], foreignColumns: [plan.salonId, plan.id] }),
+    foreignKey({ columns: [table.salonId, table.staffId], foreignColumns: [staff.salonId, staff.id] }),
+  ],
+)
+
+/** What happened at the chair, in the order that holds for every device. Only ever added to; `id` is given by the device, so that one sent twice counts once. */
+export const runEvent = pgTable(
+  'run_event',
+  {
+    salonId: uuid('salon_id').notNull(),
+    runId: uuid('run_id').notNull(),
+    seq: integer('seq').notNull(),
+    id: uuid('id').notNull(),
+    kind: text('kind').notNull(),
+    event: jsonb('event').$type<RunEvent>().notNull(),
+    staffId: uuid('staff_id').notNull(),
+    at: moment('at').notNull().defaultNow(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.salonId, table.runId, table.seq] }),
+    uniqueIndex('run_event_id').on(table.salonId, table.id),
+    foreignKey({ columns: [table.salonId, table.runId], foreignColumns: [run.salonId, run.id] }),
+    foreignKey({ columns: [table.salonId, table.staffId], foreignColumns: [staff.salonId, staff.id] }),
+  ],
+)

@@ -1,0 +1,113 @@
+import { v7 as newId } from 'uuid'
+import { foldRun, type RunScript } from '@/core/run'
+import type { KeptRunEvent, OpenRun, RunEvent } from '@/core/model'
+import { database } from '@/db'
+import { BASE_URL, deviceOf, newClient, ONE_CALL, type Device } from '../support/server'
+
+jest.setTimeout(60_000)
+
+let oriel: Device
+let tove: Device
+let juno: Device
+beforeAll(async () => {
+  ;[oriel, tove, juno] = (await Promise.all(['oriel', 'tove', 'juno'].map(deviceOf))) as [Device, Device, Device]
+})
+afterAll(() => database().$client.end())
+
+async function newRun(device = oriel): Promise<OpenRun<RunScript>> {
+  const client = await newClient(oriel, 'At the chair')
+  const plan = String((await oriel.call('POST', `/api/clients/${client}/plans`, { name: 'Run', template: 'fourQuadrants', service: 'topAndSides' })).body['id'])
+  const id = newId()
+  expect((await device.call('POST', `/api/plans/${plan}/runs`, { id, helping: ['assistant'] })).status).toBe(200)
+  return (await device.call('GET', `/api/runs/${id}`)).body as unknown as OpenRun<RunScript>
+}
+
+/** A device with its own clock, which tells events. @param wrongBy ms by which its clock is wrong */
+function deviceWith(device: Device, run: string, wrongBy = 0) {
+  const deviceId = newId()
+  let seq = 0
+  const event = (kind: RunEvent['kind'], rest: Partial<RunEvent> = {}): RunEvent => ({ id: newId(), kind, deviceId, deviceSeq: seq++, deviceTime: Date.now() + wrongBy, offsetMs: -wrongBy, ...rest })
+  const send = async (events: RunEvent[], after = 0) => {
+    const { status, body } = await device.call('POST', `/api/runs/${run}/events`, { events, after })
+    expect(status).toBe(200)
+    return body['events'] as KeptRunEvent[]
+  }
+  return { event, send }
+}
+
+describe('a run', () => {
+  it('pins the plan’s clock: steps in order with their people, lags with longest times, zones', async () => {
+    const { script, events, client, planName } = await newRun()
+    expect([client.name, planName, events]).toEqual(['At the chair', 'Run', []])
+    expect(script.steps.map(({ start }) => start)).toEqual(script.steps.map(({ start }) => start).sort((a, b) => a - b))
+    expect(script.people.map(({ id }) => id)).toEqual(['colourist', 'assistant'])
+    expect(script.lags.some(({ most, formulaId }) => most !== null && formulaId === 'A')).toBe(true)
+    expect(script.zones.length).toBeGreaterThan(0)
+  })
+
+  it('keeps events in one order, counts one sent twice once, and answers what is new', async () => {
+    const { id, script } = await newRun()
+    const { event, send } = deviceWith(oriel, id)
+    const [begun, done] = [event('begun', { stepId: script.steps[0]!.id }), event('done', { stepId: script.steps[0]!.id })]
+    expect((await send([begun])).map(({ runSeq, by }) => [runSeq, by])).toEqual([[1, 'Oriel Castellane']])
+    expect((await send([begun, done], 1)).map(({ id: one, runSeq }) => [one, runSeq])).toEqual([[done.id, 2]])
+    expect(await send([begun, done], 2)).toEqual([])
+  })
+
+  it('does a step once that two devices finish, and again after it was taken back', async () => {
+    const { id, script } = await newRun()
+    const [one, other] = [deviceWith(oriel, id), deviceWith(tove, id)]
+    const stepId = script.steps[0]!.id
+    const first = one.event('done', { stepId })
+    await Promise.all([one.send([first]), other.send([other.event('done', { stepId })])])
+    const kept = await one.send([])
+    expect(kept).toHaveLength(1)
+    await other.send([other.event('undone', { undoes: kept[0]!.id }), other.event('done', { stepId })])
+    const log = await one.send([])
+    expect(log.map(({ kind }) => kind)).toEqual(['done', 'undone', 'done'])
+    expect(foldRun(log).steps.get(stepId)!.status).toBe('done')
+  })
+
+  it('comes to the same from two hundred events sent at once by two devices, one of whose clocks is seven minutes wrong', async () => {
+    const { id, script } = await newRun()
+    const devices = [deviceWith(oriel, id), deviceWith(tove, id, 7 * 60_000)] as const
+    const events = script.steps.flatMap(({ id: stepId }) => ['begun', 'done'].map((kind) => ({ kind: kind as RunEvent['kind'], stepId })))
+    const counts = Array.from({ length: 80 }, (_, i) => ({ kind: 'counted' as const, stepId: script.steps[0]!.id, value: i + 1 }))
+    await Promise.all(devices.flatMap((device) => [...events, ...counts].map(({ kind, ...rest }) => device.send([device.event(kind, rest)]))))
+    const log = await devices[0].send([])
+    expect(log.map(({ runSeq }) => runSeq)).toEqual(log.map((_, i) => i + 1))
+    expect(log).toHaveLength(events.length + counts.length)
+    const { steps, startedAt } = foldRun(log)
+    expect([...steps.values()].every(({ status }) => status === 'done')).toBe(true)
+    expect(steps.get(script.steps[0]!.id)!.counted).toBe(80)
+    // The clock that is wrong tells by how much.
+    expect(Math.abs(startedAt! - Date.now())).toBeLessThan(60_000)
+  })
+
+  it('tells those who listen, from where they got to', async () => {
+    const { id, script } = await newRun()
+    const { event, send } = deviceWith(oriel, id)
+    await send([event('begun', { stepId: script.steps[0]!.id })])
+    const response = await fetch(`${BASE_URL}/api/runs/${id}/stream?after=1`, { headers: { cookie: tove.cookie, ...ONE_CALL } })
+    const reader = response.body!.getReader()
+    let text = ''
+    await send([event('done', { stepId: script.steps[0]!.id })], 1)
+    while (!text.includes('"kind":"done"')) text += new TextDecoder().decode((await reader.read()).value)
+    await reader.cancel()
+    expect(text).toContain('id: 2\n')
+    expect(text).not.toContain('"kind":"begun"')
+  })
+
+  it('refuses steps that are not in it, apprentices, strangers and plans with nothing in them, by name', async () => {
+    const { id, script, planId } = await newRun()
+    const { event } = deviceWith(oriel, id)
+    const post = (device: Device, events: unknown[]) => device.call('POST', `/api/runs/${id}/events`, { events, after: 0 })
+    const lost = await post(oriel, [event('done', { stepId: script.steps[0]!.id }), event('done', { stepId: 'nowhere' })])
+    expect([lost.status, JSON.stringify(lost.body)]).toEqual([422, expect.stringContaining('events[1].stepId')])
+    expect((await oriel.call('GET', `/api/runs/${id}`)).body['events']).toEqual([])
+    expect((await post(juno, [event('ended')])).status).toBe(403)
+    expect((await post(oriel, [{ ...event('ended'), kind: 'exploded' }])).status).toBe(422)
+    expect((await oriel.call('GET', `/api/runs/${newId()}`)).status).toBe(404)
+    expect((await oriel.call('GET', `/api/plans/${planId}/runs`)).body['runs']).toEqual([expect.objectContaining({ id, ended: false })])
+  })
+})

@@ -1,0 +1,120 @@
+import { AxePuppeteer } from '@axe-core/puppeteer'
+import { v7 as newId } from 'uuid'
+import type { Page } from 'puppeteer-core'
+import type { KeptRunEvent, OpenRun } from '@/core/model'
+import type { RunScript } from '@/core/run'
+import { deviceOf, newClient, type Device } from '../support/server'
+import { press, url, windows } from './browser'
+
+jest.setTimeout(120_000)
+
+const { open } = windows()
+let oriel: Device
+let tove: Device
+let juno: Device
+beforeAll(async () => {
+  ;[oriel, tove, juno] = (await Promise.all(['oriel', 'tove', 'juno'].map(deviceOf))) as [Device, Device, Device]
+})
+
+async function newRun(): Promise<string> {
+  const client = await newClient(oriel, 'At the chair')
+  const plan = String((await oriel.call('POST', `/api/clients/${client}/plans`, { name: 'Run', template: 'fourQuadrants', service: 'topAndSides' })).body['id'])
+  const id = newId()
+  await oriel.call('POST', `/api/plans/${plan}/runs`, { id, helping: ['assistant'] })
+  return id
+}
+const openRun = async (id: string) => (await oriel.call('GET', `/api/runs/${id}`)).body as unknown as OpenRun<RunScript>
+const logOf = async (id: string): Promise<KeptRunEvent[]> => (await openRun(id)).events
+
+async function chair(id: string, device = oriel, size = { width: 1024, height: 768 }): Promise<Page> {
+  const page = await open(device, size)
+  await page.goto(url(`/runs/${id}`))
+  await page.waitForSelector('[aria-label="Next step"]')
+  return page
+}
+const inStep = (page: Page) => page.waitForFunction(() => document.querySelector('header [role="status"]')?.textContent === 'in step')
+const nextStep = (page: Page) => page.$eval('[aria-label="Next step"]', ({ textContent }) => textContent ?? '')
+/** Begins and ends a step. */
+async function doStep(page: Page): Promise<void> {
+  await press(page, 'Begin')
+  await press(page, 'Done')
+}
+async function clean(page: Page): Promise<void> {
+  const { violations } = await new AxePuppeteer(page).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze()
+  expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 120)).join(' | ')}`)).toEqual([])
+}
+
+describe('at the chair', () => {
+  it('goes from step to step, counts foils, times the hair under product, keeps what is seen, and takes back', async () => {
+    const id = await newRun()
+    const { script } = await openRun(id)
+    const page = await chair(id)
+    await clean(page)
+    const before = script.steps.findIndex(({ kind }) => kind === 'apply')
+    for (let i = 0; i < before; i++) await doStep(page)
+    await press(page, 'Begin')
+    await press(page, 'One more in')
+    await page.waitForFunction(() => document.querySelector('[aria-label="Next step"]')?.textContent?.includes('1 / '))
+    await page.waitForSelector('[aria-label="Hair under product"] article')
+    await page.locator('[aria-label="Hair under product"] article button').click()
+    await page.waitForSelector('[role="dialog"] ::-p-text(Wipe and look)')
+    await clean(page)
+    await page.locator('button[aria-label="Level 7, orange"], button[aria-label^="Level 7,"]').click()
+    await page.waitForFunction(() => document.querySelector('[aria-label="Hair under product"]')?.textContent?.includes('seen 7'))
+    await inStep(page)
+    expect((await logOf(id)).slice(-3).map(({ kind, value }) => [kind, value])).toEqual([['begun', undefined], ['counted', 1], ['seen', 7]])
+    await page.locator('button::-p-text(Take back)').click()
+    await page.waitForFunction(() => !document.querySelector('[aria-label="Hair under product"]')?.textContent?.includes('seen 7'))
+  })
+
+  it('does a step once that two devices finish at once, and both come to the same', async () => {
+    const id = await newRun()
+    const [one, other] = [await chair(id, oriel), await chair(id, tove, { width: 390, height: 844 })]
+    await Promise.all([press(one, 'Begin'), press(other, 'Begin')])
+    await Promise.all([press(one, 'Done'), press(other, 'Done')])
+    await Promise.all([inStep(one), inStep(other)])
+    await one.waitForFunction(() => !document.querySelector('[aria-label="Next step"]')?.textContent?.startsWith('Now'))
+    expect((await logOf(id)).map(({ kind }) => kind).sort()).toEqual(['begun', 'done'])
+    expect(await nextStep(one)).toBe(await nextStep(other))
+    expect(await other.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+  })
+
+  it('loses nothing without a network, through a reload, and doubles nothing when it is back', async () => {
+    const id = await newRun()
+    const page = await chair(id)
+    // The page is kept for later once its worker is in charge of it.
+    await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
+    await page.reload()
+    await page.waitForSelector('[aria-label="Next step"]')
+    await doStep(page)
+    await inStep(page)
+    await page.setOfflineMode(true)
+    for (let i = 0; i < 4; i++) await doStep(page)
+    await press(page, 'Begin')
+    await page.waitForFunction(() => document.querySelector('header [role="status"]')?.textContent?.startsWith('9 kept here'))
+    const shown = (await nextStep(page)).replace(/\d+:\d\d/, '')
+    await page.reload()
+    await page.waitForFunction(() => document.querySelector('header [role="status"]')?.textContent?.startsWith('9 kept here'))
+    expect((await nextStep(page)).replace(/\d+:\d\d/, '')).toBe(shown)
+    await press(page, 'Done')
+    await page.setOfflineMode(false)
+    await inStep(page)
+    const log = await logOf(id)
+    expect(log).toHaveLength(12)
+    expect(new Set(log.map(({ id: one }) => one)).size).toBe(12)
+    expect(log.map(({ deviceSeq }) => deviceSeq)).toEqual(log.map((_, i) => i))
+  })
+
+  it('puts down what went wrong and says what is usually done; an apprentice looks on', async () => {
+    const id = await newRun()
+    const page = await chair(id)
+    await press(page, 'Begin')
+    await press(page, 'Something happened')
+    await press(page, 'Burning or stinging')
+    await page.waitForSelector('[role="dialog"] ::-p-text(Rinse it off now)')
+    await inStep(page)
+    expect((await logOf(id)).at(-1)).toMatchObject({ kind: 'incident', incident: 'burning' })
+    const watching = await chair(id, juno)
+    expect(await watching.$$('button')).toHaveLength(0)
+  })
+})

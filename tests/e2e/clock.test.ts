@@ -1,0 +1,89 @@
+import { AxePuppeteer } from '@axe-core/puppeteer'
+import type { Page } from 'puppeteer-core'
+import { clockFigures, computePlan } from '@/core/pipeline'
+import { ALONE } from '@/core/schedule'
+import type { FaltoPlan } from '@/core/model'
+import { deviceOf, newClient, type Device } from '../support/server'
+import { press, saved, url, windows } from './browser'
+
+jest.setTimeout(120_000)
+
+const { open } = windows()
+let oriel: Device
+let tove: Device
+beforeAll(async () => {
+  ;[oriel, tove] = (await Promise.all(['oriel', 'tove'].map(deviceOf))) as [Device, Device]
+})
+
+async function planOf(name: string, service: string): Promise<string> {
+  const client = await newClient(oriel, name)
+  return String((await oriel.call('POST', `/api/clients/${client}/plans`, { name, template: 'fourQuadrants', service })).body['id'])
+}
+const documentOf = async (id: string) => (await oriel.call('GET', `/api/plans/${id}`)).body['document'] as FaltoPlan
+
+async function clockPage(id: string, device = oriel, size?: { width: number; height: number }): Promise<Page> {
+  const page = await open(device, size)
+  await page.goto(url(`/plans/${id}/clock`))
+  await settled(page)
+  return page
+}
+/** Everything asked for, the comparisons too, has been worked out. */
+const settled = async (page: Page) => {
+  await page.waitForSelector('[aria-label="Compared"][aria-busy="false"]')
+}
+const text = (page: Page, selector: string) => page.$eval(selector, (element) => element.textContent ?? '')
+const doneAt = (page: Page) => page.$$eval('p', (lines) => /Done at (\d\d):(\d\d)/.exec(lines.map(({ textContent }) => textContent).join(' '))!.slice(1).map(Number) as [number, number]).then(([hours, minutes]) => 60 * hours + minutes)
+
+async function clean(page: Page): Promise<void> {
+  const { violations } = await new AxePuppeteer(page).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze()
+  expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 120)).join(' | ')}`)).toEqual([])
+}
+
+describe('the clock', () => {
+  it('says what the core works out, compares ways, and is sooner done with a second colourist', async () => {
+    const id = await planOf('Timed', 'fullBabylights')
+    const plan = await documentOf(id)
+    const page = await clockPage(id)
+    await clean(page)
+    const { minutes } = clockFigures(plan, computePlan(plan), { crew: ALONE })
+    const alone = await doneAt(page)
+    expect(alone).toBe(600 + Math.round(minutes.expected))
+    expect(await text(page, '[aria-label="Compared"]')).toContain('With a second colourist')
+    await press(page, 'Second colourist')
+    await page.waitForFunction(() => document.querySelector('[aria-label="Who does what when"]')?.textContent?.includes('Second colourist'))
+    await settled(page)
+    expect(await doneAt(page)).toBeLessThan(alone - 15)
+  })
+
+  it('moves a zone in the order, and that can be undone', async () => {
+    const id = await planOf('Reordered', 'topAndSides')
+    const before = (await documentOf(id)).variants[0]!.stages[0]!.order
+    const page = await clockPage(id)
+    await press(page, 'Later')
+    await saved(page)
+    const moved = (await documentOf(id)).variants[0]!.stages[0]!.order
+    expect(moved).toEqual([before[1], before[0], ...before.slice(2)])
+    await page.locator('button[aria-label^="Undo"]').click()
+    await page.waitForFunction(() => document.querySelector('button[aria-label^="Redo:"]') !== null)
+    await saved(page)
+    expect((await documentOf(id)).variants[0]!.stages[0]!.order).toEqual(before)
+  })
+
+  it('reads what is done where a lane is pressed, lists all steps, and draws the lift of the zone that is chosen', async () => {
+    const page = await clockPage(await planOf('Pressed', 'topAndSides'))
+    const lane = await page.waitForSelector('[aria-label="Who does what when"] [data-track]')
+    await lane!.click()
+    await page.waitForFunction(() => /\d\d:\d\d–\d\d:\d\d, /.test(document.querySelector('[aria-label="Who does what when"] [role="status"]')?.textContent ?? ''))
+    await page.locator('summary').click()
+    expect(await page.$$eval('[aria-label="Steps"] li', (steps) => steps.map(({ textContent }) => textContent).join('|'))).toMatch(/Set up.*Put in.*Take out.*Rinse.*Dry and style/)
+    await page.locator('button[aria-label^="Right side, formula"]').click()
+    await page.waitForSelector('.recharts-surface')
+    await clean(page)
+  })
+
+  it('lets an assistant look on a phone, without changing the order', async () => {
+    const page = await clockPage(await planOf('Looked at', 'topAndSides'), tove, { width: 390, height: 844 })
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+    expect(await page.$$eval('button', (buttons) => buttons.filter(({ textContent }) => textContent === 'Later' || textContent === 'Earlier').length)).toBe(0)
+  })
+})
