@@ -102,7 +102,8 @@ describe('at the chair', () => {
     const log = await logOf(id)
     expect(log).toHaveLength(12)
     expect(new Set(log.map(({ id: one }) => one)).size).toBe(12)
-    expect(log.map(({ deviceSeq }) => deviceSeq)).toEqual(log.map((_, i) => i))
+    expect(log.map(({ deviceTime }) => deviceTime)).toEqual(log.map(({ deviceTime }) => deviceTime).sort((a, b) => a - b))
+    expect(log.filter(({ kind }) => kind === 'done')).toHaveLength(6)
   })
 
   it('puts down what went wrong and says what is usually done; an apprentice looks on', async () => {

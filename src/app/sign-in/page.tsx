@@ -1,3 +1,4 @@
+import { isDemo } from '@/server/auth'
 import { DEMO_STAFF } from '@/server/demo'
 import { SignIn } from '@/ui/shell'
 
@@ -5,7 +6,7 @@ export const dynamic = 'force-dynamic'
 
 export default async function SignInPage({ searchParams }: { searchParams: Promise<{ next?: string }> }) {
   const { next } = await searchParams
-  const demo = process.env['FALTO_DEMO_PASSWORD'] ? DEMO_STAFF.map(({ key, name, role }) => ({ key, name, role })) : []
+  const demo = isDemo() ? DEMO_STAFF.map(({ key, name, role }) => ({ key, name, role })) : []
   // Only places of our own: a path, and not another host's.
   return <SignIn demo={demo} next={next && /^\/[a-z]/.test(next) ? next : '/people'} />
 }

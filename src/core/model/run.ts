@@ -1,5 +1,5 @@
 /** What happens at the chair, as an append-only log. Times are ms since 1970, UTC. */
-export const RUN_EVENT_KINDS = ['begun', 'done', 'skipped', 'counted', 'seen', 'reapplied', 'incident', 'undone', 'ended'] as const
+export const RUN_EVENT_KINDS = ['begun', 'done', 'skipped', 'counted', 'seen', 'reapplied', 'incident', 'pace', 'undone', 'ended'] as const
 export type RunEventKind = (typeof RUN_EVENT_KINDS)[number]
 
 export const INCIDENTS = ['bleed', 'brass', 'slipped', 'burning', 'breakage', 'other'] as const
@@ -12,7 +12,7 @@ export interface RunEvent {
   kind: RunEventKind
   /** The step it is about; for `seen`, `reapplied` and `incident` the step that put the hair in. */
   stepId?: string | undefined
-  /** `counted`: how many pieces of the step are in or out by now. `seen`: the level read. */
+  /** `counted`: how many pieces of the step are in or out by now. `seen`: the level read. `pace`: how many times as fast the demo's clock runs from here on. */
   value?: number | undefined
   incident?: Incident | undefined
   note?: string | undefined
@@ -47,6 +47,7 @@ export function sameness({ kind, stepId, value, undoes }: RunEvent): string | un
     case 'seen':
     case 'reapplied':
     case 'incident':
+    case 'pace':
       return undefined
   }
 }
@@ -61,4 +62,6 @@ export interface OpenRun<Script> {
   events: KeptRunEvent[]
   /** The server's clock, ms. */
   now: number
+  /** Whether this is the demo, whose clock may run faster. */
+  demo: boolean
 }

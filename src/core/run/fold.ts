@@ -20,12 +20,14 @@ export interface RunState {
   endedAt: number | undefined
   /** What can be taken back: the newest event that still counts. */
   last: RunEvent | undefined
+  /** The visit's clock: it showed `shown` at `real`, ms, and runs `pace` times as fast since. */
+  clock: { real: number; shown: number; pace: number }
 }
 
 export const WAITING: StepState = { status: 'waiting', begunAt: undefined, endedAt: undefined, counted: 0, seen: [], reappliedAt: [] }
 
-/** When something happened by the server's clock, ms. */
-export const timeOf = ({ deviceTime, offsetMs }: RunEvent): number => deviceTime + offsetMs
+/** What the visit's clock shows at a time of the server's, ms: the same, but in a demo that runs faster. */
+export const shownAt = ({ real, shown, pace }: RunState['clock'], now: number): number => shown + pace * (now - real)
 
 /**
  * What the log says, told in its order. Events that were taken back do not count; the order is the server's, so every device comes to the same.
@@ -36,9 +38,15 @@ export function foldRun(events: readonly (KeptRunEvent | RunEvent)[]): RunState 
   const steps = new Map<string, StepState>()
   const incidents: RunState['incidents'] = []
   let [startedAt, endedAt, last]: [number | undefined, number | undefined, RunEvent | undefined] = [undefined, undefined, undefined]
+  let clock = { real: 0, shown: 0, pace: 1 }
   for (const event of events) {
     if (event.kind === 'undone' || undone.has(event.id)) continue
-    const at = timeOf(event)
+    const real = event.deviceTime + event.offsetMs
+    const at = shownAt(clock, real)
+    if (event.kind === 'pace') {
+      clock = { real, shown: at, pace: event.value ?? 1 }
+      continue
+    }
     last = event
     startedAt = Math.min(startedAt ?? at, at)
     if (event.kind === 'ended') endedAt = at
@@ -46,7 +54,7 @@ export function foldRun(events: readonly (KeptRunEvent | RunEvent)[]): RunState 
     if (event.stepId === undefined) continue
     steps.set(event.stepId, stepAfter(steps.get(event.stepId) ?? WAITING, event, at))
   }
-  return { steps, incidents, startedAt, endedAt, last }
+  return { steps, incidents, startedAt, endedAt, last, clock }
 }
 
 function stepAfter(step: StepState, { kind, value = 0 }: RunEvent, at: number): StepState {
@@ -64,6 +72,7 @@ function stepAfter(step: StepState, { kind, value = 0 }: RunEvent, at: number): 
     case 'reapplied':
       return { ...step, reappliedAt: [...step.reappliedAt, at] }
     case 'incident':
+    case 'pace':
     case 'undone':
     case 'ended':
       return step

@@ -3,7 +3,7 @@ import { computePlan } from '../pipeline'
 import type { KeptRunEvent, RunEvent } from '../model'
 import { ALONE, ASSISTANT } from '../schedule'
 import { planWith } from '../../../tests/support/plan'
-import { expectedRun, foldRun, scriptFor } from '.'
+import { expectedRun, foldRun, scriptFor, shownAt } from '.'
 
 const plan = planWith({ only: ['frontLeft', 'frontRight'] })
 const script = scriptFor(plan, computePlan(plan), { crew: { ...ALONE, people: [...ALONE.people, ASSISTANT] } })
@@ -42,6 +42,13 @@ describe('a log', () => {
         expect([...foldRun(skewed).steps]).toEqual([...foldRun(right).steps])
       }),
     )
+  })
+
+  it('runs faster from where a demo says so, and not before', () => {
+    const state = foldRun([event('begun', minutes(0), { stepId: first.id }), event('pace', minutes(1), { value: 60 }), event('done', minutes(2), { stepId: first.id }), event('pace', minutes(2), { value: 1 })])
+    expect(state.steps.get(first.id)).toMatchObject({ begunAt: minutes(0), endedAt: minutes(61) })
+    expect(shownAt(state.clock, minutes(3))).toBe(minutes(62))
+    expect(state.last!.kind).toBe('done')
   })
 
   it('does not mind what is told twice', () => {

@@ -37,3 +37,6 @@ export function require(member: StaffMember, permission: Permission): void {
   if (!may(member, permission))
     throw new AppError(403, 'forbidden', `Your role (${member.role}) may look but not do this. Ask an owner or colourist.`)
 }
+
+/** Whether this is a demo: one-tap sign-in, and clocks that may run faster. */
+export const isDemo = (): boolean => Boolean(process.env['FALTO_DEMO_PASSWORD'])

@@ -4,7 +4,7 @@ import { computeStages } from '@/core/pipeline'
 import { scriptFor, type RunScript } from '@/core/run'
 import { ALONE, ASSISTANT, SECOND_COLOURIST } from '@/core/schedule'
 import { database, run, runEvent, staff, type Transaction } from '@/db'
-import { require, type StaffMember } from '../auth'
+import { isDemo, require, type StaffMember } from '../auth'
 import { findClient } from '../clients'
 import { newestConsultation } from '../consultations'
 import type { NewRunDto, RunEventsDto } from '../dto'
@@ -42,7 +42,7 @@ export async function openRun(member: StaffMember, id: string): Promise<OpenRun<
   const { planId, script } = await findRun(member, id)
   const { document, clientId } = await findPlan(member, planId)
   const { name } = await findClient(member, clientId)
-  return { id, planId, planName: document.name, client: { id: clientId, name }, script, events: await eventsAfter(member, id, 0), now: Date.now() }
+  return { id, planId, planName: document.name, client: { id: clientId, name }, script, events: await eventsAfter(member, id, 0), now: Date.now(), demo: isDemo() }
 }
 
 /** The log from a place on, in its order. */
@@ -63,6 +63,7 @@ export async function eventsAfter(member: StaffMember, runId: string, after: num
 export async function logEvents(member: StaffMember, runId: string, { events, after }: RunEventsDto): Promise<{ events: KeptRunEvent[]; now: number }> {
   require(member, 'mix')
   await findRun(member, runId)
+  if (!isDemo() && events.some(({ kind }) => kind === 'pace')) throw new AppError(403, 'forbidden', 'Only the demo’s clock can run faster.')
   await database().transaction(async (tx) => {
     const [locked] = await tx.select().from(run).where(and(eq(run.salonId, member.salonId), eq(run.id, runId))).for('update')
     const steps = new Set(locked!.script.steps.map(({ id }) => id))

@@ -38,7 +38,7 @@ export function ChairPage({ open, mayTell }: { open: OpenRun<RunScript>; mayTell
 
   return (
     <Box sx={{ minHeight: '100dvh', display: 'flex', flexDirection: 'column' }}>
-      <Bar open={open} live={live} finish={expected.finish} behind={expected.behind} />
+      <Bar open={open} live={live} finish={expected.finish} behind={expected.behind} mayTell={mayTell} />
       {live.refused && <Alert severity="warning">Not taken by the server yet: {live.refused} It is kept on this device.</Alert>}
       {pressing.map((deadline) => (
         <Call key={`${deadline.putInBy} ${deadline.stepId}`} deadline={deadline} steps={expected.steps} now={now} />
@@ -90,7 +90,10 @@ function useNow(read: () => number): number {
   return now
 }
 
-function Bar({ open, live, finish, behind }: { open: OpenRun<RunScript>; live: LiveRun; finish: number; behind: number }) {
+/** A minute a second. */
+const DEMO_PACE = 60
+
+function Bar({ open, live, finish, behind, mayTell }: { open: OpenRun<RunScript>; live: LiveRun; finish: number; behind: number; mayTell: boolean }) {
   const late = Math.round(behind / 60_000)
   return (
     <Box component="header" sx={{ display: 'flex', alignItems: 'center', columnGap: 2, flexWrap: 'wrap', px: 2, py: 1, borderBottom: LINE, bgcolor: 'background.paper' }}>
@@ -104,6 +107,11 @@ function Bar({ open, live, finish, behind }: { open: OpenRun<RunScript>; live: L
         done at <strong suppressHydrationWarning>{clockTime(finish)}</strong>
         {live.state.startedAt !== undefined && late !== 0 && ` · ${Math.abs(late)} min ${late > 0 ? 'later' : 'sooner'} than planned`}
       </Typography>
+      {open.demo && mayTell && (
+        <Button variant="outlined" color="inherit" aria-pressed={live.state.clock.pace > 1} onClick={() => live.tell({ kind: 'pace', value: live.state.clock.pace > 1 ? 1 : DEMO_PACE })}>
+          Demo: {live.state.clock.pace > 1 ? 'time as it is' : `${DEMO_PACE} × as fast`}
+        </Button>
+      )}
       <Typography role="status" variant="body2" color={live.unsent > 0 ? 'warning' : 'textSecondary'}>
         {live.unsent > 0 ? `${live.unsent} kept here, sent when the network is back` : 'in step'}
       </Typography>
@@ -205,7 +213,7 @@ function Over({ live, mayTell, planId }: { live: LiveRun; mayTell: boolean; plan
   )
 }
 
-const KIND_WORDS = { begun: 'begun', done: 'done', skipped: 'skipped', counted: 'counted', seen: 'level seen', reapplied: 'applied again', incident: 'what happened', undone: '', ended: 'the end' } as const
+const KIND_WORDS = { pace: '', begun: 'begun', done: 'done', skipped: 'skipped', counted: 'counted', seen: 'level seen', reapplied: 'applied again', incident: 'what happened', undone: '', ended: 'the end' } as const
 
 function lastWords({ kind, stepId, value }: NonNullable<LiveRun['state']['last']>, script: RunScript): string {
   const step = script.steps.find(({ id }) => id === stepId)

@@ -41,7 +41,7 @@ export function Hair({ script, state, expected, now, mayTell, onCheck, onAgain }
       <Typography variant="h2" sx={{ mb: 1 }}>
         Under product
       </Typography>
-      {under.length === 0 && <Typography color="textSecondary">Nothing yet. Times begin with the first piece.</Typography>}
+      {under.length === 0 && <Typography color="textSecondary">{state.startedAt === undefined ? 'Nothing yet. Times begin with the first piece.' : 'Nothing now.'}</Typography>}
       {under.map((step) => {
         const { begunAt = now, seen, reappliedAt } = state.steps.get(step.id) ?? WAITING
         const deadline = expected.deadlines.find(({ putInBy }) => putInBy === step.id)
@@ -49,7 +49,8 @@ export function Hair({ script, state, expected, now, mayTell, onCheck, onAgain }
         const lastLook = Math.max(begunAt, ...seen.map(({ at }) => at))
         const due = lastLook + CHECK_MS
         const share = deadline ? Math.min(1, (now - begunAt) / (deadline.at - begunAt)) : 0
-        const where = zone ? `Wipe and look at the most fragile piece (${pieceWords(zone.checks.fragile)}) and the one put in last (${pieceWords(zone.checks.last)}), not only the first.` : 'Wipe a strand and look.'
+        const fragile = step.pieces.find(({ id }) => id === zone?.checks.fragile)
+        const where = `Wipe and look at ${fragile ? `the most fragile piece (${pieceWords(fragile.id)}) and ` : ''}the one put in last (${pieceWords(step.pieces.at(-1)!.id)}), not only at the first.`
         return (
           <Box key={step.id} component="article" aria-label={step.about} sx={{ borderTop: LINE, py: 1 }}>
             <Box sx={{ display: 'flex', alignItems: 'baseline', gap: 1 }}>

@@ -1,16 +1,16 @@
 'use client'
-import { get, set } from 'idb-keyval'
+import { get, update } from 'idb-keyval'
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { v7 as newId } from 'uuid'
 import type { KeptRunEvent, OpenRun, RunEvent } from '@/core/model'
-import { foldRun, type RunScript, type RunState } from '@/core/run'
+import { foldRun, shownAt, type RunScript, type RunState } from '@/core/run'
 import { callApi, OfflineError } from '../hooks/api'
 
 type Told = Pick<RunEvent, 'kind'> & Partial<Pick<RunEvent, 'stepId' | 'value' | 'incident' | 'note' | 'undoes'>>
 
 export interface LiveRun {
   state: RunState
-  /** The server's clock, as well as this device knows it, ms. */
+  /** The visit's clock, as well as this device knows it, ms. */
   now: () => number
   tell: (told: Told) => void
   /** Events that this device keeps because they could not be sent yet. */
@@ -19,13 +19,11 @@ export interface LiveRun {
   refused: string | undefined
 }
 
-/** What this device keeps of a run through reloads and a flat battery. */
+/** What this device keeps of a run through reloads and a flat battery. Several windows of one device share it, so it is only ever added to and taken from. */
 interface Kept {
   /** What the server had told by then, for a reload without a network. */
-  events: KeptRunEvent[]
-  queue: RunEvent[]
-  deviceId: string
-  seq: number
+  events: readonly KeptRunEvent[]
+  queue: readonly RunEvent[]
   offsetMs: number
 }
 
@@ -34,94 +32,101 @@ const storeKey = (id: string) => `falto-run/${id}`
 
 /** Follows a run: what the server keeps, then what this device could not send yet. Nothing told here is lost by a reload or without a network. */
 export function useRun(open: OpenRun<RunScript>): LiveRun {
-  const [events, setEvents] = useState(open.events)
-  const [queue, setQueue] = useState<RunEvent[]>([])
+  const [events, setEvents] = useState<readonly KeptRunEvent[]>(open.events)
+  const [queue, setQueue] = useState<readonly RunEvent[]>([])
   const [refused, setRefused] = useState<string>()
-  const device = useRef<Kept>({ events: open.events, queue: [], deviceId: newId(), seq: 0, offsetMs: 0 })
+  const [begun] = useState(() => ({ deviceId: newId(), seq: 0, offsetMs: open.now - Date.now() }))
+  const thisWindow = useRef(begun)
+  const waiting = useRef<readonly RunEvent[]>([])
+  const known = useRef<readonly KeptRunEvent[]>(open.events)
   const sending = useRef(false)
-  const last = useRef(open.events.at(-1)?.runSeq ?? 0)
 
-  const keep = useCallback(
-    (part: Partial<Kept>) => {
-      device.current = { ...device.current, ...part }
-      if (part.queue) setQueue(part.queue)
-      if (part.events) setEvents(part.events)
-      void set(storeKey(open.id), device.current)
-    },
+  const remember = useCallback(
+    (change: (kept: Kept) => Kept) => void update<Kept>(storeKey(open.id), (kept) => change(kept ?? { events: [], queue: [], offsetMs: thisWindow.current.offsetMs })),
     [open.id],
   )
+  const wait = useCallback((list: readonly RunEvent[]) => {
+    waiting.current = list
+    setQueue(list)
+  }, [])
 
   const take = useCallback(
     (fresh: readonly KeptRunEvent[]) => {
-      const newer = fresh.filter(({ runSeq }) => runSeq > last.current)
+      const last = known.current.at(-1)?.runSeq ?? 0
+      const newer = fresh.filter(({ runSeq }) => runSeq > last)
       if (newer.length === 0) return
-      last.current = newer.at(-1)!.runSeq
-      keep({ events: [...device.current.events, ...newer] })
+      known.current = [...known.current, ...newer]
+      setEvents(known.current)
+      remember((kept) => (kept.events.length < known.current.length ? { ...kept, events: known.current } : kept))
     },
-    [keep],
+    [remember],
   )
 
   const send = useCallback(async () => {
     if (sending.current) return
     sending.current = true
     try {
-      while (device.current.queue.length > 0) {
-        const batch = device.current.queue
+      while (waiting.current.length > 0) {
+        const batch = waiting.current
         const asked = Date.now()
         try {
-          const answer = await callApi<{ events: KeptRunEvent[]; now: number }>(`/api/runs/${open.id}/events`, 'POST', { events: batch, after: last.current })
-          take(answer.events)
+          const answer = await callApi<{ events: KeptRunEvent[]; now: number }>(`/api/runs/${open.id}/events`, 'POST', { events: batch, after: known.current.at(-1)?.runSeq ?? 0 })
           // The answer was written about halfway between asking and hearing.
-          keep({ queue: device.current.queue.slice(batch.length), offsetMs: Math.round(answer.now - (asked + Date.now()) / 2) })
+          thisWindow.current.offsetMs = Math.round(answer.now - (asked + Date.now()) / 2)
+          const sent = new Set(batch.map(({ id }) => id))
+          take(answer.events)
+          wait(waiting.current.filter(({ id }) => !sent.has(id)))
+          remember((kept) => ({ ...kept, queue: kept.queue.filter(({ id }) => !sent.has(id)), offsetMs: thisWindow.current.offsetMs }))
           setRefused(undefined)
         } catch (error) {
-          if (error instanceof OfflineError || !(error instanceof Error)) {
-            setTimeout(() => void send(), AGAIN_MS)
-            return
-          }
-          setRefused(error.message)
-          setTimeout(() => void send(), 5 * AGAIN_MS)
+          const offline = error instanceof OfflineError
+          if (!offline) setRefused(error instanceof Error ? error.message : String(error))
+          setTimeout(() => void send(), offline ? AGAIN_MS : 5 * AGAIN_MS)
           return
         }
       }
     } finally {
       sending.current = false
     }
-  }, [open.id, keep, take])
+  }, [open.id, remember, take, wait])
 
   useEffect(() => {
     void get<Kept>(storeKey(open.id)).then((kept) => {
-      const { queue: told, events: opened } = device.current
-      // What was told before this was read comes last; of the log, whichever is longer: the page may have come from the device itself.
-      if (kept) device.current = { ...kept, queue: [...kept.queue, ...told], events: opened }
-      else device.current.offsetMs = open.now - Date.now()
-      setQueue(device.current.queue)
-      take(kept?.events ?? [])
+      if (!kept) return
+      // The page may have come from the device itself, hours old: then its clock and its log are too.
+      if (kept.events.length > open.events.length) thisWindow.current.offsetMs = kept.offsetMs
+      const own = new Set(waiting.current.map(({ id }) => id))
+      wait([...kept.queue.filter(({ id }) => !own.has(id)), ...waiting.current])
+      take(kept.events)
       void send()
     })
     const again = () => void send()
     window.addEventListener('online', again)
     return () => window.removeEventListener('online', again)
-  }, [open.id, open.now, send, take])
+  }, [open.id, open.events.length, send, take, wait])
 
   useEffect(() => {
-    const source = new EventSource(`/api/runs/${open.id}/stream?after=${last.current}`)
+    const source = new EventSource(`/api/runs/${open.id}/stream?after=${known.current.at(-1)?.runSeq ?? 0}`)
     source.onmessage = ({ data }: MessageEvent<string>) => take([JSON.parse(data) as KeptRunEvent])
     return () => source.close()
   }, [open.id, take])
 
   const tell = useCallback(
     (told: Told) => {
-      const { deviceId, seq, offsetMs } = device.current
-      keep({ queue: [...device.current.queue, { id: newId(), ...told, deviceId, deviceSeq: seq, deviceTime: Date.now(), offsetMs }], seq: seq + 1 })
+      const { deviceId, seq, offsetMs } = thisWindow.current
+      const event: RunEvent = { id: newId(), ...told, deviceId, deviceSeq: seq, deviceTime: Date.now(), offsetMs }
+      thisWindow.current.seq += 1
+      wait([...waiting.current, event])
+      remember((kept) => ({ ...kept, queue: [...kept.queue, event] }))
       void send()
     },
-    [keep, send],
+    [remember, send, wait],
   )
-  const now = useCallback(() => Date.now() + device.current.offsetMs, [])
   const state = useMemo(() => {
-    const known = new Set(events.map(({ id }) => id))
-    return foldRun([...events, ...queue.filter(({ id }) => !known.has(id))])
+    const sent = new Set(events.map(({ id }) => id))
+    return foldRun([...events, ...queue.filter(({ id }) => !sent.has(id))])
   }, [events, queue])
+  const { clock } = state
+  const now = useCallback(() => shownAt(clock, Date.now() + thisWindow.current.offsetMs), [clock])
   return { state, now, tell, unsent: queue.length, refused }
 }
