@@ -42,6 +42,7 @@ await page.goto(plan)
 await page.locator('::-p-aria([name="Move"][role="button"])').click()
 await drag('a bend of a parting is dragged on the map', '[aria-label="Bend of a parting"]')
 await page.waitForSelector('[data-save="saved"]')
+await chair()
 await browser.close()
 
 /** Bytes of scripts that the workspace loads before it is used; the worker's own scripts are counted apart by the browser. */
@@ -59,12 +60,27 @@ async function firstLoad(session: CDPSession): Promise<number> {
   return bytes
 }
 
-/** Drags a handle to and fro and watches the main thread. */
-async function drag(what: string, selector: string): Promise<void> {
-  const handle = await page.waitForSelector(selector)
-  const box = (await handle!.boundingBox())!
-  const x = box.x + box.width / 2
-  const y = box.y + box.height / 2
+/** Carries out the first steps of a visit with the demo's clock running fast, and watches the main thread. */
+async function chair(): Promise<void> {
+  const { body: run } = await device.call('POST', `/api/plans/${plan.split('/').at(-1)!}/runs`, { id: newId(), helping: ['assistant'] })
+  await page.goto(`${base}/runs/${String(run['id'])}`)
+  await page.locator('button::-p-text(as fast)').click()
+  await page.waitForSelector('header button[aria-pressed="true"]')
+  await watch()
+  const taps: number[] = []
+  for (let tap = 0; tap < 40; tap++) {
+    const begun = performance.now()
+    const shown = await page.$eval('[aria-label="Next step"]', ({ textContent }) => textContent)
+    await page.evaluate(() => [...document.querySelectorAll<HTMLElement>('[aria-label="Next step"] button')].find(({ textContent }) => /^(Begin|Done)$/.test(textContent ?? ''))!.click())
+    await page.waitForFunction((before) => document.querySelector('[aria-label="Next step"]')?.textContent !== before, {}, shown)
+    taps.push(performance.now() - begun)
+  }
+  const { long } = await page.evaluate(() => (window as unknown as { watched: { long: number[] } }).watched)
+  console.log(`**chair** | main thread while steps are told at the chair, clock 60 × as fast | ${long.length} tasks > 50 ms${long.length ? `, longest ${Math.max(...long).toFixed(0)} ms` : ''} | ${taps.length} taps`)
+  row('chair', 'from a tap to the step after it', taps)
+}
+
+async function watch(): Promise<void> {
   await page.evaluate(() => {
     const watched = { long: [] as number[], frames: [] as number[] }
     Object.assign(window, { watched })
@@ -76,6 +92,15 @@ async function drag(what: string, selector: string): Promise<void> {
       requestAnimationFrame(frame)
     })
   })
+}
+
+/** Drags a handle to and fro and watches the main thread. */
+async function drag(what: string, selector: string): Promise<void> {
+  const handle = await page.waitForSelector(selector)
+  const box = (await handle!.boundingBox())!
+  const x = box.x + box.width / 2
+  const y = box.y + box.height / 2
+  await watch()
   await page.mouse.move(x, y)
   await page.mouse.down()
   for (let step = 0; step < 120; step++) await page.mouse.move(x + 14 * Math.sin(step / 6), y)
