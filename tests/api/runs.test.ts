@@ -2,7 +2,7 @@ import { v7 as newId } from 'uuid'
 import { foldRun, type RunScript } from '@/core/run'
 import type { KeptRunEvent, OpenRun, RunEvent } from '@/core/model'
 import { database } from '@/db'
-import { BASE_URL, deviceOf, newClient, ONE_CALL, type Device } from '../support/server'
+import { BASE_URL, deviceOf, ONE_CALL, servicePlanOf, type Device } from '../support/server'
 
 jest.setTimeout(60_000)
 
@@ -15,8 +15,7 @@ beforeAll(async () => {
 afterAll(() => database().$client.end())
 
 async function newRun(device = oriel): Promise<OpenRun<RunScript>> {
-  const client = await newClient(oriel, 'At the chair')
-  const plan = String((await oriel.call('POST', `/api/clients/${client}/plans`, { name: 'Run', template: 'fourQuadrants', service: 'topAndSides' })).body['id'])
+  const plan = await servicePlanOf(oriel, 'At the chair', 'topAndSides')
   const id = newId()
   expect((await device.call('POST', `/api/plans/${plan}/runs`, { id, helping: ['assistant'] })).status).toBe(200)
   return (await device.call('GET', `/api/runs/${id}`)).body as unknown as OpenRun<RunScript>
@@ -38,7 +37,7 @@ function deviceWith(device: Device, run: string, wrongBy = 0) {
 describe('a run', () => {
   it('pins the plan’s clock: steps in order with their people, lags with longest times, zones', async () => {
     const { script, events, client, planName } = await newRun()
-    expect([client.name, planName, events]).toEqual(['At the chair', 'Run', []])
+    expect([client.name, planName, events]).toEqual(['At the chair', 'At the chair', []])
     expect(script.steps.map(({ start }) => start)).toEqual(script.steps.map(({ start }) => start).sort((a, b) => a - b))
     expect(script.people.map(({ id }) => id)).toEqual(['colourist', 'assistant'])
     expect(script.lags.some(({ most, formulaId }) => most !== null && formulaId === 'A')).toBe(true)

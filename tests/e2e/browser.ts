@@ -1,3 +1,4 @@
+import { AxePuppeteer } from '@axe-core/puppeteer'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -84,3 +85,9 @@ export const settled = (page: Page) =>
 
 /** Chooses a zone in the order of application. */
 export const zone = (page: Page, name: string) => page.locator(`::-p-aria([name="Order of application"]) ::-p-text(${name})`).click()
+
+/** Axe finds nothing at all on what is shown. */
+export async function clean(page: Page): Promise<void> {
+  const { violations } = await new AxePuppeteer(page).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze()
+  expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 120)).join(' | ')}`)).toEqual([])
+}

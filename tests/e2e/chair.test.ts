@@ -1,10 +1,9 @@
-import { AxePuppeteer } from '@axe-core/puppeteer'
 import { v7 as newId } from 'uuid'
 import type { Page } from 'puppeteer-core'
 import type { KeptRunEvent, OpenRun } from '@/core/model'
 import type { RunScript } from '@/core/run'
-import { deviceOf, newClient, type Device } from '../support/server'
-import { press, url, windows } from './browser'
+import { deviceOf, servicePlanOf, type Device } from '../support/server'
+import { clean, press, url, windows } from './browser'
 
 jest.setTimeout(120_000)
 
@@ -17,8 +16,7 @@ beforeAll(async () => {
 })
 
 async function newRun(): Promise<string> {
-  const client = await newClient(oriel, 'At the chair')
-  const plan = String((await oriel.call('POST', `/api/clients/${client}/plans`, { name: 'Run', template: 'fourQuadrants', service: 'topAndSides' })).body['id'])
+  const plan = await servicePlanOf(oriel, 'At the chair', 'topAndSides')
   const id = newId()
   await oriel.call('POST', `/api/plans/${plan}/runs`, { id, helping: ['assistant'] })
   return id
@@ -39,11 +37,6 @@ async function doStep(page: Page): Promise<void> {
   await press(page, 'Begin')
   await press(page, 'Done')
 }
-async function clean(page: Page): Promise<void> {
-  const { violations } = await new AxePuppeteer(page).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze()
-  expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 120)).join(' | ')}`)).toEqual([])
-}
-
 describe('at the chair', () => {
   it('goes from step to step, counts foils, times the hair under product, keeps what is seen, and takes back', async () => {
     const id = await newRun()
@@ -65,6 +58,24 @@ describe('at the chair', () => {
     expect((await logOf(id)).slice(-3).map(({ kind, value }) => [kind, value])).toEqual([['begun', undefined], ['counted', 1], ['seen', 7]])
     await page.locator('button::-p-text(Take back)').click()
     await page.waitForFunction(() => !document.querySelector('[aria-label="Hair under product"]')?.textContent?.includes('seen 7'))
+  })
+
+  it('ends with what was planned beside what it took', async () => {
+    const id = await newRun()
+    const { script } = await openRun(id)
+    const page = await chair(id)
+    await press(page, 'Skip')
+    for (let i = 1; i < script.steps.length; i++) await doStep(page)
+    await page.waitForFunction(() => document.querySelector('[aria-label="Next step"]')?.textContent?.includes('All steps are done'))
+    await press(page, 'End the visit')
+    await page.waitForFunction(() => document.querySelector('[aria-label="Next step"]')?.textContent?.includes('This visit is over'))
+    await inStep(page)
+    await clean(page)
+    const shown = await nextStep(page)
+    expect(shown).toMatch(/Planned .+, took \d+ min/)
+    expect(shown).toContain('skipped')
+    const { runs } = (await oriel.call('GET', `/api/plans/${(await openRun(id)).planId}/runs`)).body as { runs: { ended: boolean }[] }
+    expect(runs).toEqual([expect.objectContaining({ ended: true })])
   })
 
   it('does a step once that two devices finish at once, and both come to the same', async () => {

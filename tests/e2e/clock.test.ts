@@ -1,10 +1,9 @@
-import { AxePuppeteer } from '@axe-core/puppeteer'
 import type { Page } from 'puppeteer-core'
 import { clockFigures, computePlan } from '@/core/pipeline'
 import { ALONE } from '@/core/schedule'
 import type { FaltoPlan } from '@/core/model'
-import { deviceOf, newClient, type Device } from '../support/server'
-import { press, saved, url, windows } from './browser'
+import { deviceOf, servicePlanOf, type Device } from '../support/server'
+import { clean, press, saved, url, windows } from './browser'
 
 jest.setTimeout(120_000)
 
@@ -15,10 +14,7 @@ beforeAll(async () => {
   ;[oriel, tove] = (await Promise.all(['oriel', 'tove'].map(deviceOf))) as [Device, Device]
 })
 
-async function planOf(name: string, service: string): Promise<string> {
-  const client = await newClient(oriel, name)
-  return String((await oriel.call('POST', `/api/clients/${client}/plans`, { name, template: 'fourQuadrants', service })).body['id'])
-}
+const planOf = (name: string, service: string) => servicePlanOf(oriel, name, service)
 const documentOf = async (id: string) => (await oriel.call('GET', `/api/plans/${id}`)).body['document'] as FaltoPlan
 
 async function clockPage(id: string, device = oriel, size?: { width: number; height: number }): Promise<Page> {
@@ -33,11 +29,6 @@ const settled = async (page: Page) => {
 }
 const text = (page: Page, selector: string) => page.$eval(selector, (element) => element.textContent ?? '')
 const doneAt = (page: Page) => page.$$eval('p', (lines) => /Done at (\d\d):(\d\d)/.exec(lines.map(({ textContent }) => textContent).join(' '))!.slice(1).map(Number) as [number, number]).then(([hours, minutes]) => 60 * hours + minutes)
-
-async function clean(page: Page): Promise<void> {
-  const { violations } = await new AxePuppeteer(page).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze()
-  expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 120)).join(' | ')}`)).toEqual([])
-}
 
 describe('the clock', () => {
   it('says what the core works out, compares ways, and is sooner done with a second colourist', async () => {

@@ -1,4 +1,3 @@
-import { AxePuppeteer } from '@axe-core/puppeteer'
 import { writeFileSync, mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -7,8 +6,8 @@ import { planFigures, computePlan } from '@/core/pipeline'
 import type { FaltoPlan, MixRecord, ShelfItem } from '@/core/model'
 import { DEMO_CATALOGUE } from '@/server/demo'
 import { csvOfCatalogue } from '@/server/shelf'
-import { deviceOf, newClient, type Device } from '../support/server'
-import { press, saved, url, windows } from './browser'
+import { deviceOf, servicePlanOf, type Device } from '../support/server'
+import { clean, press, saved, url, windows } from './browser'
 
 jest.setTimeout(120_000)
 
@@ -19,13 +18,7 @@ beforeAll(async () => {
   ;[oriel, tove] = (await Promise.all(['oriel', 'tove'].map(deviceOf))) as [Device, Device]
 })
 
-/** A plan of a client of its own. */
-async function planOf(name: string, service: string): Promise<string> {
-  const client = await newClient(oriel, name)
-  const { body } = await oriel.call('POST', `/api/clients/${client}/plans`, { name, template: 'fourQuadrants', service })
-  if (!body['id']) throw new Error(JSON.stringify(body))
-  return String(body['id'])
-}
+const planOf = (name: string, service: string) => servicePlanOf(oriel, name, service)
 const documentOf = async (id: string) => (await oriel.call('GET', `/api/plans/${id}`)).body['document'] as FaltoPlan
 const text = (page: Page, selector: string) => page.$eval(selector, (element) => element.textContent ?? '')
 
@@ -34,12 +27,6 @@ async function mixPage(id: string, device = oriel, size?: { width: number; heigh
   await page.goto(url(`/plans/${id}/mix`))
   await page.waitForSelector('[aria-label="Bowls"]')
   return page
-}
-
-/** Axe finds nothing at all on what is shown. */
-async function clean(page: Page): Promise<void> {
-  const { violations } = await new AxePuppeteer(page).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze()
-  expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 120)).join(' | ')}`)).toEqual([])
 }
 
 describe('mixing', () => {

@@ -56,5 +56,12 @@ export async function newPlan(device: Device, clientId: string, template = 'four
   return String(answer.body['id'])
 }
 
+/** A plan of a kind of service, of a client of its own. */
+export async function servicePlanOf(device: Device, name: string, service: string): Promise<string> {
+  const answer = await device.call('POST', `/api/clients/${await newClient(device, name)}/plans`, { name, template: 'fourQuadrants', service })
+  if (answer.status !== 200) throw new Error(JSON.stringify(answer.body))
+  return String(answer.body['id'])
+}
+
 /** A plan as the server holds it. */
 export const exported = async (device: Device, planId: string): Promise<FaltoPlan> => (await device.call('GET', `/api/plans/${planId}/export`)).body as unknown as FaltoPlan

@@ -3,7 +3,7 @@ import { computePlan } from '../pipeline'
 import type { KeptRunEvent, RunEvent } from '../model'
 import { ALONE, ASSISTANT } from '../schedule'
 import { planWith } from '../../../tests/support/plan'
-import { expectedRun, foldRun, scriptFor, shownAt } from '.'
+import { expectedRun, foldRun, runOutcome, scriptFor, shownAt } from '.'
 
 const plan = planWith({ only: ['frontLeft', 'frontRight'] })
 const script = scriptFor(plan, computePlan(plan), { crew: { ...ALONE, people: [...ALONE.people, ASSISTANT] } })
@@ -60,6 +60,23 @@ describe('a log', () => {
         expect(times(twice)).toEqual(times(log))
       }),
     )
+  })
+})
+
+describe('what came of it', () => {
+  it('is what was planned when everything went so', () => {
+    const { planned, actual, steps } = runOutcome(script, foldRun(asPlanned(1000)))
+    expect(actual).toBeCloseTo(planned, 6)
+    for (const step of steps) expect(step.actual).toBeCloseTo(step.planned, 6)
+  })
+
+  it('tells skipped steps, steps that never ended, and what was seen beside what was expected', () => {
+    const putIn = script.steps.find(({ kind }) => kind === 'apply')!
+    const outcome = runOutcome(script, foldRun([event('skipped', minutes(0), { stepId: first.id }), event('begun', minutes(1), { stepId: putIn.id }), event('seen', minutes(21), { stepId: putIn.id, value: 7.5 })]))
+    expect(outcome.actual).toBeNull()
+    expect(outcome.steps.find(({ id }) => id === first.id)).toMatchObject({ actual: null, skipped: true })
+    expect(outcome.steps.find(({ id }) => id === putIn.id)).toMatchObject({ actual: null, skipped: false })
+    expect(outcome.levels).toEqual([{ about: putIn.about, seen: 7.5, minute: 20, expected: { low: expect.any(Number), high: expect.any(Number) } }])
   })
 })
 

@@ -10,7 +10,9 @@ import Typography from '@mui/material/Typography'
 import Link from 'next/link'
 import { useEffect, useState } from 'react'
 import { INCIDENTS, type Incident, type OpenRun } from '@/core/model'
-import { expectedRun, WAITING, type Deadline, type ExpectedStep, type RunScript } from '@/core/run'
+import { expectedRun, runOutcome, WAITING, type Deadline, type ExpectedStep, type RunScript } from '@/core/run'
+import { tenth } from '@/core/units'
+import { duration, taskWords } from '../clock/words'
 import { LINE } from '../theme'
 import { Hair, type HairUnderProduct } from './Hair'
 import { LevelPicker } from './LevelPicker'
@@ -45,7 +47,7 @@ export function ChairPage({ open, mayTell }: { open: OpenRun<RunScript>; mayTell
       ))}
       <Box sx={{ flex: 1, display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 5fr) minmax(0, 4fr)' } }}>
         <Box sx={{ p: { xs: 1.5, sm: 2 } }}>
-          {over || next.length === 0 ? <Over live={live} mayTell={mayTell} planId={open.planId} /> : <Next expected={next[0]!} people={open.script.people} live={live} now={now} mayTell={mayTell} />}
+          {over || next.length === 0 ? <Over live={live} mayTell={mayTell} open={open} /> : <Next expected={next[0]!} people={open.script.people} live={live} now={now} mayTell={mayTell} />}
           {!over && next[1] && <Then expected={next[1]} people={open.script.people} />}
           {mayTell && (
             <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1, mt: 2 }}>
@@ -195,15 +197,44 @@ function Then({ expected: { step, from, status }, people }: StepProps) {
   )
 }
 
-function Over({ live, mayTell, planId }: { live: LiveRun; mayTell: boolean; planId: string }) {
+function Over({ live, mayTell, open: { script, planId } }: { live: LiveRun; mayTell: boolean; open: OpenRun<RunScript> }) {
+  const { planned, actual, steps, levels } = runOutcome(script, live.state)
   return (
     <Box component="section" aria-label="Next step" sx={{ p: 2, border: '2px solid', borderColor: 'text.primary', borderRadius: 1, bgcolor: 'background.paper' }}>
       <Typography sx={{ fontSize: '1.7rem', fontWeight: 600 }}>{live.state.endedAt === undefined ? 'All steps are done.' : 'This visit is over.'}</Typography>
       {live.state.endedAt === undefined && mayTell && (
-        <Button variant="contained" sx={{ ...TALL, minHeight: 80, mt: 2 }} fullWidth onClick={() => live.tell({ kind: 'ended' })}>
+        <Button variant="contained" sx={{ ...TALL, minHeight: 80, my: 2 }} fullWidth onClick={() => live.tell({ kind: 'ended' })}>
           End the visit
         </Button>
       )}
+      <Typography sx={{ mt: 1 }}>
+        Planned {duration(planned)}
+        {actual !== null && `, took ${duration(actual)}`}.
+      </Typography>
+      <Box component="table" sx={{ width: '100%', borderCollapse: 'collapse', my: 1, '& td, & th': { textAlign: 'left', py: 0.25, fontVariantNumeric: 'tabular-nums' }, '& td + td, & th + th': { textAlign: 'right' } }}>
+        <thead>
+          <tr>
+            <th>Step</th>
+            <th>planned</th>
+            <th>took</th>
+          </tr>
+        </thead>
+        <tbody>
+          {steps.map((step) => (
+            <tr key={step.id}>
+              <td>{taskWords(step)}</td>
+              <td>{duration(step.planned)}</td>
+              <td>{step.skipped ? 'skipped' : step.actual === null ? '–' : duration(step.actual)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </Box>
+      {levels.map(({ about, seen, minute, expected }, i) => (
+        <Typography key={i} variant="body2">
+          {about}: seen {seen} after {duration(minute)}
+          {expected && `, expected ${tenth(expected.low)}–${tenth(expected.high)} when it comes out`}
+        </Typography>
+      ))}
       <Typography sx={{ mt: 1 }}>
         <Link href={`/plans/${planId}`} style={{ color: 'inherit' }}>
           Back to the plan
