@@ -62,8 +62,9 @@ await desk.waitForSelector('[aria-label="Next step"]')
 const chair = await windowOf('Tove Lindqvist-Adeyemi', { width: 1024, height: 768 })
 await chair.goto(desk.url())
 for (const step of ['Begin', 'Done', 'Begin', 'Done', 'Begin', 'Done', 'Begin', 'One more in', 'One more in', 'One more in']) {
+  const before = await chair.$eval('[aria-label="Next step"]', ({ textContent }) => textContent)
   await chair.locator(`[aria-label="Next step"] button::-p-text(${step})`).click()
-  await chair.waitForFunction((before) => document.querySelector('[aria-label="Next step"]')?.textContent !== before, {}, await chair.$eval('[aria-label="Next step"]', ({ textContent }) => textContent))
+  await chair.waitForFunction((text) => document.querySelector('[aria-label="Next step"]')?.textContent !== text, {}, before)
 }
 await chair.waitForFunction(() => document.querySelector('header [role="status"]')?.textContent === 'in step')
 await chair.screenshot({ path: 'docs/screenshots/chair.png' })
