@@ -153,6 +153,8 @@ describe('weighing', () => {
     await field.fill('1')
     await page.keyboard.press('Enter')
     await page.waitForFunction(() => !document.body.textContent!.includes('cannot be reached'))
+    // The first pour may be sent before the second is typed, so both are waited for where they are kept.
+    await page.waitForFunction(async (path) => ((await (await fetch(path)).json()) as { mixes: MixRecord[] }).mixes[0]!.events.filter(({ kind }) => kind === 'poured').length >= 2, { polling: 100 }, `/api/plans/${id}/mixes`)
     const [record] = (await oriel.call('GET', `/api/plans/${id}/mixes`)).body['mixes'] as MixRecord[]
     expect(record!.events.filter(({ kind }) => kind === 'poured').map(({ grams }) => grams)).toEqual([Number((target * 1.1).toFixed(1)), 1])
   })

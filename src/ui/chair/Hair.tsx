@@ -48,7 +48,7 @@ export function Hair({ script, state, expected, now, mayTell, onCheck, onAgain }
         const zone = script.zones.find(({ zoneId, formulaId }) => step.id.includes(`/${zoneId}/`) && step.pieces.some((piece) => piece.formulaId === formulaId))
         const lastLook = Math.max(begunAt, ...seen.map(({ at }) => at))
         const due = lastLook + CHECK_MS
-        const share = deadline ? Math.min(1, (now - begunAt) / (deadline.at - begunAt)) : 0
+        const share = deadline ? Math.min(1, Math.max(0, now - begunAt) / (deadline.at - begunAt)) : 0
         const fragile = step.pieces.find(({ id }) => id === zone?.checks.fragile)
         const where = `Wipe and look at ${fragile ? `the most fragile piece (${pieceWords(fragile.id)}) and ` : ''}the one put in last (${pieceWords(step.pieces.at(-1)!.id)}), not only at the first.`
         return (
