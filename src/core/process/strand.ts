@@ -1,6 +1,6 @@
 import { isVirgin } from '../canvas'
 import { colourLift, depositAfter, depositOn, surfaceOfBand, type Dye } from '../formula'
-import { isLightener, type Band, type ProductKind, type Texture } from '../model'
+import { isColour, isLightener, type Band, type ProductKind, type Texture } from '../model'
 import { rangeOf, combinedSigma, type Range } from '../quantity'
 import { COLOUR_LIFT_MINUTES, LIGHTEST_LEVEL, OVERLAP_STRAIN, RATE_VARIATION, STRAIN_BUDGET } from './constants'
 import { historyRate } from './history'
@@ -18,22 +18,21 @@ export interface StrandPlace {
 
 const RATE_SIGMA = combinedSigma([RATE_VARIATION])
 
-/** Levels that can still be lifted from natural: what the product can, and no lighter than hair becomes. */
-const reachOf = ({ naturalLevel }: StrandPlace, maximumLift: number): number => Math.max(0, Math.min(maximumLift, LIGHTEST_LEVEL - naturalLevel))
+/**
+ * Where a place stands on its curve of lift: levels it can be lifted in all (what the product can, and no lighter than hair becomes), what of them is
+ * behind it, and its speed. Hair that was lightened starts higher, with less headroom; dark dye hides natural pigment, so a dyed band starts at the level it shows.
+ */
+function standing({ band, naturalLevel, texture, placeRate }: StrandPlace, maximumLift: number): { reach: number; before: number; rate: number } {
+  const natural = Math.min(naturalLevel, band.level)
+  const reach = Math.max(0, Math.min(maximumLift, LIGHTEST_LEVEL - natural))
+  return { reach, before: Math.min(band.level - natural, 0.999 * reach), rate: historyRate(band, texture) * placeRate }
+}
 
-/** What was lifted already: hair that was lightened starts higher on the same curve, with less headroom. */
-const liftedBefore = ({ band, naturalLevel }: StrandPlace, reach: number): number => Math.min(Math.max(0, band.level - naturalLevel), 0.999 * reach)
-
-const rateOf = ({ band, texture, placeRate }: StrandPlace): number => historyRate(band, texture) * placeRate
-
-/** Level after an exposure, as a range over how fast heads lift. Dark dye hides natural pigment, so a dyed band is lifted from the level it shows. */
+/** Level after an exposure, as a range over how fast heads lift. */
 export function levelAfter(place: StrandPlace, exposure: number, maximumLift: number): Range {
-  const dark = place.band.level < place.naturalLevel
-  const from = dark ? { ...place, naturalLevel: place.band.level } : place
-  const reach = reachOf(from, maximumLift)
-  const before = liftedBefore(from, reach)
+  const { reach, before, rate } = standing(place, maximumLift)
   const already = exposureForLift(before, reach)
-  const lift = rangeOf(rateOf(from) * exposure, 0, RATE_SIGMA)
+  const lift = rangeOf(rate * exposure, 0, RATE_SIGMA)
   const levelOf = (added: number) => (reach <= 0 || added <= 0 ? place.band.level : place.band.level + liftFromExposure(already + added, reach) - before)
   return { low: levelOf(lift.low), expected: levelOf(lift.expected), high: levelOf(lift.high) }
 }
@@ -41,10 +40,7 @@ export function levelAfter(place: StrandPlace, exposure: number, maximumLift: nu
 /** Exposure a place needs to come to a level; infinite where it never does. */
 export function exposureForLevel(place: StrandPlace, level: number, maximumLift: number): number {
   if (level <= place.band.level) return 0
-  const from = place.band.level < place.naturalLevel ? { ...place, naturalLevel: place.band.level } : place
-  const reach = reachOf(from, maximumLift)
-  const before = liftedBefore(from, reach)
-  const rate = rateOf(from)
+  const { reach, before, rate } = standing(place, maximumLift)
   return rate <= 0 || reach <= 0 ? Infinity : (exposureForLift(before + level - place.band.level, reach) - exposureForLift(before, reach)) / rate
 }
 
@@ -64,4 +60,4 @@ export function colouredAfter({ band }: StrandPlace, dye: Dye, minutes: number, 
 }
 
 /** Whether a kind of product changes the level by lifting, by leaving colour, or not at all. */
-export const worksBy = (kind: ProductKind): 'lift' | 'colour' | 'care' => (isLightener(kind) ? 'lift' : kind === 'permanentColour' || kind === 'demiColour' || kind === 'gloss' || kind === 'directDye' || kind === 'filler' ? 'colour' : 'care')
+export const worksBy = (kind: ProductKind): 'lift' | 'colour' | 'care' => (isLightener(kind) ? 'lift' : isColour(kind) || kind === 'filler' ? 'colour' : 'care')

@@ -2,4 +2,4 @@
 export { foldRun, shownAt, WAITING, type RunState, type StepState } from './fold'
 export { runOutcome, type RunOutcome } from './outcome'
 export { expectedRun, type Deadline, type Expected, type ExpectedStep } from './retime'
-export { scriptFor, type RunScript, type ScriptLag, type ScriptStep } from './script'
+export { scriptFor, zoneOfStep, type RunScript, type ScriptLag, type ScriptStep } from './script'

@@ -1,6 +1,6 @@
 import type { TaskKind } from '../schedule'
 import { WAITING, type RunState } from './fold'
-import type { RunScript } from './script'
+import { zoneOfStep, type RunScript } from './script'
 
 /** What was planned against what came of it. Minutes; null where a step was skipped or never ended. */
 export interface RunOutcome {
@@ -14,7 +14,8 @@ export interface RunOutcome {
 const MINUTE = 60_000
 
 /** Planned against actual, step by step and look by look. */
-export function runOutcome({ steps, zones }: RunScript, state: RunState): RunOutcome {
+export function runOutcome(script: RunScript, state: RunState): RunOutcome {
+  const { steps } = script
   const { startedAt } = state
   const ended = steps.map(({ id }) => state.steps.get(id)?.endedAt).filter((at) => at !== undefined)
   const over = steps.every(({ id }) => ['done', 'skipped'].includes((state.steps.get(id) ?? WAITING).status))
@@ -25,10 +26,10 @@ export function runOutcome({ steps, zones }: RunScript, state: RunState): RunOut
       const { status, begunAt, endedAt } = state.steps.get(id) ?? WAITING
       return { id, kind, about, planned: seconds / 60, actual: status === 'done' && begunAt !== undefined && endedAt !== undefined ? (endedAt - begunAt) / MINUTE : null, skipped: status === 'skipped' }
     }),
-    levels: steps.flatMap(({ id, about, pieces }) => {
-      const zone = zones.find(({ zoneId, formulaId }) => id.includes(`/${zoneId}/`) && pieces.some((piece) => piece.formulaId === formulaId))
-      const { seen, begunAt = 0 } = state.steps.get(id) ?? WAITING
-      return seen.map(({ level, at }) => ({ about, seen: level, minute: (at - begunAt) / MINUTE, expected: zone ? { low: zone.level.low, high: zone.level.high } : null }))
+    levels: steps.flatMap((step) => {
+      const zone = zoneOfStep(script, step)
+      const { seen, begunAt = 0 } = state.steps.get(step.id) ?? WAITING
+      return seen.map(({ level, at }) => ({ about: step.about, seen: level, minute: (at - begunAt) / MINUTE, expected: zone ? { low: zone.level.low, high: zone.level.high } : null }))
     }),
   }
 }

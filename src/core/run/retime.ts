@@ -1,10 +1,10 @@
-import { WAITING, type RunState } from './fold'
+import { WAITING, type RunState, type StepState } from './fold'
 import type { RunScript, ScriptStep } from './script'
 
 /** A step with its times as they are now expected, ms; what is over has the times it really had. */
 export interface ExpectedStep {
   step: ScriptStep
-  status: 'waiting' | 'begun' | 'done' | 'skipped'
+  status: StepState['status']
   from: number
   to: number
 }

@@ -31,6 +31,10 @@ export interface RunScript {
   zones: ZoneClock[]
 }
 
+/** The zone that a step puts product into, under the first of its formulas that has one. */
+export const zoneOfStep = ({ zones }: Pick<RunScript, 'zones'>, { id, pieces }: ScriptStep): ZoneClock | undefined =>
+  zones.find(({ zoneId, formulaId }) => id.includes(`/${zoneId}/`) && pieces.some((piece) => piece.formulaId === formulaId))
+
 /** Pins the clock of a plan. @throws Error when nobody of the crew can do something */
 export function scriptFor(plan: FaltoPlan, computed: ComputedStages, options: ClockOptions): RunScript {
   const { visit, ...clock } = clockFor(plan, computed, options)

@@ -13,10 +13,15 @@ export interface Crew {
   resources: Record<Resource, number>
 }
 
-export const COLOURIST: Person = { id: 'colourist', name: 'Colourist', skills: ['colour', 'mix', 'rinse', 'dry'] }
+const COLOURIST: Person = { id: 'colourist', name: 'Colourist', skills: ['colour', 'mix', 'rinse', 'dry'] }
 export const ASSISTANT: Person = { id: 'assistant', name: 'Assistant', skills: ['mix', 'rinse', 'dry'] }
 export const SECOND_COLOURIST: Person = { ...COLOURIST, id: 'second', name: 'Second colourist' }
 export const ALONE: Crew = { people: [COLOURIST], resources: { basin: 1, dryer: 1 } }
+/** Who can help, by what a person is asked for. */
+export const HELPERS = { assistant: ASSISTANT, second: SECOND_COLOURIST }
+export type Helper = keyof typeof HELPERS
+/** The colourist with others. */
+export const withHelp = (people: readonly Person[], crew = ALONE): Crew => ({ ...crew, people: [...crew.people, ...people] })
 
 export interface ClockOptions {
   crew: Crew
@@ -158,7 +163,7 @@ interface PieceOutcome {
 function zonesOf(plan: FaltoPlan, process: ServiceProcess, visit: Visit, startOf: ReadonlyMap<string, number>): { zone: ZoneClock; outcomes: PieceOutcome[]; lightens: boolean }[] {
   const { stages } = activeVariant(plan)
   const offs = new Map<ServedPiece['piece'], number>()
-  for (const { id, kind, pieces = [] } of visit.tasks) if (kind === 'takeOut') pieces.forEach(({ piece }, i) => offs.set(piece, startOf.get(id)! + (i * visit.tasks.find((task) => task.id === id)!.seconds) / pieces.length))
+  for (const { id, kind, seconds, pieces = [] } of visit.tasks) if (kind === 'takeOut') pieces.forEach(({ piece }, i) => offs.set(piece, startOf.get(id)! + (i * seconds) / pieces.length))
   const rinseOf = new Map(visit.lags.flatMap(({ from, to }) => (to.startsWith('rinse/') ? [[from, startOf.get(to)!]] : [])))
   const groups = new Map<string, { stageId: string; zoneId: string; formulaId: string; outcomes: PieceOutcome[] }>()
   for (const { id, kind, stageId = '', pieces = [] } of visit.tasks) {

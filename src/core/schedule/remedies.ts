@@ -1,6 +1,6 @@
 import type { FaltoPlan } from '../model'
 import type { ComputedStages } from '../result'
-import { ASSISTANT, clockFor, SECOND_COLOURIST, type Clock, type ClockOptions } from './clock'
+import { ASSISTANT, clockFor, SECOND_COLOURIST, withHelp, type Clock, type ClockOptions } from './clock'
 
 export const REMEDY_KINDS = ['help', 'secondColourist', 'otherOrder', 'otherProduct'] as const
 export type RemedyKind = (typeof REMEDY_KINDS)[number]
@@ -22,9 +22,8 @@ export function remediesFor(plan: FaltoPlan, computed: ComputedStages, options: 
   const tried: Remedy[] = []
   const attempt = (kind: RemedyKind, text: string, change: Partial<ClockOptions>, changed = plan) => tried.push({ kind, text, clock: clockFor(changed, computed, { ...options, ...change }) })
   const { crew } = options
-  const joined = (person: typeof ASSISTANT) => ({ ...crew, people: [...crew.people, person] })
-  if (!crew.people.some(({ skills }) => !skills.includes('colour'))) attempt('help', 'With an assistant who mixes, takes out and rinses.', { crew: joined(ASSISTANT) })
-  attempt('secondColourist', 'With a second colourist.', { crew: joined(SECOND_COLOURIST) })
+  if (!crew.people.some(({ skills }) => !skills.includes('colour'))) attempt('help', 'With an assistant who mixes, takes out and rinses.', { crew: withHelp([ASSISTANT], crew) })
+  attempt('secondColourist', 'With a second colourist.', { crew: withHelp([SECOND_COLOURIST], crew) })
   attempt('otherOrder', 'In the opposite order of zones.', { order: options.order === 'reversed' ? 'planned' : 'reversed' })
   const hindered = new Set(clock.conflicts.flatMap(({ formulaId }) => (formulaId ? [formulaId] : [])))
   for (const minutes of LONGER_MINUTES) {

@@ -30,7 +30,7 @@ export function findSchedule(prepared: Prepared): Schedule {
  */
 export function searchSchedule(prepared: Prepared): Schedule {
   const count = prepared.tasks.length
-  let order = startingOrder(prepared)
+  let order = inOrder(prepared, [...prepared.tasks.keys()])
   let wishes = new Int32Array(count).fill(-1)
   const { decisions, begun } = dispatched(prepared, order, wishes)
   let now = timed(prepared, decisions, begun)
@@ -62,9 +62,6 @@ export function searchSchedule(prepared: Prepared): Schedule {
   }
   return best
 }
-
-/** Tasks in the order given, each after those it waits for. */
-const startingOrder = (prepared: Prepared): number[] => inOrder(prepared, prepared.tasks.map((_, i) => i))
 
 /** Brings an order into one that is possible, moving as little as can be. */
 function inOrder({ before }: Prepared, wanted: readonly number[]): number[] {

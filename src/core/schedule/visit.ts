@@ -119,9 +119,7 @@ function atBowls(pieces: readonly ServedPiece[]): ServedPiece[][] {
 /** Halves a stretch until its pieces can all keep their times. */
 function fittingParts(pieces: ServedPiece[]): ServedPiece[][] {
   if (pieces.length === 1) return [pieces]
-  const placed = onTimes(pieces, 0)
-  const foils = placed.filter(isFoil)
-  const others = placed.filter((one) => !isFoil(one))
+  const { foils, others } = byRemoval(onTimes(pieces, 0))
   const fits = [windowOf(foils, TAKE_OUT_SECONDS), windowOf(others, 0)].every(({ least, most }) => least <= most)
   if (fits) return [pieces]
   const middle = Math.ceil(pieces.length / 2)
@@ -134,7 +132,8 @@ function onTimes(pieces: readonly ServedPiece[], lead: number): ServedPiece[] {
   return pieces.map((one) => ({ ...one, on: (at += one.seconds) }))
 }
 
-const isFoil = ({ piece }: ServedPiece): boolean => piece.kind === 'foil'
+/** Foils come out at the chair, the rest in the rinse. */
+const byRemoval = (pieces: readonly ServedPiece[]): { foils: ServedPiece[]; others: ServedPiece[] } => ({ foils: pieces.filter(({ piece }) => piece.kind === 'foil'), others: pieces.filter(({ piece }) => piece.kind !== 'foil') })
 
 /** From the start of putting in to the start of taking out, each piece `each` s after the one before: what keeps every piece's times. */
 function windowOf(pieces: readonly ServedPiece[], each: number): { least: number; ideal: number; most: number; tightest: ServedPiece | undefined } {
@@ -160,7 +159,11 @@ export function visitOf(plan: FaltoPlan, chunks: readonly Chunk[]): Visit {
     tasks.push({ ...task, seconds: Math.round(task.seconds) })
     return tasks.at(-1)!
   }
-  const after = (from: VisitTask, to: VisitTask, gap = 0) => lags.push({ from: from.id, to: to.id, least: from.seconds + gap })
+  const after = (from: VisitTask, to: VisitTask) => lags.push({ from: from.id, to: to.id, least: from.seconds })
+  const stay = (from: VisitTask, to: VisitTask, pieces: readonly ServedPiece[], each: number) => {
+    const { least, ideal, most, tightest } = windowOf(pieces, each)
+    lags.push({ from: from.id, to: to.id, least: Math.max(least, from.seconds), most, ideal, formulaId: tightest?.piece.formulaId, about: from.about })
+  }
   const length = plan.hair.lengthCm
   let gate = add({ id: 'setUp', kind: 'setUp', about: '', seconds: SET_UP_SECONDS, skill: 'rinse' })
   for (const stages of rinsedTogether(chunks)) {
@@ -175,7 +178,7 @@ export function visitOf(plan: FaltoPlan, chunks: readonly Chunk[]): Visit {
         const pieces = onTimes(chunk.pieces, chunk.opens ? zoneSeconds(plan.learned) : 0)
         const name = chunk.parts > 1 ? `${chunk.zone.name} ${chunk.part}/${chunk.parts}` : chunk.zone.name
         const key = `${stage.id}/${chunk.zone.zoneId}/${chunk.part}`
-        for (const mix of mixesFor(chunk, key, tasks)) {
+        for (const mix of mixesFor(chunk, tasks)) {
           const task = add(mix)
           lags.push({ from: task.id, to: `apply/${key}`, least: task.seconds, most: task.seconds + BOWL_WAITS_SECONDS })
           if (gate.kind !== 'setUp') lags.push({ from: gate.id, to: task.id, least: 0 })
@@ -187,23 +190,18 @@ export function visitOf(plan: FaltoPlan, chunks: readonly Chunk[]): Visit {
         if (before) lags.push({ from: before.id, to: task.id, least: 0 })
         before = task
         applied.push(task)
-        const foils = pieces.filter(isFoil)
-        const others = pieces.filter((one) => !isFoil(one))
+        const { foils, others } = byRemoval(pieces)
         if (others.length > 0) stays.push({ task, pieces: others })
         if (foils.length === 0) continue
         const out = add({ id: `takeOut/${key}`, kind: 'takeOut', about: name, stageId: stage.id, seconds: foils.length * TAKE_OUT_SECONDS, skill: 'rinse', pieces: foils })
-        const { least, ideal, most, tightest } = windowOf(foils, TAKE_OUT_SECONDS)
-        lags.push({ from: task.id, to: out.id, least: Math.max(least, task.seconds), most, ideal, formulaId: tightest?.piece.formulaId, about: name })
+        stay(task, out, foils, TAKE_OUT_SECONDS)
         outs.push(out)
       }
     }
     const names = stages.map(({ stage }) => stage.name).join(' and ')
     const rinse = add({ id: `rinse/${stages[0]!.stage.id}`, kind: 'rinse', about: names, stageId: stages[0]!.stage.id, seconds: RINSE_SECONDS + RINSE_SECONDS_PER_CM * length, skill: 'rinse', resource: 'basin' })
     for (const task of [...applied, ...outs]) after(task, rinse)
-    for (const { task, pieces } of stays) {
-      const { least, ideal, most, tightest } = windowOf(pieces, 0)
-      lags.push({ from: task.id, to: rinse.id, least: Math.max(least, task.seconds), most, ideal, formulaId: tightest?.piece.formulaId, about: task.about })
-    }
+    for (const { task, pieces } of stays) stay(task, rinse, pieces, 0)
     gate = add({ id: `dry/${stages[0]!.stage.id}`, kind: 'dry', about: names, seconds: BETWEEN_SECONDS, skill: 'dry' })
     after(rinse, gate)
   }
@@ -213,12 +211,12 @@ export function visitOf(plan: FaltoPlan, chunks: readonly Chunk[]): Visit {
 }
 
 /** Bowls that a stretch is the first to use, as tasks before it. */
-function mixesFor({ pieces }: Chunk, key: string, tasks: readonly VisitTask[]): VisitTask[] {
+function mixesFor({ stage, pieces }: Chunk, tasks: readonly VisitTask[]): VisitTask[] {
   const mixes: VisitTask[] = []
   for (const { piece, bowl } of pieces) {
     const id = mixId(piece.formulaId, bowl)
     if (![...tasks, ...mixes].some((task) => task.id === id))
-      mixes.push({ id, kind: 'mix', about: `${piece.formulaId}, bowl ${bowl + 1}`, stageId: key.split('/')[0], seconds: secondsFromMinutes(MIXING_MINUTES), skill: 'mix' })
+      mixes.push({ id, kind: 'mix', about: `${piece.formulaId}, bowl ${bowl + 1}`, stageId: stage.id, seconds: secondsFromMinutes(MIXING_MINUTES), skill: 'mix' })
   }
   return mixes
 }

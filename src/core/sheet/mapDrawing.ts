@@ -61,9 +61,12 @@ export function mapDrawing(plan: FaltoPlan, computed: ComputedStages): MapDrawin
     zones: computed.zones.map((zone) => zoneDrawing(zone, placements.get(zone.zoneId)!)),
     firstTurns,
     landmarks: landmarks(computed.head),
-    swatches: Object.fromEntries(plan.formulas.map(({ id, level, tone }) => [id, hexFromLab(labFromLevel(level, tone))])),
+    swatches: swatchesOf(plan.formulas),
   }
 }
+
+/** The colour that each formula is drawn in. */
+export const swatchesOf = (formulas: FaltoPlan['formulas']): Record<string, string> => Object.fromEntries(formulas.map(({ id, level, tone }) => [id, hexFromLab(labFromLevel(level, tone))]))
 
 /** Drawings by the placement they show, so that a zone that was not touched keeps its very drawing. */
 const drawn = new WeakMap<ZoneResult['placement'], ZoneDrawing>()

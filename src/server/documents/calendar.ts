@@ -1,6 +1,6 @@
 import { createEvents, type DateTime, type EventAttributes } from 'ics'
 import { activeVariant, type FaltoPlan } from '@/core/model'
-import { computePlan, planFigures } from '@/core/pipeline'
+import { computePlan } from '@/core/pipeline'
 import { ALONE, clockFor } from '@/core/schedule'
 
 /** A booked plan. `on` is YYYY-MM-DD and `at` HH:MM, both as clocks in the salon show. */
@@ -19,7 +19,7 @@ export interface BookedVisit {
 export function calendarOf({ planId, plan, client, on, at }: BookedVisit): string {
   const computed = computePlan(plan)
   const minutes = Math.ceil(clockFor(plan, computed, { crew: ALONE }).finish.expected / 5) * 5
-  const { foils, look } = planFigures(plan, computed)
+  const { foilCount, look } = computed
   const [year, month, day] = on.split('-').map(Number) as [number, number, number]
   const [hour, minute] = at.split(':').map(Number) as [number, number]
   const common = { productId: 'falto', calName: 'Falto', startInputType: 'local', startOutputType: 'local' } as const
@@ -28,7 +28,7 @@ export function calendarOf({ planId, plan, client, on, at }: BookedVisit): strin
       ...common,
       uid: `${planId}@falto`,
       title: `${client}: ${plan.name}`,
-      description: `${activeVariant(plan).stages.map(({ name }) => name).join(', ')}. ${foils} foils.`,
+      description: `${activeVariant(plan).stages.map(({ name }) => name).join(', ')}. ${foilCount} foils.`,
       start: [year, month, day, hour, minute],
       duration: { hours: Math.floor(minutes / 60), minutes: minutes % 60 },
       busyStatus: 'BUSY',

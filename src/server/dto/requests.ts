@@ -25,6 +25,7 @@ import {
   type SavedSections,
   type ScaleCommand,
 } from '@/core/model'
+import { HELPERS, type Helper } from '@/core/schedule'
 import { SERVICES } from '@/core/services'
 import { Counting, Day, Id, InRange, ListOf, MayBeAbsent, Name, Nested, OneOf, Strokes, Text, WordsOf } from './decorators'
 import { CanvasDto, GoalDto, HairStateDto, HeadMeasuresDto } from './hair'
@@ -175,12 +176,10 @@ export class PourEventsDto {
   @MayBeAbsent() @OneOf(['done', 'abandoned']) end?: 'done' | 'abandoned'
 }
 
-export const HELPING = ['assistant', 'second'] as const
-
 export class NewRunDto {
   @IsUUID('all', { message: 'must be a UUID' }) id!: string
   /** Who helps, beside the colourist. */
-  @WordsOf(HELPING) helping!: (typeof HELPING)[number][]
+  @WordsOf(Object.keys(HELPERS)) helping!: Helper[]
 }
 
 /** Names of steps hold what they are about: ids, letters and slashes. */

@@ -2,7 +2,7 @@ import { and, asc, desc, eq, gt, sql } from 'drizzle-orm'
 import { sameness, type KeptRunEvent, type OpenRun, type RunEvent } from '@/core/model'
 import { computeStages } from '@/core/pipeline'
 import { scriptFor, type RunScript } from '@/core/run'
-import { ALONE, ASSISTANT, SECOND_COLOURIST } from '@/core/schedule'
+import { HELPERS, withHelp } from '@/core/schedule'
 import { database, run, runEvent, staff, type Transaction } from '@/db'
 import { isDemo, require, type StaffMember } from '../auth'
 import { findClient } from '../clients'
@@ -18,8 +18,7 @@ export async function beginRun(member: StaffMember, planId: string, { id, helpin
   require(member, 'mix')
   const { document, revision, clientId } = await findPlan(member, planId)
   const newest = await newestConsultation(member, clientId)
-  const hands = { assistant: ASSISTANT, second: SECOND_COLOURIST }
-  const script = scriptFor(document, computeStages(document), { crew: { ...ALONE, people: [...ALONE.people, ...helping.map((one) => hands[one])] }, canvas: newest?.canvas })
+  const script = scriptFor(document, computeStages(document), { crew: withHelp(helping.map((one) => HELPERS[one])), canvas: newest?.canvas })
   if (script.zones.length === 0) throw new AppError(422, 'invalid', 'Nothing is placed in this plan yet, so there is nothing to carry out. Lay foils on the Map page first.')
   await database().insert(run).values({ salonId: member.salonId, id, planId, planRevision: revision, script, staffId: member.id }).onConflictDoNothing()
   return { id }
@@ -32,8 +31,10 @@ export async function runsOf(member: StaffMember, planId: string): Promise<{ id:
   return rows.map(({ id, startedAt, endedAt }) => ({ id, startedAt: startedAt.toISOString(), ended: endedAt !== null }))
 }
 
-async function findRun(member: StaffMember, id: string): Promise<typeof run.$inferSelect> {
-  const [found] = isUuid(id) ? await database().select().from(run).where(and(eq(run.salonId, member.salonId), eq(run.id, id))) : []
+/** A run; within a transaction it is locked until that ends. @throws AppError 404 */
+export async function findRun(member: StaffMember, id: string, tx?: Transaction): Promise<typeof run.$inferSelect> {
+  const query = (tx ?? database()).select().from(run).where(and(eq(run.salonId, member.salonId), eq(run.id, id)))
+  const [found] = isUuid(id) ? await (tx ? query.for('update') : query) : []
   if (!found) throw notFound('visit')
   return found
 }
@@ -62,11 +63,10 @@ export async function eventsAfter(member: StaffMember, runId: string, after: num
  */
 export async function logEvents(member: StaffMember, runId: string, { events, after }: RunEventsDto): Promise<{ events: KeptRunEvent[]; now: number }> {
   require(member, 'mix')
-  await findRun(member, runId)
-  if (!isDemo() && events.some(({ kind }) => kind === 'pace')) throw new AppError(403, 'forbidden', 'Only the demo’s clock can run faster.')
   await database().transaction(async (tx) => {
-    const [locked] = await tx.select().from(run).where(and(eq(run.salonId, member.salonId), eq(run.id, runId))).for('update')
-    const steps = new Set(locked!.script.steps.map(({ id }) => id))
+    const locked = await findRun(member, runId, tx)
+    if (!isDemo() && events.some(({ kind }) => kind === 'pace')) throw new AppError(403, 'forbidden', 'Only the demo’s clock can run faster.')
+    const steps = new Set(locked.script.steps.map(({ id }) => id))
     const lost = events.findIndex(({ stepId }) => stepId !== undefined && !steps.has(stepId))
     if (lost >= 0) throw new AppError(422, 'invalid', 'This visit has no such step.', { problems: [{ path: `events[${lost}].stepId`, message: 'is not in the visit' }] })
     await addEvents(tx, member, runId, events)
@@ -76,16 +76,17 @@ export async function logEvents(member: StaffMember, runId: string, { events, af
 
 async function addEvents(tx: Transaction, member: StaffMember, runId: string, events: readonly RunEvent[]): Promise<void> {
   const log = await tx.select({ seq: runEvent.seq, event: runEvent.event }).from(runEvent).where(and(eq(runEvent.salonId, member.salonId), eq(runEvent.runId, runId))).orderBy(asc(runEvent.seq))
-  const kept = log.map(({ event }) => event)
+  const known = log.map(({ event }) => event)
+  const undone = new Set(known.flatMap(({ kind, undoes }) => (kind === 'undone' && undoes ? [undoes] : [])))
   const fresh: RunEvent[] = []
   for (const event of events) {
-    const known = [...kept, ...fresh]
-    const undone = new Set(known.flatMap(({ kind, undoes }) => (kind === 'undone' && undoes ? [undoes] : [])))
     const same = sameness(event)
     const twice = known.some((other) => other.id === event.id || (same !== undefined && sameness(other) === same && !undone.has(other.id)))
     // What was never kept, because another device told the same, cannot be taken back.
     if (twice || (event.kind === 'undone' && !known.some(({ id }) => id === event.undoes))) continue
+    known.push(event)
     fresh.push(event)
+    if (event.kind === 'undone' && event.undoes) undone.add(event.undoes)
   }
   if (fresh.length === 0) return
   const last = log.at(-1)?.seq ?? 0

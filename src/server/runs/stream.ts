@@ -2,7 +2,7 @@ import { Client } from 'pg'
 import type { StaffMember } from '../auth'
 import { log } from '../http'
 import { RUN_CHANNEL } from './channel'
-import { eventsAfter, openRun } from './runs'
+import { eventsAfter, findRun } from './runs'
 
 const AGAIN_MS = 1000
 const HEARTBEAT_MS = 15_000
@@ -42,7 +42,7 @@ async function listen(): Promise<void> {
 
 /** A run's log as server-sent events, from a place on, until the reader leaves. */
 export async function streamRun(member: StaffMember, runId: string, after: number, signal: AbortSignal): Promise<Response> {
-  await openRun(member, runId)
+  await findRun(member, runId)
   void listen()
   const key = `${member.salonId}/${runId}`
   const encoder = new TextEncoder()

@@ -18,7 +18,7 @@ import { Hair, type HairUnderProduct } from './Hair'
 import { LevelPicker } from './LevelPicker'
 import { useAlarm, useAwake, useOffline } from './device'
 import { useRun, type LiveRun } from './useRun'
-import { clockTime, INCIDENT_WORDS, running, stepWords } from './words'
+import { clockTime, INCIDENT_WORDS, running } from './words'
 
 /** A deadline is called out so long before it, ms. */
 const CALL_MS = 120_000
@@ -126,7 +126,7 @@ function Call({ deadline: { at, stepId }, steps, now }: { deadline: Deadline; st
   return (
     <Alert severity={at < now ? 'error' : 'warning'} sx={{ fontSize: '1.1rem' }}>
       <strong>
-        {stepWords(out.step)}: {at < now ? `${running(now - at)} over the product’s longest time. Out now.` : `out within ${running(at - now)}.`}
+        {taskWords(out.step)}: {at < now ? `${running(now - at)} over the product’s longest time. Out now.` : `out within ${running(at - now)}.`}
       </strong>
     </Alert>
   )
@@ -149,7 +149,7 @@ function Next({ expected: { step, status, from, to }, people, live, now, mayTell
         {people.length > 1 && ` · ${nameOf(people, step.personId)}`}
         {status === 'waiting' && from - now > 60_000 && ` · from ${clockTime(from)}`}
       </Typography>
-      <Typography sx={{ fontSize: { xs: '1.7rem', sm: '2.1rem' }, fontWeight: 600, lineHeight: 1.15, my: 0.5 }}>{stepWords(step)}</Typography>
+      <Typography sx={{ fontSize: { xs: '1.7rem', sm: '2.1rem' }, fontWeight: 600, lineHeight: 1.15, my: 0.5 }}>{taskWords(step)}</Typography>
       <Typography sx={{ fontSize: '1.2rem' }}>
         {status === 'begun' ? `${running(now - from)} of about ${Math.max(1, Math.round(step.seconds / 60))} min` : `about ${Math.max(1, Math.round(step.seconds / 60))} min, to ${clockTime(to)}`}
       </Typography>
@@ -192,7 +192,7 @@ function Then({ expected: { step, from, status }, people }: StepProps) {
         {status === 'begun' ? 'Meanwhile' : 'Then'}
         {people.length > 1 && ` · ${nameOf(people, step.personId)}`} · {clockTime(from)}
       </Typography>
-      <Typography sx={{ fontSize: '1.35rem', fontWeight: 600 }}>{stepWords(step)}</Typography>
+      <Typography sx={{ fontSize: '1.35rem', fontWeight: 600 }}>{taskWords(step)}</Typography>
     </Box>
   )
 }
@@ -248,7 +248,7 @@ const KIND_WORDS = { pace: '', begun: 'begun', done: 'done', skipped: 'skipped',
 
 function lastWords({ kind, stepId, value }: NonNullable<LiveRun['state']['last']>, script: RunScript): string {
   const step = script.steps.find(({ id }) => id === stepId)
-  return `${KIND_WORDS[kind]}${kind === 'counted' || kind === 'seen' ? ` ${value}` : ''}${step ? `, ${stepWords(step)}` : ''}`
+  return `${KIND_WORDS[kind]}${kind === 'counted' || kind === 'seen' ? ` ${value}` : ''}${step ? `, ${taskWords(step)}` : ''}`
 }
 
 function IncidentDialog({ incident, onChoose, onClose, onTell }: { incident: 'choose' | Incident; onChoose: (incident: Incident) => void; onClose: () => void; onTell: (incident: Incident) => void }) {

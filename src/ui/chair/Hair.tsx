@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import { WAITING, type Expected, type RunScript, type RunState } from '@/core/run'
+import { WAITING, zoneOfStep, type Expected, type RunScript, type RunState } from '@/core/run'
 import { LINE } from '../theme'
 import { clockTime, running } from './words'
 
@@ -45,7 +45,7 @@ export function Hair({ script, state, expected, now, mayTell, onCheck, onAgain }
       {under.map((step) => {
         const { begunAt = now, seen, reappliedAt } = state.steps.get(step.id) ?? WAITING
         const deadline = expected.deadlines.find(({ putInBy }) => putInBy === step.id)
-        const zone = script.zones.find(({ zoneId, formulaId }) => step.id.includes(`/${zoneId}/`) && step.pieces.some((piece) => piece.formulaId === formulaId))
+        const zone = zoneOfStep(script, step)
         const lastLook = Math.max(begunAt, ...seen.map(({ at }) => at))
         const due = lastLook + CHECK_MS
         const share = deadline ? Math.min(1, Math.max(0, now - begunAt) / (deadline.at - begunAt)) : 0

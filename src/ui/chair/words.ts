@@ -1,8 +1,4 @@
 import type { Incident } from '@/core/model'
-import type { ScriptStep } from '@/core/run'
-import { taskWords } from '../clock/words'
-
-export const stepWords = (step: ScriptStep): string => taskWords(step)
 
 export const clockTime = (ms: number): string => new Date(ms).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
 

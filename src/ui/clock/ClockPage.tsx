@@ -7,17 +7,18 @@ import Typography from '@mui/material/Typography'
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useState } from 'react'
 import { v7 as newId } from 'uuid'
-import { hexFromLab, labOfHair, toneOfFormula } from '@/core/colour'
 import { isLightener, type Canvas, type FaltoPlan, type Limit, type OpenPlan } from '@/core/model'
 import { ROOM_CELSIUS } from '@/core/process'
-import { ALONE, ASSISTANT, SECOND_COLOURIST, type ClockOptions } from '@/core/schedule'
+import { ASSISTANT, SECOND_COLOURIST, withHelp, type ClockOptions, type Helper } from '@/core/schedule'
+import { swatchesOf } from '@/core/sheet'
 import { callApi } from '../hooks/api'
 import { PlanContext, usePlan, usePlanStore, type Permissions } from '../map/context'
 import { PlanTitle } from '../map/PlanTitle'
 import { SaveStatus, SaveTrouble } from '../map/SaveStatus'
 import { createPlanStore } from '../map/store'
+import { UndoPlan } from '../map/UndoPlan'
 import { useKeepOnLeaving } from '../map/useKeepOnLeaving'
-import { Choice, Choices, NumberField, UndoButtons } from '../parts'
+import { Choice, Choices, NumberField } from '../parts'
 import { LINE } from '../theme'
 import { Compared } from './Compared'
 import { Lanes, zoneKey } from './Lanes'
@@ -44,9 +45,8 @@ export function ClockPage({ open, permissions, ...rest }: OpenClock & { permissi
   )
 }
 
-type Hand = 'assistant' | 'second'
 interface WhatIf {
-  hands: Hand[]
+  hands: Helper[]
   /** When the assistant can be had, min of the visit. */
   from: number
   to: number
@@ -72,7 +72,7 @@ function Visit({ client, canvas, bookedOn }: { client: OpenPlan['client'] } & Om
   const asked = useMemo(() => ({ plan: planFor(plan, what), options: optionsFor(what, canvas) }), [plan, what, canvas])
   const comparisons = useMemo(() => comparisonsFor(plan, what, canvas), [plan, what, canvas])
   const { answer, compared, busy } = useClock(asked, comparisons)
-  const swatches = useMemo(() => Object.fromEntries(plan.formulas.map(({ id, level, tone }) => [id, hexFromLab(labOfHair(level, toneOfFormula(tone).hue, toneOfFormula(tone).strength))])), [plan.formulas])
+  const swatches = useMemo(() => swatchesOf(plan.formulas), [plan.formulas])
   const figures = answer?.ok ? answer.figures : undefined
   const zone = figures?.zones.find((one) => zoneKey(one) === chosen) ?? figures?.zones[0]
 
@@ -114,7 +114,7 @@ function Visit({ client, canvas, bookedOn }: { client: OpenPlan['client'] } & Om
 }
 
 /** Takes the clock to the chair. */
-function RunOffer({ helping, fits }: { helping: Hand[]; fits: boolean }) {
+function RunOffer({ helping, fits }: { helping: Helper[]; fits: boolean }) {
   const { store, permissions } = usePlanStore()
   const id = usePlan((state) => state.id)
   const router = useRouter()
@@ -210,10 +210,8 @@ function WhatIfPanel({ what, onChange, plan }: { what: WhatIf; onChange: (part: 
 }
 
 function ClockHeader({ client, start, onStart, bookedOn }: { client: OpenPlan['client']; start: string; onStart: (start: string) => void; bookedOn: string | null }) {
-  const { store, permissions } = usePlanStore()
+  const { permissions } = usePlanStore()
   const id = usePlan((state) => state.id)
-  const undo = usePlan((state) => state.undo.at(-1)?.label)
-  const redo = usePlan((state) => state.redo[0]?.label)
   return (
     <Box component="header" sx={{ display: 'flex', alignItems: 'center', columnGap: 1, flexWrap: 'wrap', px: 1.5, py: 0.5, borderBottom: 1, borderColor: 'divider', bgcolor: 'background.paper' }}>
       <PlanTitle client={client} />
@@ -233,7 +231,7 @@ function ClockHeader({ client, start, onStart, bookedOn }: { client: OpenPlan['c
           Book a day on the Mix page for a calendar file.
         </Typography>
       )}
-      {permissions.write && <UndoButtons undo={undo} redo={redo} onUndo={store.undo} onRedo={store.redo} />}
+      {permissions.write && <UndoPlan />}
     </Box>
   )
 }
@@ -253,8 +251,8 @@ function planFor(plan: FaltoPlan, { bowls }: WhatIf): FaltoPlan {
 
 function optionsFor({ hands, from, to, celsius, order }: WhatIf, canvas: Canvas | null): ClockOptions {
   const assistant = { ...ASSISTANT, from: 60 * from, ...(to < MINUTES.max && { to: 60 * to }) }
-  const people = [...ALONE.people, ...(hands.includes('assistant') ? [assistant] : []), ...(hands.includes('second') ? [SECOND_COLOURIST] : [])]
-  return { crew: { ...ALONE, people }, canvas: canvas ?? undefined, roomCelsius: celsius, order }
+  const people = [...(hands.includes('assistant') ? [assistant] : []), ...(hands.includes('second') ? [SECOND_COLOURIST] : [])]
+  return { crew: withHelp(people), canvas: canvas ?? undefined, roomCelsius: celsius, order }
 }
 
 /** Each of the choices the other way, the rest as it is. */
@@ -263,7 +261,7 @@ function comparisonsFor(plan: FaltoPlan, what: WhatIf, canvas: Canvas | null): C
     const changed = { ...what, ...change }
     return { key, label, plan: planFor(plan, changed), options: optionsFor(changed, canvas) }
   }
-  const toggled = (hand: Hand) => (what.hands.includes(hand) ? what.hands.filter((one) => one !== hand) : [...what.hands, hand])
+  const toggled = (hand: Helper) => (what.hands.includes(hand) ? what.hands.filter((one) => one !== hand) : [...what.hands, hand])
   return [
     other('assistant', what.hands.includes('assistant') ? 'Without the assistant' : 'With an assistant', { hands: toggled('assistant'), from: 0, to: MINUTES.max }),
     other('second', what.hands.includes('second') ? 'Without the second colourist' : 'With a second colourist', { hands: toggled('second') }),

@@ -5,7 +5,7 @@ import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import dynamic from 'next/dynamic'
 import type { ZoneClockFigures } from '@/core/pipeline'
-import { usePlan, usePlanStore } from '../map/context'
+import { moveZone, stageOf, usePlan, usePlanStore } from '../map/context'
 import { duration, timeOfDay } from './words'
 
 const LiftChart = dynamic(() => import('./LiftChart').then((module) => module.LiftChart))
@@ -14,14 +14,9 @@ const LiftChart = dynamic(() => import('./LiftChart').then((module) => module.Li
 export function ZonePanel({ zone, start }: { zone: ZoneClockFigures; start: string }) {
   const { store, permissions } = usePlanStore()
   const plan = usePlan((state) => state.document)
-  const stage = plan.variants.find(({ id }) => id === plan.activeVariantId)!.stages.find(({ id }) => id === zone.stageId)!
-  const turn = stage.order.indexOf(zone.zoneId)
-  const move = (by: 1 | -1) =>
-    store.edit(`${zone.name} ${by < 0 ? 'earlier' : 'later'}`, `order/${zone.zoneId}`, (draft) => {
-      const { order } = draft.variants.find(({ id }) => id === draft.activeVariantId)!.stages.find(({ id }) => id === zone.stageId)!
-      order.splice(turn, 1)
-      order.splice(turn + by, 0, zone.zoneId)
-    })
+  const { order } = stageOf({ document: plan, stageId: zone.stageId })
+  const turn = order.indexOf(zone.zoneId)
+  const move = (by: 1 | -1) => moveZone(store, zone.stageId, { id: zone.zoneId, name: zone.name }, by)
   const lifts = zone.curve.length > 0
   const rows: [string, string][] = [
     ['On', `${timeOfDay(start, zone.firstOnMinutes)}–${timeOfDay(start, zone.lastOnMinutes)}`],
@@ -44,7 +39,7 @@ export function ZonePanel({ zone, start }: { zone: ZoneClockFigures; start: stri
             <Button color="inherit" size="small" disabled={turn <= 0} onClick={() => move(-1)}>
               Earlier
             </Button>
-            <Button color="inherit" size="small" disabled={turn < 0 || turn >= stage.order.length - 1} onClick={() => move(1)}>
+            <Button color="inherit" size="small" disabled={turn < 0 || turn >= order.length - 1} onClick={() => move(1)}>
               Later
             </Button>
           </>

@@ -19,9 +19,7 @@ export interface Comparison extends Asked {
 }
 
 export interface ClockState {
-  /** The newest answer, and the question it belongs to. */
   answer: ClockAnswer | undefined
-  asked: Asked | undefined
   /** Answers to the comparisons that have come in so far. */
   compared: { key: string; label: string; figures: ClockFigures }[]
   busy: boolean
@@ -30,7 +28,7 @@ export interface ClockState {
 /** Works clocks out in a worker: the one asked for first, then the comparisons one by one. A newer question ends an older one. */
 export function useClock(asked: Asked, comparisons: readonly Comparison[]): ClockState {
   const remote = useRef<Remote<ClockWorker>>(undefined)
-  const [state, setState] = useState<ClockState>({ answer: undefined, asked: undefined, compared: [], busy: true })
+  const [state, setState] = useState<ClockState>({ answer: undefined, compared: [], busy: true })
 
   useEffect(() => {
     const worker = new Worker(new URL('../../workers/clock.worker.ts', import.meta.url), { type: 'module' })
@@ -44,7 +42,7 @@ export function useClock(asked: Asked, comparisons: readonly Comparison[]): Cloc
       setState((before) => ({ ...before, busy: true }))
       const answer = await remote.current!.clock(asked.plan, asked.options).catch((): ClockAnswer => ({ ok: false, message: 'This clock could not be worked out. Undo the last change, or export the plan and report it.' }))
       if (!current) return
-      setState({ answer, asked, compared: [], busy: answer.ok })
+      setState({ answer, compared: [], busy: answer.ok })
       for (const { key, label, plan, options } of answer.ok ? comparisons : []) {
         const other = await remote.current!.clock(plan, options)
         if (!current) return

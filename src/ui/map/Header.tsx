@@ -6,11 +6,11 @@ import MenuItem from '@mui/material/MenuItem'
 import Typography from '@mui/material/Typography'
 import { useRef, useState } from 'react'
 import { callApi } from '../hooks/api'
-import { UndoButtons } from '../parts'
 import { dateInWords } from '../words'
 import { usePlan, usePlanStore } from './context'
 import { PlanTitle } from './PlanTitle'
 import { SaveStatus } from './SaveStatus'
+import { UndoPlan } from './UndoPlan'
 
 export type DialogName = 'layout' | 'head' | 'formulas' | 'keys' | 'variants'
 
@@ -128,11 +128,4 @@ export function Header({ client, onOpen, onMessage, onRename, underlay }: Props)
       </Menu>
     </Box>
   )
-}
-
-function UndoPlan() {
-  const { store } = usePlanStore()
-  const undo = usePlan((state) => state.undo.at(-1)?.label)
-  const redo = usePlan((state) => state.redo[0]?.label)
-  return <UndoButtons undo={undo} redo={redo} onUndo={store.undo} onRedo={store.redo} />
 }

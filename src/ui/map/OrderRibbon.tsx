@@ -5,7 +5,7 @@ import IconButton from '@mui/material/IconButton'
 import Typography from '@mui/material/Typography'
 import { memo, type KeyboardEvent } from 'react'
 import { useShallow } from 'zustand/react/shallow'
-import { editStage, pick, stageOf, usePlan, usePlanStore } from './context'
+import { moveZone, pick, stageOf, usePlan, usePlanStore } from './context'
 
 /** The zones in the order of application: the list a colourist reads aloud to an assistant. */
 export function OrderRibbon() {
@@ -31,10 +31,7 @@ const Turn = memo(function Turn({ id, index, last }: { id: string; index: number
   function move(by: 1 | -1) {
     const to = index + by
     if (!permissions.write || to < 0 || to > last) return
-    editStage(store, `${name} ${by < 0 ? 'earlier' : 'later'}`, `order/${id}`, (stage) => {
-      stage.order.splice(index, 1)
-      stage.order.splice(to, 0, id)
-    })
+    moveZone(store, stageOf(store.getState()).id, { id, name }, by)
   }
 
   function keys(event: KeyboardEvent) {

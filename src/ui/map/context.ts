@@ -45,6 +45,16 @@ export function editStage(store: PlanStore, label: string, key: string, recipe: 
   store.edit(label, key, (draft) => recipe(stageOf({ document: draft, stageId })))
 }
 
+/** Moves a zone of a stage in the order of application, as one named edit. */
+export function moveZone(store: PlanStore, stageId: string, { id, name }: { id: string; name: string }, by: 1 | -1): void {
+  store.edit(`${name} ${by < 0 ? 'earlier' : 'later'}`, `order/${id}`, (draft) => {
+    const { order } = stageOf({ document: draft, stageId })
+    const index = order.indexOf(id)
+    order.splice(index, 1)
+    order.splice(index + by, 0, id)
+  })
+}
+
 /** The selected zones of the stage in hand, the one whose figures are shown first. */
 export function chosenZones(state: Pick<PlanState, 'document' | 'stageId' | 'selectedZone' | 'alsoSelected'>): Zone[] {
   const { zones } = stageOf(state)

@@ -12,9 +12,9 @@ import { PlanContext, usePlan, usePlanStore, type Permissions } from '../map/con
 import { PlanTitle } from '../map/PlanTitle'
 import { SaveStatus, SaveTrouble } from '../map/SaveStatus'
 import { createPlanStore } from '../map/store'
+import { UndoPlan } from '../map/UndoPlan'
 import { useKeepOnLeaving } from '../map/useKeepOnLeaving'
 import { usePlanWorker } from '../map/usePlanWorker'
-import { UndoButtons } from '../parts'
 import { LINE } from '../theme'
 import { Bowls } from './Bowls'
 import { BenchContext, changedSince, embed, useBench } from './context'
@@ -116,10 +116,8 @@ function Bench({ client, mayMix, mayPrice, goal, rates, mixes, bookedOn }: Bench
 }
 
 function MixHeader({ client, bookedOn, onMessage }: { client: OpenPlan['client']; bookedOn: string | null; onMessage: (message: string) => void }) {
-  const { store, permissions } = usePlanStore()
+  const { permissions } = usePlanStore()
   const id = usePlan((state) => state.id)
-  const undo = usePlan((state) => state.undo.at(-1)?.label)
-  const redo = usePlan((state) => state.redo[0]?.label)
   return (
     <Box component="header" sx={{ display: 'flex', alignItems: 'center', columnGap: 1, flexWrap: 'wrap', px: 1.5, py: 0.5, borderBottom: 1, borderColor: 'divider', bgcolor: 'background.paper' }}>
       <PlanTitle client={client} />
@@ -133,7 +131,7 @@ function MixHeader({ client, bookedOn, onMessage }: { client: OpenPlan['client']
       <Button color="inherit" component="a" href={`/api/plans/${id}/export?as=cards`} target="_blank" rel="noopener">
         Mixing cards
       </Button>
-      {permissions.write && <UndoButtons undo={undo} redo={redo} onUndo={store.undo} onRedo={store.redo} />}
+      {permissions.write && <UndoPlan />}
     </Box>
   )
 }
