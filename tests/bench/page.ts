@@ -69,9 +69,13 @@ async function chair(): Promise<void> {
   await watch()
   const taps: number[] = []
   for (let tap = 0; tap < 40; tap++) {
-    const begun = performance.now()
     const shown = await page.$eval('[aria-label="Next step"]', ({ textContent }) => textContent)
-    await page.evaluate(() => [...document.querySelectorAll<HTMLElement>('[aria-label="Next step"] button')].find(({ textContent }) => /^(Begin|Done)$/.test(textContent ?? ''))!.click())
+    await page.waitForFunction(() => {
+      const button = [...document.querySelectorAll<HTMLButtonElement>('[aria-label="Next step"] button')].find(({ textContent, disabled }) => /^(Begin|Done)$/.test(textContent ?? '') && !disabled)
+      button?.click()
+      return button !== undefined
+    })
+    const begun = performance.now()
     await page.waitForFunction((before) => document.querySelector('[aria-label="Next step"]')?.textContent !== before, {}, shown)
     taps.push(performance.now() - begun)
   }

@@ -95,6 +95,19 @@ function useNow(read: () => number): number {
 /** A minute a second. */
 const DEMO_PACE = 60
 
+/** A button that has just taken another's place is not to be hit by a second tap, nor by one that another device was quicker than; it looks as ever meanwhile. ms; our estimate. */
+const REST_MS = 400
+
+/** Whether what is shown has stood for a moment. */
+function useRested(shown: string): boolean {
+  const [stood, setStood] = useState<string>()
+  useEffect(() => {
+    const timer = setTimeout(() => setStood(shown), REST_MS)
+    return () => clearTimeout(timer)
+  }, [shown])
+  return stood === shown
+}
+
 function Bar({ open, live, finish, behind, mayTell }: { open: OpenRun<RunScript>; live: LiveRun; finish: number; behind: number; mayTell: boolean }) {
   const late = Math.round(behind / 60_000)
   return (
@@ -142,6 +155,7 @@ const nameOf = (people: RunScript['people'], id: string) => people.find((person)
 function Next({ expected: { step, status, from, to }, people, live, now, mayTell }: StepProps & { live: LiveRun; now: number; mayTell: boolean }) {
   const { counted } = live.state.steps.get(step.id) ?? WAITING
   const pieces = step.pieces.length
+  const rested = useRested(`${step.id} ${status}`)
   return (
     <Box component="section" aria-label="Next step" sx={{ p: 2, border: '2px solid', borderColor: 'text.primary', borderRadius: 1, bgcolor: 'background.paper' }}>
       <Typography color="textSecondary">
@@ -168,15 +182,15 @@ function Next({ expected: { step, status, from, to }, people, live, now, mayTell
       {mayTell && (
         <Box sx={{ display: 'grid', gridTemplateColumns: '3fr 1fr', gap: 1, mt: 2 }}>
           {status === 'begun' ? (
-            <Button variant="contained" sx={{ ...TALL, minHeight: 80, fontSize: '1.4rem' }} onClick={() => live.tell({ kind: 'done', stepId: step.id })}>
+            <Button variant="contained" sx={{ ...TALL, minHeight: 80, fontSize: '1.4rem', '&.Mui-disabled': { bgcolor: 'primary.main', color: 'primary.contrastText' } }} disabled={!rested} onClick={() => live.tell({ kind: 'done', stepId: step.id })}>
               Done
             </Button>
           ) : (
-            <Button variant="contained" sx={{ ...TALL, minHeight: 80, fontSize: '1.4rem' }} onClick={() => live.tell({ kind: 'begun', stepId: step.id })}>
+            <Button variant="contained" sx={{ ...TALL, minHeight: 80, fontSize: '1.4rem', '&.Mui-disabled': { bgcolor: 'primary.main', color: 'primary.contrastText' } }} disabled={!rested} onClick={() => live.tell({ kind: 'begun', stepId: step.id })}>
               Begin
             </Button>
           )}
-          <Button variant="outlined" color="inherit" sx={{ ...TALL, minHeight: 80 }} onClick={() => live.tell({ kind: 'skipped', stepId: step.id })}>
+          <Button variant="outlined" color="inherit" sx={{ ...TALL, minHeight: 80, '&.Mui-disabled': { color: 'inherit', borderColor: 'currentcolor' } }} disabled={!rested} onClick={() => live.tell({ kind: 'skipped', stepId: step.id })}>
             Skip
           </Button>
         </Box>
