@@ -5,7 +5,7 @@ import type { FaltoPlan, MapPoint } from '@/core/model'
 import { checkPlan, computePlan, computeStages, derivationsOf, judgedFigures, judgePlan, planFigures, stageFigures, type Derivations, type JudgedFigures, type PlanFigures, type PlanProblem, type StageFigures } from '@/core/pipeline'
 import { paintRamp, pieceOutline, TooManyPiecesError, type PaintedRamp, type ZoneRamp } from '@/core/placement'
 import type { ComputedStages } from '@/core/result'
-import { headModel, mapDrawing, type HeadModel, type MapDrawing, type PieceDrawing, type ZoneDrawing } from '@/core/sheet'
+import { headModel, mapDrawing, type HeadModel, type MapDetail, type MapDrawing, type PieceDrawing, type ZoneDrawing } from '@/core/sheet'
 
 export interface Answer {
   figures: StageFigures
@@ -52,10 +52,10 @@ function pieceAt(point: MapPoint, stageId: string): Probe['piece'] {
 
 const api = {
   /** Figures and drawing of a plan, or what is wrong with it. */
-  compute(plan: FaltoPlan): { ok: true; answer: Answer } | { ok: false; problems: PlanProblem[] } {
+  compute(plan: FaltoPlan, detail: MapDetail): { ok: true; answer: Answer } | { ok: false; problems: PlanProblem[] } {
     try {
       const stages = computeStages(plan)
-      const drawing = mapDrawing(plan, stages)
+      const drawing = mapDrawing(plan, stages, detail)
       const answer = { figures: stageFigures(plan, stages), drawing: onlyChanges(drawing, inHand?.drawing) }
       inHand = { plan, stages, drawing }
       return { ok: true, answer }

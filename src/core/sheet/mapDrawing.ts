@@ -41,7 +41,10 @@ export interface PieceDrawing {
   foilLengthCm: number
 }
 
-export function mapDrawing(plan: FaltoPlan, computed: ComputedStages): MapDrawing {
+/** How finely a map is drawn: with every stitch, or each piece as one strip wherever its stitches are not known yet, while a hand still moves. */
+export type MapDetail = 'stitches' | 'strips'
+
+export function mapDrawing(plan: FaltoPlan, computed: ComputedStages, detail: MapDetail = 'stitches'): MapDrawing {
   const hairline = hairlineOutline(computed.head, 240)
   const placements = new Map(plan.variants.flatMap(({ stages }) => stages.flatMap(({ zones }) => zones.map(({ id, placement }) => [id, placement]))))
   const firstTurns: Record<string, number> = {}
@@ -58,7 +61,7 @@ export function mapDrawing(plan: FaltoPlan, computed: ComputedStages): MapDrawin
       top: -Math.max(...hairline.map(({ y }) => y)),
       bottom: -Math.min(...hairline.map(({ y }) => y)),
     },
-    zones: computed.zones.map((zone) => zoneDrawing(zone, placements.get(zone.zoneId)!)),
+    zones: computed.zones.map((zone) => zoneDrawing(zone, placements.get(zone.zoneId)!, detail)),
     firstTurns,
     landmarks: landmarks(computed.head),
     swatches: swatchesOf(plan.formulas),
@@ -69,11 +72,12 @@ export function mapDrawing(plan: FaltoPlan, computed: ComputedStages): MapDrawin
 export const swatchesOf = (formulas: FaltoPlan['formulas']): Record<string, string> => Object.fromEntries(formulas.map(({ id, level, tone }) => [id, hexFromLab(labFromLevel(level, tone))]))
 
 /** Drawings by the placement they show, so that a zone that was not touched keeps its very drawing. */
-const drawn = new WeakMap<ZoneResult['placement'], ZoneDrawing>()
+const drawn: Record<MapDetail, WeakMap<ZoneResult['placement'], ZoneDrawing>> = { stitches: new WeakMap(), strips: new WeakMap() }
 
-function zoneDrawing(zone: ZoneResult, { bricklay, take, sequence }: Placement): ZoneDrawing {
-  const known = drawn.get(zone.placement)
+function zoneDrawing(zone: ZoneResult, { bricklay, take, sequence }: Placement, detail: MapDetail): ZoneDrawing {
+  const known = drawn.stitches.get(zone.placement) ?? drawn[detail].get(zone.placement)
   if (known) return known
+  const stitchesOf = detail === 'strips' ? () => '' : (piece: Piece) => pieceStitches(piece, bricklay).map(closedPath).join('')
   // A section in one block colour is drawn whole; strips of it would leave its corners bare.
   const wholeBlock = take.kind === 'block' && new Set(sequence).size === 1 ? smoothPath(zone.shape.outline) : undefined
   const drawing: ZoneDrawing = {
@@ -86,12 +90,12 @@ function zoneDrawing(zone: ZoneResult, { bricklay, take, sequence }: Placement):
       formulaId: piece.formulaId,
       kind: piece.kind,
       outline: closedPath(pieceOutline(piece)),
-      stitches: wholeBlock ? (i === 0 ? wholeBlock : '') : pieceStitches(piece, bricklay).map(closedPath).join(''),
+      stitches: wholeBlock ? (i === 0 ? wholeBlock : '') : stitchesOf(piece),
       widthCm: Math.round(piece.width * 10) / 10,
       foilLengthCm: Math.round(piece.foilLength),
     })),
   }
-  drawn.set(zone.placement, drawing)
+  drawn[detail].set(zone.placement, drawing)
   return drawing
 }
 

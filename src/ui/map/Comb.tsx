@@ -35,7 +35,7 @@ export function Comb({ take, disabled, onChange }: Props) {
     if (disabled) return
     const width = event.currentTarget.ownerSVGElement!.getBoundingClientRect().width
     event.currentTarget.setPointerCapture(event.pointerId)
-    store.setState({ moving: true })
+    store.setState({ moving: 'comb' })
     drag.current = { edge, startX: event.clientX, start: edge === 'stitch' ? stitchMm : stitchGapMm, mmPerPixel: SHOWN_MM / width }
   }
 
@@ -46,7 +46,7 @@ export function Comb({ take, disabled, onChange }: Props) {
 
   function letGo() {
     drag.current = undefined
-    store.setState({ moving: false })
+    store.setState({ moving: 'no' })
   }
 
   function keys(event: KeyboardEvent, edge: 'stitch' | 'gap') {

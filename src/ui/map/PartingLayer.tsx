@@ -1,5 +1,5 @@
 'use client'
-import { useMemo, useRef, useState, type KeyboardEvent, type PointerEvent, type SVGProps } from 'react'
+import { memo, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
 import { v7 as newId } from 'uuid'
 import { createHead, mapFromPlace, placeFromMap, type Head } from '@/core/head'
 import { bendParting, checkStage, cut, diskFromPlace, DivisionError, drawEdges, merge, mirrored, moveParting, moveVertex, placeOf, snapPoint, zoneAt, type DiskPoint, type Division, type Snap, type SnapKind } from '@/core/layout'
@@ -36,7 +36,15 @@ function putIn(stage: Stage, before: Division<Zone>, division: Division<Zone>, p
 }
 
 /** What of the partings a hand has hold of. */
-type Held = { corner: string } | { edge: string; bend: number } | { edge: string; last: DiskPoint }
+type Held = { corner: string } | { edge: string; bend: number } | { edge: string; last?: DiskPoint }
+
+/** What a press or a key is about. Grips say it themselves, so that none is drawn again but the ones that move. */
+function gripAt(target: EventTarget): { element: SVGElement; what: Held } | undefined {
+  const element = target instanceof SVGElement ? target.closest<SVGElement>('[data-corner], [data-edge]') : null
+  if (!element) return undefined
+  const { corner, edge, bend } = element.dataset
+  return { element, what: corner !== undefined ? { corner } : bend !== undefined ? { edge: edge!, bend: Number(bend) } : { edge: edge! } }
+}
 
 /** A layer over the map in its own coordinates (y downwards, cm). */
 export function PartingLayer({ mode, scale }: { mode: 'draw' | 'move' | 'merge'; scale: number }) {
@@ -106,10 +114,12 @@ export function PartingLayer({ mode, scale }: { mode: 'draw' | 'move' | 'merge';
     return snapPoint(point, { corners: besides ? [] : others, landmarks: drawing!.landmarks.map(({ x, y }) => ({ x, y: -y })), partings: lines.map(({ id }) => drawnEdges.get(id)!), hairline: besides ? [] : hairlines }, SNAP_CM * scale)
   }
 
-  function take(event: PointerEvent<SVGElement>, what: Held): void {
-    event.currentTarget.setPointerCapture(event.pointerId)
-    store.setState({ moving: true })
-    held.current = what
+  function take(event: PointerEvent): void {
+    const grip = gripAt(event.target)
+    if (!grip) return
+    grip.element.setPointerCapture(event.pointerId)
+    store.setState({ moving: 'map' })
+    held.current = 'edge' in grip.what && !('bend' in grip.what) ? { ...grip.what, last: toDisk(under(event)) } : grip.what
   }
 
   function drag(event: PointerEvent): void {
@@ -122,25 +132,31 @@ export function PartingLayer({ mode, scale }: { mode: 'draw' | 'move' | 'merge';
       change('Corner moved', `move/${what.corner}`, (division) => moveVertex(division, what.corner, toDisk(snap.point)))
     } else if ('bend' in what) {
       change('Parting bent', `bend/${what.edge}`, (division) => bendParting(division, what.edge, what.bend, toDisk(point)))
-    } else {
+    } else if (what.last) {
       const to = toDisk(point)
-      if (change('Parting moved', `shift/${what.edge}`, (division) => moveParting(division, what.edge, { x: to.x - what.last.x, y: to.y - what.last.y }))) held.current = { ...what, last: to }
+      if (shift(what.edge, what.last, to)) held.current = { ...what, last: to }
     }
   }
 
   function letGo(): void {
     held.current = undefined
-    store.setState({ moving: false })
+    store.setState({ moving: 'no' })
     setDrawnTo(undefined)
   }
 
-  /** Arrow keys on a handle: `move` is given where the hand wants it, from where it is. */
-  function keys(event: KeyboardEvent, { x, y }: MapPoint, move: (from: DiskPoint, to: DiskPoint) => void): void {
+  const shift = (edge: string, from: DiskPoint, to: DiskPoint) => change('Parting moved', `shift/${edge}`, (division) => moveParting(division, edge, { x: to.x - from.x, y: to.y - from.y }))
+
+  /** Arrow keys on a corner or a parting move it. */
+  function keys(event: KeyboardEvent): void {
+    const what = gripAt(event.target)?.what
     const step = { ArrowLeft: [-KEY_CM, 0], ArrowRight: [KEY_CM, 0], ArrowUp: [0, KEY_CM], ArrowDown: [0, -KEY_CM] }[event.key]
-    if (!step) return
+    if (!what || !step || 'bend' in what) return
     event.preventDefault()
     event.stopPropagation()
-    move(toDisk({ x, y }), toDisk({ x: x + step[0]!, y: y + step[1]! }))
+    const from = 'corner' in what ? corners.find(({ id }) => id === what.corner)! : middleOf(drawnEdges.get(what.edge)!)
+    const to = toDisk({ x: from.x + step[0]!, y: from.y + step[1]! })
+    if ('corner' in what) change('Corner moved', `move/${what.corner}`, (division) => moveVertex(division, what.corner, to))
+    else shift(what.edge, toDisk(from), to)
   }
 
   function tapToMerge(event: PointerEvent): void {
@@ -152,7 +168,6 @@ export function PartingLayer({ mode, scale }: { mode: 'draw' | 'move' | 'merge';
     store.select(tapped.id)
   }
 
-  const dragging = { onPointerMove: drag, onPointerUp: letGo, onPointerCancel: letGo }
   return (
     <g ref={layer} role="group" aria-label="Partings in hand">
       <MapSheet
@@ -178,54 +193,21 @@ export function PartingLayer({ mode, scale }: { mode: 'draw' | 'move' | 'merge';
           finish([...line, snapped(under(event)).point], event.shiftKey)
         }}
       />
-      {line.length > 1 && <polyline points={line.map(({ x, y }) => `${x},${-y}`).join(' ')} fill="none" stroke={INK.strong} strokeWidth={3} strokeDasharray="9 5" vectorEffect="non-scaling-stroke" pointerEvents="none" />}
+      {line.length > 1 && <polyline points={pointsOf(line)} fill="none" stroke={INK.strong} strokeWidth={3} strokeDasharray="9 5" vectorEffect="non-scaling-stroke" pointerEvents="none" />}
       {mode === 'move' && (
-        <>
-          {partings.map((edge) => {
-            const points = drawnEdges.get(edge.id)!
-            const middle = points[Math.floor(points.length / 2)]!
-            return (
-              <polyline
-                key={edge.id}
-                points={points.map(({ x, y }) => `${x},${-y}`).join(' ')}
-                fill="none"
-                stroke="transparent"
-                strokeWidth={24}
-                vectorEffect="non-scaling-stroke"
-                pointerEvents="stroke"
-                style={{ cursor: 'grab', touchAction: 'none' }}
-                role="button"
-                aria-label={`Parting ${edge.id}`}
-                tabIndex={0}
-                onKeyDown={(event) => keys(event, middle, (from, to) => change('Parting moved', `shift/${edge.id}`, (division) => moveParting(division, edge.id, { x: to.x - from.x, y: to.y - from.y })))}
-                onPointerDown={(event) => take(event, { edge: edge.id, last: toDisk(under(event)) })}
-                {...dragging}
-              />
-            )
-          })}
-          {partings.flatMap((edge) =>
-            bends(edge.via.length).map((at) => {
-              return <Handle key={edge.id + at} at={toMap(edge.via[at]!)} px={6} aria-label="Bend of a parting" onPointerDown={(event) => take(event, { edge: edge.id, bend: at })} {...dragging} />
-            }),
-          )}
-          {corners.map(({ id, x, y }) => (
-            <Handle
-              key={id}
-              at={{ x, y }}
-              px={9}
-              role="button"
-              aria-label={`Corner ${id}`}
-              tabIndex={0}
-              onKeyDown={(event) => keys(event, { x, y }, (_, to) => change('Corner moved', `move/${id}`, (division) => moveVertex(division, id, to)))}
-              onPointerDown={(event) => take(event, { corner: id })}
-              {...dragging}
-            />
+        <g onPointerDown={take} onPointerMove={drag} onPointerUp={letGo} onPointerCancel={letGo} onKeyDown={keys}>
+          {partings.map(({ id }) => (
+            <PartingGrip key={id} id={id} points={pointsOf(drawnEdges.get(id)!)} />
           ))}
-        </>
+          {partings.flatMap(({ id, via }) => bends(via.length).map((at) => <Handle key={id + at} {...toMap(via[at]!)} px={6} aria-label="Bend of a parting" data-edge={id} data-bend={at} />))}
+          {corners.map(({ id, x, y }) => (
+            <Handle key={id} x={x} y={y} px={9} role="button" aria-label={`Corner ${id}`} tabIndex={0} data-corner={id} />
+          ))}
+        </g>
       )}
       {drawnTo?.to && (
         <g pointerEvents="none" aria-hidden>
-          <Handle at={drawnTo.point} px={5} />
+          <Handle {...drawnTo.point} px={5} />
           <text x={drawnTo.point.x + 0.4 * scale} y={-drawnTo.point.y - 0.4 * scale} fontSize={0.5 * scale} fill={INK.strong} stroke={INK.paper} strokeWidth={0.14 * scale} paintOrder="stroke">
             {SNAP_WORDS[drawnTo.to]}
           </text>
@@ -235,8 +217,44 @@ export function PartingLayer({ mode, scale }: { mode: 'draw' | 'move' | 'merge';
   )
 }
 
-/** A dot of a size that stays on screen however near the map is, with room around it for a finger. @param px radius */
-function Handle({ at: { x, y }, px, ...rest }: { at: MapPoint; px: number } & Omit<SVGProps<SVGGElement>, 'x' | 'y'>) {
+/** To a hundredth of a cm: long numbers take a browser long to write and to read. */
+const pointsOf = (line: readonly MapPoint[]): string => line.map(({ x, y }) => `${Math.round(100 * x) / 100},${Math.round(-100 * y) / 100}`).join(' ')
+const middleOf = (line: readonly MapPoint[]): MapPoint => line[Math.floor(line.length / 2)]!
+
+/** A parting to take hold of along its whole length. */
+const PartingGrip = memo(function PartingGrip({ id, points }: { id: string; points: string }) {
+  return (
+    <polyline
+      points={points}
+      fill="none"
+      stroke="transparent"
+      strokeWidth={24}
+      vectorEffect="non-scaling-stroke"
+      pointerEvents="stroke"
+      style={{ cursor: 'grab', touchAction: 'none' }}
+      role="button"
+      aria-label={`Parting ${id}`}
+      tabIndex={0}
+      data-edge={id}
+    />
+  )
+})
+
+interface HandleProps {
+  x: number
+  y: number
+  /** Radius. */
+  px: number
+  role?: string
+  tabIndex?: number
+  'aria-label'?: string
+  'data-corner'?: string
+  'data-edge'?: string
+  'data-bend'?: number
+}
+
+/** A dot of a size that stays on screen however near the map is, with room around it for a finger. */
+const Handle = memo(function Handle({ x, y, px, ...rest }: HandleProps) {
   // A stroke without length is drawn as its round cap.
   const dot = { x1: x, x2: x + 0.001, y1: -y, y2: -y, strokeLinecap: 'round', vectorEffect: 'non-scaling-stroke' } as const
   return (
@@ -246,7 +264,7 @@ function Handle({ at: { x, y }, px, ...rest }: { at: MapPoint; px: number } & Om
       <line {...dot} stroke={INK.paper} strokeWidth={2 * px - 4} />
     </g>
   )
-}
+})
 
 const SNAP_WORDS: Record<SnapKind, string> = { corner: 'corner', landmark: 'landmark', mirror: 'like the other side', hairline: 'hairline', parting: 'parting', middle: 'middle' }
 

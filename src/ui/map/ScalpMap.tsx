@@ -19,7 +19,7 @@ interface Props {
   worker: Remote<PlanWorker> | undefined
   /** Whether one finger belongs to a tool on the map, or moves what is in sight. */
   held: 'byTool' | 'free'
-  /** Drawn over the map in its coordinates. @param scale see {@link MapView} */
+  /** Drawn over the map in its coordinates, on a sheet of its own, so that what moves there does not have the map painted again. @param scale see {@link MapView} */
   children?: (scale: number) => ReactNode
 }
 
@@ -31,60 +31,70 @@ export function ScalpMap({ worker, held, children }: Props) {
   const whole = useMemo(() => all && wholeBox(all.extent), [all])
   const moving = usePlan((state) => state.moving)
   const { svg, zoomed, view, hands } = useMapView(whole, held)
+  const over = children && view && children(view.scale)
   if (!drawing || !view) return <Box sx={{ aspectRatio: '1', display: 'grid', placeItems: 'center' }}>Measuring the head…</Box>
   const { box, scale } = view
+  const inSight = `${box.x} ${box.y} ${box.width} ${box.height}`
   const { top } = drawing.extent
 
   return (
     // On a phone a finger on a whole map scrolls the page; one that is zoomed in, or drawn on, takes every finger for itself.
-    <Box sx={{ position: 'relative', height: '100%', minHeight: 0, '& > svg': { touchAction: { xs: zoomed || held === 'byTool' ? 'none' : 'pan-y', md: 'none' } }, ...STITCH_LOOK }}>
-      <svg
-        ref={svg}
-        viewBox={`${box.x} ${box.y} ${box.width} ${box.height}`}
-        role="group"
-        aria-label="Scalp map, seen from behind and above: the face is at the top, the client’s left on the left"
-        data-moving={moving || undefined}
-        style={{ ...swatchVariables(drawing.swatches), width: '100%', height: '100%', display: 'block' }}
-        {...hands}
-      >
-        <HatchDefinitions swatches={drawing.swatches} prefix="hatch" scale={scale} />
-        <path d={drawing.hairline} fill={INK.paper} stroke={INK.strong} strokeWidth={1.6} vectorEffect="non-scaling-stroke" />
-        <Underlay />
-        {drawing.zones.map((zone, i) => (
-          <ZoneGroup key={zone.id} zone={zone} turn={i + 1} first={i === 0} />
-        ))}
-        {drawing.zones.map((zone, i) => (
-          <ZoneNumber key={zone.id} zone={zone} turn={i + 1} scale={scale} />
-        ))}
-        {drawing.landmarks.map(({ name, x, y }) => (
-          <g key={name} aria-hidden pointerEvents="none" transform={`translate(${x} ${y}) scale(${scale})`}>
-            <circle r={0.09} fill={INK.faint} />
-            <text x={x < 0 ? -0.2 : 0.2} y={0.14} fontSize={0.48} textAnchor={x < 0 ? 'end' : 'start'} fill={INK.faint} stroke={INK.paper} strokeWidth={0.12} paintOrder="stroke">
-              {name}
-            </text>
-          </g>
-        ))}
-        <text x={0} y={top - 0.45} fontSize={0.5} textAnchor="middle" fill={INK.faint}>
-          face
-        </text>
-        <Scale x={box.x + 0.5 * scale} y={box.y + box.height - 0.3 * scale} scale={scale} />
-        <UnderPointer worker={worker} stageId={stageId} scale={scale} />
-        {children?.(scale)}
-      </svg>
+    <Box sx={{ position: 'relative', height: '100%', minHeight: 0 }}>
+      <Box sx={{ height: '100%', touchAction: { xs: zoomed || held === 'byTool' ? 'none' : 'pan-y', md: 'none' }, '& > svg': { width: '100%', height: '100%', display: 'block' }, ...STITCH_LOOK }} {...hands}>
+        <svg
+          ref={svg}
+          viewBox={inSight}
+          role="group"
+          aria-label="Scalp map, seen from behind and above: the face is at the top, the client’s left on the left"
+          data-moving={moving}
+          style={swatchVariables(drawing.swatches)}
+        >
+          <HatchDefinitions swatches={drawing.swatches} prefix="hatch" scale={scale} />
+          <path d={drawing.hairline} fill={INK.paper} stroke={INK.strong} strokeWidth={1.6} vectorEffect="non-scaling-stroke" />
+          <Underlay />
+          {drawing.zones.map((zone, i) => (
+            <ZoneGroup key={zone.id} zone={zone} turn={i + 1} first={i === 0} />
+          ))}
+          {drawing.zones.map((zone, i) => (
+            <ZoneNumber key={zone.id} zone={zone} turn={i + 1} scale={scale} />
+          ))}
+          {drawing.landmarks.map(({ name, x, y }) => (
+            <g key={name} aria-hidden pointerEvents="none" transform={`translate(${x} ${y}) scale(${scale})`}>
+              <circle r={0.09} fill={INK.faint} />
+              <text x={x < 0 ? -0.2 : 0.2} y={0.14} fontSize={0.48} textAnchor={x < 0 ? 'end' : 'start'} fill={INK.faint} stroke={INK.paper} strokeWidth={0.12} paintOrder="stroke">
+                {name}
+              </text>
+            </g>
+          ))}
+          <text x={0} y={top - 0.45} fontSize={0.5} textAnchor="middle" fill={INK.faint}>
+            face
+          </text>
+          <Scale x={box.x + 0.5 * scale} y={box.y + box.height - 0.3 * scale} scale={scale} />
+          <UnderPointer worker={worker} stageId={stageId} scale={scale} />
+        </svg>
+        {over && (
+          <svg viewBox={inSight} style={{ position: 'absolute', inset: 0, pointerEvents: 'none', willChange: 'transform' }}>
+            <g pointerEvents="auto">{over}</g>
+          </svg>
+        )}
+      </Box>
       <ZoomBar view={view} zoomed={zoomed} drawing={drawing} />
     </Box>
   )
 }
 
 /**
- * Hatches, seams and clipped edges are what a map costs to draw without a graphics chip. While a hand drags they are left out; letters
- * and swatches stay.
+ * Stitches, hatches and clipped edges are what a map costs to draw without a graphics chip. While the comb is dragged the stitches are plain; while
+ * partings or the map itself are, each piece is one plain strip.
  */
 const STITCH_LOOK = {
   '& .pieces': { clipPath: 'var(--inside)' },
   '& .stitches': { fill: 'var(--hatch)', stroke: INK.strong, strokeWidth: 0.5, vectorEffect: 'non-scaling-stroke' },
-  '& [data-moving] .pieces': { clipPath: 'none' },
-  '& [data-moving] .stitches': { fill: 'var(--swatch)', stroke: 'none' },
+  '& .strips': { fill: INK.strong, fillOpacity: 0.07, stroke: 'none' },
+  '& [data-moving="comb"] .pieces, & [data-moving="map"] .pieces': { clipPath: 'none' },
+  '& [data-moving="comb"] .stitches': { fill: 'var(--swatch)', stroke: 'none' },
+  '& [data-moving="map"] .stitches': { display: 'none' },
+  '& [data-moving="map"] .strips': { fill: 'var(--swatch)', fillOpacity: 0.5, shapeRendering: 'optimizeSpeed' },
 } as const
 
 const swatchVariables = (swatches: Record<string, string>) => Object.fromEntries(Object.entries(swatches).map(([id, swatch]) => [`--swatch-${id}`, swatch])) as CSSProperties
@@ -174,8 +184,10 @@ function UnderPointer({ worker, stageId, scale }: { worker: Remote<PlanWorker> |
     if (!map || !worker) return
     let asking = false
     let gone = false
+    const leave = () => setUnder(undefined)
     const look = async (event: globalThis.PointerEvent) => {
-      if (asking || event.buttons > 0) return
+      if (event.buttons > 0) return leave()
+      if (asking) return
       const { x, y } = placeUnder(map, event)
       asking = true
       const probe = await worker.probe({ x, y }, stageId)
@@ -183,13 +195,14 @@ function UnderPointer({ worker, stageId, scale }: { worker: Remote<PlanWorker> |
       if (!gone) setUnder(probe && { x, y, probe })
     }
     const listen = (event: globalThis.PointerEvent) => void look(event)
-    const leave = () => setUnder(undefined)
-    map.addEventListener('pointermove', listen)
-    map.addEventListener('pointerleave', leave)
+    // The sheet over the map is beside it, so both are listened to where they lie.
+    const both = map.parentElement!
+    both.addEventListener('pointermove', listen)
+    both.addEventListener('pointerleave', leave)
     return () => {
       gone = true
-      map.removeEventListener('pointermove', listen)
-      map.removeEventListener('pointerleave', leave)
+      both.removeEventListener('pointermove', listen)
+      both.removeEventListener('pointerleave', leave)
     }
   }, [worker, stageId])
 
@@ -291,9 +304,9 @@ const ZonePieces = memo(function ZonePieces({ zone, lit }: { zone: ZoneDrawing; 
       </clipPath>
       <g className="pieces" style={{ '--inside': `url(#inside-${zone.id})` } as CSSProperties}>
         {formulas.map((id) => (
-          <g key={id} opacity={lit === undefined || lit === id ? 1 : 0.15}>
-            <path d={joined(id, 'outline')} fill={INK.strong} fillOpacity={0.07} stroke="none" />
-            <path className="stitches" d={joined(id, 'stitches')} style={{ '--hatch': `url(#hatch-${id})`, '--swatch': `var(--swatch-${id})` } as CSSProperties} />
+          <g key={id} opacity={lit === undefined || lit === id ? 1 : 0.15} style={{ '--hatch': `url(#hatch-${id})`, '--swatch': `var(--swatch-${id})` } as CSSProperties}>
+            <path className="strips" d={joined(id, 'outline')} />
+            <path className="stitches" d={joined(id, 'stitches')} />
           </g>
         ))}
       </g>

@@ -44,8 +44,8 @@ export interface PlanState {
   alsoSelected: readonly string[]
   /** What a press on a zone does to what is selected already. */
   picking: 'one' | 'several'
-  /** Whether a hand is dragging: the map is then drawn more plainly, so that it keeps up. */
-  moving: boolean
+  /** Whether a hand is dragging, on the map or on the comb: the map is then drawn more plainly, so that it keeps up. */
+  moving: 'no' | 'map' | 'comb'
   /** Why partings could not be changed as a hand asked. */
   partingProblem: string | undefined
   /** Total that is opened, and so lit on the map: `foils`, `minutes`, `share` or `grams:A`. */
@@ -86,14 +86,15 @@ export function createPlanStore(open: OpenPlan) {
     selectedZone: undefined,
     alsoSelected: [],
     picking: 'one',
-    moving: false,
+    moving: 'no',
     partingProblem: undefined,
     openTotal: undefined,
   }))
   const { getState: get, setState: set } = store
   let timer: ReturnType<typeof setTimeout> | undefined
   let keeping: ReturnType<typeof setTimeout> | undefined
-  let lastEdit: { key: string; at: number } | undefined
+  /** The edit that the next one may merge with, and the document before it. */
+  let lastEdit: { key: string; at: number; base: FaltoPlan } | undefined
   let sending: Promise<void> | undefined
 
   /** Selects one zone, or none; `also` keeps what is selected and puts the zone to it, or takes it out again. */
@@ -117,10 +118,9 @@ export function createPlanStore(open: OpenPlan) {
   function edit(label: string | ((before: FaltoPlan) => string), key: string, recipe: (draft: FaltoPlan) => void): void {
     const state = get()
     const last = state.undo.at(-1)
-    const merging =
-      last !== undefined && lastEdit?.key === key && Date.now() - lastEdit.at < MERGE_WINDOW && state.unsent.at(-1)?.id === last.id
+    const merging = last !== undefined && lastEdit?.key === key && Date.now() - lastEdit.at < MERGE_WINDOW && state.unsent.at(-1)?.id === last.id
     const document = produce(state.document, recipe)
-    const base = merging ? (applyPatches(state.document, last.inverse as Patch[]) as FaltoPlan) : state.document
+    const base = merging ? lastEdit!.base : state.document
     const patches = differences(base, document)
     const words = typeof label === 'string' ? label : label(base)
     const operation: Operation = { id: newId(), kind: 'edit', label: words, patches }
@@ -130,7 +130,7 @@ export function createPlanStore(open: OpenPlan) {
     const same = patches.length === 0
     const toSend = same ? unsent : [...unsent, operation]
     set({ document, undo: same ? undo : [...undo, record], redo: same ? state.redo : [], unsent: toSend, save: waiting(state.save, toSend) })
-    lastEdit = { key, at: Date.now() }
+    lastEdit = { key, at: Date.now(), base }
     schedule()
   }
 

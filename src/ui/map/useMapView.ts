@@ -41,9 +41,9 @@ export function useMapView(whole: MapBox | undefined, held: 'byTool' | 'free') {
   const ready = whole !== undefined
 
   function change(next: (view: MapBox, whole: MapBox) => MapBox): void {
-    store.setState({ moving: true })
+    store.setState({ moving: 'map' })
     clearTimeout(resting.current)
-    resting.current = setTimeout(() => store.setState({ moving: false }), REST_MS)
+    resting.current = setTimeout(() => store.setState({ moving: 'no' }), REST_MS)
     setView((now) => {
       if (!whole) return now
       const after = next(now ?? whole, whole)
@@ -64,20 +64,23 @@ export function useMapView(whole: MapBox | undefined, held: 'byTool' | 'free') {
       const at = placeUnder(element, event)
       latest.current((now, all) => zoomedAbout(now, all, 2 ** (-event.deltaY / WHEEL_DOUBLES), at))
     }
-    element.addEventListener('wheel', wheel, { passive: false })
-    return () => element.removeEventListener('wheel', wheel)
+    // The sheet over the map is beside it, so both are listened to where they lie.
+    const both = element.parentElement!
+    both.addEventListener('wheel', wheel, { passive: false })
+    return () => both.removeEventListener('wheel', wheel)
   }, [ready])
 
-  function down(event: PointerEvent<SVGSVGElement>) {
+  function down(event: PointerEvent<HTMLElement>) {
     fingers.current.set(event.pointerId, { x: event.clientX, y: event.clientY })
     panning.current = false
   }
 
-  function move(event: PointerEvent<SVGSVGElement>) {
+  function move(event: PointerEvent<HTMLElement>) {
     const before = fingers.current.get(event.pointerId)
     if (!before) return
     const after = { x: event.clientX, y: event.clientY }
-    const element = event.currentTarget
+    const element = svg.current
+    if (!element) return
     if (fingers.current.size === 2) {
       const [other] = [...fingers.current].filter(([id]) => id !== event.pointerId).map(([, at]) => at)
       const apart = (one: { x: number; y: number }) => Math.hypot(one.x - other!.x, one.y - other!.y)
@@ -91,7 +94,7 @@ export function useMapView(whole: MapBox | undefined, held: 'byTool' | 'free') {
       if (!panning.current) {
         panning.current = true
         // From here on the press belongs to the map, so that its end selects nothing.
-        element.setPointerCapture(event.pointerId)
+        event.currentTarget.setPointerCapture(event.pointerId)
       }
       const [from, to] = [before, after].map(({ x, y }) => placeUnder(element, { clientX: x, clientY: y })) as [MapPoint, MapPoint]
       fingers.current.set(event.pointerId, after)
@@ -99,7 +102,7 @@ export function useMapView(whole: MapBox | undefined, held: 'byTool' | 'free') {
     }
   }
 
-  const up = (event: PointerEvent<SVGSVGElement>) => void fingers.current.delete(event.pointerId)
+  const up = (event: PointerEvent<HTMLElement>) => void fingers.current.delete(event.pointerId)
   const box = view ?? whole
   return {
     svg,

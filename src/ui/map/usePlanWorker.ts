@@ -3,15 +3,16 @@ import { wrap, type Remote } from 'comlink'
 import { useEffect, useState } from 'react'
 import type { FaltoPlan } from '@/core/model'
 import type { PlanProblem } from '@/core/pipeline'
-import type { MapDrawing } from '@/core/sheet'
+import type { MapDetail, MapDrawing } from '@/core/sheet'
 import type { Answer, PlanWorker } from '@/workers/plan.worker'
-import type { PlanStore } from './store'
+import type { PlanState, PlanStore } from './store'
 
 /** One list for every plan without problems, so that nothing is drawn again for it. */
 const NONE: PlanProblem[] = []
 
-/** Longest rest between two computations during a drag, ms. */
-const MOST_REST_MS = 120
+/** While a hand drags, drawing gets so many times the time that computing took, and at most so long, ms: a slow device then follows in larger steps and does not stall. Our estimate. */
+const REST_SHARE = 2
+const MOST_REST_MS = 160
 const rest = (ms: number) => new Promise((done) => setTimeout(done, ms))
 
 /** Computes the open plan in a worker whenever it changes; while one computation runs only the newest plan waits. */
@@ -22,22 +23,22 @@ export function usePlanWorker(store: PlanStore): Remote<PlanWorker> | undefined 
     const worker = new Worker(new URL('../../workers/plan.worker.ts', import.meta.url), { type: 'module' })
     const api = wrap<PlanWorker>(worker)
     let computing = false
-    let computed: FaltoPlan | undefined
+    let computed: { document: FaltoPlan; detail: MapDetail } | undefined
+    const stale = ({ document, moving }: PlanState) => computed?.document !== document || (computed.detail === 'strips' && moving !== 'map')
 
     async function compute(): Promise<void> {
       if (computing) return
       computing = true
-      while (computed !== store.getState().document) {
-        const { document } = store.getState()
-        computed = document
+      while (stale(store.getState())) {
+        const { document, moving } = store.getState()
+        computed = { document, detail: moving === 'map' ? 'strips' : 'stitches' }
         const begun = performance.now()
-        const result = await api.compute(document).catch(notComputed)
+        const result = await api.compute(document, computed.detail).catch(notComputed)
         if (result.ok) store.setState({ answer: whole(result.answer, store.getState().answer?.drawing), problems: NONE })
         else store.setState({ problems: result.problems })
-        // While a hand drags, drawing gets as much time as computing took, so that a slow device follows in larger steps and does not stall.
-        if (store.getState().moving) await rest(Math.min(MOST_REST_MS, performance.now() - begun))
+        if (store.getState().moving !== 'no') await rest(Math.min(MOST_REST_MS, REST_SHARE * (performance.now() - begun)))
         // Judging waits until no newer plan does, so that it never holds up a drag.
-        if (computed === store.getState().document) store.setState({ judged: await api.judge() })
+        if (!stale(store.getState())) store.setState({ judged: await api.judge() })
       }
       computing = false
     }
