@@ -2,6 +2,7 @@ import { expose } from 'comlink'
 import type { FaltoPlan } from '@/core/model'
 import { checkPlan, clockFigures, computeStages, type ClockFigures } from '@/core/pipeline'
 import { TooManyPiecesError } from '@/core/placement'
+import { rescuesFor, type Rescue, type RunScript, type RunState } from '@/core/run'
 import type { ClockOptions } from '@/core/schedule'
 
 export type ClockAnswer = { ok: true; figures: ClockFigures } | { ok: false; message: string }
@@ -17,6 +18,10 @@ const api = {
       if (!problem) throw error
       return { ok: false, message: problem.message }
     }
+  },
+  /** How the rest of a visit could go on. */
+  rescues(script: RunScript, state: RunState, now: number): Rescue[] {
+    return rescuesFor(script, state, now)
   },
 }
 export type ClockWorker = typeof api

@@ -94,6 +94,60 @@ describe('at the chair', () => {
     expect(runs).toEqual([expect.objectContaining({ ended: true })])
   })
 
+  it('puts what the hair came to into the client’s record once the eye has confirmed it', async () => {
+    const id = await newRun()
+    const { script, client } = await openRun(id)
+    const page = await chair(id)
+    for (const { kind, id: stepId } of script.steps) {
+      await doStep(page)
+      if (kind !== 'apply') continue
+      await page.waitForFunction((name) => document.querySelector('[aria-label="Cross-check"]')?.textContent?.includes(name), {}, script.steps.find((step) => step.id === stepId)!.about)
+      await press(page, 'All well')
+      await page.waitForFunction(() => !document.querySelector('[aria-label="Cross-check"]'))
+    }
+    await press(page, 'End the visit')
+    await page.waitForSelector('[aria-label="The hair now"]')
+    await inStep(page)
+    const level = (await page.$('[aria-label="The hair now"] input'))!
+    await level.click({ count: 3 })
+    await level.type('9.5')
+    await clean(page)
+    await press(page, 'This is the hair now')
+    await page.waitForSelector('::-p-text(The hair this visit left is in)')
+    const { latest } = (await oriel.call('GET', `/api/clients/${client.id}/consultation`)).body as { latest: { kind: string; canvas: { strands: { bands: { level: number }[] }[] } } }
+    expect(latest.kind).toBe('done')
+    expect(latest.canvas.strands.some(({ bands }) => bands.some((band) => band.level === 9.5))).toBe(true)
+    expect((await openRun(id)).recorded).toBe(true)
+  })
+
+  it('counts a piece that was not planned, says why it is later, hands a step over, and finds a way on with help', async () => {
+    const plan = await servicePlanOf(oriel, 'At the chair', 'scalpToTip')
+    const id = newId()
+    await oriel.call('POST', `/api/plans/${plan}/runs`, { id, helping: ['second'] })
+    const { script } = await openRun(id)
+    const page = await chair(id)
+    while (!(await nextStep(page)).includes('Put in')) await doStep(page)
+    await press(page, 'Begin')
+    const { pieces } = script.steps.find(({ kind }) => kind === 'apply')!
+    await press(page, 'One not planned')
+    await page.waitForFunction((count) => document.querySelector('[aria-label="Next step"]')?.textContent?.includes(`/ ${count}`), {}, pieces.length + 1)
+    await page.locator('[aria-label="Then"] button').click()
+    await page.waitForFunction(() => document.querySelector('main, body')?.textContent?.includes('Take back: handed over'))
+    await press(page, 'Something happened')
+    await press(page, '15 min')
+    await page.waitForFunction(() => document.querySelector('header')?.textContent?.includes('Held up: 15 min'))
+    // Somebody else tells of a longer one.
+    const elsewhere = { id: newId(), kind: 'delayed', value: 90, deviceId: newId(), deviceSeq: 0, deviceTime: Date.now(), offsetMs: 0 }
+    expect((await tove.call('POST', `/api/runs/${id}/events`, { events: [elsewhere], after: 0 })).status).toBe(200)
+    await page.waitForFunction(() => document.querySelector('header')?.textContent?.includes('Held up: 90 min'))
+    await press(page, 'Find a way')
+    await page.locator('[role="dialog"] article ::-p-text(Go on like this)').click()
+    await page.waitForFunction(() => document.body.textContent?.includes('Take back: another way'))
+    await inStep(page)
+    const kinds = (await logOf(id)).map(({ kind }) => kind)
+    expect(kinds.slice(-4)).toEqual(['handed', 'delayed', 'delayed', 'replanned'])
+  })
+
   it('does a step once that two devices finish at once, and both come to the same', async () => {
     const id = await newRun()
     const [one, other] = [await chair(id, oriel), await chair(id, tove, { width: 390, height: 844 })]

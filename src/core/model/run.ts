@@ -1,19 +1,41 @@
 /** What happens at the chair, as an append-only log. Times are ms since 1970, UTC. */
-export const RUN_EVENT_KINDS = ['begun', 'done', 'skipped', 'counted', 'seen', 'reapplied', 'incident', 'pace', 'undone', 'ended'] as const
+export const RUN_EVENT_KINDS = [
+  'begun', 'done', 'skipped', 'counted', 'extra', 'crossChecked', 'handed',
+  'seen', 'reapplied', 'misted', 'warmed',
+  'bowlEmpty', 'bowlMixed', 'thinned', 'changed',
+  'incident', 'delayed', 'replanned', 'pace', 'undone', 'ended',
+] as const
 export type RunEventKind = (typeof RUN_EVENT_KINDS)[number]
 
 export const INCIDENTS = ['bleed', 'brass', 'slipped', 'burning', 'breakage', 'other'] as const
 export type Incident = (typeof INCIDENTS)[number]
+
+/** A step of the rest of a visit as it is to go on from here. */
+export interface ReplannedStep {
+  stepId: string
+  personId: string
+}
 
 /** One thing that somebody told the run. */
 export interface RunEvent {
   /** UUIDv7, made by the device. */
   id: string
   kind: RunEventKind
-  /** The step it is about; for `seen`, `reapplied` and `incident` the step that put the hair in. */
+  /** The step it is about; for `seen`, `reapplied`, `misted`, `warmed`, `crossChecked` and `incident` the step that put the hair in. */
   stepId?: string | undefined
-  /** `counted`: how many pieces of the step are in or out by now. `seen`: the level read. `pace`: how many times as fast the demo's clock runs from here on. */
+  /**
+   * `counted`: how many pieces of the step are in or out by now. `extra`: how many unplanned pieces went in. `seen`: the level read. `thinned`: developer put to a
+   * bowl, g. `changed`: strength of the developer from here on, vol. `warmed`, `delayed`: for how long, min. `pace`: how many times as fast the demo's clock runs from here on.
+   */
   value?: number | undefined
+  /** The formula that a bowl, or a change, is of. */
+  formulaId?: string | undefined
+  /** `handed`: who does the step now. */
+  personId?: string | undefined
+  /** `replanned`: what is left, in the order in which it is begun, and who does it. */
+  steps?: ReplannedStep[] | undefined
+  /** `replanned`: somebody who helps from here on. */
+  joins?: { id: string; name: string } | undefined
   incident?: Incident | undefined
   note?: string | undefined
   /** `undone`: the event that no longer counts. */
@@ -37,6 +59,7 @@ export function sameness({ kind, stepId, value, undoes }: RunEvent): string | un
     case 'begun':
     case 'done':
     case 'skipped':
+    case 'crossChecked':
       return `${stepId}/${kind}`
     case 'counted':
       return `${stepId}/counted/${value}`
@@ -44,12 +67,39 @@ export function sameness({ kind, stepId, value, undoes }: RunEvent): string | un
       return `undone/${undoes}`
     case 'ended':
       return 'ended'
+    case 'extra':
+    case 'handed':
     case 'seen':
     case 'reapplied':
+    case 'misted':
+    case 'warmed':
+    case 'bowlEmpty':
+    case 'bowlMixed':
+    case 'thinned':
+    case 'changed':
     case 'incident':
+    case 'delayed':
+    case 'replanned':
     case 'pace':
       return undefined
   }
+}
+
+/** A formula of a visit, as far as the chair has to know it. */
+export interface RunFormula {
+  id: string
+  product: string
+  /** A bowl keeps its strength so long, min; null where its product gives no such time. */
+  workingLifeMinutes: number | null
+  developerVol: number
+  swatch: string
+}
+
+/** The head of a visit in outline: paths in cm, y downwards. */
+export interface RunMap {
+  hairline: string
+  extent: { left: number; right: number; top: number; bottom: number }
+  zones: { stageId: string; zoneId: string; outline: string; label: { x: number; y: number } }[]
 }
 
 /** A run as a device opens it. */
@@ -59,9 +109,13 @@ export interface OpenRun<Script> {
   planName: string
   client: { id: string; name: string }
   script: Script
+  map: RunMap
+  formulas: RunFormula[]
   events: KeptRunEvent[]
   /** The server's clock, ms. */
   now: number
   /** Whether this is the demo, whose clock may run faster. */
   demo: boolean
+  /** Whether the hair it left is in the client's record. */
+  recorded: boolean
 }

@@ -11,6 +11,14 @@ export interface DonePlan {
   /** Names the visit in the sources of what it treated. */
   visitId: string
   on: string
+  /** What came of it otherwise than meant: levels of a zone's hair under a formula, and pieces that were left out. */
+  came?: { levels: readonly CameLevel[]; leftOut: ReadonlySet<string> } | undefined
+}
+
+export interface CameLevel {
+  zoneId: string
+  formulaId: string
+  level: number
 }
 
 /** What one formula took of a cell's hair, and where along it. */
@@ -22,11 +30,12 @@ interface Taken {
 }
 
 /**
- * The hair after a plan was carried out and every formula came out as meant: what the foils took in each cell becomes populations of their
+ * The hair after a plan was carried out and every formula came out as meant, or as was seen: what the foils took in each cell becomes populations of their
  * own, treated along their strands; the rest stays as it was. A prediction, for the eye to correct.
  */
-export function afterPlan(canvas: Canvas, { plan, computed, visitId, on }: DonePlan): Canvas {
-  const taken = takenByCell(plan, computed, on)
+export function afterPlan(canvas: Canvas, done: DonePlan): Canvas {
+  const { plan, computed, visitId, on } = done
+  const taken = takenByCell(done)
   const strands = new Map(canvas.strands.map((strand) => [strand.id, strand]))
   const treated = new Map<string, string>()
   const hairs = hairsOfCells(computed.head, plan.hair)
@@ -62,11 +71,13 @@ export function afterPlan(canvas: Canvas, { plan, computed, visitId, on }: DoneP
   return atMostStrands(tidy({ recordedOn: on, strands: [...strands.values()], cells }))
 }
 
-function takenByCell(plan: FaltoPlan, { head, zones }: ComputedStages, on: string): Map<string, Taken>[] {
+function takenByCell({ plan, computed: { head, zones }, on, came }: DonePlan): Map<string, Taken>[] {
   const taken = SCALP_CELLS.map(() => new Map<string, Taken>())
   for (const zone of zones) {
     for (const piece of zone.placement.pieces) {
-      const { application, key } = applicationOf(plan, piece, on)
+      if (came?.leftOut.has(piece.id)) continue
+      const level = came?.levels.find(({ zoneId, formulaId }) => zoneId === zone.zoneId && formulaId === piece.formulaId)?.level
+      const { application, key } = applicationOf(plan, piece, on, level)
       const { cells, hairs } = hairsByCell(head, piece)
       cells.forEach((index, i) => {
         const cell = taken[index]!
@@ -79,12 +90,13 @@ function takenByCell(plan: FaltoPlan, { head, zones }: ComputedStages, on: strin
   return taken
 }
 
-function applicationOf(plan: FaltoPlan, { formulaId, fromCm, toCm }: Piece, on: string): { application: Application; key: string } {
-  const formula = plan.formulas.find(({ id }) => id === formulaId)!
+function applicationOf(plan: FaltoPlan, { formulaId, fromCm, toCm }: Piece, on: string, came?: number): { application: Application; key: string } {
+  const meant = plan.formulas.find(({ id }) => id === formulaId)!
+  const formula = { ...meant, level: came ?? meant.level }
   const { kind } = plan.products.find(({ id }) => id === formula.productId)!
   // To the half centimetre: strands that differ by less are one kind of hair.
   const [from, to] = [Math.round(2 * fromCm) / 2, Math.round(2 * toCm) / 2]
-  return { application: { formula, kind, fromCm: from, toCm: to, on }, key: `${formula.id} ${from} ${to}` }
+  return { application: { formula, kind, fromCm: from, toCm: to, on }, key: `${formula.id} ${formula.level} ${from} ${to}` }
 }
 
 function freshId(strands: ReadonlyMap<string, Strand>): string {

@@ -3,8 +3,8 @@
  * min, temperatures in °C, lift in levels, doses in % peroxide · min at 33 °C. A product's longest time caps every prediction.
  */
 export { celsiusAt, exposureOf, freshness, type Course, type CourseEvent, type Exposure } from './course'
-export { HEAT_CELSIUS, NEAR_ENOUGH, ROOM_CELSIUS, USUAL_MAXIMUM_LIFT, USUAL_MINUTES } from './constants'
+export { HEAT_CELSIUS, NEAR_ENOUGH, RATE_VARIATION, ROOM_CELSIUS, USUAL_MAXIMUM_LIFT, USUAL_MINUTES } from './constants'
 export { historyRate } from './history'
-export { exposureForLift, liftAfter, liftFromExposure, liftRate, mixRate, type LiftConditions } from './lift'
+export { dilutionFactor, exposureForLift, liftAfter, liftFromExposure, liftRate, mixRate, type LiftConditions } from './lift'
 export { createProcess, stayOf, STRAND_SPOTS, type PieceTimes, type ServiceProcess, type SpotResult, type Stay, type StrandSpot } from './service'
 export { colouredAfter, exposureForLevel, levelAfter, strainOf, type StrandPlace } from './strand'

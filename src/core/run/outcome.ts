@@ -1,6 +1,9 @@
+import type { RunFormula } from '../model'
 import type { TaskKind } from '../schedule'
+import { tenth } from '../units'
 import { WAITING, type RunState } from './fold'
 import { zoneOfStep, type RunScript } from './script'
+import { underProduct } from './underProduct'
 
 /** What was planned against what came of it. Minutes; null where a step was skipped or never ended. */
 export interface RunOutcome {
@@ -33,3 +36,38 @@ export function runOutcome(script: RunScript, state: RunState): RunOutcome {
     }),
   }
 }
+
+/** A level that hair came to, to be confirmed by eye before it becomes the record. */
+export interface LevelToConfirm {
+  stageId: string
+  zoneId: string
+  formulaId: string
+  name: string
+  /** What was meant, what the process expects after the time it really had, and what was read last. */
+  meant: number
+  expected: number
+  seen: number | undefined
+  /** What is proposed: what was seen, else what was expected, to half a level. */
+  proposed: number
+}
+
+/** The new hair, zone by zone, where product lifted it. Zones whose steps were all skipped are left out. */
+export function levelsToConfirm({ script, formulas }: { script: RunScript; formulas: readonly RunFormula[] }, state: RunState): LevelToConfirm[] {
+  return script.zones.flatMap((zone): LevelToConfirm[] => {
+    const putIn = script.steps.filter((step) => step.kind === 'apply' && zoneOfStep(script, step) === zone && state.steps.get(step.id)?.status === 'done')
+    if (putIn.length === 0 || zone.curve.length === 0) return []
+    const readings = putIn.flatMap(({ id }) => state.steps.get(id)!.seen).sort((a, b) => a.at - b.at)
+    const levels = putIn.flatMap((step) => {
+      const outs = script.lags.flatMap(({ from, to, formulaId }) => (from === step.id && formulaId !== null ? [state.steps.get(to)?.begunAt ?? []] : [])).flat()
+      const { level } = underProduct({ script, formulas }, state, step, outs.length > 0 ? Math.min(...outs) : (state.endedAt ?? state.steps.get(step.id)!.endedAt!))
+      return level ? [level.expected] : []
+    })
+    const expected = levels.reduce((sum, level) => sum + level, 0) / levels.length
+    const seen = readings.at(-1)?.level
+    return [{ stageId: zone.stageId, zoneId: zone.zoneId, formulaId: zone.formulaId, name: zone.name, meant: zone.goal, expected: tenth(expected), seen, proposed: seen ?? Math.round(2 * expected) / 2 }]
+  })
+}
+
+/** Pieces that a visit left out, because their steps were skipped. */
+export const leftOut = ({ steps }: RunScript, state: RunState): Set<string> =>
+  new Set(steps.flatMap(({ id, kind, pieces }) => (kind === 'apply' && state.steps.get(id)?.status === 'skipped' ? pieces.map((piece) => piece.id) : [])))

@@ -1,3 +1,4 @@
+import { TAKE_OUT_SECONDS } from '../schedule'
 import { WAITING, type RunState, type StepState } from './fold'
 import type { RunScript, ScriptStep } from './script'
 
@@ -5,6 +6,7 @@ import type { RunScript, ScriptStep } from './script'
 export interface ExpectedStep {
   step: ScriptStep
   status: StepState['status']
+  personId: string
   from: number
   to: number
 }
@@ -20,37 +22,74 @@ export interface Deadline {
   late: number
 }
 
+/** Something that took longer, or less long, than planned: a step, or a delay that was told (without one). ms */
+export interface Cause {
+  step: ScriptStep | undefined
+  note: string
+  by: number
+}
+
 export interface Expected {
+  /** In the order in which they are begun. */
   steps: ExpectedStep[]
   deadlines: Deadline[]
   finish: number
   /** Against the plan, ms; positive is late. */
   behind: number
+  /** What made the difference, the most first. */
+  causes: Cause[]
+}
+
+/** Less than this is not told as a cause, ms. Our estimate. */
+const TOLD_FROM = 60_000
+
+/** What a step takes, s, with the pieces that were not planned. */
+export function secondsOf(script: RunScript, { steps }: Pick<RunState, 'steps'>, step: ScriptStep): number {
+  const { extra } = steps.get(step.id) ?? WAITING
+  if (step.kind === 'apply' && extra > 0) return step.seconds + (extra * step.seconds) / Math.max(1, step.pieces.length)
+  if (step.kind !== 'takeOut') return step.seconds
+  const putIn = script.lags.flatMap(({ from, to, formulaId }) => (to === step.id && formulaId !== null ? [steps.get(from)?.extra ?? 0] : []))
+  return step.seconds + TAKE_OUT_SECONDS * putIn.reduce((sum, count) => sum + count, 0)
+}
+
+/** Until when somebody is held up, ms; whoever came later is not. */
+export function heldUntil({ delays, joined }: RunState, personId: string): number {
+  const came = joined.find(({ id }) => id === personId)?.at ?? 0
+  return Math.max(0, ...delays.filter(({ at }) => at >= came).map(({ at, minutes }) => at + 60_000 * minutes))
+}
+
+/** Steps in the order in which they are now to be begun, each with who does it: what was settled anew comes after all that is begun. */
+export function stepsInOrder({ steps }: RunScript, { replanned = [], handed }: RunState): { step: ScriptStep; personId: string }[] {
+  const place = new Map(replanned.map(({ stepId, personId }, i) => [stepId, { i, personId }]))
+  return steps
+    .map((step) => ({ step, personId: handed.get(step.id) ?? place.get(step.id)?.personId ?? step.personId, place: place.get(step.id)?.i ?? -1 }))
+    .sort((a, b) => a.place - b.place)
+    .map(({ step, personId }) => ({ step, personId }))
 }
 
 /**
  * The rest of a visit, timed anew from what really happened: done steps stand as they were, a begun one goes on for what is left of its time, and what
- * waits starts when its person is free and its least times are over.
+ * waits starts when its person is free, its least times are over and no delay stands in the way.
  */
 export function expectedRun(script: RunScript, state: RunState, now: number): Expected {
   const startedAt = state.startedAt ?? now
   const times = new Map<string, { from: number; to: number }>()
   const free = new Map<string, number>()
-  const steps = script.steps.map((step): ExpectedStep => {
+  const steps = stepsInOrder(script, state).map(({ step, personId }): ExpectedStep => {
     const { status, begunAt, endedAt } = state.steps.get(step.id) ?? WAITING
-    const planned = startedAt + 1000 * step.start
+    const lasts = 1000 * secondsOf(script, state, step)
     let [from, to] = [begunAt ?? endedAt ?? 0, endedAt ?? 0]
-    if (status === 'begun') to = Math.max(now, from + 1000 * step.seconds)
+    if (status === 'begun') to = Math.max(now, from + lasts)
     if (status === 'waiting') {
       // Not before its least times, nor before its person is free; and not earlier than planned only because others are quick, where product has to sit.
-      from = Math.max(now, free.get(step.personId) ?? 0)
+      from = Math.max(now, heldUntil(state, personId), free.get(personId) ?? 0)
       for (const { from: earlier, to: own, least } of script.lags) if (own === step.id) from = Math.max(from, (times.get(earlier)?.from ?? 0) + 1000 * least)
-      if (sits(script, step)) from = Math.max(from, plannedAfter(script, step, times, planned))
-      to = from + 1000 * step.seconds
+      if (sits(script, step)) from = Math.max(from, plannedAfter(script, step, times, startedAt + 1000 * step.start))
+      to = from + lasts
     }
     times.set(step.id, { from, to })
-    free.set(step.personId, Math.max(free.get(step.personId) ?? 0, to))
-    return { step, status, from, to }
+    free.set(personId, Math.max(free.get(personId) ?? 0, to))
+    return { step, status, personId, from, to }
   })
   const deadlines = script.lags.flatMap(({ from, to, most, formulaId }): Deadline[] => {
     if (most === null || formulaId === null) return []
@@ -62,7 +101,13 @@ export function expectedRun(script: RunScript, state: RunState, now: number): Ex
   })
   const finish = Math.max(...steps.map(({ to }) => to))
   const planned = Math.max(...script.steps.map(({ start, seconds }) => startedAt + 1000 * (start + seconds)))
-  return { steps, deadlines: deadlines.sort((a, b) => a.at - b.at), finish, behind: finish - planned }
+  return { steps, deadlines: deadlines.sort((a, b) => a.at - b.at), finish, behind: finish - planned, causes: causesOf(steps, state) }
+}
+
+function causesOf(steps: readonly ExpectedStep[], { delays }: RunState): Cause[] {
+  const ofSteps = steps.flatMap(({ step, status, from, to }): Cause[] => (status === 'waiting' ? [] : [{ step, note: '', by: (status === 'skipped' ? 0 : to - from) - 1000 * step.seconds }]))
+  const ofDelays = delays.map(({ minutes, note }): Cause => ({ step: undefined, note, by: 60_000 * minutes }))
+  return [...ofDelays, ...ofSteps].filter(({ by }) => Math.abs(by) >= TOLD_FROM).sort((a, b) => Math.abs(b.by) - Math.abs(a.by))
 }
 
 /** Whether a step ends the time of product. */

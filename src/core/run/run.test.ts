@@ -1,9 +1,9 @@
 import fc from 'fast-check'
 import { computePlan } from '../pipeline'
-import type { KeptRunEvent, RunEvent } from '../model'
+import type { KeptRunEvent, RunEvent, RunFormula } from '../model'
 import { ALONE, ASSISTANT } from '../schedule'
 import { planWith } from '../../../tests/support/plan'
-import { expectedRun, foldRun, runOutcome, scriptFor, shownAt } from '.'
+import { expectedRun, foldRun, levelsToConfirm, runOutcome, runZones, scriptFor, shownAt, underProduct } from '.'
 
 const plan = planWith({ only: ['frontLeft', 'frontRight'] })
 const script = scriptFor(plan, computePlan(plan), { crew: { ...ALONE, people: [...ALONE.people, ASSISTANT] } })
@@ -12,6 +12,8 @@ const minutes = (count: number) => START + 60_000 * count
 let counter = 0
 const event = (kind: RunEvent['kind'], at: number, rest: Partial<RunEvent> = {}): RunEvent => ({ id: `e${counter++}`, kind, deviceId: 'd', deviceSeq: counter, deviceTime: at, offsetMs: 0, ...rest })
 const first = script.steps[0]!
+const putIn = script.steps.find(({ kind }) => kind === 'apply')!
+const formulas: RunFormula[] = [{ id: 'A', product: 'Lightener', workingLifeMinutes: 45, developerVol: 20, swatch: '#888888' }]
 
 /** Everything as planned up to a minute. */
 const asPlanned = (until: number): RunEvent[] =>
@@ -23,7 +25,7 @@ const asPlanned = (until: number): RunEvent[] =>
 describe('a log', () => {
   it('says what is begun, done, counted and seen, and when', () => {
     const state = foldRun([event('begun', minutes(0), { stepId: first.id }), event('counted', minutes(2), { stepId: first.id, value: 3 }), event('counted', minutes(3), { stepId: first.id, value: 2 }), event('done', minutes(5), { stepId: first.id }), event('seen', minutes(6), { stepId: first.id, value: 7.5 })])
-    expect(state.steps.get(first.id)).toEqual({ status: 'done', begunAt: minutes(0), endedAt: minutes(5), counted: 3, seen: [{ level: 7.5, at: minutes(6) }], reappliedAt: [] })
+    expect(state.steps.get(first.id)).toEqual({ status: 'done', begunAt: minutes(0), endedAt: minutes(5), counted: 3, extra: 0, crossChecked: undefined, seen: [{ level: 7.5, at: minutes(6) }], care: [] })
     expect(state.startedAt).toBe(minutes(0))
   })
 
@@ -71,7 +73,6 @@ describe('what came of it', () => {
   })
 
   it('tells skipped steps, steps that never ended, and what was seen beside what was expected', () => {
-    const putIn = script.steps.find(({ kind }) => kind === 'apply')!
     const outcome = runOutcome(script, foldRun([event('skipped', minutes(0), { stepId: first.id }), event('begun', minutes(1), { stepId: putIn.id }), event('seen', minutes(21), { stepId: putIn.id, value: 7.5 })]))
     expect(outcome.actual).toBeNull()
     expect(outcome.steps.find(({ id }) => id === first.id)).toMatchObject({ actual: null, skipped: true })
@@ -110,7 +111,7 @@ describe('the rest of a visit', () => {
           if (own.status === 'waiting') expect(own.from).toBeGreaterThanOrEqual(earlier.from + 1000 * least - 1)
         }
         for (const { id } of script.people) {
-          const waiting = steps.filter((one) => one.step.personId === id && one.status === 'waiting')
+          const waiting = steps.filter((one) => one.personId === id && one.status === 'waiting')
           waiting.slice(1).forEach((one, i) => expect(one.from).toBeGreaterThanOrEqual(waiting[i]!.to - 1))
         }
       }),
@@ -118,12 +119,145 @@ describe('the rest of a visit', () => {
   })
 
   it('warns of hair that would stay too long, and no longer once it is out', () => {
-    const putIn = script.steps.find(({ kind }) => kind === 'apply')!
     const before = asPlanned(20).filter(({ stepId }) => script.steps.find(({ id }) => id === stepId)!.start <= putIn.start)
     const { deadlines } = expected(before, minutes(80))
     const own = deadlines.find(({ putInBy }) => putInBy === putIn.id)!
     expect(own.late).toBeGreaterThan(0)
     const out = expected([...before, event('begun', minutes(81), { stepId: own.stepId })], minutes(82))
     expect(out.deadlines.some(({ putInBy }) => putInBy === putIn.id)).toBe(false)
+  })
+})
+
+describe('what happens otherwise than planned', () => {
+  const expected = (events: RunEvent[], now: number) => expectedRun(script, foldRun(events), now)
+  const stepOf = (events: RunEvent[], now: number, id: string) => expected(events, now).steps.find(({ step }) => step.id === id)!
+  const begun = [...asPlanned(putIn.start / 60), event('begun', START + 1000 * putIn.start, { stepId: putIn.id })]
+  const at = START + 1000 * putIn.start
+
+  it('a piece that was not planned takes as long as the others, going in and coming out', () => {
+    const takeOut = script.lags.find(({ from, formulaId }) => from === putIn.id && formulaId !== null)!.to
+    const more = [...begun, event('extra', at + 60_000, { stepId: putIn.id, value: 2 })]
+    const length = (events: RunEvent[], id: string) => stepOf(events, at + 60_000, id).to - stepOf(events, at + 60_000, id).from
+    expect(length(more, putIn.id) - length(begun, putIn.id)).toBeCloseTo((2000 * putIn.seconds) / putIn.pieces.length, 3)
+    expect(length(more, takeOut) - length(begun, takeOut)).toBe(2 * 15_000)
+  })
+
+  it('nothing begins while everybody is held up, and it is told as the cause', () => {
+    const events = [...begun, event('delayed', at + 60_000, { value: 15 })]
+    const { steps, causes } = expected(events, at + 60_000)
+    for (const { status, from } of steps) if (status === 'waiting') expect(from).toBeGreaterThanOrEqual(at + 16 * 60_000)
+    expect(causes[0]).toEqual({ step: undefined, note: '', by: 15 * 60_000 })
+  })
+
+  it('names the step that took longer, with how much', () => {
+    const slow = [event('begun', START, { stepId: first.id }), event('done', START + 1000 * first.seconds + 7 * 60_000, { stepId: first.id })]
+    expect(expected(slow, START + 1000 * first.seconds + 7 * 60_000).causes).toEqual([{ step: first, note: '', by: 7 * 60_000 }])
+  })
+
+  it('a step that is handed over is done by the other, when that one is free', () => {
+    const later = script.steps.find(({ kind, personId }) => kind === 'takeOut' && personId === 'assistant') ?? script.steps.findLast(({ kind }) => kind === 'takeOut')!
+    const other = script.people.find(({ id }) => id !== later.personId)!.id
+    const handed = stepOf([...begun, event('handed', at, { stepId: later.id, personId: other })], at, later.id)
+    expect(handed.personId).toBe(other)
+    const busy = expected([...begun, event('handed', at, { stepId: later.id, personId: other })], at).steps.filter(({ personId, status }) => personId === other && status === 'waiting')
+    busy.slice(1).forEach((one, i) => expect(one.from).toBeGreaterThanOrEqual(busy[i]!.to - 1))
+  })
+
+  it('what is left goes on in the order that was settled anew', () => {
+    const left = script.steps.filter(({ kind }) => kind === 'takeOut').reverse()
+    const steps = left.map(({ id, personId }) => ({ stepId: id, personId }))
+    const order = expected([...begun, event('replanned', at, { steps, joins: { id: 'second', name: 'Second colourist' } })], at).steps
+    expect(order.filter(({ step }) => step.kind === 'takeOut').map(({ step }) => step.id)).toEqual(left.map(({ id }) => id))
+    expect(foldRun([event('replanned', at, { steps, joins: { id: 'second', name: 'Second colourist' } })]).joined).toEqual([{ id: 'second', name: 'Second colourist', at }])
+  })
+
+  it('a bowl is as old as its mixing, told by its step or by hand, and none once it is empty', () => {
+    const mix = script.steps.find(({ kind }) => kind === 'mix')!
+    const bowl = (...events: RunEvent[]) => foldRun(events).bowls.get('A')
+    const done = event('done', minutes(5), { stepId: mix.id })
+    const empty = event('bowlEmpty', minutes(20), { formulaId: 'A' })
+    expect(bowl(done)).toMatchObject({ mixedAt: minutes(5), emptyAt: undefined })
+    expect(bowl(done, event('thinned', minutes(9), { formulaId: 'A', value: 10 }), event('thinned', minutes(12), { formulaId: 'A', value: 5 }))).toMatchObject({ thinnedG: 15 })
+    expect(bowl(done, empty)).toMatchObject({ mixedAt: undefined, emptyAt: minutes(20) })
+    expect(bowl(done, empty, event('bowlMixed', minutes(23), { formulaId: 'A' }))).toMatchObject({ mixedAt: minutes(23), emptyAt: undefined, thinnedG: 0 })
+  })
+})
+
+describe('hair under product', () => {
+  const at = START + 1000 * putIn.start
+  const on = event('begun', at, { stepId: putIn.id })
+  const seen = (level: number, minute: number) => event('seen', at + 60_000 * minute, { stepId: putIn.id, value: level })
+  const under = (events: RunEvent[], minute: number) => underProduct({ script, formulas }, foldRun([on, ...events]), putIn, at + 60_000 * minute)
+
+  it('lifts as its zone’s curve has it, within a range, until somebody looks', () => {
+    const zone = script.zones.find(({ zoneId }) => putIn.id.includes(`/${zoneId}/`))!
+    const point = zone.curve[12]!
+    const { level, speed } = under([], point.minute - zone.curve[0]!.minute)
+    expect(level!.expected).toBeCloseTo(point.mean, 6)
+    expect(level!.low).toBeLessThan(level!.expected)
+    expect(level!.high).toBeGreaterThan(level!.expected)
+    expect(speed.factor).toBe(1)
+  })
+
+  it('is taken to be faster the lighter it looks, and known better with every look', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 8, max: 25 }), fc.double({ min: 0.2, max: 1, noNaN: true }), (minute, lighter) => {
+        const plain = under([], minute).level!.expected
+        const [dark, light] = [under([seen(plain, minute)], minute), under([seen(plain + lighter, minute)], minute)]
+        expect(light.speed.factor).toBeGreaterThan(dark.speed.factor)
+        expect(light.level!.expected).toBeGreaterThanOrEqual(dark.level!.expected)
+        // One look moves what is expected towards what was seen, and not past it.
+        expect(light.level!.expected).toBeGreaterThan(plain)
+        expect(light.level!.expected).toBeLessThan(plain + lighter)
+        const again = under([seen(plain + lighter, minute), seen(plain + lighter, minute)], minute)
+        expect(again.speed.sigma).toBeLessThan(light.speed.sigma)
+        expect(again.speed.factor).toBeGreaterThan(light.speed.factor)
+      }),
+    )
+  })
+
+  it('is near its goal sooner where it lifts faster', () => {
+    const plain = under([], 15)
+    const fast = under([seen(plain.level!.expected + 1, 15)], 15)
+    expect(fast.ready ?? 0).toBeLessThan(plain.ready ?? Infinity)
+  })
+
+  it('lifts more slowly where it went in after the developer was weakened, and only there', () => {
+    const changed = (minute: number) => event('changed', at + 60_000 * minute, { formulaId: 'A', value: 10 })
+    // Half the peroxide lifts by its square root: MODEL §5, n = 0.5.
+    expect(under([changed(-1)], 20).speed.factor).toBeCloseTo(Math.SQRT1_2, 6)
+    expect(under([changed(5)], 20).speed.factor).toBe(1)
+  })
+})
+
+describe('zones on the head', () => {
+  it('wait, go on, sit, come out and are out, in this order', () => {
+    const zone = script.zones.find(({ zoneId }) => putIn.id.includes(`/${zoneId}/`))!
+    const order = ['waiting', 'goingOn', 'sitting', 'comingOut', 'out']
+    let last = 0
+    for (let minute = 0; minute < 200; minute++) {
+      const status = runZones(script, foldRun(asPlanned(minute))).find(({ zoneId }) => zoneId === zone.zoneId)!.status
+      expect(order.indexOf(status)).toBeGreaterThanOrEqual(last)
+      last = order.indexOf(status)
+    }
+    expect(order[last]).toBe('out')
+  })
+})
+
+describe('the hair that is left', () => {
+  it('is proposed as it was seen, else as expected after the time it had; what was skipped is left out', () => {
+    const all = asPlanned(1000)
+    const zonesPut = new Set(script.zones.map(({ zoneId }) => zoneId))
+    const plain = levelsToConfirm({ script, formulas }, foldRun(all))
+    expect(new Set(plain.map(({ zoneId }) => zoneId))).toEqual(zonesPut)
+    for (const { proposed, expected, seen } of plain) {
+      expect(seen).toBeUndefined()
+      expect(Math.abs(proposed - expected)).toBeLessThanOrEqual(0.25 + 1e-9)
+    }
+    const looked = levelsToConfirm({ script, formulas }, foldRun([...all, event('seen', minutes(60), { stepId: putIn.id, value: 9.5 })]))
+    expect(looked.filter(({ seen }) => seen === 9.5).map(({ proposed }) => proposed)).toEqual([9.5])
+    const own = script.zones.find(({ zoneId }) => putIn.id.includes(`/${zoneId}/`))!
+    const skipped = all.filter(({ stepId }) => !stepId?.startsWith('apply/') || !stepId.includes(own.zoneId))
+    expect(levelsToConfirm({ script, formulas }, foldRun(skipped)).map(({ zoneId }) => zoneId)).not.toContain(own.zoneId)
   })
 })

@@ -3,8 +3,9 @@
  * the process model; where they cannot be kept, the clock says by how much and what would keep them.
  */
 export { ALONE, ASSISTANT, clockFor, HELPERS, SECOND_COLOURIST, withHelp, type Clock, type ClockOptions, type ClockTask, type Conflict, type Crew, type CurvePoint, type Helper, type ZoneClock } from './clock'
+export { TAKE_OUT_SECONDS } from './constants'
 export { exactSchedule } from './exact'
 export { prepare, timed, type Decision, type Lag, type Person, type Prepared, type Problem, type Resource, type Schedule, type Skill, type Task } from './problem'
 export { findSchedule, searchSchedule } from './search'
 export { remediesFor, type Remedy, type RemedyKind } from './remedies'
-export type { TaskKind } from './visit'
+export { needsOf, type TaskKind } from './visit'

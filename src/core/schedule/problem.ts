@@ -21,6 +21,8 @@ export interface Task {
   resource?: Resource | undefined
   /** Not before, s. */
   release?: number | undefined
+  /** Who has begun it already; left out: whoever can. */
+  by?: string | undefined
 }
 
 /** From the start of one task to the start of another at least and at most so long, s. */
@@ -102,8 +104,8 @@ export function prepare(problem: Problem): Prepared {
     most: Float64Array.from(lags, ({ most = Infinity }) => most),
     judged: Uint8Array.from(lags, ({ ideal }) => (ideal === undefined ? 0 : 1)),
   }
-  const able = tasks.map(({ id, skill }) => {
-    const capable = people.flatMap(({ skills }, i) => (skills.includes(skill) ? [i] : []))
+  const able = tasks.map(({ id, skill, by }) => {
+    const capable = people.flatMap((person, i) => ((by === undefined ? person.skills.includes(skill) : person.id === by) ? [i] : []))
     if (capable.length === 0) throw new Error(`Nobody here can do ${id}: it takes someone who can ${skill}.`)
     return capable
   })

@@ -6,10 +6,14 @@ import { MIXING_MINUTES, zoneSeconds } from '../quantity'
 import type { ComputedStages, ZoneResult } from '../result'
 import { minutesFromSeconds, secondsFromMinutes } from '../units'
 import { BOWL_WAITS_SECONDS, BETWEEN_SECONDS, FINISH_SECONDS, FINISH_SECONDS_PER_CM, RINSE_SECONDS, RINSE_SECONDS_PER_CM, SET_UP_SECONDS, TAKE_OUT_SECONDS } from './constants'
-import type { Lag, Task } from './problem'
+import type { Lag, Skill, Task } from './problem'
 
 export const TASK_KINDS = ['setUp', 'mix', 'apply', 'takeOut', 'rinse', 'dry', 'finish'] as const
 export type TaskKind = (typeof TASK_KINDS)[number]
+
+const SKILLS: Record<TaskKind, Skill> = { setUp: 'rinse', mix: 'mix', apply: 'colour', takeOut: 'rinse', rinse: 'rinse', dry: 'dry', finish: 'dry' }
+/** What a task asks for, by its kind. Common practice: putting product on is the colourist's; the rest can be helped with. */
+export const needsOf = (kind: TaskKind): Pick<Task, 'skill' | 'resource'> => ({ skill: SKILLS[kind], resource: kind === 'rinse' ? 'basin' : undefined })
 
 export interface VisitTask extends Task {
   kind: TaskKind
@@ -155,8 +159,8 @@ function windowOf(pieces: readonly ServedPiece[], each: number): { least: number
 export function visitOf(plan: FaltoPlan, chunks: readonly Chunk[]): Visit {
   const tasks: VisitTask[] = []
   const lags: VisitLag[] = []
-  const add = (task: VisitTask) => {
-    tasks.push({ ...task, seconds: Math.round(task.seconds) })
+  const add = (task: Omit<VisitTask, 'skill' | 'resource'>) => {
+    tasks.push({ ...task, ...needsOf(task.kind), seconds: Math.round(task.seconds) })
     return tasks.at(-1)!
   }
   const after = (from: VisitTask, to: VisitTask) => lags.push({ from: from.id, to: to.id, least: from.seconds })
@@ -165,7 +169,7 @@ export function visitOf(plan: FaltoPlan, chunks: readonly Chunk[]): Visit {
     lags.push({ from: from.id, to: to.id, least: Math.max(least, from.seconds), most, ideal, formulaId: tightest?.piece.formulaId, about: from.about })
   }
   const length = plan.hair.lengthCm
-  let gate = add({ id: 'setUp', kind: 'setUp', about: '', seconds: SET_UP_SECONDS, skill: 'rinse' })
+  let gate = add({ id: 'setUp', kind: 'setUp', about: '', seconds: SET_UP_SECONDS })
   for (const stages of rinsedTogether(chunks)) {
     const applied: VisitTask[] = []
     const stays: { task: VisitTask; pieces: ServedPiece[] }[] = []
@@ -183,7 +187,7 @@ export function visitOf(plan: FaltoPlan, chunks: readonly Chunk[]): Visit {
           lags.push({ from: task.id, to: `apply/${key}`, least: task.seconds, most: task.seconds + BOWL_WAITS_SECONDS })
           if (gate.kind !== 'setUp') lags.push({ from: gate.id, to: task.id, least: 0 })
         }
-        const task = add({ id: `apply/${key}`, kind: 'apply', about: name, stageId: stage.id, seconds: pieces.at(-1)!.on, skill: 'colour', pieces })
+        const task = add({ id: `apply/${key}`, kind: 'apply', about: name, stageId: stage.id, seconds: pieces.at(-1)!.on, pieces })
         after(gate, task)
         for (const earlier of waitsFor) after(earlier, task)
         // The planned order is kept, also where two work side by side.
@@ -193,30 +197,30 @@ export function visitOf(plan: FaltoPlan, chunks: readonly Chunk[]): Visit {
         const { foils, others } = byRemoval(pieces)
         if (others.length > 0) stays.push({ task, pieces: others })
         if (foils.length === 0) continue
-        const out = add({ id: `takeOut/${key}`, kind: 'takeOut', about: name, stageId: stage.id, seconds: foils.length * TAKE_OUT_SECONDS, skill: 'rinse', pieces: foils })
+        const out = add({ id: `takeOut/${key}`, kind: 'takeOut', about: name, stageId: stage.id, seconds: foils.length * TAKE_OUT_SECONDS, pieces: foils })
         stay(task, out, foils, TAKE_OUT_SECONDS)
         outs.push(out)
       }
     }
     const names = stages.map(({ stage }) => stage.name).join(' and ')
-    const rinse = add({ id: `rinse/${stages[0]!.stage.id}`, kind: 'rinse', about: names, stageId: stages[0]!.stage.id, seconds: RINSE_SECONDS + RINSE_SECONDS_PER_CM * length, skill: 'rinse', resource: 'basin' })
+    const rinse = add({ id: `rinse/${stages[0]!.stage.id}`, kind: 'rinse', about: names, stageId: stages[0]!.stage.id, seconds: RINSE_SECONDS + RINSE_SECONDS_PER_CM * length })
     for (const task of [...applied, ...outs]) after(task, rinse)
     for (const { task, pieces } of stays) stay(task, rinse, pieces, 0)
-    gate = add({ id: `dry/${stages[0]!.stage.id}`, kind: 'dry', about: names, seconds: BETWEEN_SECONDS, skill: 'dry' })
+    gate = add({ id: `dry/${stages[0]!.stage.id}`, kind: 'dry', about: names, seconds: BETWEEN_SECONDS })
     after(rinse, gate)
   }
-  const finish = add({ id: 'finish', kind: 'finish', about: '', seconds: FINISH_SECONDS + FINISH_SECONDS_PER_CM * length, skill: 'dry' })
+  const finish = add({ id: 'finish', kind: 'finish', about: '', seconds: FINISH_SECONDS + FINISH_SECONDS_PER_CM * length })
   after(gate, finish)
   return { tasks, lags }
 }
 
 /** Bowls that a stretch is the first to use, as tasks before it. */
-function mixesFor({ stage, pieces }: Chunk, tasks: readonly VisitTask[]): VisitTask[] {
-  const mixes: VisitTask[] = []
+function mixesFor({ stage, pieces }: Chunk, tasks: readonly VisitTask[]): Omit<VisitTask, 'skill'>[] {
+  const mixes: Omit<VisitTask, 'skill'>[] = []
   for (const { piece, bowl } of pieces) {
     const id = mixId(piece.formulaId, bowl)
     if (![...tasks, ...mixes].some((task) => task.id === id))
-      mixes.push({ id, kind: 'mix', about: `${piece.formulaId}, bowl ${bowl + 1}`, stageId: stage.id, seconds: secondsFromMinutes(MIXING_MINUTES), skill: 'mix' })
+      mixes.push({ id, kind: 'mix', about: `${piece.formulaId}, bowl ${bowl + 1}`, stageId: stage.id, seconds: secondsFromMinutes(MIXING_MINUTES) })
   }
   return mixes
 }

@@ -1,12 +1,12 @@
 import { foreignKey, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core'
-import type { RunEvent } from '../../core/model'
+import type { FaltoPlan, RunEvent } from '../../core/model'
 import type { RunScript } from '../../core/run'
 import { plan } from './plan'
 import { staff } from './salon'
 
 const moment = (name: string) => timestamp(name, { withTimezone: true })
 
-/** A visit as it is carried out. `script` is pinned when it begins and no longer changes with the plan. */
+/** A visit as it is carried out. `script` and `document` are pinned when it begins and no longer change with the plan. `visitId` is the record that its hair went into. */
 export const run = pgTable(
   'run',
   {
@@ -15,6 +15,8 @@ export const run = pgTable(
     planId: uuid('plan_id').notNull(),
     planRevision: integer('plan_revision').notNull(),
     script: jsonb('script').$type<RunScript>().notNull(),
+    document: jsonb('document').$type<FaltoPlan>().notNull(),
+    visitId: uuid('visit_id'),
     staffId: uuid('staff_id').notNull(),
     startedAt: moment('started_at').notNull().defaultNow(),
     endedAt: moment('ended_at'),

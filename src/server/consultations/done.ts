@@ -2,9 +2,9 @@ import { v7 as newId } from 'uuid'
 import { daysBetween, NOT_YET_COME, predictCanvas, startingCanvas } from '@/core/canvas'
 import { createHead } from '@/core/head'
 import { startingGoal } from '@/core/feasibility'
-import { afterPlan } from '@/core/outcome'
+import { afterPlan, type DonePlan } from '@/core/outcome'
 import { computePlan } from '@/core/pipeline'
-import { consultation, database, visit } from '@/db'
+import { consultation, database, visit, type plan, type Transaction } from '@/db'
 import { require, type StaffMember } from '../auth'
 import { findClient } from '../clients'
 import { latestToday } from '../days'
@@ -14,6 +14,15 @@ import { addVersion, findPlan } from '../plans'
 import { newestConsultations } from './read'
 import { keepHairInShort, lockClient } from './save'
 
+/** A plan that was carried out, as it was then. */
+export interface CarriedOut {
+  plan: Pick<typeof plan.$inferSelect, 'id' | 'document'>
+  clientId: string
+  on: string
+  /** What came of it otherwise than meant. */
+  came?: DonePlan['came']
+}
+
 /**
  * Records that a plan was carried out: pins its version as a visit, and predicts the hair after it from the newest record.
  * @throws AppError 422 when the day lies in the future or before the newest record
@@ -21,33 +30,36 @@ import { keepHairInShort, lockClient } from './save'
 export async function markDone(member: StaffMember, planId: string, { on }: DoneDto): Promise<{ visitId: string }> {
   require(member, 'write')
   const found = await findPlan(member, planId)
-  const owner = await findClient(member, found.clientId)
+  await findClient(member, found.clientId)
+  return { visitId: await database().transaction((tx) => recordDone(tx, member, { plan: found, clientId: found.clientId, on })) }
+}
+
+/** As {@link markDone}, within a transaction. @returns id of the visit */
+export async function recordDone(tx: Transaction, member: StaffMember, { plan, clientId, on, came }: CarriedOut): Promise<string> {
   if (daysBetween(latestToday(), on) > 0) throw invalidAt('on', NOT_YET_COME)
+  const owner = await findClient(member, clientId)
   const visitId = newId()
-  const computed = computePlan(found.document)
-  await database().transaction(async (tx) => {
-    await lockClient(tx, member, owner.id)
-    const [newest] = await newestConsultations(tx, member, owner.id, 1)
-    if (newest && daysBetween(newest.recordedOn, on) < 0) throw invalidAt('on', `The newest record is of ${newest.recordedOn}. Use that day or a later one.`)
-    const planVersion = await addVersion(tx, member, found, `Done on ${on}`)
-    await tx.insert(visit).values({ salonId: member.salonId, clientId: owner.id, id: visitId, planId, planVersion, on, staffId: member.id })
-    const hair = { ...(newest?.hair ?? owner.hair), weeksSinceColour: 0 }
-    const today = newest ? predictCanvas(newest.canvas, newest.hair, { on }) : startingCanvas(createHead(owner.head), owner.hair, on)
-    const canvas = afterPlan(today, { plan: found.document, computed, visitId, on })
-    await tx.insert(consultation).values({
-      salonId: member.salonId,
-      clientId: owner.id,
-      number: (newest?.number ?? 0) + 1,
-      kind: 'done',
-      recordedOn: on,
-      hair,
-      canvas,
-      goal: newest?.goal ?? startingGoal(owner.hair),
-      trimmedCm: 0,
-      corrections: [],
-      staffId: member.id,
-    })
-    await keepHairInShort(tx, member, owner.id, { hair, canvas })
+  await lockClient(tx, member, owner.id)
+  const [newest] = await newestConsultations(tx, member, owner.id, 1)
+  if (newest && daysBetween(newest.recordedOn, on) < 0) throw invalidAt('on', `The newest record is of ${newest.recordedOn}. Use that day or a later one.`)
+  const planVersion = await addVersion(tx, member, plan, `Done on ${on}`)
+  await tx.insert(visit).values({ salonId: member.salonId, clientId: owner.id, id: visitId, planId: plan.id, planVersion, on, staffId: member.id })
+  const hair = { ...(newest?.hair ?? owner.hair), weeksSinceColour: 0 }
+  const today = newest ? predictCanvas(newest.canvas, newest.hair, { on }) : startingCanvas(createHead(owner.head), owner.hair, on)
+  const canvas = afterPlan(today, { plan: plan.document, computed: computePlan(plan.document), visitId, on, came })
+  await tx.insert(consultation).values({
+    salonId: member.salonId,
+    clientId: owner.id,
+    number: (newest?.number ?? 0) + 1,
+    kind: 'done',
+    recordedOn: on,
+    hair,
+    canvas,
+    goal: newest?.goal ?? startingGoal(owner.hair),
+    trimmedCm: 0,
+    corrections: [],
+    staffId: member.id,
   })
-  return { visitId }
+  await keepHairInShort(tx, member, owner.id, { hair, canvas })
+  return visitId
 }

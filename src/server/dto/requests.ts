@@ -21,10 +21,12 @@ import {
   type PlannedLine,
   type PlanPatch,
   type PourEvent,
+  type ReplannedStep,
   type RunEvent,
   type SavedSections,
   type ScaleCommand,
 } from '@/core/model'
+import type { CameLevel } from '@/core/outcome'
 import { HELPERS, type Helper } from '@/core/schedule'
 import { SERVICES } from '@/core/services'
 import { Counting, Day, Id, InRange, ListOf, MayBeAbsent, Name, Nested, OneOf, Strokes, Text, WordsOf } from './decorators'
@@ -189,11 +191,28 @@ const TIME: Limit = { min: 1_500_000_000_000, max: 4_000_000_000_000, unit: 'ms'
 const OFFSET: Limit = { min: -400_000_000_000, max: 400_000_000_000, unit: 'ms' }
 const VALUE: Limit = { min: 0, max: 5000, unit: '' }
 
+/** More steps than any visit has. */
+const STEPS = 500
+
+class ReplannedStepDto implements ReplannedStep {
+  @Text(STEP) stepId!: string
+  @Id() personId!: string
+}
+
+class JoiningDto {
+  @Id() id!: string
+  @Name() name!: string
+}
+
 export class RunEventDto implements RunEvent {
   @IsUUID('all', { message: 'must be a UUID' }) id!: string
   @OneOf(RUN_EVENT_KINDS) kind!: RunEvent['kind']
   @MayBeAbsent() @Text(STEP) stepId?: string
   @MayBeAbsent() @InRange(VALUE) value?: number
+  @MayBeAbsent() @Id() formulaId?: string
+  @MayBeAbsent() @Id() personId?: string
+  @MayBeAbsent() @ListOf(() => ReplannedStepDto, 0, STEPS) steps?: ReplannedStepDto[]
+  @MayBeAbsent() @Nested(() => JoiningDto) joins?: JoiningDto
   @MayBeAbsent() @OneOf(INCIDENTS) incident?: RunEvent['incident']
   @MayBeAbsent() @Text(COUNTS.noteLength) note?: string
   @MayBeAbsent() @IsUUID('all', { message: 'must be a UUID' }) undoes?: string
@@ -207,6 +226,18 @@ export class RunEventsDto {
   @ListOf(() => RunEventDto, 0, 500) events!: RunEventDto[]
   /** Everything after this place of the log is answered. */
   @Counting() after!: number
+}
+
+class CameLevelDto implements CameLevel {
+  @Id() zoneId!: string
+  @Id() formulaId!: string
+  @InRange(LIMITS.bandLevel) level!: number
+}
+
+/** What the hair came to at a visit, as the eye confirmed it. */
+export class RunHairDto {
+  @Day() on!: string
+  @ListOf(() => CameLevelDto, 0, STEPS) levels!: CameLevelDto[]
 }
 
 export class SalonRatesDto {

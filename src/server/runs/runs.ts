@@ -1,13 +1,14 @@
 import { and, asc, desc, eq, gt, sql } from 'drizzle-orm'
-import { sameness, type KeptRunEvent, type OpenRun, type RunEvent } from '@/core/model'
+import { sameness, type FaltoPlan, type KeptRunEvent, type OpenRun, type RunEvent, type RunFormula } from '@/core/model'
 import { computeStages } from '@/core/pipeline'
-import { scriptFor, type RunScript } from '@/core/run'
+import { foldRun, leftOut, scriptFor, type RunScript } from '@/core/run'
 import { HELPERS, withHelp } from '@/core/schedule'
+import { mapDrawing, swatchesOf } from '@/core/sheet'
 import { database, run, runEvent, staff, type Transaction } from '@/db'
 import { isDemo, require, type StaffMember } from '../auth'
 import { findClient } from '../clients'
-import { newestConsultation } from '../consultations'
-import type { NewRunDto, RunEventsDto } from '../dto'
+import { newestConsultation, recordDone } from '../consultations'
+import type { NewRunDto, RunEventsDto, RunHairDto } from '../dto'
 import { AppError, notFound } from '../errors'
 import { isUuid } from '../http'
 import { findPlan } from '../plans'
@@ -20,7 +21,7 @@ export async function beginRun(member: StaffMember, planId: string, { id, helpin
   const newest = await newestConsultation(member, clientId)
   const script = scriptFor(document, computeStages(document), { crew: withHelp(helping.map((one) => HELPERS[one])), canvas: newest?.canvas })
   if (script.zones.length === 0) throw new AppError(422, 'invalid', 'Nothing is placed in this plan yet, so there is nothing to carry out. Lay foils on the Map page first.')
-  await database().insert(run).values({ salonId: member.salonId, id, planId, planRevision: revision, script, staffId: member.id }).onConflictDoNothing()
+  await database().insert(run).values({ salonId: member.salonId, id, planId, planRevision: revision, script, document, staffId: member.id }).onConflictDoNothing()
   return { id }
 }
 
@@ -40,10 +41,45 @@ export async function findRun(member: StaffMember, id: string, tx?: Transaction)
 }
 
 export async function openRun(member: StaffMember, id: string): Promise<OpenRun<RunScript>> {
-  const { planId, script } = await findRun(member, id)
-  const { document, clientId } = await findPlan(member, planId)
+  const { planId, script, document, visitId } = await findRun(member, id)
+  const { clientId } = await findPlan(member, planId)
   const { name } = await findClient(member, clientId)
-  return { id, planId, planName: document.name, client: { id: clientId, name }, script, events: await eventsAfter(member, id, 0), now: Date.now(), demo: isDemo() }
+  const { hairline, extent, zones } = mapDrawing(document, computeStages(document), 'strips')
+  return {
+    id,
+    planId,
+    planName: document.name,
+    client: { id: clientId, name },
+    script,
+    map: { hairline, extent, zones: zones.map(({ id: zoneId, stageId, outline, label }) => ({ zoneId, stageId, outline, label })) },
+    formulas: formulasOf(document),
+    events: await eventsAfter(member, id, 0),
+    now: Date.now(),
+    demo: isDemo(),
+    recorded: visitId !== null,
+  }
+}
+
+function formulasOf({ formulas, products }: FaltoPlan): RunFormula[] {
+  const swatches = swatchesOf(formulas)
+  return formulas.map(({ id, productId, developerVol }) => {
+    const { name, rules } = products.find((product) => product.id === productId)!
+    return { id, product: name, workingLifeMinutes: rules?.workingLifeMinutes ?? null, developerVol, swatch: swatches[id]! }
+  })
+}
+
+/** Puts what the hair came to at a visit, as the eye confirmed it, into the client's record. Once a visit. @throws AppError 409 the second time */
+export async function recordHair(member: StaffMember, runId: string, { on, levels }: RunHairDto): Promise<{ visitId: string }> {
+  require(member, 'write')
+  return database().transaction(async (tx) => {
+    const { planId, script, document, visitId: known } = await findRun(member, runId, tx)
+    if (known) throw new AppError(409, 'stale', 'This visit is in the record already. Correct the hair there.')
+    const { clientId } = await findPlan(member, planId)
+    const state = foldRun(await eventsAfter(member, runId, 0))
+    const visitId = await recordDone(tx, member, { plan: { id: planId, document }, clientId, on, came: { levels, leftOut: leftOut(script, state) } })
+    await tx.update(run).set({ visitId }).where(and(eq(run.salonId, member.salonId), eq(run.id, runId)))
+    return { visitId }
+  })
 }
 
 /** The log from a place on, in its order. */
@@ -67,7 +103,7 @@ export async function logEvents(member: StaffMember, runId: string, { events, af
     const locked = await findRun(member, runId, tx)
     if (!isDemo() && events.some(({ kind }) => kind === 'pace')) throw new AppError(403, 'forbidden', 'Only the demo’s clock can run faster.')
     const steps = new Set(locked.script.steps.map(({ id }) => id))
-    const lost = events.findIndex(({ stepId }) => stepId !== undefined && !steps.has(stepId))
+    const lost = events.findIndex(({ stepId, steps: rest = [] }) => (stepId !== undefined && !steps.has(stepId)) || rest.some((one) => !steps.has(one.stepId)))
     if (lost >= 0) throw new AppError(422, 'invalid', 'This visit has no such step.', { problems: [{ path: `events[${lost}].stepId`, message: 'is not in the visit' }] })
     await addEvents(tx, member, runId, events)
   })

@@ -2,66 +2,105 @@
 import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
-import Dialog from '@mui/material/Dialog'
-import DialogActions from '@mui/material/DialogActions'
-import DialogContent from '@mui/material/DialogContent'
-import DialogTitle from '@mui/material/DialogTitle'
 import Typography from '@mui/material/Typography'
 import Link from 'next/link'
 import { useEffect, useState } from 'react'
-import { INCIDENTS, type Incident, type OpenRun } from '@/core/model'
-import { expectedRun, runOutcome, WAITING, type Deadline, type ExpectedStep, type RunScript } from '@/core/run'
-import { tenth } from '@/core/units'
-import { duration, taskWords } from '../clock/words'
+import type { OpenRun, RunEventKind } from '@/core/model'
+import { expectedRun, runZones, type Cause, type Deadline, type ExpectedStep, type RunScript } from '@/core/run'
+import { taskWords } from '../clock/words'
 import { LINE } from '../theme'
-import { Hair, type HairUnderProduct } from './Hair'
-import { LevelPicker } from './LevelPicker'
+import { Bowls } from './Bowls'
+import { CrossCheck } from './CrossCheck'
 import { useAlarm, useAwake, useOffline } from './device'
+import { Hair, type HairUnderProduct } from './Hair'
+import { Happened } from './Happened'
+import { LevelPicker } from './LevelPicker'
+import { TALL } from './look'
+import { NextStep, Then } from './NextStep'
+import { Over } from './Over'
+import { RunHead } from './RunHead'
 import { useRun, type LiveRun } from './useRun'
-import { clockTime, INCIDENT_WORDS, running } from './words'
+import { WayOut } from './WayOut'
+import { clockTime, running } from './words'
 
 /** A deadline is called out so long before it, ms. */
 const CALL_MS = 120_000
 
+/** So much later than planned, another way to go on is offered, ms. Our estimate: less is made up or borne. */
+const OFFER_FROM_MS = 10 * 60_000
+
+/** What somebody may do to a visit: tell what happens, and put what it left into the record. */
+export interface ChairPermissions {
+  tell: boolean
+  record: boolean
+}
+
 /** The visit while it goes on: what is next, large; the hair and its time; what has to be told. */
-export function ChairPage({ open, mayTell }: { open: OpenRun<RunScript>; mayTell: boolean }) {
+export function ChairPage({ open, permissions }: { open: OpenRun<RunScript>; permissions: ChairPermissions }) {
   const live = useRun(open)
   const { state } = live
+  const { script } = open
   const now = useNow(live.now)
   const [picker, setPicker] = useState<HairUnderProduct>()
-  const [incident, setIncident] = useState<'choose' | Incident>()
+  const [dialog, setDialog] = useState<'happened' | 'wayOut'>()
   useAwake()
   useOffline()
-  const expected = expectedRun(open.script, state, now)
+  const mayTell = permissions.tell
+  const tell = mayTell ? live.tell : undefined
+  const expected = expectedRun(script, state, now)
   const pressing = expected.deadlines.filter(({ at }) => at - now < CALL_MS)
   useAlarm(pressing.map(({ putInBy, stepId }) => `${putInBy} ${stepId}`))
   const next = expected.steps.filter(({ status }) => status === 'begun' || status === 'waiting').sort((a, b) => Number(b.status === 'begun') - Number(a.status === 'begun') || a.from - b.from)
-  const over = state.endedAt !== undefined
+  const over = state.endedAt !== undefined || next.length === 0
+  const people = [...script.people, ...state.joined]
+  const late = expected.deadlines.filter((deadline) => deadline.late > 0 && deadline.at - now >= CALL_MS)
+  const toCheck = script.steps.findLast(({ id, kind, pieces }) => kind === 'apply' && pieces.length > 1 && state.steps.get(id)?.status === 'done' && !state.steps.get(id)!.crossChecked)
+  const zones = runZones(script, state)
+  const zoneOnMap = zones.findLast(({ status }) => status !== 'waiting' && status !== 'out') ?? zones.find(({ status }) => status === 'waiting') ?? zones.at(-1)
 
   return (
     <Box sx={{ minHeight: '100dvh', display: 'flex', flexDirection: 'column' }}>
-      <Bar open={open} live={live} finish={expected.finish} behind={expected.behind} mayTell={mayTell} />
+      <Bar open={open} live={live} finish={expected.finish} behind={expected.behind} causes={expected.causes} mayTell={mayTell} />
       {live.refused && <Alert severity="warning">Not taken by the server yet: {live.refused} It is kept on this device.</Alert>}
       {pressing.map((deadline) => (
         <Call key={`${deadline.putInBy} ${deadline.stepId}`} deadline={deadline} steps={expected.steps} now={now} />
       ))}
+      {(late.length > 0 || expected.behind >= OFFER_FROM_MS) && !over && (
+        <Alert
+          severity="warning"
+          action={
+            mayTell && (
+              <Button color="inherit" sx={{ minHeight: 44 }} onClick={() => setDialog('wayOut')}>
+                Find a way
+              </Button>
+            )
+          }
+        >
+          {late.length === 0
+            ? `As it goes, it is done ${Math.round(expected.behind / 60_000)} min later than planned.`
+            : `As it goes, ${late.length === 1 ? 'one longest time' : `${late.length} longest times`} would be passed, the first by ${Math.ceil(late[0]!.late / 60_000)} min at ${clockTime(late[0]!.at)}.`}
+        </Alert>
+      )}
       <Box sx={{ flex: 1, display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 5fr) minmax(0, 4fr)' } }}>
         <Box sx={{ p: { xs: 1.5, sm: 2 } }}>
-          {over || next.length === 0 ? <Over live={live} mayTell={mayTell} open={open} /> : <Next expected={next[0]!} people={open.script.people} live={live} now={now} mayTell={mayTell} />}
-          {!over && next[1] && <Then expected={next[1]} people={open.script.people} />}
-          {mayTell && (
+          {over ? <Over live={live} mayTell={mayTell} mayRecord={permissions.record} open={open} /> : <NextStep expected={next[0]!} people={people} live={live} now={now} mayTell={mayTell} />}
+          {!over && next[1] && <Then expected={next[1]} people={people} onHand={mayTell && next[1].status === 'waiting' ? (personId) => live.tell({ kind: 'handed', stepId: next[1]!.step.id, personId }) : undefined} />}
+          {!over && mayTell && toCheck && <CrossCheck step={toCheck} onTell={(note) => live.tell({ kind: 'crossChecked', stepId: toCheck.id, ...(note && { note }) })} />}
+          {mayTell && state.endedAt === undefined && (
             <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1, mt: 2 }}>
               <Button variant="outlined" color="inherit" sx={TALL} disabled={!state.last} onClick={() => live.tell({ kind: 'undone', undoes: state.last!.id })}>
-                Take back{state.last ? `: ${lastWords(state.last, open.script)}` : ''}
+                Take back{state.last ? `: ${lastWords(state.last, script)}` : ''}
               </Button>
-              <Button variant="outlined" color="inherit" sx={TALL} onClick={() => setIncident('choose')}>
+              <Button variant="outlined" color="inherit" sx={TALL} onClick={() => setDialog('happened')}>
                 Something happened
               </Button>
             </Box>
           )}
         </Box>
         <Box sx={{ borderLeft: { md: LINE }, borderTop: { xs: LINE, md: 'none' } }}>
-          <Hair script={open.script} state={state} expected={expected} now={now} mayTell={mayTell} onCheck={setPicker} onAgain={(stepId) => live.tell({ kind: 'reapplied', stepId })} />
+          {zoneOnMap && <RunHead map={open.map} zones={zones} stageId={zoneOnMap.stageId} now={now} />}
+          <Hair open={open} state={state} expected={expected} now={now} tell={tell} onCheck={setPicker} />
+          <Bowls script={script} formulas={open.formulas} state={state} now={now} tell={tell} />
         </Box>
       </Box>
       {picker && (
@@ -75,12 +114,22 @@ export function ChairPage({ open, mayTell }: { open: OpenRun<RunScript>; mayTell
           }}
         />
       )}
-      {incident && <IncidentDialog incident={incident} onChoose={setIncident} onClose={() => setIncident(undefined)} onTell={(kind) => live.tell({ kind: 'incident', incident: kind, ...(next[0] && { stepId: next[0].step.id }) })} />}
+      {dialog === 'happened' && <Happened stepId={next[0]?.step.id} tell={live.tell} onClose={() => setDialog(undefined)} />}
+      {dialog === 'wayOut' && (
+        <WayOut
+          script={script}
+          state={state}
+          now={now}
+          onClose={() => setDialog(undefined)}
+          onTake={({ steps, joins }) => {
+            live.tell({ kind: 'replanned', steps, ...(joins && { joins }) })
+            setDialog(undefined)
+          }}
+        />
+      )}
     </Box>
   )
 }
-
-const TALL = { minHeight: 56, fontSize: '1rem', lineHeight: 1.2 } as const
 
 /** The clock, a second at a time. */
 function useNow(read: () => number): number {
@@ -95,20 +144,16 @@ function useNow(read: () => number): number {
 /** A minute a second. */
 const DEMO_PACE = 60
 
-/** A button that has just taken another's place is not to be hit by a second tap, nor by one that another device was quicker than; it looks as ever meanwhile. ms; our estimate. */
-const REST_MS = 400
-
-/** Whether what is shown has stood for a moment. */
-function useRested(shown: string): boolean {
-  const [stood, setStood] = useState<string>()
-  useEffect(() => {
-    const timer = setTimeout(() => setStood(shown), REST_MS)
-    return () => clearTimeout(timer)
-  }, [shown])
-  return stood === shown
+interface BarProps {
+  open: OpenRun<RunScript>
+  live: LiveRun
+  finish: number
+  behind: number
+  causes: readonly Cause[]
+  mayTell: boolean
 }
 
-function Bar({ open, live, finish, behind, mayTell }: { open: OpenRun<RunScript>; live: LiveRun; finish: number; behind: number; mayTell: boolean }) {
+function Bar({ open, live, finish, behind, causes, mayTell }: BarProps) {
   const late = Math.round(behind / 60_000)
   return (
     <Box component="header" sx={{ display: 'flex', alignItems: 'center', columnGap: 2, flexWrap: 'wrap', px: 2, py: 1, borderBottom: LINE, bgcolor: 'background.paper' }}>
@@ -118,10 +163,17 @@ function Bar({ open, live, finish, behind, mayTell }: { open: OpenRun<RunScript>
         </Link>{' '}
         · {open.planName}
       </Typography>
-      <Typography sx={{ fontSize: '1.05rem' }}>
-        done at <strong suppressHydrationWarning>{clockTime(finish)}</strong>
-        {live.state.startedAt !== undefined && late !== 0 && ` · ${Math.abs(late)} min ${late > 0 ? 'later' : 'sooner'} than planned`}
-      </Typography>
+      <Box>
+        <Typography sx={{ fontSize: '1.05rem' }}>
+          done at <strong suppressHydrationWarning>{clockTime(finish)}</strong>
+          {live.state.startedAt !== undefined && late !== 0 && ` · ${Math.abs(late)} min ${late > 0 ? 'later' : 'sooner'} than planned`}
+        </Typography>
+        {late !== 0 && causes.length > 0 && (
+          <Typography variant="body2" color="textSecondary">
+            {causes.slice(0, 2).map(causeWords).join('; ')}
+          </Typography>
+        )}
+      </Box>
       {open.demo && mayTell && (
         <Button variant="outlined" color="inherit" aria-pressed={live.state.clock.pace > 1} onClick={() => live.tell({ kind: 'pace', value: live.state.clock.pace > 1 ? 1 : DEMO_PACE })}>
           Demo: {live.state.clock.pace > 1 ? 'time as it is' : `${DEMO_PACE} × as fast`}
@@ -134,6 +186,8 @@ function Bar({ open, live, finish, behind, mayTell }: { open: OpenRun<RunScript>
   )
 }
 
+const causeWords = ({ step, by }: Cause): string => `${step ? taskWords(step) : 'Held up'}: ${Math.max(1, Math.round(Math.abs(by) / 60_000))} min ${step ? (by > 0 ? 'longer' : 'shorter') : ''}`.trim()
+
 function Call({ deadline: { at, stepId }, steps, now }: { deadline: Deadline; steps: readonly ExpectedStep[]; now: number }) {
   const out = steps.find(({ step }) => step.id === stepId)!
   return (
@@ -145,157 +199,31 @@ function Call({ deadline: { at, stepId }, steps, now }: { deadline: Deadline; st
   )
 }
 
-interface StepProps {
-  expected: ExpectedStep
-  people: RunScript['people']
+const KIND_WORDS: Record<RunEventKind, string> = {
+  begun: 'begun',
+  done: 'done',
+  skipped: 'skipped',
+  counted: 'counted',
+  extra: 'one not planned',
+  crossChecked: 'cross-checked',
+  handed: 'handed over',
+  seen: 'level seen',
+  reapplied: 'applied again',
+  misted: 'misted',
+  warmed: 'warmed',
+  bowlEmpty: 'bowl empty',
+  bowlMixed: 'another bowl',
+  thinned: 'developer added',
+  changed: 'other strength',
+  incident: 'what happened',
+  delayed: 'held up',
+  replanned: 'another way',
+  pace: '',
+  undone: '',
+  ended: 'the end',
 }
 
-const nameOf = (people: RunScript['people'], id: string) => people.find((person) => person.id === id)?.name ?? ''
-
-function Next({ expected: { step, status, from, to }, people, live, now, mayTell }: StepProps & { live: LiveRun; now: number; mayTell: boolean }) {
-  const { counted } = live.state.steps.get(step.id) ?? WAITING
-  const pieces = step.pieces.length
-  const rested = useRested(`${step.id} ${status}`)
-  return (
-    <Box component="section" aria-label="Next step" sx={{ p: 2, border: '2px solid', borderColor: 'text.primary', borderRadius: 1, bgcolor: 'background.paper' }}>
-      <Typography color="textSecondary">
-        {status === 'begun' ? 'Now' : 'Next'}
-        {people.length > 1 && ` · ${nameOf(people, step.personId)}`}
-        {status === 'waiting' && from - now > 60_000 && ` · from ${clockTime(from)}`}
-      </Typography>
-      <Typography sx={{ fontSize: { xs: '1.7rem', sm: '2.1rem' }, fontWeight: 600, lineHeight: 1.15, my: 0.5 }}>{taskWords(step)}</Typography>
-      <Typography sx={{ fontSize: '1.2rem' }}>
-        {status === 'begun' ? `${running(now - from)} of about ${Math.max(1, Math.round(step.seconds / 60))} min` : `about ${Math.max(1, Math.round(step.seconds / 60))} min, to ${clockTime(to)}`}
-      </Typography>
-      {pieces > 0 && status === 'begun' && (
-        <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mt: 1.5 }}>
-          <Typography sx={{ fontSize: '2rem', fontWeight: 600, minWidth: 110 }} aria-live="polite">
-            {counted} / {pieces}
-          </Typography>
-          {mayTell && (
-            <Button variant="outlined" color="inherit" sx={{ ...TALL, minHeight: 72, flex: 1, fontSize: '1.2rem' }} disabled={counted >= pieces} onClick={() => live.tell({ kind: 'counted', stepId: step.id, value: counted + 1 })}>
-              One more {step.kind === 'takeOut' ? 'out' : 'in'}
-            </Button>
-          )}
-        </Box>
-      )}
-      {mayTell && (
-        <Box sx={{ display: 'grid', gridTemplateColumns: '3fr 1fr', gap: 1, mt: 2 }}>
-          {status === 'begun' ? (
-            <Button variant="contained" sx={{ ...TALL, minHeight: 80, fontSize: '1.4rem', '&.Mui-disabled': { bgcolor: 'primary.main', color: 'primary.contrastText' } }} disabled={!rested} onClick={() => live.tell({ kind: 'done', stepId: step.id })}>
-              Done
-            </Button>
-          ) : (
-            <Button variant="contained" sx={{ ...TALL, minHeight: 80, fontSize: '1.4rem', '&.Mui-disabled': { bgcolor: 'primary.main', color: 'primary.contrastText' } }} disabled={!rested} onClick={() => live.tell({ kind: 'begun', stepId: step.id })}>
-              Begin
-            </Button>
-          )}
-          <Button variant="outlined" color="inherit" sx={{ ...TALL, minHeight: 80, '&.Mui-disabled': { color: 'inherit', borderColor: 'currentcolor' } }} disabled={!rested} onClick={() => live.tell({ kind: 'skipped', stepId: step.id })}>
-            Skip
-          </Button>
-        </Box>
-      )}
-    </Box>
-  )
-}
-
-function Then({ expected: { step, from, status }, people }: StepProps) {
-  return (
-    <Box component="section" aria-label="Then" sx={{ px: 2, py: 1.25, border: LINE, borderRadius: 1, mt: 1.5 }}>
-      <Typography color="textSecondary" variant="body2">
-        {status === 'begun' ? 'Meanwhile' : 'Then'}
-        {people.length > 1 && ` · ${nameOf(people, step.personId)}`} · {clockTime(from)}
-      </Typography>
-      <Typography sx={{ fontSize: '1.35rem', fontWeight: 600 }}>{taskWords(step)}</Typography>
-    </Box>
-  )
-}
-
-function Over({ live, mayTell, open: { script, planId } }: { live: LiveRun; mayTell: boolean; open: OpenRun<RunScript> }) {
-  const { planned, actual, steps, levels } = runOutcome(script, live.state)
-  return (
-    <Box component="section" aria-label="Next step" sx={{ p: 2, border: '2px solid', borderColor: 'text.primary', borderRadius: 1, bgcolor: 'background.paper' }}>
-      <Typography sx={{ fontSize: '1.7rem', fontWeight: 600 }}>{live.state.endedAt === undefined ? 'All steps are done.' : 'This visit is over.'}</Typography>
-      {live.state.endedAt === undefined && mayTell && (
-        <Button variant="contained" sx={{ ...TALL, minHeight: 80, my: 2 }} fullWidth onClick={() => live.tell({ kind: 'ended' })}>
-          End the visit
-        </Button>
-      )}
-      <Typography sx={{ mt: 1 }}>
-        Planned {duration(planned)}
-        {actual !== null && `, took ${duration(actual)}`}.
-      </Typography>
-      <Box component="table" sx={{ width: '100%', borderCollapse: 'collapse', my: 1, '& td, & th': { textAlign: 'left', py: 0.25, fontVariantNumeric: 'tabular-nums' }, '& td + td, & th + th': { textAlign: 'right' } }}>
-        <thead>
-          <tr>
-            <th>Step</th>
-            <th>planned</th>
-            <th>took</th>
-          </tr>
-        </thead>
-        <tbody>
-          {steps.map((step) => (
-            <tr key={step.id}>
-              <td>{taskWords(step)}</td>
-              <td>{duration(step.planned)}</td>
-              <td>{step.skipped ? 'skipped' : step.actual === null ? '–' : duration(step.actual)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </Box>
-      {levels.map(({ about, seen, minute, expected }, i) => (
-        <Typography key={i} variant="body2">
-          {about}: seen {seen} after {duration(minute)}
-          {expected && `, expected ${tenth(expected.low)}–${tenth(expected.high)} when it comes out`}
-        </Typography>
-      ))}
-      <Typography sx={{ mt: 1 }}>
-        <Link href={`/plans/${planId}`} style={{ color: 'inherit' }}>
-          Back to the plan
-        </Link>
-      </Typography>
-    </Box>
-  )
-}
-
-const KIND_WORDS = { pace: '', begun: 'begun', done: 'done', skipped: 'skipped', counted: 'counted', seen: 'level seen', reapplied: 'applied again', incident: 'what happened', undone: '', ended: 'the end' } as const
-
-function lastWords({ kind, stepId, value }: NonNullable<LiveRun['state']['last']>, script: RunScript): string {
+function lastWords({ kind, stepId, formulaId, value }: NonNullable<LiveRun['state']['last']>, script: RunScript): string {
   const step = script.steps.find(({ id }) => id === stepId)
-  return `${KIND_WORDS[kind]}${kind === 'counted' || kind === 'seen' ? ` ${value}` : ''}${step ? `, ${taskWords(step)}` : ''}`
-}
-
-function IncidentDialog({ incident, onChoose, onClose, onTell }: { incident: 'choose' | Incident; onChoose: (incident: Incident) => void; onClose: () => void; onTell: (incident: Incident) => void }) {
-  return (
-    <Dialog open onClose={onClose} maxWidth="sm" aria-labelledby="incident-title">
-      <DialogTitle id="incident-title">{incident === 'choose' ? 'What happened?' : INCIDENT_WORDS[incident].name}</DialogTitle>
-      <DialogContent>
-        {incident === 'choose' ? (
-          <Box sx={{ display: 'grid', gap: 1 }}>
-            {INCIDENTS.map((one) => (
-              <Button
-                key={one}
-                variant="outlined"
-                color={one === 'burning' || one === 'breakage' ? 'error' : 'inherit'}
-                sx={TALL}
-                onClick={() => {
-                  onTell(one)
-                  onChoose(one)
-                }}
-              >
-                {INCIDENT_WORDS[one].name}
-              </Button>
-            ))}
-          </Box>
-        ) : (
-          <Typography sx={{ fontSize: '1.15rem' }}>{INCIDENT_WORDS[incident].mend} It is in the log with its time.</Typography>
-        )}
-      </DialogContent>
-      <DialogActions>
-        <Button color="inherit" sx={TALL} onClick={onClose}>
-          {incident === 'choose' ? 'Cancel' : 'Close'}
-        </Button>
-      </DialogActions>
-    </Dialog>
-  )
+  return [KIND_WORDS[kind] + (kind === 'counted' || kind === 'seen' ? ` ${value}` : ''), step ? taskWords(step) : formulaId].filter(Boolean).join(', ')
 }

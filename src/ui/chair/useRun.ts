@@ -6,7 +6,7 @@ import type { KeptRunEvent, OpenRun, RunEvent } from '@/core/model'
 import { foldRun, shownAt, type RunScript, type RunState } from '@/core/run'
 import { callApi, OfflineError } from '../hooks/api'
 
-type Told = Pick<RunEvent, 'kind'> & Partial<Pick<RunEvent, 'stepId' | 'value' | 'incident' | 'note' | 'undoes'>>
+type Told = Pick<RunEvent, 'kind'> & Partial<Omit<RunEvent, 'id' | 'kind' | 'deviceId' | 'deviceSeq' | 'deviceTime' | 'offsetMs'>>
 
 export interface LiveRun {
   state: RunState

@@ -9,5 +9,5 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
   const { id } = await params
   const member = await memberFor(`/runs/${id}`)
   const open = await readFor(openRun(member, id))
-  return <Chair key={id} open={open} mayTell={may(member, 'mix')} />
+  return <Chair key={id} open={open} permissions={{ tell: may(member, 'mix'), record: may(member, 'write') }} />
 }

@@ -1,0 +1,78 @@
+import type { RunFormula } from '../model'
+import { dilutionFactor, NEAR_ENOUGH, RATE_VARIATION } from '../process'
+import { combinedSigma, rangeOf, type Range } from '../quantity'
+import type { CurvePoint } from '../schedule'
+import { WAITING, type RunState } from './fold'
+import { zoneOfStep, type RunScript, type ScriptStep } from './script'
+
+/** The hair of one step while it is under product. */
+export interface UnderProduct {
+  /** Mean level now, from its curve and from what was read on it; undefined where nothing lifts. */
+  level: Range | undefined
+  /** When it should be near its goal, ms; undefined where its curve does not get there. */
+  ready: number | undefined
+  /** How fast it lifts against what was expected, 1 as expected; its spread is that of a logarithm. */
+  speed: { factor: number; sigma: number }
+}
+
+const SIGMA = combinedSigma([RATE_VARIATION])
+/** How far a level read by eye may be off. Common practice: half a level. */
+const READING_LEVELS = 0.5
+const MINUTE = 60_000
+
+/**
+ * What hair shows by now. Where it was looked at, the level read moves the speed it is taken to lift at, weighed against what is usual from head to head
+ * (normal distributions of the logarithm of the speed), so one look does not overturn what is known and several do.
+ */
+export function underProduct({ script, formulas }: { script: RunScript; formulas: readonly RunFormula[] }, state: RunState, step: ScriptStep, now: number): UnderProduct {
+  const zone = zoneOfStep(script, step)
+  const { begunAt = now, seen } = state.steps.get(step.id) ?? WAITING
+  const planned = { factor: strengthOf(formulas, state, step, begunAt), sigma: SIGMA }
+  const first = zone?.curve[0]
+  if (!zone || !first) return { level: undefined, ready: undefined, speed: planned }
+  const curve = zone.curve.map(({ minute, ...rest }) => ({ minute: minute - first.minute, ...rest }))
+  const speed = seen.reduce((known, { level, at }) => learnt(known, curve, level, (at - begunAt) / MINUTE), planned)
+  const minutes = (now - begunAt) / MINUTE
+  const { low, high } = rangeOf(speed.factor, 0, speed.sigma)
+  const near = minuteFor(curve, zone.goal - NEAR_ENOUGH)
+  return {
+    level: { low: levelAt(curve, minutes * low), expected: levelAt(curve, minutes * speed.factor), high: levelAt(curve, minutes * high) },
+    ready: near === undefined ? undefined : begunAt + (near / speed.factor) * MINUTE,
+    speed,
+  }
+}
+
+/** A formula that is mixed with other developer than planned lifts what it is put on from then at another speed. */
+function strengthOf(formulas: readonly RunFormula[], { bowls }: RunState, { pieces }: ScriptStep, begunAt: number): number {
+  const formulaId = pieces[0]?.formulaId ?? ''
+  const changed = bowls.get(formulaId)?.vol
+  const planned = formulas.find(({ id }) => id === formulaId)?.developerVol
+  return changed && planned && changed.at <= begunAt ? dilutionFactor(changed.vol / planned) : 1
+}
+
+function learnt(known: UnderProduct['speed'], curve: readonly CurvePoint[], level: number, minutes: number): UnderProduct['speed'] {
+  const as = minuteFor(curve, level)
+  // Before it lifts, and where it is lighter than it is thought it can become, a look says nothing of its speed.
+  if (as === undefined || as <= 0 || minutes <= 0) return known
+  const slope = (levelAt(curve, as + 1) - levelAt(curve, as - 1)) / 2
+  if (slope <= 0) return known
+  const reading = READING_LEVELS / (slope * as)
+  const weight = known.sigma ** 2 / (known.sigma ** 2 + reading ** 2)
+  return { factor: Math.exp((1 - weight) * Math.log(known.factor) + weight * Math.log(as / minutes)), sigma: known.sigma * Math.sqrt(1 - weight) }
+}
+
+function levelAt(curve: readonly CurvePoint[], minute: number): number {
+  const after = curve.findIndex((point) => point.minute >= minute)
+  if (after <= 0) return (after === 0 ? curve[0]! : curve.at(-1)!).mean
+  const [one, other] = [curve[after - 1]!, curve[after]!]
+  return one.mean + ((minute - one.minute) / (other.minute - one.minute)) * (other.mean - one.mean)
+}
+
+/** When the mean first comes to a level, min. */
+function minuteFor(curve: readonly CurvePoint[], level: number): number | undefined {
+  const after = curve.findIndex(({ mean }) => mean >= level)
+  if (after < 0) return undefined
+  if (after === 0) return curve[0]!.minute
+  const [one, other] = [curve[after - 1]!, curve[after]!]
+  return one.minute + ((level - one.mean) / (other.mean - one.mean)) * (other.minute - one.minute)
+}
