@@ -4,6 +4,7 @@ import type { KeptRunEvent, OpenRun } from '@/core/model'
 import type { RunScript } from '@/core/run'
 import { deviceOf, servicePlanOf, type Device } from '../support/server'
 import { clean, press, url, windows } from './browser'
+import { doStep, inStep, nextStep, tap } from './visit'
 
 jest.setTimeout(120_000)
 
@@ -30,29 +31,6 @@ async function chair(id: string, device = oriel, size = { width: 1024, height: 7
   await page.waitForSelector('[aria-label="Next step"]')
   return page
 }
-const inStep = (page: Page) => page.waitForFunction(() => document.querySelector('header [role="status"]')?.textContent === 'in step')
-const nextStep = (page: Page) => page.$eval('[aria-label="Next step"]', ({ textContent }) => textContent ?? '')
-/** Begins and ends a step. */
-async function doStep(page: Page): Promise<void> {
-  await press(page, 'Begin')
-  await press(page, 'Done')
-}
-/** Taps a button of the next step as soon as it can be tapped, unless another device was quicker; then waits for what either tap comes to. */
-async function tap(page: Page, name: string, then: 'Now' | 'Next'): Promise<void> {
-  await page.waitForFunction(
-    (wanted, begins) => {
-      const card = document.querySelector('[aria-label="Next step"]')!
-      const button = [...card.querySelectorAll('button')].find(({ textContent, disabled }) => textContent === wanted && !disabled)
-      button?.click()
-      return button !== undefined || card.textContent?.startsWith(begins)
-    },
-    {},
-    name,
-    then,
-  )
-  await page.waitForFunction((begins) => document.querySelector('[aria-label="Next step"]')?.textContent?.startsWith(begins), {}, then)
-}
-
 describe('at the chair', () => {
   it('goes from step to step, counts foils, times the hair under product, keeps what is seen, and takes back', async () => {
     const id = await newRun()

@@ -1,0 +1,28 @@
+import type { Page } from 'puppeteer-core'
+import { press } from './browser'
+
+/** What tests of a visit do and read on its page. */
+export const nextStep = (page: Page) => page.$eval('[aria-label="Next step"]', ({ textContent }) => textContent ?? '')
+export const inStep = (page: Page) => page.waitForFunction(() => document.querySelector('header [role="status"]')?.textContent === 'in step')
+
+/** Begins and ends a step. */
+export async function doStep(page: Page): Promise<void> {
+  await press(page, 'Begin')
+  await press(page, 'Done')
+}
+
+/** Taps a button of the next step as soon as it can be tapped, unless another device was quicker; then waits for what either tap comes to. */
+export async function tap(page: Page, name: string, then: 'Now' | 'Next'): Promise<void> {
+  await page.waitForFunction(
+    (wanted, begins) => {
+      const card = document.querySelector('[aria-label="Next step"]')!
+      const button = [...card.querySelectorAll('button')].find(({ textContent, disabled }) => textContent === wanted && !disabled)
+      button?.click()
+      return button !== undefined || card.textContent?.startsWith(begins)
+    },
+    {},
+    name,
+    then,
+  )
+  await page.waitForFunction((begins) => document.querySelector('[aria-label="Next step"]')?.textContent?.startsWith(begins), {}, then)
+}
