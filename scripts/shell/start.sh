@@ -1,6 +1,12 @@
 # ./falto start and ./falto stop.
 
 start_falto() {
+  local lan=
+  case "${1:-}" in
+    --lan) lan=yes ;;
+    '') ;;
+    *) die "start knows --lan and nothing else; there was \"$1\"." ;;
+  esac
   ensure_postgres
   choose_home
   exec 9>"$HOME_DIR/lock"
@@ -21,6 +27,12 @@ start_falto() {
   port=$(free_port "$wanted")
   [ "$port" = "$wanted" ] || say "port $wanted is taken by another program; Falto uses $port."
   export BETTER_AUTH_URL="http://127.0.0.1:$port"
+  if [ -n "$lan" ]; then
+    local lan_port
+    lan_port=$(free_port "${FALTO_LAN_PORT:-4443}")
+    FALTO_LAN_ORIGINS=$(node --import tsx scripts/lan.ts origins "$lan_port") || die "it was not started for the local network."
+    export FALTO_LAN_ORIGINS
+  fi
   node --import tsx src/db/migrate.ts
   say "$(node --import tsx scripts/seed.ts)"
   ensure_build
@@ -33,6 +45,11 @@ start_falto() {
     sleep 0.2
   done
   printf '%s' "$BETTER_AUTH_URL" >"$HOME_DIR/url"
+  if [ -n "$lan" ]; then
+    node --import tsx scripts/lan.ts serve "$lan_port" "$HOME_DIR" "$BETTER_AUTH_URL" >>"$HOME_DIR/server.log" 2>&1 9>&- &
+    LAN=$!
+    say "for tablets in this network: $(printf '%s' "$FALTO_LAN_ORIGINS" | paste -sd' '). Its certificate is this machine's own; docs/guide.md says how a tablet is told to trust it."
+  fi
   say "ready at $BETTER_AUTH_URL (Ctrl-C stops it)"
   wait "$SERVER" || die "the server ended unexpectedly; see $HOME_DIR/server.log."
 }
@@ -53,6 +70,7 @@ clear_leftovers() {
 
 finish() {
   trap '' INT TERM
+  if [ -n "${LAN:-}" ]; then kill "$LAN" 2>/dev/null || true; fi
   if [ -n "${SERVER:-}" ]; then
     kill "$SERVER" 2>/dev/null || true
     wait "$SERVER" 2>/dev/null || true
