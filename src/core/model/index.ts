@@ -3,6 +3,7 @@
  * (cm, cm², g, s). Angles in documents are degrees, because people read them.
  */
 export * from './advice'
+export * from './booking'
 export * from './catalogue'
 export * from './caution'
 export * from './exchange'

@@ -106,10 +106,14 @@ const CURVE_PIECES = 5
 
 const HANDS_SIGMA = combinedSigma([SECONDS_VARIATION])
 
+/** What one plan's visit asks for, whoever does it. */
+export const visitFor = (plan: FaltoPlan, computed: ComputedStages, { canvas, roomCelsius = ROOM_CELSIUS, order }: Omit<ClockOptions, 'crew'>, process = createProcess(plan, computed.head, canvas, roomCelsius)): Visit =>
+  visitOf(plan, chunksOf(plan, computed, process, order))
+
 /** Who does what when for one plan, and what it comes to. @throws Error when nobody of the crew can do something */
-export function clockFor(plan: FaltoPlan, computed: ComputedStages, { crew, canvas, roomCelsius = ROOM_CELSIUS, order }: ClockOptions): Clock {
-  const process = createProcess(plan, computed.head, canvas, roomCelsius)
-  const visit = visitOf(plan, chunksOf(plan, computed, process, order))
+export function clockFor(plan: FaltoPlan, computed: ComputedStages, { crew, ...options }: ClockOptions): Clock {
+  const process = createProcess(plan, computed.head, options.canvas, options.roomCelsius)
+  const visit = visitFor(plan, computed, options, process)
   const prepared = prepare({ ...visit, ...crew })
   const schedule = findSchedule(prepared)
   return read(plan, process, visit, prepared, schedule)

@@ -118,13 +118,14 @@ export const salonRates = pgTable('salon_rates', {
   revision: integer('revision').notNull().default(1),
 })
 
-/** The day for which a plan is booked. */
+/** The day for which a plan is booked, and when she comes, min after midnight as clocks in the salon show, where that is known. */
 export const booking = pgTable(
   'booking',
   {
     salonId: uuid('salon_id').notNull(),
     planId: uuid('plan_id').notNull(),
     on: date('on').notNull(),
+    arrives: integer('arrives'),
     staffId: uuid('staff_id').notNull(),
     at: moment('at').notNull().defaultNow(),
   },

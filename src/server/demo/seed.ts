@@ -14,8 +14,8 @@ import { DEMO_HEADS, type DemoHead } from './heads'
 import { DEMO_CHECKS, DEMO_CONSENTS, daysBefore, demoSignature } from './records'
 import { DEMO_CLIENTS, DEMO_SALON, DEMO_STAFF } from './scenario'
 
-/** Plans that are booked, and in how many days. */
-const BOOKED_IN_DAYS: Record<string, number> = { 'tamsin-quill': 0, 'maren-hale-abara': 3 }
+/** Plans that are booked: in how many days, and when, min after midnight. */
+const BOOKED: Record<string, { inDays: number; arrives: number }> = { 'tamsin-quill': { inDays: 0, arrives: 570 }, 'maren-hale-abara': { inDays: 3, arrives: 600 }, 'ysolde-marchbanks': { inDays: 3, arrives: 810 } }
 
 /** Whose plan was carried out at the visit on record. */
 const CARRIED_OUT = 'ysolde-marchbanks'
@@ -75,8 +75,8 @@ async function seedClient(tx: Transaction, salonId: string, [owner, colourist]: 
   const document = onShelf({ ...planned.plan(newId), head: demo.head, hair }, DEMO_CATALOGUE, STARTING_RATES)
   await tx.insert(plan).values({ salonId, id: planId, clientId, name: document.name, document })
   await tx.insert(planVersion).values({ salonId, planId, number: 1, label: 'Demo', document, staffId: owner! })
-  const booked = BOOKED_IN_DAYS[demo.key]
-  if (booked !== undefined) await tx.insert(booking).values({ salonId, planId, on: daysBefore(today(), -booked), staffId: owner! })
+  const booked = BOOKED[demo.key]
+  if (booked) await tx.insert(booking).values({ salonId, planId, on: daysBefore(today(), -booked.inDays), arrives: booked.arrives, staffId: owner! })
   if (demo.key !== CARRIED_OUT) return
   const visitId = newId()
   await tx.insert(visit).values({ salonId, clientId, id: visitId, planId, planVersion: 1, on, staffId: colourist! })

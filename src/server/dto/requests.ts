@@ -245,9 +245,13 @@ export class SalonRatesDto {
   @Counting() baseRevision!: number
 }
 
+const MINUTE_OF_DAY: Limit = { min: 0, max: 1439, unit: 'min' }
+
 export class BookingDto {
   /** Left out: not booked any more. */
   @MayBeAbsent() @Day() on?: string
+  /** When she comes, min after midnight; left out: as it was. */
+  @MayBeAbsent() @InRange(MINUTE_OF_DAY) arrives?: number
 }
 
 export class ScaleCommandDto {

@@ -1,12 +1,11 @@
-/** What the salon charges and pays, and for which days plans are booked. */
-import { and, eq } from 'drizzle-orm'
+/** What the salon charges and pays. */
+import { eq } from 'drizzle-orm'
 import { STARTING_RATES } from '@/core/money'
 import type { SalonRates } from '@/core/model'
-import { booking, database, salonRates } from '@/db'
+import { database, salonRates } from '@/db'
 import { require, type StaffMember } from '../auth'
-import type { BookingDto, SalonRatesDto } from '../dto'
+import type { SalonRatesDto } from '../dto'
 import { AppError } from '../errors'
-import { findPlan } from '../plans'
 
 export async function ratesOf(member: StaffMember): Promise<SalonRates> {
   const [found] = await database().select().from(salonRates).where(eq(salonRates.salonId, member.salonId))
@@ -23,18 +22,4 @@ export async function saveRates(member: StaffMember, { rates, baseRevision }: Sa
     await tx.insert(salonRates).values({ salonId: member.salonId, rates, revision }).onConflictDoUpdate({ target: salonRates.salonId, set: { rates, revision } })
     return { rates, revision }
   })
-}
-
-export async function bookingOf(member: StaffMember, planId: string): Promise<string | null> {
-  const [found] = await database().select({ on: booking.on }).from(booking).where(and(eq(booking.salonId, member.salonId), eq(booking.planId, planId)))
-  return found?.on ?? null
-}
-
-/** Books a plan for a day, or for none. */
-export async function bookPlan(member: StaffMember, planId: string, { on }: BookingDto): Promise<object> {
-  require(member, 'write')
-  await findPlan(member, planId)
-  if (on) await database().insert(booking).values({ salonId: member.salonId, planId, on, staffId: member.id }).onConflictDoUpdate({ target: [booking.salonId, booking.planId], set: { on, staffId: member.id, at: new Date() } })
-  else await database().delete(booking).where(and(eq(booking.salonId, member.salonId), eq(booking.planId, planId)))
-  return {}
 }

@@ -7,13 +7,14 @@ import { computePlan } from '@/core/pipeline'
 import { newPlanDocument, onShelf, planFromService, proposePlan, type Person } from '@/core/services'
 import { cautionAcknowledgement, database } from '@/db'
 import { require, type StaffMember } from '../auth'
+import { bookingOf } from '../bookings'
 import { careCautionsOf } from '../care'
 import { findClient } from '../clients'
 import { lastVisitOf, newestConsultation } from '../consultations'
 import { PROPOSED, type AcknowledgementDto, type NewPlanDto } from '../dto'
 import { AppError, invalidAt } from '../errors'
 import { mixesOf } from '../mixes'
-import { bookingOf, ratesOf } from '../money'
+import { ratesOf } from '../money'
 import { findPlan, insertPlan, openPlan } from '../plans'
 import { catalogueOf } from '../shelf'
 
@@ -52,15 +53,15 @@ export async function openWorkspace(member: StaffMember, id: string): Promise<Op
 /** An open plan with what the salon has to mix it from. */
 export async function openMixing(member: StaffMember, id: string) {
   const open = await openWorkspace(member, id)
-  const [catalogue, newest, rates, mixes, bookedOn] = await Promise.all([catalogueOf(member), newestConsultation(member, open.client.id), ratesOf(member), mixesOf(member, id), bookingOf(member, id)])
-  return { open, catalogue, canvas: newest?.canvas ?? null, goal: newest?.goal ?? null, rates, mixes, bookedOn }
+  const [catalogue, newest, rates, mixes, booking] = await Promise.all([catalogueOf(member), newestConsultation(member, open.client.id), ratesOf(member), mixesOf(member, id), bookingOf(member, id)])
+  return { open, catalogue, canvas: newest?.canvas ?? null, goal: newest?.goal ?? null, rates, mixes, bookedOn: booking?.on ?? null }
 }
 
 /** An open plan with what its clock depends on beside it. */
 export async function openClock(member: StaffMember, id: string) {
   const open = await openWorkspace(member, id)
-  const [newest, bookedOn] = await Promise.all([newestConsultation(member, open.client.id), bookingOf(member, id)])
-  return { open, canvas: newest?.canvas ?? null, bookedOn }
+  const [newest, booking] = await Promise.all([newestConsultation(member, open.client.id), bookingOf(member, id)])
+  return { open, canvas: newest?.canvas ?? null, booking }
 }
 
 /** Records that a member of staff has looked at a caution that this plan raises now. */

@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography'
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useState } from 'react'
 import { v7 as newId } from 'uuid'
-import { isLightener, type Canvas, type FaltoPlan, type Limit, type OpenPlan } from '@/core/model'
+import { isLightener, type Booking, type Canvas, type FaltoPlan, type Limit, type OpenPlan } from '@/core/model'
 import { ROOM_CELSIUS } from '@/core/process'
 import { ASSISTANT, SECOND_COLOURIST, withHelp, type ClockOptions, type Helper } from '@/core/schedule'
 import { swatchesOf } from '@/core/sheet'
@@ -24,14 +24,14 @@ import { Compared } from './Compared'
 import { Lanes, zoneKey } from './Lanes'
 import { Steps } from './Steps'
 import { useClock, type Comparison } from './useClock'
-import { duration, timeOfDay } from './words'
+import { duration, minuteOf, timeOfDay } from './words'
 import { ZonePanel } from './ZonePanel'
 
 /** What the Clock page opens with. */
 export interface OpenClock {
   open: OpenPlan
   canvas: Canvas | null
-  bookedOn: string | null
+  booking: Booking | null
 }
 
 /** When everything is done and by whom; below it the hair, zone by zone; beside it what would change if. */
@@ -60,13 +60,19 @@ const CELSIUS: Limit = { min: 14, max: 30, unit: '°C' }
 /** The usual step down for a weaker first bowl, vol. Common practice. */
 const WEAKER_BY = 5
 
-function Visit({ client, canvas, bookedOn }: { client: OpenPlan['client'] } & Omit<OpenClock, 'open'>) {
+function Visit({ client, canvas, booking }: { client: OpenPlan['client'] } & Omit<OpenClock, 'open'>) {
   const { store, permissions } = usePlanStore()
   const plan = usePlan((state) => state.document)
-  const [start, setStart] = useState('10:00')
+  const [start, setStart] = useState(timeOfDay('00:00', booking?.arrives ?? 600))
   const [what, setWhat] = useState<WhatIf>({ hands: [], from: 0, to: 600, celsius: ROOM_CELSIUS, order: 'planned', bowls: 'same' })
   const [chosen, setChosen] = useState<string>()
   const change = (part: Partial<WhatIf>) => setWhat({ ...what, ...part })
+  const id = usePlan((state) => state.id)
+  function beginAt(time: string) {
+    setStart(time)
+    // Kept where there is a booking to keep it with; a time that could not be kept still serves this page.
+    if (booking && permissions.write) void callApi(`/api/plans/${id}/booking`, 'PUT', { on: booking.on, arrives: minuteOf(time) }).catch(() => {})
+  }
   useKeepOnLeaving(store, permissions.write)
 
   const asked = useMemo(() => ({ plan: planFor(plan, what), options: optionsFor(what, canvas) }), [plan, what, canvas])
@@ -78,7 +84,7 @@ function Visit({ client, canvas, bookedOn }: { client: OpenPlan['client'] } & Om
 
   return (
     <Box sx={{ pb: 2 }}>
-      <ClockHeader client={client} start={start} onStart={setStart} bookedOn={bookedOn} />
+      <ClockHeader client={client} start={start} onStart={beginAt} bookedOn={booking?.on ?? null} />
       <SaveTrouble />
       <Box sx={{ height: 4 }}>{busy && <LinearProgress aria-label="Working out the clock" />}</Box>
       {answer && !answer.ok && <Alert severity="error">{answer.message}</Alert>}

@@ -20,7 +20,7 @@ interface Props {
 export const zoneKey = ({ stageId, zoneId, formulaId }: Pick<ZoneClockFigures, 'stageId' | 'zoneId' | 'formulaId'>): string => `${stageId}/${zoneId}/${formulaId}`
 
 /** Room for the names of lanes, px. */
-const NAMES = 148
+export const NAMES = 148
 const SHADES: Record<TaskKind, { bgcolor: string; color: string; border?: string }> = {
   setUp: { bgcolor: 'transparent', color: 'text.primary', border: LINE },
   mix: { bgcolor: 'background.paper', color: 'text.primary', border: '2px solid var(--mui-palette-text-secondary)' },
@@ -152,7 +152,8 @@ interface LaneProps {
   onTrack?: ((share: number) => void) | undefined
 }
 
-function Lane({ name, tall, ticks = [], children, onPress, pressed, label, onTrack }: LaneProps) {
+/** One line of a time table, with its name. */
+export function Lane({ name, tall, ticks = [], children, onPress, pressed, label, onTrack }: LaneProps) {
   return (
     <Box sx={{ display: 'flex', alignItems: 'stretch', minHeight: tall, borderBottom: ticks.length > 0 ? LINE : 'none', bgcolor: pressed ? 'action.selected' : undefined }}>
       {onPress ? (

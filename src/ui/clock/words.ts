@@ -8,9 +8,14 @@ export const taskWords = ({ kind, about }: Pick<ClockTaskFigures, 'kind' | 'abou
 
 /** A minute of the visit as the time of day. @param start HH:MM */
 export function timeOfDay(start: string, minute: number): string {
-  const [hours, minutes] = start.split(':').map(Number) as [number, number]
-  const at = Math.round(60 * hours + minutes + minute)
+  const at = Math.round(minuteOf(start) + minute)
   return `${String(Math.floor(at / 60) % 24).padStart(2, '0')}:${String(((at % 60) + 60) % 60).padStart(2, '0')}`
+}
+
+/** Minutes after midnight. @param time HH:MM */
+export function minuteOf(time: string): number {
+  const [hours, minutes] = time.split(':').map(Number) as [number, number]
+  return 60 * hours + minutes
 }
 
 /** Minutes as hours and minutes. */

@@ -45,6 +45,7 @@ export function Shell({ member, children }: Props) {
         <Typography aria-hidden sx={{ fontWeight: 700, fontSize: '1.05rem', py: 1, display: { xs: 'none', sm: 'block' } }}>
           Falto
         </Typography>
+        <RailLink href="/day" label="Day" here={path === '/day'} />
         <RailLink href="/people" label="People" here={path.startsWith('/people')} />
         {plan && <RailLink href={plan} label="Map" here={path === plan} />}
         {plan && <RailLink href={`${plan}/mix`} label="Mix" here={path === `${plan}/mix`} />}

@@ -1,5 +1,5 @@
 import { BookingDto } from '@/server/dto'
 import { readEntry, signedIn } from '@/server/http'
-import { bookPlan } from '@/server/money'
+import { bookPlan } from '@/server/bookings'
 
 export const PUT = signedIn<{ id: string }>(async (member, request, { id }) => bookPlan(member, id, await readEntry(request, BookingDto)))

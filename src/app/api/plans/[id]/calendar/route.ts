@@ -1,7 +1,7 @@
 import { calendarOf } from '@/server/documents'
 import { AppError } from '@/server/errors'
 import { signedIn } from '@/server/http'
-import { bookingOf } from '@/server/money'
+import { bookingOf } from '@/server/bookings'
 import { findClient } from '@/server/clients'
 import { findPlan } from '@/server/plans'
 
@@ -12,7 +12,7 @@ export const GET = signedIn<{ id: string }>(async (member, request, { id }) => {
   const at = new URL(request.url).searchParams.get('at') ?? ''
   if (!TIME.test(at)) throw new AppError(422, 'invalid', 'Say when the visit begins, as in 10:00.')
   const { document, clientId } = await findPlan(member, id)
-  const on = await bookingOf(member, id)
+  const on = (await bookingOf(member, id))?.on
   if (!on) throw new AppError(422, 'invalid', 'This plan is not booked for a day yet. Book it on the Mix page first.')
   const { name } = await findClient(member, clientId)
   const body = calendarOf({ planId: id, plan: document, client: name, on, at })

@@ -1,0 +1,43 @@
+import { deviceOf, servicePlanOf, type Device } from '../support/server'
+import { clean, url, windows } from './browser'
+
+jest.setTimeout(120_000)
+
+const { open } = windows()
+let oriel: Device
+beforeAll(async () => {
+  oriel = await deviceOf('oriel')
+})
+
+/** A day that no other test books anything for. */
+const ON = '2031-03-14'
+
+it('shows who comes on a day, finds a time at which one more fits in, and keeps it', async () => {
+  const first = await servicePlanOf(oriel, 'Day, first', 'scalpToTip')
+  const second = await servicePlanOf(oriel, 'Day, second', 'topAndSides')
+  expect((await oriel.call('PUT', `/api/plans/${first}/booking`, { on: ON, arrives: 600 })).status).toBe(200)
+  expect((await oriel.call('PUT', `/api/plans/${second}/booking`, { on: ON })).status).toBe(200)
+  const page = await open(oriel)
+  await page.goto(url(`/day?on=${ON}`))
+  await page.waitForFunction(() => document.querySelector('li[aria-label="Day, first"]')?.textContent?.includes('done at'))
+  expect(await page.$eval('li[aria-label="Day, second"]', ({ textContent }) => textContent)).toContain('no time yet')
+  await clean(page)
+  await page.locator('li[aria-label="Day, second"] ::-p-text(Earliest)').click()
+  await page.waitForFunction(() => document.querySelector('li[aria-label="Day, second"]')?.textContent?.includes('done at'), { timeout: 60_000 })
+  await page.waitForFunction(() => document.querySelector('main [role="status"]')?.textContent?.startsWith('It fits'))
+  const kept = () => page.$eval('li[aria-label="Day, second"] input', (input) => (input as HTMLInputElement).value)
+  const found = await kept()
+  expect(found).toMatch(/^\d\d:(00|15|30|45)$/)
+  await page.reload()
+  await page.waitForSelector('li[aria-label="Day, second"]')
+  expect(await kept()).toBe(found)
+})
+
+it('says that nobody is booked, and takes no day that does not exist', async () => {
+  const page = await open(oriel, { width: 390, height: 844 })
+  await page.goto(url('/day?on=2031-03-15'))
+  await page.waitForSelector('::-p-text(Nobody is booked for this day)')
+  await clean(page)
+  await page.goto(url('/day?on=2031-02-31'))
+  expect(await page.$eval('input[type="date"]', (input) => (input as HTMLInputElement).value)).not.toBe('2031-02-31')
+})
