@@ -60,6 +60,31 @@ describe('the clock', () => {
     expect((await documentOf(id)).variants[0]!.stages[0]!.order).toEqual(before)
   })
 
+  it('moves a zone where its lane is dragged to, and takes the way that was chosen to the chair', async () => {
+    const id = await planOf('Dragged', 'topAndSides')
+    const { order, zones } = (await documentOf(id)).variants[0]!.stages[0]!
+    const working = order.filter((zoneId) => zones.find((zone) => zone.id === zoneId)!.placement.sequence.length > 0)
+    const page = await clockPage(id)
+    const names = await page.$$('button[aria-label*=", formula"]')
+    const box = (await names[0]!.boundingBox())!
+    await page.mouse.move(box.x + 20, box.y + 20)
+    await page.mouse.down()
+    await page.mouse.move(box.x + 20, box.y + 60, { steps: 4 })
+    await page.mouse.move(box.x + 20, box.y + 102, { steps: 4 })
+    await page.mouse.up()
+    await saved(page)
+    const after = (await documentOf(id)).variants[0]!.stages[0]!.order
+    expect(after.indexOf(working[0]!)).toBeGreaterThan(after.indexOf(working[2]!))
+    await settled(page)
+    await press(page, 'The other way')
+    await settled(page)
+    await press(page, 'Begin at the chair')
+    await page.waitForSelector('[aria-label="Next step"]')
+    const run = (await oriel.call('GET', `/api/runs/${page.url().split('/').at(-1)!}`)).body as unknown as { script: { steps: { kind: string; id: string }[] } }
+    const put = run.script.steps.filter(({ kind }) => kind === 'apply').map((step) => step.id.split('/')[2])
+    expect(put).toEqual(after.filter((zoneId) => working.includes(zoneId)).reverse())
+  })
+
   it('reads what is done where a lane is pressed, lists all steps, and draws the lift of the zone that is chosen', async () => {
     const page = await clockPage(await planOf('Pressed', 'topAndSides'))
     const lane = await page.waitForSelector('[aria-label="Who does what when"] [data-track]')

@@ -1,6 +1,6 @@
 import type { FaltoPlan } from '../model'
 import type { ComputedStages } from '../result'
-import { clockFor, remediesFor, type Clock, type ClockOptions, type CurvePoint, type RemedyKind, type TaskKind } from '../schedule'
+import { clockFor, reachesScalpAndLengths, remediesFor, type Clock, type ClockOptions, type CurvePoint, type RemedyKind, type TaskKind } from '../schedule'
 import { tenth } from '../units'
 
 /** A range in whole minutes or tenths of a level. */
@@ -16,6 +16,8 @@ export interface ClockFigures {
   fits: boolean
   minutes: Span
   handsFreeMinutes: number
+  /** Whether something can be put on the lengths first and on the scalp later. */
+  lengthsCanLead: boolean
   tasks: ClockTaskFigures[]
   zones: ZoneClockFigures[]
   /** Levels between which four fifths of everything a formula lightens lies when it comes off. */
@@ -63,12 +65,13 @@ export function clockFigures(plan: FaltoPlan, computed: ComputedStages, options:
   const remedies = remediesFor(plan, computed, options, clock)
   return {
     ...roundedClock(clock),
+    lengthsCanLead: computed.zones.some(({ placement }) => placement.pieces.some(reachesScalpAndLengths)),
     crew: options.crew.people.map(({ id, name }) => ({ id, name })),
     remedies: remedies.map(({ kind, text, clock: { finish } }) => ({ kind, text, minutes: Math.round(finish.expected) })),
   }
 }
 
-const roundedClock = ({ fits, tasks, zones, conflicts, finish, handsFree, evenness }: Clock): Omit<ClockFigures, 'crew' | 'remedies'> => ({
+const roundedClock = ({ fits, tasks, zones, conflicts, finish, handsFree, evenness }: Clock): Omit<ClockFigures, 'crew' | 'remedies' | 'lengthsCanLead'> => ({
   fits,
   minutes: span(finish),
   handsFreeMinutes: tenth(handsFree),

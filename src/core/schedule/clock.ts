@@ -5,7 +5,7 @@ import type { ComputedStages } from '../result'
 import { minutesFromSeconds } from '../units'
 import { prepare, type Person, type Prepared, type Resource, type Schedule } from './problem'
 import { findSchedule } from './search'
-import { chunksOf, mixId, visitOf, type ServedPiece, type TaskKind, type Visit, type VisitTask } from './visit'
+import { chunksOf, mixId, visitOf, type ServedPiece, type TaskKind, type Visit, type VisitTask, type Working } from './visit'
 
 /** Who and what there is for a visit. */
 export interface Crew {
@@ -20,14 +20,16 @@ export const ALONE: Crew = { people: [COLOURIST], resources: { basin: 1, dryer: 
 /** Who can help, by what a person is asked for. */
 export const HELPERS = { assistant: ASSISTANT, second: SECOND_COLOURIST }
 export type Helper = keyof typeof HELPERS
+/** Those who help, the assistant only for as long as can be had, min from the start of the visit. */
+export const helpersFor = (helping: readonly Helper[], { from = 0, to = Infinity }: { from?: number | undefined; to?: number | undefined } = {}): Person[] =>
+  helping.map((one) => (one === 'assistant' ? { ...ASSISTANT, from: 60 * from, ...(to < Infinity && { to: 60 * to }) } : HELPERS[one]))
 /** The colourist with others. */
 export const withHelp = (people: readonly Person[], crew = ALONE): Crew => ({ ...crew, people: [...crew.people, ...people] })
 
-export interface ClockOptions {
+export interface ClockOptions extends Working {
   crew: Crew
   canvas?: Canvas | undefined
   roomCelsius?: number | undefined
-  order?: 'planned' | 'reversed' | undefined
 }
 
 /** One task with its time, min from the start of the visit. */
@@ -107,8 +109,8 @@ const CURVE_PIECES = 5
 const HANDS_SIGMA = combinedSigma([SECONDS_VARIATION])
 
 /** What one plan's visit asks for, whoever does it. */
-export const visitFor = (plan: FaltoPlan, computed: ComputedStages, { canvas, roomCelsius = ROOM_CELSIUS, order }: Omit<ClockOptions, 'crew'>, process = createProcess(plan, computed.head, canvas, roomCelsius)): Visit =>
-  visitOf(plan, chunksOf(plan, computed, process, order))
+export const visitFor = (plan: FaltoPlan, computed: ComputedStages, { canvas, roomCelsius = ROOM_CELSIUS, ...working }: Omit<ClockOptions, 'crew'>, process = createProcess(plan, computed.head, canvas, roomCelsius)): Visit =>
+  visitOf(plan, chunksOf(plan, computed, process, working), working)
 
 /** Who does what when for one plan, and what it comes to. @throws Error when nobody of the crew can do something */
 export function clockFor(plan: FaltoPlan, computed: ComputedStages, { crew, ...options }: ClockOptions): Clock {
@@ -168,7 +170,7 @@ function zonesOf(plan: FaltoPlan, process: ServiceProcess, visit: Visit, startOf
   const { stages } = activeVariant(plan)
   const offs = new Map<ServedPiece['piece'], number>()
   for (const { id, kind, seconds, pieces = [] } of visit.tasks) if (kind === 'takeOut') pieces.forEach(({ piece }, i) => offs.set(piece, startOf.get(id)! + (i * seconds) / pieces.length))
-  const rinseOf = new Map(visit.lags.flatMap(({ from, to }) => (to.startsWith('rinse/') ? [[from, startOf.get(to)!]] : [])))
+  const rinseOf = new Map(visit.lags.flatMap(({ from, to, most }) => (most !== undefined && to.startsWith('rinse/') ? [[from, startOf.get(to)!]] : [])))
   const groups = new Map<string, { stageId: string; zoneId: string; formulaId: string; outcomes: PieceOutcome[] }>()
   for (const { id, kind, stageId = '', pieces = [] } of visit.tasks) {
     if (kind !== 'apply') continue

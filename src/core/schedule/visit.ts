@@ -5,7 +5,7 @@ import type { ServiceProcess } from '../process'
 import { MIXING_MINUTES, zoneSeconds } from '../quantity'
 import type { ComputedStages, ZoneResult } from '../result'
 import { minutesFromSeconds, secondsFromMinutes } from '../units'
-import { BOWL_WAITS_SECONDS, BETWEEN_SECONDS, FINISH_SECONDS, FINISH_SECONDS_PER_CM, RINSE_SECONDS, RINSE_SECONDS_PER_CM, SET_UP_SECONDS, TAKE_OUT_SECONDS } from './constants'
+import { BOWL_WAITS_SECONDS, BETWEEN_SECONDS, FINISH_SECONDS, FINISH_SECONDS_PER_CM, LENGTHS_LEAD_SECONDS, PARTIAL_RINSE_SECONDS, RINSE_SECONDS, RINSE_SECONDS_PER_CM, SCALP_CM, SET_UP_SECONDS, TAKE_OUT_SECONDS, TWICE_SHARE } from './constants'
 import type { Lag, Skill, Task } from './problem'
 
 export const TASK_KINDS = ['setUp', 'mix', 'apply', 'takeOut', 'rinse', 'dry', 'finish'] as const
@@ -58,6 +58,21 @@ export interface Chunk {
   part: number
   parts: number
   pieces: ServedPiece[]
+  /** Work on the scalp that follows the lengths of the same zone after a while. */
+  follows?: 'lengths' | undefined
+}
+
+/** Zones one after the other, as planned or the other way; or lengths everywhere first and the scalp, which is warm and fast, afterwards. */
+export const WORKING_ORDERS = ['planned', 'reversed', 'lengthsFirst'] as const
+export type WorkingOrder = (typeof WORKING_ORDERS)[number]
+
+/** How a visit is worked, beside what its plan says. */
+export interface Working {
+  order?: WorkingOrder | undefined
+  /** What lies open or under film is rinsed all at once, or section by section as its time is up. */
+  rinse?: 'together' | 'bySection' | undefined
+  /** Only these zones; left out: all. */
+  only?: ReadonlySet<string> | undefined
 }
 
 /** What one visit asks for: tasks in the order in which they are usually begun. */
@@ -70,28 +85,40 @@ export interface Visit {
  * Divides the zones into stretches of work: a new one where a new bowl is begun, and where pieces of one stretch could not all stay as long as they have to
  * and no longer than they may.
  */
-export function chunksOf(plan: FaltoPlan, computed: ComputedStages, process: ServiceProcess, order: 'planned' | 'reversed' = 'planned'): Chunk[] {
+export function chunksOf(plan: FaltoPlan, computed: ComputedStages, process: ServiceProcess, { order = 'planned', only }: Working = {}): Chunk[] {
   const { stages } = activeVariant(plan)
   const bowlOf = bowlFinder(plan, computed)
   let index = 0
-  const served = computed.zones.map((zone) => ({
-    zone,
-    pieces: zone.placement.pieces.map((piece, i): ServedPiece => {
-      const { bowl, vol, ageMinutes } = bowlOf(piece, index++)
-      const { least, ready, most, short } = process.stay(piece, ageMinutes, vol)
-      const stay = { least: secondsFromMinutes(least), ready: secondsFromMinutes(ready), most: secondsFromMinutes(most) }
-      return { piece, zoneId: zone.zoneId, bowl, vol, bowlAgeMinutes: ageMinutes, on: 0, ...stay, short, seconds: zone.seconds[i]! }
-    }),
-  }))
-  return stages.flatMap((stage) => {
-    const own = served.filter(({ zone, pieces }) => zone.stageId === stage.id && pieces.length > 0)
-    if (order === 'reversed') own.reverse()
-    return own.flatMap(({ zone, pieces }) => {
-      const parts = atBowls(pieces).flatMap(fittingParts)
-      return parts.map((part, i) => ({ stage, zone, opens: i === 0, part: i + 1, parts: parts.length, pieces: part }))
+  const serve = (zone: ZoneResult, piece: Piece, seconds: number, at: number): ServedPiece => {
+    const { bowl, vol, ageMinutes } = bowlOf(piece, at)
+    const { least, ready, most, short } = process.stay(piece, ageMinutes, vol)
+    const stay = { least: secondsFromMinutes(least), ready: secondsFromMinutes(ready), most: secondsFromMinutes(most) }
+    return { piece, zoneId: zone.zoneId, bowl, vol, bowlAgeMinutes: ageMinutes, on: 0, ...stay, short, seconds }
+  }
+  const served = computed.zones.map((zone) => ({ zone, first: [] as ServedPiece[], then: [] as ServedPiece[] }))
+  for (const { zone, first, then } of served)
+    zone.placement.pieces.forEach((piece, i) => {
+      const at = index++
+      if (order !== 'lengthsFirst' || !reachesScalpAndLengths(piece)) return void first.push(serve(zone, piece, zone.seconds[i]!, at))
+      const seconds = TWICE_SHARE * zone.seconds[i]!
+      first.push(serve(zone, { ...piece, id: `${piece.id}/lengths`, fromCm: SCALP_CM }, seconds, at))
+      then.push(serve(zone, { ...piece, id: `${piece.id}/scalp`, toCm: SCALP_CM }, seconds, at))
     })
+  return stages.flatMap((stage) => {
+    const own = served.filter(({ zone, first }) => zone.stageId === stage.id && first.length > 0 && (only?.has(zone.zoneId) ?? true))
+    if (order === 'reversed') own.reverse()
+    const partsOf = (pieces: readonly ServedPiece[]) => (pieces.length === 0 ? [] : atBowls(pieces).flatMap(fittingParts))
+    const all = own.map(({ zone, first, then }) => ({ zone, first: partsOf(first), then: partsOf(then) }))
+    const chunk = (zone: ZoneResult, pieces: ServedPiece[], part: number, parts: number): Chunk => ({ stage, zone, opens: part === 1, part, parts, pieces })
+    return [
+      ...all.flatMap(({ zone, first, then }) => first.map((pieces, i) => chunk(zone, pieces, i + 1, first.length + then.length))),
+      ...all.flatMap(({ zone, first, then }) => then.map((pieces, i) => ({ ...chunk(zone, pieces, first.length + i + 1, first.length + then.length), follows: 'lengths' as const }))),
+    ]
   })
 }
+
+/** Product that is not closed in foil can be put on the lengths first and on the scalp later. */
+export const reachesScalpAndLengths = ({ cover, fromCm, toCm, hairLength }: Piece): boolean => cover !== 'foil' && fromCm < SCALP_CM && Math.min(toCm, hairLength) > 2 * SCALP_CM
 
 function bowlFinder(plan: FaltoPlan, computed: ComputedStages): (piece: Piece, index: number) => { bowl: number; vol: number; ageMinutes: number } {
   const formulas = new Map(
@@ -156,7 +183,7 @@ function windowOf(pieces: readonly ServedPiece[], each: number): { least: number
 }
 
 /** Tasks and lags of a visit from its stretches of work. */
-export function visitOf(plan: FaltoPlan, chunks: readonly Chunk[]): Visit {
+export function visitOf(plan: FaltoPlan, chunks: readonly Chunk[], { rinse: rinsing = 'together' }: Working = {}): Visit {
   const tasks: VisitTask[] = []
   const lags: VisitLag[] = []
   const add = (task: Omit<VisitTask, 'skill' | 'resource'>) => {
@@ -175,6 +202,8 @@ export function visitOf(plan: FaltoPlan, chunks: readonly Chunk[]): Visit {
     const stays: { task: VisitTask; pieces: ServedPiece[] }[] = []
     const outs: VisitTask[] = []
     let before: VisitTask | undefined
+    const lengthsOf = new Map<string, VisitTask>()
+    const rinses: VisitTask[] = []
     for (const { stage, own } of stages) {
       // What goes between the foils waits until all of them are in.
       const waitsFor = [...applied]
@@ -194,8 +223,16 @@ export function visitOf(plan: FaltoPlan, chunks: readonly Chunk[]): Visit {
         if (before) lags.push({ from: before.id, to: task.id, least: 0 })
         before = task
         applied.push(task)
+        const lengths = lengthsOf.get(chunk.zone.zoneId)
+        if (chunk.follows && lengths) lags.push({ from: lengths.id, to: task.id, least: lengths.seconds + LENGTHS_LEAD_SECONDS })
+        else lengthsOf.set(chunk.zone.zoneId, task)
         const { foils, others } = byRemoval(pieces)
-        if (others.length > 0) stays.push({ task, pieces: others })
+        if (others.length > 0 && rinsing === 'bySection') {
+          const part = add({ id: `rinse/${key}`, kind: 'rinse', about: name, stageId: stage.id, seconds: PARTIAL_RINSE_SECONDS })
+          after(task, part)
+          stay(task, part, others, 0)
+          rinses.push(part)
+        } else if (others.length > 0) stays.push({ task, pieces: others })
         if (foils.length === 0) continue
         const out = add({ id: `takeOut/${key}`, kind: 'takeOut', about: name, stageId: stage.id, seconds: foils.length * TAKE_OUT_SECONDS, pieces: foils })
         stay(task, out, foils, TAKE_OUT_SECONDS)
@@ -204,7 +241,7 @@ export function visitOf(plan: FaltoPlan, chunks: readonly Chunk[]): Visit {
     }
     const names = stages.map(({ stage }) => stage.name).join(' and ')
     const rinse = add({ id: `rinse/${stages[0]!.stage.id}`, kind: 'rinse', about: names, stageId: stages[0]!.stage.id, seconds: RINSE_SECONDS + RINSE_SECONDS_PER_CM * length })
-    for (const task of [...applied, ...outs]) after(task, rinse)
+    for (const task of [...applied, ...outs, ...rinses]) after(task, rinse)
     for (const { task, pieces } of stays) stay(task, rinse, pieces, 0)
     gate = add({ id: `dry/${stages[0]!.stage.id}`, kind: 'dry', about: names, seconds: BETWEEN_SECONDS })
     after(rinse, gate)

@@ -27,7 +27,7 @@ import {
   type ScaleCommand,
 } from '@/core/model'
 import type { CameLevel } from '@/core/outcome'
-import { HELPERS, type Helper } from '@/core/schedule'
+import { HELPERS, WORKING_ORDERS, type Helper, type WorkingOrder } from '@/core/schedule'
 import { SERVICES } from '@/core/services'
 import { Counting, Day, Id, InRange, ListOf, MayBeAbsent, Name, Nested, OneOf, Strokes, Text, WordsOf } from './decorators'
 import { CanvasDto, GoalDto, HairStateDto, HeadMeasuresDto } from './hair'
@@ -178,10 +178,18 @@ export class PourEventsDto {
   @MayBeAbsent() @OneOf(['done', 'abandoned']) end?: 'done' | 'abandoned'
 }
 
+const ROOM: Limit = { min: 10, max: 40, unit: '°C' }
+const VISIT_MINUTES: Limit = { min: 0, max: 1440, unit: 'min' }
+
 export class NewRunDto {
   @IsUUID('all', { message: 'must be a UUID' }) id!: string
   /** Who helps, beside the colourist. */
   @WordsOf(Object.keys(HELPERS)) helping!: Helper[]
+  @MayBeAbsent() @OneOf(WORKING_ORDERS) order?: WorkingOrder
+  @MayBeAbsent() @InRange(ROOM) celsius?: number
+  /** When the assistant can be had, min from the start. */
+  @MayBeAbsent() @InRange(VISIT_MINUTES) assistantFrom?: number
+  @MayBeAbsent() @InRange(VISIT_MINUTES) assistantTo?: number
 }
 
 /** Names of steps hold what they are about: ids, letters and slashes. */

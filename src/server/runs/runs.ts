@@ -2,7 +2,7 @@ import { and, asc, desc, eq, gt, sql } from 'drizzle-orm'
 import { sameness, type FaltoPlan, type KeptRunEvent, type OpenRun, type RunEvent, type RunFormula } from '@/core/model'
 import { computeStages } from '@/core/pipeline'
 import { foldRun, leftOut, scriptFor, type RunScript } from '@/core/run'
-import { HELPERS, withHelp } from '@/core/schedule'
+import { helpersFor, withHelp } from '@/core/schedule'
 import { mapDrawing, swatchesOf } from '@/core/sheet'
 import { database, run, runEvent, staff, type Transaction } from '@/db'
 import { isDemo, require, type StaffMember } from '../auth'
@@ -15,11 +15,11 @@ import { findPlan } from '../plans'
 import { RUN_CHANNEL } from './channel'
 
 /** Begins a visit: pins the plan's clock as it is now. Sent twice it counts once. */
-export async function beginRun(member: StaffMember, planId: string, { id, helping }: NewRunDto): Promise<{ id: string }> {
+export async function beginRun(member: StaffMember, planId: string, { id, helping, order, celsius, assistantFrom, assistantTo }: NewRunDto): Promise<{ id: string }> {
   require(member, 'mix')
   const { document, revision, clientId } = await findPlan(member, planId)
   const newest = await newestConsultation(member, clientId)
-  const script = scriptFor(document, computeStages(document), { crew: withHelp(helping.map((one) => HELPERS[one])), canvas: newest?.canvas })
+  const script = scriptFor(document, computeStages(document), { crew: withHelp(helpersFor(helping, { from: assistantFrom, to: assistantTo })), canvas: newest?.canvas, order, roomCelsius: celsius })
   if (script.zones.length === 0) throw new AppError(422, 'invalid', 'Nothing is placed in this plan yet, so there is nothing to carry out. Lay foils on the Map page first.')
   await database().insert(run).values({ salonId: member.salonId, id, planId, planRevision: revision, script, document, staffId: member.id }).onConflictDoNothing()
   return { id }

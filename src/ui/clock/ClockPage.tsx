@@ -7,12 +7,13 @@ import Typography from '@mui/material/Typography'
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useState } from 'react'
 import { v7 as newId } from 'uuid'
-import { isLightener, type Booking, type Canvas, type FaltoPlan, type Limit, type OpenPlan } from '@/core/model'
+import { activeVariant, isLightener, type Booking, type Canvas, type FaltoPlan, type Limit, type OpenPlan } from '@/core/model'
 import { ROOM_CELSIUS } from '@/core/process'
-import { ASSISTANT, SECOND_COLOURIST, withHelp, type ClockOptions, type Helper } from '@/core/schedule'
+import type { ZoneClockFigures } from '@/core/pipeline'
+import { helpersFor, withHelp, type ClockOptions, type Helper, type WorkingOrder } from '@/core/schedule'
 import { swatchesOf } from '@/core/sheet'
 import { callApi } from '../hooks/api'
-import { PlanContext, usePlan, usePlanStore, type Permissions } from '../map/context'
+import { moveZone, PlanContext, stageOf, usePlan, usePlanStore, type Permissions } from '../map/context'
 import { PlanTitle } from '../map/PlanTitle'
 import { SaveStatus, SaveTrouble } from '../map/SaveStatus'
 import { createPlanStore } from '../map/store'
@@ -51,7 +52,7 @@ interface WhatIf {
   from: number
   to: number
   celsius: number
-  order: 'planned' | 'reversed'
+  order: WorkingOrder
   bowls: 'same' | 'weakerFirst'
 }
 
@@ -78,6 +79,10 @@ function Visit({ client, canvas, booking }: { client: OpenPlan['client'] } & Omi
   const asked = useMemo(() => ({ plan: planFor(plan, what), options: optionsFor(what, canvas) }), [plan, what, canvas])
   const comparisons = useMemo(() => comparisonsFor(plan, what, canvas), [plan, what, canvas])
   const { answer, compared, busy } = useClock(asked, comparisons)
+  function reorder({ stageId, zoneId, name }: ZoneClockFigures, to: ZoneClockFigures) {
+    const { order } = stageOf({ document: plan, stageId })
+    moveZone(store, stageId, { id: zoneId, name }, order.indexOf(to.zoneId) - order.indexOf(zoneId))
+  }
   const swatches = useMemo(() => swatchesOf(plan.formulas), [plan.formulas])
   const figures = answer?.ok ? answer.figures : undefined
   const zone = figures?.zones.find((one) => zoneKey(one) === chosen) ?? figures?.zones[0]
@@ -103,11 +108,11 @@ function Visit({ client, canvas, booking }: { client: OpenPlan['client'] } & Omi
             <Typography>{duration(figures.handsFreeMinutes)} without a hand needed</Typography>
           </Box>
           {!figures.fits && <DoesNotFit figures={figures} />}
-          <RunOffer helping={what.hands} fits={figures.fits} />
-          <Lanes figures={figures} start={start} swatches={swatches} chosen={zone && zoneKey(zone)} onChoose={setChosen} />
+          <RunOffer what={what} fits={figures.fits} />
+          <Lanes figures={figures} start={start} swatches={swatches} chosen={zone && zoneKey(zone)} onChoose={setChosen} onReorder={permissions.write && what.order === 'planned' ? reorder : undefined} />
           <Steps figures={figures} start={start} />
           <Box sx={{ display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1fr)', lg: '300px minmax(0, 1fr) minmax(0, 1fr)' }, borderTop: LINE, mt: 1 }}>
-            <WhatIfPanel what={what} onChange={change} plan={plan} />
+            <WhatIfPanel what={what} onChange={change} plan={plan} lengthsCanLead={figures.lengthsCanLead} />
             <Box sx={{ borderLeft: { md: LINE } }}>{zone && <ZonePanel key={zoneKey(zone)} zone={zone} start={start} />}</Box>
             <Box sx={{ borderLeft: { lg: LINE } }}>
               <Compared now={figures} others={compared} waiting={busy} />
@@ -120,7 +125,7 @@ function Visit({ client, canvas, booking }: { client: OpenPlan['client'] } & Omi
 }
 
 /** Takes the clock to the chair. */
-function RunOffer({ helping, fits }: { helping: Helper[]; fits: boolean }) {
+function RunOffer({ what: { hands, from, to, celsius, order, bowls }, fits }: { what: WhatIf; fits: boolean }) {
   const { store, permissions } = usePlanStore()
   const id = usePlan((state) => state.id)
   const router = useRouter()
@@ -133,7 +138,7 @@ function RunOffer({ helping, fits }: { helping: Helper[]; fits: boolean }) {
   async function begin() {
     try {
       await store.flush()
-      const run = await callApi<{ id: string }>(`/api/plans/${id}/runs`, 'POST', { id: newId(), helping })
+      const run = await callApi<{ id: string }>(`/api/plans/${id}/runs`, 'POST', { id: newId(), helping: hands, order, celsius, ...(hands.includes('assistant') && { assistantFrom: from, ...(to < MINUTES.max && { assistantTo: to }) }) })
       router.push(`/runs/${run.id}`)
     } catch (error) {
       setProblem(error instanceof Error ? error.message : 'That did not work. Try again.')
@@ -151,6 +156,7 @@ function RunOffer({ helping, fits }: { helping: Helper[]; fits: boolean }) {
           {going ? 'Begin anew' : 'Begin at the chair'}
         </Button>
       )}
+      {bowls === 'weakerFirst' && <Typography variant="body2">Keep the weaker first bowls in the plan to take them to the chair.</Typography>}
       {problem && (
         <Typography role="alert" color="error">
           {problem}
@@ -182,7 +188,7 @@ function DoesNotFit({ figures: { conflicts, remedies } }: { figures: { conflicts
   )
 }
 
-function WhatIfPanel({ what, onChange, plan }: { what: WhatIf; onChange: (part: Partial<WhatIf>) => void; plan: FaltoPlan }) {
+function WhatIfPanel({ what, onChange, plan, lengthsCanLead }: { what: WhatIf; onChange: (part: Partial<WhatIf>) => void; plan: FaltoPlan; lengthsCanLead: boolean }) {
   const { store, permissions } = usePlanStore()
   const lighteners = lightenersOf(plan)
   return (
@@ -195,7 +201,7 @@ function WhatIfPanel({ what, onChange, plan }: { what: WhatIf; onChange: (part: 
           <NumberField label="until" value={what.to} limit={MINUTES} step={15} onChange={(to) => onChange({ to })} />
         </Box>
       )}
-      <Choice label="Order of zones" value={what.order} options={[{ value: 'planned', label: 'As planned' }, { value: 'reversed', label: 'The other way' }]} onChange={(order) => onChange({ order })} />
+      <Choice label="Order of zones" value={what.order} options={[{ value: 'planned', label: 'As planned' }, { value: 'reversed', label: 'The other way' }, ...(lengthsCanLead ? [{ value: 'lengthsFirst' as const, label: 'Lengths, then scalp' }] : [])]} onChange={(order) => onChange({ order })} />
       {lighteners.length > 0 && (
         <Choice label="First bowls" value={what.bowls} options={[{ value: 'same', label: 'As planned' }, { value: 'weakerFirst', label: `${WEAKER_BY} vol weaker` }]} onChange={(bowls) => onChange({ bowls })} />
       )}
@@ -244,6 +250,9 @@ function ClockHeader({ client, start, onStart, bookedOn }: { client: OpenPlan['c
 
 const lightenersOf = ({ formulas, products }: FaltoPlan) => formulas.filter(({ productId }) => isLightener(products.find(({ id }) => id === productId)!.kind))
 
+/** Whether some of a plan's work is not closed in foil and begins at the scalp, so that the order of lengths and scalp may matter; its clock knows for sure. */
+const lengthsMayLead = (plan: FaltoPlan): boolean => activeVariant(plan).stages.some(({ zones }) => zones.some(({ placement }) => placement.sequence.length > 0 && placement.cover !== 'foil' && placement.startCm === 0))
+
 function weaken(plan: FaltoPlan): void {
   for (const formula of lightenersOf(plan)) formula.firstBowlVol = Math.max(WEAKER_BY, formula.developerVol - WEAKER_BY)
 }
@@ -256,9 +265,7 @@ function planFor(plan: FaltoPlan, { bowls }: WhatIf): FaltoPlan {
 }
 
 function optionsFor({ hands, from, to, celsius, order }: WhatIf, canvas: Canvas | null): ClockOptions {
-  const assistant = { ...ASSISTANT, from: 60 * from, ...(to < MINUTES.max && { to: 60 * to }) }
-  const people = [...(hands.includes('assistant') ? [assistant] : []), ...(hands.includes('second') ? [SECOND_COLOURIST] : [])]
-  return { crew: withHelp(people), canvas: canvas ?? undefined, roomCelsius: celsius, order }
+  return { crew: withHelp(helpersFor(hands, { from, ...(to < MINUTES.max && { to }) })), canvas: canvas ?? undefined, roomCelsius: celsius, order }
 }
 
 /** Each of the choices the other way, the rest as it is. */
@@ -272,6 +279,7 @@ function comparisonsFor(plan: FaltoPlan, what: WhatIf, canvas: Canvas | null): C
     other('assistant', what.hands.includes('assistant') ? 'Without the assistant' : 'With an assistant', { hands: toggled('assistant'), from: 0, to: MINUTES.max }),
     other('second', what.hands.includes('second') ? 'Without the second colourist' : 'With a second colourist', { hands: toggled('second') }),
     other('order', what.order === 'planned' ? 'Zones the other way round' : 'Zones as planned', { order: what.order === 'planned' ? 'reversed' : 'planned' }),
+    ...(what.order !== 'lengthsFirst' && lengthsMayLead(plan) ? [other('lengths', 'Lengths first, then the scalp', { order: 'lengthsFirst' })] : []),
     ...(lightenersOf(plan).length > 0 ? [other('bowls', what.bowls === 'same' ? 'First bowls weaker' : 'First bowls as planned', { bowls: what.bowls === 'same' ? 'weakerFirst' : 'same' })] : []),
   ]
 }

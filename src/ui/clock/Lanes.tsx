@@ -1,7 +1,7 @@
 'use client'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import { useState, type MouseEvent, type ReactNode } from 'react'
+import { useRef, useState, type MouseEvent, type PointerEvent, type ReactNode } from 'react'
 import type { ClockFigures, ClockTaskFigures, ZoneClockFigures } from '@/core/pipeline'
 import type { TaskKind } from '@/core/schedule'
 import { FormulaSample } from '../parts'
@@ -15,10 +15,15 @@ interface Props {
   swatches: Record<string, string>
   chosen: string | undefined
   onChoose: (key: string) => void
+  /** A zone's lane was dragged to the place of another one of its stage; left out where the plan may not be changed. */
+  onReorder: ((zone: ZoneClockFigures, to: ZoneClockFigures) => void) | undefined
 }
 
 export const zoneKey = ({ stageId, zoneId, formulaId }: Pick<ZoneClockFigures, 'stageId' | 'zoneId' | 'formulaId'>): string => `${stageId}/${zoneId}/${formulaId}`
 
+/** Height of a zone's lane, and how far a press may stray before it drags one, px. */
+const ZONE_LANE = 40
+const DRAG_FROM = 6
 /** Room for the names of lanes, px. */
 export const NAMES = 148
 const SHADES: Record<TaskKind, { bgcolor: string; color: string; border?: string }> = {
@@ -32,8 +37,9 @@ const SHADES: Record<TaskKind, { bgcolor: string; color: string; border?: string
 }
 
 /** A visit against the clock: one lane a person, one for the basin, one for the hair of each zone. */
-export function Lanes({ figures, start, swatches, chosen, onChoose }: Props) {
+export function Lanes({ figures, start, swatches, chosen, onChoose, onReorder }: Props) {
   const [shown, setShown] = useState<string>()
+  const [dragged, setDragged] = useState<{ key: string; by: number }>()
   const end = Math.max(...figures.tasks.map(({ toMinutes }) => toMinutes), ...figures.zones.map(({ latestMinutes }) => latestMinutes))
   const step = end > 150 ? 30 : 15
   const ticks = Array.from({ length: Math.floor(end / step) + 1 }, (_, i) => i * step)
@@ -79,12 +85,18 @@ export function Lanes({ figures, start, swatches, chosen, onChoose }: Props) {
             'Press a lane to read what is done then; all steps are listed below.'
           )}
         </Typography>
-        {figures.zones.map((zone) => {
+        {figures.zones.map((zone, i) => {
           const key = zoneKey(zone)
+          const dropped = (by: number) => {
+            setDragged(undefined)
+            const to = figures.zones[i + Math.round(by / ZONE_LANE)]
+            if (to && to.zoneId !== zone.zoneId && to.stageId === zone.stageId) onReorder?.(zone, to)
+          }
           return (
             <Lane
               key={key}
-              tall={40}
+              tall={ZONE_LANE}
+              drag={onReorder && { by: dragged?.key === key ? dragged.by : 0, onMove: (by) => setDragged({ key, by }), onDrop: dropped }}
               ticks={ticks.map(at)}
               name={
                 <Box component="span" sx={{ display: 'flex', alignItems: 'center', gap: 0.75, minWidth: 0 }}>
@@ -150,14 +162,35 @@ interface LaneProps {
   label?: string
   /** Where its track is pressed, 0…1 of its width. For the eye and the hand only: the list of steps says the same. */
   onTrack?: ((share: number) => void) | undefined
+  /** Its name can be dragged up and down: by how much it is, px, and what to do about it. */
+  drag?: { by: number; onMove: (by: number) => void; onDrop: (by: number) => void } | undefined
 }
 
 /** One line of a time table, with its name. */
-export function Lane({ name, tall, ticks = [], children, onPress, pressed, label, onTrack }: LaneProps) {
+export function Lane({ name, tall, ticks = [], children, onPress, pressed, label, onTrack, drag }: LaneProps) {
+  const from = useRef<number>(undefined)
+  const by = (event: PointerEvent) => (from.current === undefined ? 0 : event.clientY - from.current)
+  const dragging = drag && {
+    onPointerDown: (event: PointerEvent<HTMLElement>) => {
+      from.current = event.clientY
+      event.currentTarget.setPointerCapture(event.pointerId)
+    },
+    onPointerMove: (event: PointerEvent) => {
+      if (from.current !== undefined && (drag.by !== 0 || Math.abs(by(event)) > DRAG_FROM)) drag.onMove(by(event))
+    },
+    onPointerUp: (event: PointerEvent) => {
+      if (drag.by !== 0) drag.onDrop(by(event))
+      from.current = undefined
+    },
+    onPointerCancel: () => {
+      from.current = undefined
+      drag.onDrop(0)
+    },
+  }
   return (
-    <Box sx={{ display: 'flex', alignItems: 'stretch', minHeight: tall, borderBottom: ticks.length > 0 ? LINE : 'none', bgcolor: pressed ? 'action.selected' : undefined }}>
+    <Box style={{ transform: drag && drag.by !== 0 ? `translateY(${drag.by}px)` : undefined }} sx={{ display: 'flex', alignItems: 'stretch', minHeight: tall, borderBottom: ticks.length > 0 ? LINE : 'none', bgcolor: pressed ? 'action.selected' : undefined, ...(drag && drag.by !== 0 && { position: 'relative', zIndex: 1, opacity: 0.8, boxShadow: '0 0 0 1px var(--mui-palette-text-primary)' }) }}>
       {onPress ? (
-        <Box component="button" type="button" aria-label={label} aria-pressed={pressed} onClick={onPress} sx={{ width: NAMES, flex: 'none', font: 'inherit', color: 'inherit', bgcolor: 'transparent', border: 'none', textAlign: 'left', p: 0, pl: 1, minHeight: tall, cursor: 'pointer', whiteSpace: 'nowrap', overflow: 'hidden' }}>
+        <Box component="button" type="button" aria-label={label} aria-pressed={pressed} onClick={onPress} {...dragging} sx={{ touchAction: drag ? 'none' : undefined, width: NAMES, flex: 'none', font: 'inherit', color: 'inherit', bgcolor: 'transparent', border: 'none', textAlign: 'left', p: 0, pl: 1, minHeight: tall, cursor: 'pointer', whiteSpace: 'nowrap', overflow: 'hidden' }}>
           {name}
         </Box>
       ) : (

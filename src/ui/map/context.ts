@@ -45,8 +45,8 @@ export function editStage(store: PlanStore, label: string, key: string, recipe: 
   store.edit(label, key, (draft) => recipe(stageOf({ document: draft, stageId })))
 }
 
-/** Moves a zone of a stage in the order of application, as one named edit. */
-export function moveZone(store: PlanStore, stageId: string, { id, name }: { id: string; name: string }, by: 1 | -1): void {
+/** Moves a zone of a stage in the order of application, as one named edit. @param by so many places later, or earlier where it is negative */
+export function moveZone(store: PlanStore, stageId: string, { id, name }: { id: string; name: string }, by: number): void {
   store.edit(`${name} ${by < 0 ? 'earlier' : 'later'}`, `order/${id}`, (draft) => {
     const { order } = stageOf({ document: draft, stageId })
     const index = order.indexOf(id)
