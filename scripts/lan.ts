@@ -95,7 +95,7 @@ async function serve(): Promise<void> {
         if (!response.headersSent) response.writeHead(502)
         response.end()
       })
-    }).listen(Number(port), address)
+    }).listen(Number(port), address, () => console.log(`answering at https://${address}:${port}`))
   }
 }
 

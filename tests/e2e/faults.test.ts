@@ -1,10 +1,10 @@
 import { spawn, type ChildProcess } from 'node:child_process'
-import { createServer } from 'node:net'
 import { once } from 'node:events'
 import { v7 as newId } from 'uuid'
 import type { Page } from 'puppeteer-core'
 import { sameness, type OpenRun } from '@/core/model'
 import { foldRun, type RunScript } from '@/core/run'
+import { freePort } from '../support/ports'
 import { deviceOf, servicePlanOf } from '../support/server'
 import { windows } from './browser'
 import { doStep, inStep, nextStep, tap } from './visit'
@@ -19,15 +19,6 @@ const WRONG_BY_MS = 7 * 60_000
 const { open } = windows()
 const servers: ChildProcess[] = []
 afterAll(() => servers.forEach((one) => one.kill('SIGKILL')))
-
-async function freePort(): Promise<number> {
-  const probe = createServer().listen(0, '127.0.0.1')
-  await once(probe, 'listening')
-  const { port } = probe.address() as { port: number }
-  probe.close()
-  await once(probe, 'close')
-  return port
-}
 
 /** A server of this test's own, on the database of all, so that it can be killed. */
 async function serve(port: number): Promise<ChildProcess> {
