@@ -1,6 +1,7 @@
 import { v7 as newId } from 'uuid'
 import { foldRun, type RunScript } from '@/core/run'
-import type { KeptRunEvent, OpenRun, RunEvent } from '@/core/model'
+import type { Consultation, FaltoPlan, KeptRunEvent, OpenRun, RunEvent } from '@/core/model'
+import { computePlan } from '@/core/pipeline'
 import { database } from '@/db'
 import { BASE_URL, deviceOf, ONE_CALL, servicePlanOf, type Device } from '../support/server'
 
@@ -108,5 +109,39 @@ describe('a run', () => {
     expect((await post(oriel, [{ ...event('ended'), kind: 'exploded' }])).status).toBe(422)
     expect((await oriel.call('GET', `/api/runs/${newId()}`)).status).toBe(404)
     expect((await oriel.call('GET', `/api/plans/${planId}/runs`)).body['runs']).toEqual([expect.objectContaining({ id, ended: false })])
+  })
+
+  it('takes another order of what is left only of its own steps, and by name of who comes', async () => {
+    const { id, script } = await newRun()
+    const { event, send } = deviceWith(oriel, id)
+    const steps = script.steps.map(({ id: stepId, personId }) => ({ stepId, personId })).reverse()
+    const [kept] = await send([event('replanned', { steps, joins: { id: 'second', name: 'Second colourist' } })])
+    expect(kept).toMatchObject({ kind: 'replanned', steps, joins: { id: 'second', name: 'Second colourist' } })
+    const foreign = event('replanned', { steps: [...steps, { stepId: 'nowhere', personId: 'colourist' }] })
+    expect((await oriel.call('POST', `/api/runs/${id}/events`, { events: [foreign], after: 0 })).status).toBe(422)
+  })
+
+  it('puts the hair it left into the record: the confirmed level where it was done, nothing where it was skipped, once, and by a colourist', async () => {
+    const { id, script, client } = await newRun()
+    const { event, send } = deviceWith(oriel, id)
+    const on = new Date().toISOString().slice(0, 10)
+    const zones = [...new Map(script.zones.map(({ zoneId, formulaId }) => [zoneId, { zoneId, formulaId, level: 9.5 }])).values()]
+    const record = (device = oriel) => device.call('POST', `/api/runs/${id}/hair`, { on, levels: zones })
+    expect((await record()).status).toBe(422)
+    const skipped = zones[0]!.zoneId
+    await send(script.steps.map(({ id: stepId }) => event(stepId.startsWith('apply/') && stepId.includes(`/${skipped}/`) ? 'skipped' : 'done', { stepId })))
+    await send([event('ended')])
+    expect((await record(tove)).status).toBe(403)
+    expect((await record()).status).toBe(200)
+    expect((await record()).status).toBe(409)
+    const { latest } = (await oriel.call('GET', `/api/clients/${client.id}/consultation`)).body as unknown as { latest: Consultation }
+    const lightened = latest.canvas.strands.filter(({ bands }) => bands.some(({ level }) => level === 9.5)).map((strand) => strand.id)
+    expect([latest.kind, latest.recordedOn, lightened.length > 0]).toEqual(['done', on, true])
+    // As much of the head as the zones that were done take, so less than the whole plan would have.
+    const share = latest.canvas.cells.reduce((sum, { populations }) => sum + populations.filter(({ strandId }) => lightened.includes(strandId)).reduce((part, one) => part + one.share, 0), 0) / latest.canvas.cells.length
+    const document = (await oriel.call('GET', `/api/plans/${(await oriel.call('GET', `/api/runs/${id}`)).body['planId'] as string}/export`)).body as unknown as FaltoPlan
+    const whole = computePlan(document).shareByFormula['A']!
+    expect(share).toBeGreaterThan(0.2 * whole)
+    expect(share).toBeLessThan(0.95 * whole)
   })
 })

@@ -87,6 +87,7 @@ export function foldRun(events: readonly (KeptRunEvent | RunEvent)[]): RunState 
     if (kind === 'delayed') delays.push({ minutes: event.value ?? 0, at, note })
     if (kind === 'replanned') {
       replanned = event.steps
+      handed.clear()
       if (event.joins && !joined.some(({ id }) => id === event.joins!.id)) joined.push({ ...event.joins, at })
     }
     if (kind === 'handed' && stepId !== undefined && personId !== undefined) handed.set(stepId, personId)

@@ -7,6 +7,7 @@ export type ZoneStatus = 'waiting' | 'goingOn' | 'sitting' | 'comingOut' | 'out'
 export interface RunZone {
   stageId: string
   zoneId: string
+  name: string
   status: ZoneStatus
   /** When product first went in and when it has to come out at the latest, ms. */
   onAt: number | undefined
@@ -15,21 +16,21 @@ export interface RunZone {
 
 /** Where every zone stands. A zone with several formulas or stretches is one: it is out when all of it is. */
 export function runZones(script: RunScript, state: RunState): RunZone[] {
-  const zones = new Map<string, { stageId: string; zoneId: string; putIn: string[]; out: string[] }>()
+  const zones = new Map<string, { stageId: string; zoneId: string; name: string; putIn: string[]; out: string[] }>()
   for (const step of script.steps) {
     const zone = step.kind === 'apply' ? zoneOfStep(script, step) : undefined
     if (!zone) continue
-    const { stageId, zoneId } = zone
-    const own = zones.get(`${stageId}/${zoneId}`) ?? { stageId, zoneId, putIn: [], out: [] }
+    const { stageId, zoneId, name } = zone
+    const own = zones.get(`${stageId}/${zoneId}`) ?? { stageId, zoneId, name, putIn: [], out: [] }
     zones.set(`${stageId}/${zoneId}`, own)
     own.putIn.push(step.id)
     own.out.push(...script.lags.flatMap(({ from, to, formulaId }) => (from === step.id && formulaId !== null ? [to] : [])))
   }
   const of = (id: string) => state.steps.get(id) ?? WAITING
-  return [...zones.values()].map(({ stageId, zoneId, putIn, out }) => {
+  return [...zones.values()].map(({ stageId, zoneId, name, putIn, out }) => {
     const begun = putIn.flatMap((id) => of(id).begunAt ?? [])
     const latest = script.lags.flatMap(({ from, most, formulaId }) => (putIn.includes(from) && formulaId !== null && most !== null && of(from).begunAt !== undefined ? [of(from).begunAt! + 1000 * most] : []))
-    return { stageId, zoneId, status: statusOf(putIn.map((id) => of(id).status), out.map((id) => of(id).status)), onAt: begun.length > 0 ? Math.min(...begun) : undefined, latest: latest.length > 0 ? Math.min(...latest) : undefined }
+    return { stageId, zoneId, name, status: statusOf(putIn.map((id) => of(id).status), out.map((id) => of(id).status)), onAt: begun.length > 0 ? Math.min(...begun) : undefined, latest: latest.length > 0 ? Math.min(...latest) : undefined }
   })
 }
 

@@ -72,7 +72,8 @@ function formulasOf({ formulas, products }: FaltoPlan): RunFormula[] {
 export async function recordHair(member: StaffMember, runId: string, { on, levels }: RunHairDto): Promise<{ visitId: string }> {
   require(member, 'write')
   return database().transaction(async (tx) => {
-    const { planId, script, document, visitId: known } = await findRun(member, runId, tx)
+    const { planId, script, document, visitId: known, endedAt } = await findRun(member, runId, tx)
+    if (!endedAt) throw new AppError(422, 'invalid', 'This visit is not over yet. End it at the chair first.')
     if (known) throw new AppError(409, 'stale', 'This visit is in the record already. Correct the hair there.')
     const { clientId } = await findPlan(member, planId)
     const state = foldRun(await eventsAfter(member, runId, 0))

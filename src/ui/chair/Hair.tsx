@@ -70,8 +70,8 @@ function Piece({ open, step, state, expected, now, tell, onCheck }: Props & { st
         <Typography sx={{ fontWeight: 600, fontSize: '1.1rem', flex: 1 }}>{step.about}</Typography>
         {level && (
           <Typography title="The first piece, expected from its mix, its hair and what was seen; a range">
-            about {tenth(level.low)}–{tenth(level.high)}
-            {zone && ` of ${zone.goal}`}
+            about {tenth(level.low) === tenth(level.high) ? tenth(level.low) : `${tenth(level.low)}–${tenth(level.high)}`}
+            {zone && `, goal ${zone.goal}`}
           </Typography>
         )}
         <Typography sx={{ fontSize: '1.5rem', fontWeight: 600 }}>{running(now - begunAt)}</Typography>

@@ -16,7 +16,7 @@ export function RunHead({ map, zones, stageId, now }: { map: RunMap; zones: read
   const stateOf = (zoneId: string) => zones.find((zone) => zone.stageId === stageId && zone.zoneId === zoneId)
   return (
     <Box sx={{ display: 'flex', justifyContent: 'center', pt: 1 }}>
-      <svg viewBox={`${left - 0.5} ${top - 0.5} ${right - left + 1} ${bottom - top + 1}`} role="img" aria-label={`Zones: ${zones.filter((zone) => zone.stageId === stageId).map(({ status }, i) => `${i + 1} ${WORDS[status]}`).join(', ')}`} style={{ width: '100%', maxHeight: 210 }}>
+      <svg viewBox={`${left - 0.5} ${top - 0.5} ${right - left + 1} ${bottom - top + 1}`} role="img" aria-label={zones.filter((zone) => zone.stageId === stageId).map(({ name, status }) => `${name}: ${WORDS[status]}`).join(', ')} style={{ width: '100%', maxHeight: 210 }}>
         <path d={map.hairline} fill={INK.paper} stroke={INK.strong} strokeWidth={0.12} />
         {outlines.map(({ zoneId, outline }) => {
           const { status = 'waiting', latest } = stateOf(zoneId) ?? {}

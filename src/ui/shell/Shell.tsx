@@ -68,7 +68,7 @@ function RailLink({ href, label, here }: { href: string; label: string; here: bo
       href={href}
       color="inherit"
       aria-current={here ? 'page' : undefined}
-      sx={{ minWidth: 56, px: 0.5, fontWeight: here ? 700 : 500, bgcolor: here ? 'action.selected' : 'transparent' }}
+      sx={{ minWidth: { xs: 44, sm: 56 }, px: 0.5, fontWeight: here ? 700 : 500, bgcolor: here ? 'action.selected' : 'transparent' }}
     >
       {label}
     </Button>
