@@ -2,7 +2,7 @@ import type { RunFormula } from '../model'
 import type { TaskKind } from '../schedule'
 import { tenth } from '../units'
 import { WAITING, type RunState } from './fold'
-import { zoneOfStep, type RunScript } from './script'
+import { zoneOfStep, type RunScript, type ScriptStep } from './script'
 import { underProduct } from './underProduct'
 
 /** What was planned against what came of it. Minutes; null where a step was skipped or never ended. */
@@ -55,17 +55,27 @@ export interface LevelToConfirm {
 export function levelsToConfirm({ script, formulas }: { script: RunScript; formulas: readonly RunFormula[] }, state: RunState): LevelToConfirm[] {
   return script.zones.flatMap((zone): LevelToConfirm[] => {
     const putIn = script.steps.filter((step) => step.kind === 'apply' && zoneOfStep(script, step) === zone && state.steps.get(step.id)?.status === 'done')
-    if (putIn.length === 0 || zone.curve.length === 0) return []
+    if (putIn.length === 0) return []
     const readings = putIn.flatMap(({ id }) => state.steps.get(id)!.seen).sort((a, b) => a.at - b.at)
     const levels = putIn.flatMap((step) => {
-      const outs = script.lags.flatMap(({ from, to, formulaId }) => (from === step.id && formulaId !== null ? [state.steps.get(to)?.begunAt ?? []] : [])).flat()
-      const { level } = underProduct({ script, formulas }, state, step, outs.length > 0 ? Math.min(...outs) : (state.endedAt ?? state.steps.get(step.id)!.endedAt!))
+      const outs = script.lags.flatMap(({ from, to, formulaId }) => (from === step.id && formulaId !== null ? script.steps.filter(({ id }) => id === to) : []))
+      const begun = outs.flatMap(({ id }) => state.steps.get(id)?.begunAt ?? [])
+      const out = begun.length > 0 ? Math.min(...begun) : (state.endedAt ?? state.steps.get(step.id)!.endedAt!)
+      const { level } = underProduct({ script, formulas }, state, step, out - 1000 * laterThanFirst(step, outs))
       return level ? [level.expected] : []
     })
+    if (levels.length === 0) return []
     const expected = levels.reduce((sum, level) => sum + level, 0) / levels.length
     const seen = readings.at(-1)?.level
     return [{ stageId: zone.stageId, zoneId: zone.zoneId, formulaId: zone.formulaId, name: zone.name, meant: zone.goal, expected: tenth(expected), seen, proposed: seen ?? Math.round(2 * expected) / 2 }]
   })
+}
+
+/** By how much less a step's pieces sit than its first one on average, s: they come out faster than they went in. */
+function laterThanFirst({ pieces }: ScriptStep, outs: readonly ScriptStep[]): number {
+  const outAt = new Map(outs.flatMap((out) => out.pieces.map(({ id, at }) => [id, at])))
+  const shift = pieces.map(({ id, at }) => at - pieces[0]!.at - ((outAt.get(id) ?? 0) - (outAt.get(pieces[0]!.id) ?? 0)))
+  return shift.reduce((sum, one) => sum + one, 0) / Math.max(1, shift.length)
 }
 
 /** Pieces that a visit left out, because their steps were skipped. */

@@ -1,5 +1,6 @@
 import type { FaltoPlan } from '../model'
-import { clockFor, type ClockOptions, type TaskKind, type ZoneClock } from '../schedule'
+import { createProcess } from '../process'
+import { clockFor, liftOf, type ClockOptions, type TaskKind, type ZoneClock } from '../schedule'
 import type { ComputedStages } from '../result'
 
 /** A step of a visit as it was planned. Seconds count from the start of the visit. */
@@ -12,6 +13,8 @@ export interface ScriptStep {
   seconds: number
   /** Pieces that it puts in or takes out: when each is done, s from the step's own start. */
   pieces: { id: string; formulaId: string; at: number }[]
+  /** Mean level that its pieces are expected to come to by minutes under product; empty where nothing lifts, missing in visits that were pinned before it was kept. */
+  lift?: { minute: number; level: number }[] | undefined
 }
 
 export interface ScriptLag {
@@ -37,7 +40,8 @@ export const zoneOfStep = ({ zones }: Pick<RunScript, 'zones'>, { id, pieces }: 
 
 /** Pins the clock of a plan. @throws Error when nobody of the crew can do something */
 export function scriptFor(plan: FaltoPlan, computed: ComputedStages, options: ClockOptions): RunScript {
-  const { visit, ...clock } = clockFor(plan, computed, options)
+  const process = createProcess(plan, computed.head, options.canvas, options.roomCelsius)
+  const { visit, ...clock } = clockFor(plan, computed, options, process)
   const starts = new Map(clock.tasks.map(({ id, from, personId }) => [id, { start: Math.round(60 * from), personId }]))
   return {
     people: options.crew.people.map(({ id, name }) => ({ id, name })),
@@ -48,6 +52,7 @@ export function scriptFor(plan: FaltoPlan, computed: ComputedStages, options: Cl
         about,
         seconds,
         ...starts.get(id)!,
+        lift: kind === 'apply' ? liftOf(plan, process, pieces) : [],
         pieces: pieces.map(({ piece, on }, i) => ({ id: piece.id, formulaId: piece.formulaId, at: Math.round(kind === 'takeOut' ? ((i + 1) * seconds) / pieces.length : on) })),
       }))
       .sort((a, b) => a.start - b.start),

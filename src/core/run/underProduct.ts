@@ -1,19 +1,20 @@
 import type { RunFormula } from '../model'
 import { dilutionFactor, NEAR_ENOUGH, RATE_VARIATION } from '../process'
 import { combinedSigma, rangeOf, type Range } from '../quantity'
-import type { CurvePoint } from '../schedule'
 import { WAITING, type RunState } from './fold'
 import { zoneOfStep, type RunScript, type ScriptStep } from './script'
 
 /** The hair of one step while it is under product. */
 export interface UnderProduct {
-  /** Mean level now, from its curve and from what was read on it; undefined where nothing lifts. */
+  /** Level of its first piece now, from its curve and from what was read on it; undefined where nothing lifts. */
   level: Range | undefined
   /** When it should be near its goal, ms; undefined where its curve does not get there. */
   ready: number | undefined
   /** How fast it lifts against what was expected, 1 as expected; its spread is that of a logarithm. */
   speed: { factor: number; sigma: number }
 }
+
+type Lift = NonNullable<ScriptStep['lift']>
 
 const SIGMA = combinedSigma([RATE_VARIATION])
 /** How far a level read by eye may be off. Common practice: half a level. */
@@ -28,16 +29,16 @@ export function underProduct({ script, formulas }: { script: RunScript; formulas
   const zone = zoneOfStep(script, step)
   const { begunAt = now, seen } = state.steps.get(step.id) ?? WAITING
   const planned = { factor: strengthOf(formulas, state, step, begunAt), sigma: SIGMA }
-  const first = zone?.curve[0]
-  if (!zone || !first) return { level: undefined, ready: undefined, speed: planned }
-  const curve = zone.curve.map(({ minute, ...rest }) => ({ minute: minute - first.minute, ...rest }))
-  const speed = seen.reduce((known, { level, at }) => learnt(known, curve, level, (at - begunAt) / MINUTE), planned)
-  const minutes = (now - begunAt) / MINUTE
+  const { lift: curve = [] } = step
+  if (!zone || curve.length === 0) return { level: undefined, ready: undefined, speed: planned }
+  const on = begunAt + 1000 * step.pieces[0]!.at
+  const speed = seen.reduce((known, { level, at }) => learnt(known, curve, level, (at - on) / MINUTE), planned)
+  const minutes = Math.max(0, now - on) / MINUTE
   const { low, high } = rangeOf(speed.factor, 0, speed.sigma)
   const near = minuteFor(curve, zone.goal - NEAR_ENOUGH)
   return {
     level: { low: levelAt(curve, minutes * low), expected: levelAt(curve, minutes * speed.factor), high: levelAt(curve, minutes * high) },
-    ready: near === undefined ? undefined : begunAt + (near / speed.factor) * MINUTE,
+    ready: near === undefined ? undefined : on + (near / speed.factor) * MINUTE,
     speed,
   }
 }
@@ -50,7 +51,7 @@ function strengthOf(formulas: readonly RunFormula[], { bowls }: RunState, { piec
   return changed && planned && changed.at <= begunAt ? dilutionFactor(changed.vol / planned) : 1
 }
 
-function learnt(known: UnderProduct['speed'], curve: readonly CurvePoint[], level: number, minutes: number): UnderProduct['speed'] {
+function learnt(known: UnderProduct['speed'], curve: Lift, level: number, minutes: number): UnderProduct['speed'] {
   const as = minuteFor(curve, level)
   // Before it lifts, and where it is lighter than it is thought it can become, a look says nothing of its speed.
   if (as === undefined || as <= 0 || minutes <= 0) return known
@@ -61,18 +62,18 @@ function learnt(known: UnderProduct['speed'], curve: readonly CurvePoint[], leve
   return { factor: Math.exp((1 - weight) * Math.log(known.factor) + weight * Math.log(as / minutes)), sigma: known.sigma * Math.sqrt(1 - weight) }
 }
 
-function levelAt(curve: readonly CurvePoint[], minute: number): number {
+function levelAt(curve: Lift, minute: number): number {
   const after = curve.findIndex((point) => point.minute >= minute)
-  if (after <= 0) return (after === 0 ? curve[0]! : curve.at(-1)!).mean
+  if (after <= 0) return (after === 0 ? curve[0]! : curve.at(-1)!).level
   const [one, other] = [curve[after - 1]!, curve[after]!]
-  return one.mean + ((minute - one.minute) / (other.minute - one.minute)) * (other.mean - one.mean)
+  return one.level + ((minute - one.minute) / (other.minute - one.minute)) * (other.level - one.level)
 }
 
-/** When the mean first comes to a level, min. */
-function minuteFor(curve: readonly CurvePoint[], level: number): number | undefined {
-  const after = curve.findIndex(({ mean }) => mean >= level)
+/** After how long a level is first come to, min. */
+function minuteFor(curve: Lift, level: number): number | undefined {
+  const after = curve.findIndex((point) => point.level >= level)
   if (after < 0) return undefined
   if (after === 0) return curve[0]!.minute
   const [one, other] = [curve[after - 1]!, curve[after]!]
-  return one.minute + ((level - one.mean) / (other.mean - one.mean)) * (other.minute - one.minute)
+  return one.minute + ((level - one.level) / (other.level - one.level)) * (other.minute - one.minute)
 }

@@ -113,8 +113,7 @@ export const visitFor = (plan: FaltoPlan, computed: ComputedStages, { canvas, ro
   visitOf(plan, chunksOf(plan, computed, process, working), working)
 
 /** Who does what when for one plan, and what it comes to. @throws Error when nobody of the crew can do something */
-export function clockFor(plan: FaltoPlan, computed: ComputedStages, { crew, ...options }: ClockOptions): Clock {
-  const process = createProcess(plan, computed.head, options.canvas, options.roomCelsius)
+export function clockFor(plan: FaltoPlan, computed: ComputedStages, { crew, ...options }: ClockOptions, process = createProcess(plan, computed.head, options.canvas, options.roomCelsius)): Clock {
   const visit = visitFor(plan, computed, options, process)
   const prepared = prepare({ ...visit, ...crew })
   const schedule = findSchedule(prepared)
@@ -166,7 +165,7 @@ interface PieceOutcome {
   spots: SpotResult[]
 }
 
-function zonesOf(plan: FaltoPlan, process: ServiceProcess, visit: Visit, startOf: ReadonlyMap<string, number>): { zone: ZoneClock; outcomes: PieceOutcome[]; lightens: boolean }[] {
+function zonesOf(plan: FaltoPlan, process: ServiceProcess, visit: Visit, startOf: ReadonlyMap<string, number>): { zone: ZoneClock; outcomes: PieceOutcome[]; lifts: boolean }[] {
   const { stages } = activeVariant(plan)
   const offs = new Map<ServedPiece['piece'], number>()
   for (const { id, kind, seconds, pieces = [] } of visit.tasks) if (kind === 'takeOut') pieces.forEach(({ piece }, i) => offs.set(piece, startOf.get(id)! + (i * seconds) / pieces.length))
@@ -194,7 +193,7 @@ function zonesOf(plan: FaltoPlan, process: ServiceProcess, visit: Visit, startOf
     const strongest = outcomes.reduce((most, one) => (strainOf(one) > strainOf(most) ? one : most))
     const last = outcomes.reduce((latest, one) => (one.on > latest.on ? one : latest))
     const minute = (value: (one: PieceOutcome) => number, of: (...values: number[]) => number) => minutesFromSeconds(of(...outcomes.map(value)))
-    const lightens = isLightener(plan.products.find(({ id }) => id === formula.productId)!.kind)
+    const lifts = lightens(plan, formulaId)
     const zone: ZoneClock = {
       stageId,
       zoneId,
@@ -213,14 +212,34 @@ function zonesOf(plan: FaltoPlan, process: ServiceProcess, visit: Visit, startOf
       strain: strainOf(strongest),
       short: outcomes.filter(({ served }) => served.short).length,
       checks: { fragile: strongest.served.piece.id, last: last.served.piece.id },
-      curve: lightens ? curveOf(process, outcomes) : [],
+      curve: lifts ? curveOf(process, outcomes) : [],
     }
-    return { zone, outcomes, lightens }
+    return { zone, outcomes, lifts }
   })
 }
 
+/** Some pieces that stand for all. */
+const followedOf = <T>(all: readonly T[]): T[] => all.filter((_, i) => all.length <= CURVE_PIECES || i % Math.ceil(all.length / CURVE_PIECES) === 0)
+
+/** Mean level of some pieces after so many minutes under product each, up to the longest time of any; empty where nothing lifts. */
+export function liftOf(plan: FaltoPlan, process: ServiceProcess, pieces: readonly ServedPiece[]): { minute: number; level: number }[] {
+  const followed = followedOf(pieces.filter(({ piece }) => lightens(plan, piece.formulaId)))
+  const most = minutesFromSeconds(Math.max(0, ...followed.map((served) => served.most)))
+  if (most === 0) return []
+  return Array.from({ length: CURVE_STEPS + 1 }, (_, step) => {
+    const minute = (most * step) / CURVE_STEPS
+    const levels = followed.flatMap(({ piece, vol, bowlAgeMinutes }) => process.after(piece, { on: 0, off: minute, bowlAgeMinutes, vol }).map(({ level }) => level.expected))
+    return { minute, level: levels.reduce((sum, level) => sum + level, 0) / levels.length }
+  })
+}
+
+function lightens({ formulas, products }: FaltoPlan, formulaId: string): boolean {
+  const { productId } = formulas.find(({ id }) => id === formulaId)!
+  return isLightener(products.find(({ id }) => id === productId)!.kind)
+}
+
 function curveOf(process: ServiceProcess, outcomes: readonly PieceOutcome[]): CurvePoint[] {
-  const followed = outcomes.filter((_, i) => outcomes.length <= CURVE_PIECES || i % Math.ceil(outcomes.length / CURVE_PIECES) === 0)
+  const followed = followedOf(outcomes)
   const begin = Math.min(...followed.map(({ on }) => minutesFromSeconds(on)))
   const end = Math.max(...followed.map(({ on, off, served }) => minutesFromSeconds(Math.max(off, on + served.most))))
   return Array.from({ length: CURVE_STEPS + 1 }, (_, step) => {
@@ -234,8 +253,8 @@ const strainOf = ({ spots }: PieceOutcome): number => Math.max(...spots.map(({ s
 
 function evennessOf(zones: ReturnType<typeof zonesOf>): Clock['evenness'] {
   const levels = new Map<string, number[]>()
-  for (const { zone, outcomes, lightens } of zones) {
-    if (!lightens) continue
+  for (const { zone, outcomes, lifts } of zones) {
+    if (!lifts) continue
     const own = levels.get(zone.formulaId) ?? []
     levels.set(zone.formulaId, own)
     for (const { spots } of outcomes) own.push(...spots.map(({ level }) => level.expected))

@@ -100,7 +100,7 @@ export function ChairPage({ open, permissions }: { open: OpenRun<RunScript>; per
         <Box sx={{ borderLeft: { md: LINE }, borderTop: { xs: LINE, md: 'none' } }}>
           {zoneOnMap && <RunHead map={open.map} zones={zones} stageId={zoneOnMap.stageId} now={now} />}
           <Hair open={open} state={state} expected={expected} now={now} tell={tell} onCheck={setPicker} />
-          <Bowls script={script} formulas={open.formulas} state={state} now={now} tell={tell} />
+          {!over && <Bowls script={script} formulas={open.formulas} state={state} now={now} tell={tell} />}
         </Box>
       </Box>
       {picker && (

@@ -100,7 +100,7 @@ function HairLeft({ live, open, mayRecord }: { live: LiveRun; open: OpenRun<RunS
       <Typography variant="h2">What the hair came to</Typography>
       <Typography sx={{ mb: 1 }}>Proposed from what was seen, else from the time it had. Look at the dry hair and correct it; then it becomes the record that the next plan starts from.</Typography>
       {levels.map((one) => (
-        <Box key={keyOf(one)} sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 150px', alignItems: 'center', gap: 1, py: 0.5 }}>
+        <Box key={keyOf(one)} sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 176px', alignItems: 'center', gap: 1, py: 0.5 }}>
           <Typography>
             {one.name}, {one.formulaId}
             <Typography component="span" variant="body2" color="textSecondary" sx={{ display: 'block' }}>
