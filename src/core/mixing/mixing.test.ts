@@ -1,9 +1,9 @@
 import fc from 'fast-check'
-import { activeVariant } from '../model'
+import { activeVariant, type MixRecord } from '../model'
 import { computePlan, planFigures } from '../pipeline'
 import { densePlan } from '../../../tests/support/samples'
 import { planWith } from '../../../tests/support/plan'
-import { corrected, describeStep, madeOf, nextTarget, poured, pouringOf, thinned, type MixedPart } from '.'
+import { corrected, describeStep, gramsByFormula, inBowl, madeOf, nextTarget, poured, pouringOf, thinned, type MixedPart } from '.'
 
 const tenths = (values: readonly number[]) => values.reduce((total, value) => total + Math.round(10 * value), 0)
 
@@ -104,5 +104,21 @@ describe('pouring', () => {
     const full = poured(pouringOf([part('one', 60), part('developer', 58)]), 0, 64)
     expect(full.verdict).toMatchObject({ kind: 'tooMuch' })
     expect(corrected(spilled, 1, 10).verdict.kind).toBe('open')
+  })
+})
+
+describe('what was weighed', () => {
+  const event = (kind: 'poured' | 'corrected' | 'lost', line: number, grams: number) => ({ id: `${kind}${line}${grams}`, kind, line, grams, source: 'typed' as const, by: '', at: '' })
+  const line = (grams: number) => ({ name: '', productId: null, role: 'product' as const, grams })
+  const record = (formulaId: string, state: MixRecord['state'], events: MixRecord['events']): MixRecord => ({ id: formulaId, formulaId, bowl: 1, planned: [line(20), line(40)], state, by: '', startedAt: '', events })
+
+  it('adds up pours of a line, from its last correction on', () => {
+    const amounts = [event('poured', 0, 5), event('poured', 1, 7), event('corrected', 0, 4), event('lost', 0, 9), event('poured', 0, 2.5)].map(({ kind, line: at, grams }) => ({ kind, line: at, amount: grams }))
+    expect(inBowl(2, amounts)).toEqual([6.5, 7])
+  })
+
+  it('stands beside what was planned, for bowls that were mixed to their end', () => {
+    const poured = [event('poured', 0, 20.4), event('poured', 1, 41)]
+    expect(gramsByFormula([record('A', 'done', poured), record('A', 'done', poured), record('A', 'abandoned', poured), record('B', 'weighing', poured)])).toEqual([{ formulaId: 'A', planned: 120, weighed: 122.8 }])
   })
 })

@@ -17,6 +17,8 @@ export const HEAT_CELSIUS = 8
 
 /** Time in which the moisture that drives lift falls by e, min: slow in foil, medium on the scalp, fast in open air (common practice; figures our estimate). */
 export const DRYING_MINUTES: Record<Cover | 'onScalp', number> = { foil: 150, film: 120, onScalp: 90, open: 30 }
+/** Product that has lost so much of its moisture is wetted or applied again. Our estimate. */
+export const DRY_AT = 0.6
 /** Clay dries more slowly behind its own shell, and works more slowly in it. Common practice; figures our estimate. */
 export const CLAY_DRYING_FACTOR = 2
 export const CLAY_SPEED = 0.85

@@ -3,6 +3,7 @@ import {
   BODY_HEAT_CM,
   CLAY_DRYING_FACTOR,
   CLAY_SPEED,
+  DRY_AT,
   DRYING_MINUTES,
   HANGING_CM,
   HANGS_FROM_CM,
@@ -113,5 +114,8 @@ export function exposureOf(course: Course, minutes: number): Exposure {
   return { levels, dose }
 }
 
-const dryingOf = ({ kind, onScalp }: Course, cover: Cover): number =>
+/** After how long product has dried to where it is usually wetted or applied again, min. */
+export const driesAfter = (product: Pick<Course, 'kind' | 'onScalp'>, cover: Cover): number => dryingOf(product, cover) * Math.log(1 / DRY_AT)
+
+const dryingOf = ({ kind, onScalp }: Pick<Course, 'kind' | 'onScalp'>, cover: Cover): number =>
   DRYING_MINUTES[onScalp && cover === 'open' ? 'onScalp' : cover] * (kind === 'clayLightener' ? CLAY_DRYING_FACTOR : 1)

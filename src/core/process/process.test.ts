@@ -3,7 +3,7 @@ import { createHead } from '../head'
 import { computePlan } from '../pipeline'
 import { band } from '../../../tests/support/canvas'
 import { planWith } from '../../../tests/support/plan'
-import { celsiusAt, createProcess, exposureForLevel, exposureOf, freshness, levelAfter, strainOf, type Course, type CourseEvent, type StrandPlace } from '.'
+import { celsiusAt, createProcess, driesAfter, exposureForLevel, exposureOf, freshness, levelAfter, strainOf, type Course, type CourseEvent, type StrandPlace } from '.'
 
 const COURSE: Course = { kind: 'powderLightener', mixRate: 0.12, peroxidePercent: 4, workingLifeMinutes: 30, maximumMinutes: 50, cover: 'foil', onScalp: false, distanceCm: 10, insulation: 1, roomCelsius: 21, bowlAgeMinutes: 5, events: [] }
 const PLACE: StrandPlace = { band: band(0, 30), naturalLevel: 5, texture: 'medium', placeRate: 1 }
@@ -128,5 +128,18 @@ describe('a service', () => {
   it('says when a goal is not reached in the time the label gives', () => {
     const far = planWith({ hair: { naturalLevel: 2 } })
     expect(createProcess(far, createHead(far.head), undefined).stay(computePlan(far).pieces[0]!, 5, 20)).toMatchObject({ ready: 50, most: 50, short: true })
+  })
+})
+
+describe('drying', () => {
+  it('is slower the closer product is kept, and slower still behind the shell of clay', () => {
+    const minutes = (cover: 'foil' | 'film' | 'open', onScalp = false, kind: 'powderLightener' | 'clayLightener' = 'powderLightener') => driesAfter({ kind, onScalp }, cover)
+    expect(minutes('foil')).toBeGreaterThan(minutes('film'))
+    expect(minutes('film')).toBeGreaterThan(minutes('open', true))
+    expect(minutes('open', true)).toBeGreaterThan(minutes('open'))
+    expect(minutes('open', false, 'clayLightener')).toBeCloseTo(2 * minutes('open'), 9)
+    // Open work is wetted again after a quarter of an hour or so (common practice).
+    expect(minutes('open')).toBeGreaterThan(10)
+    expect(minutes('open')).toBeLessThan(20)
   })
 })

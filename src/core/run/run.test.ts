@@ -215,6 +215,14 @@ describe('hair under product', () => {
     )
   })
 
+  it('dries from when it was put on, applied again or misted last', () => {
+    const dries = putIn.driesAfter!
+    const misted = event('misted', at + 10 * 60_000, { stepId: putIn.id })
+    expect(under([], 20).dryAt).toBe(at + 60_000 * dries)
+    expect(under([misted], 20).dryAt).toBe(at + 60_000 * (10 + dries))
+    expect(under([event('warmed', at + 10 * 60_000, { stepId: putIn.id, value: 5 })], 20).dryAt).toBe(at + 60_000 * dries)
+  })
+
   it('is near its goal sooner where it lifts faster', () => {
     const plain = under([], 15)
     const fast = under([seen(plain.level!.expected + 1, 15)], 15)

@@ -1,6 +1,6 @@
-import type { FaltoPlan } from '../model'
-import { createProcess } from '../process'
-import { clockFor, liftOf, type ClockOptions, type TaskKind, type ZoneClock } from '../schedule'
+import { isLightener, type FaltoPlan } from '../model'
+import { createProcess, driesAfter } from '../process'
+import { clockFor, liftOf, type ServedPiece, type ClockOptions, type TaskKind, type ZoneClock } from '../schedule'
 import type { ComputedStages } from '../result'
 
 /** A step of a visit as it was planned. Seconds count from the start of the visit. */
@@ -13,7 +13,9 @@ export interface ScriptStep {
   seconds: number
   /** Pieces that it puts in or takes out: when each is done, s from the step's own start. */
   pieces: { id: string; formulaId: string; at: number }[]
-  /** Mean level that its pieces are expected to come to by minutes under product; empty where nothing lifts, missing in visits that were pinned before it was kept. */
+  /** After how long its first piece has dried to where it is wetted or applied again, min; null for what does not lift. This and the next are missing in visits that were pinned before they were kept. */
+  driesAfter?: number | null | undefined
+  /** Mean level that its pieces are expected to come to by minutes under product; empty where nothing lifts. */
   lift?: { minute: number; level: number }[] | undefined
 }
 
@@ -38,6 +40,14 @@ export interface RunScript {
 export const zoneOfStep = ({ zones }: Pick<RunScript, 'zones'>, { id, pieces }: ScriptStep): ZoneClock | undefined =>
   zones.find(({ zoneId, formulaId }) => id.includes(`/${zoneId}/`) && pieces.some((piece) => piece.formulaId === formulaId))
 
+function driesIn({ formulas, products }: FaltoPlan, pieces: readonly ServedPiece[]): number | null {
+  const minutes = pieces.flatMap(({ piece }) => {
+    const { kind } = products.find(({ id }) => id === formulas.find((formula) => formula.id === piece.formulaId)!.productId)!
+    return isLightener(kind) ? [driesAfter({ kind, onScalp: piece.kind === 'onScalp' }, piece.cover)] : []
+  })
+  return minutes.length > 0 ? Math.round(Math.min(...minutes)) : null
+}
+
 /** Pins the clock of a plan. @throws Error when nobody of the crew can do something */
 export function scriptFor(plan: FaltoPlan, computed: ComputedStages, options: ClockOptions): RunScript {
   const process = createProcess(plan, computed.head, options.canvas, options.roomCelsius)
@@ -52,6 +62,7 @@ export function scriptFor(plan: FaltoPlan, computed: ComputedStages, options: Cl
         about,
         seconds,
         ...starts.get(id)!,
+        driesAfter: kind === 'apply' ? driesIn(plan, pieces) : null,
         lift: kind === 'apply' ? liftOf(plan, process, pieces) : [],
         pieces: pieces.map(({ piece, on }, i) => ({ id: piece.id, formulaId: piece.formulaId, at: Math.round(kind === 'takeOut' ? ((i + 1) * seconds) / pieces.length : on) })),
       }))

@@ -8,6 +8,8 @@ import { zoneOfStep, type RunScript, type ScriptStep } from './script'
 export interface UnderProduct {
   /** Level of its first piece now, from its curve and from what was read on it; undefined where nothing lifts. */
   level: Range | undefined
+  /** When it has dried to where it is wetted or applied again, ms; undefined where that does not matter. */
+  dryAt: number | undefined
   /** When it should be near its goal, ms; undefined where its curve does not get there. */
   ready: number | undefined
   /** How fast it lifts against what was expected, 1 as expected; its spread is that of a logarithm. */
@@ -27,17 +29,20 @@ const MINUTE = 60_000
  */
 export function underProduct({ script, formulas }: { script: RunScript; formulas: readonly RunFormula[] }, state: RunState, step: ScriptStep, now: number): UnderProduct {
   const zone = zoneOfStep(script, step)
-  const { begunAt = now, seen } = state.steps.get(step.id) ?? WAITING
+  const { begunAt = now, seen, care } = state.steps.get(step.id) ?? WAITING
+  const on = begunAt + 1000 * (step.pieces[0]?.at ?? 0)
+  const wetAt = Math.max(on, ...care.flatMap(({ kind, at }) => (kind === 'warmed' ? [] : [at])))
+  const dryAt = typeof step.driesAfter === 'number' ? wetAt + step.driesAfter * MINUTE : undefined
   const planned = { factor: strengthOf(formulas, state, step, begunAt), sigma: SIGMA }
   const { lift: curve = [] } = step
-  if (!zone || curve.length === 0) return { level: undefined, ready: undefined, speed: planned }
-  const on = begunAt + 1000 * step.pieces[0]!.at
+  if (!zone || curve.length === 0) return { level: undefined, ready: undefined, dryAt, speed: planned }
   const speed = seen.reduce((known, { level, at }) => learnt(known, curve, level, (at - on) / MINUTE), planned)
   const minutes = Math.max(0, now - on) / MINUTE
   const { low, high } = rangeOf(speed.factor, 0, speed.sigma)
   const near = minuteFor(curve, zone.goal - NEAR_ENOUGH)
   return {
     level: { low: levelAt(curve, minutes * low), expected: levelAt(curve, minutes * speed.factor), high: levelAt(curve, minutes * high) },
+    dryAt,
     ready: near === undefined ? undefined : on + (near / speed.factor) * MINUTE,
     speed,
   }

@@ -1,5 +1,6 @@
 /** Bowls while they are weighed: a log of what was poured, and what it takes off the shelf when a bowl is done. */
 import { and, asc, desc, eq, inArray, max, sql } from 'drizzle-orm'
+import { inBowl } from '@/core/mixing'
 import type { MixRecord } from '@/core/model'
 import { database, mix, mixEvent, staff, type Transaction } from '@/db'
 import { require, type StaffMember } from '../auth'
@@ -72,14 +73,10 @@ async function addEvents(tx: Transaction, member: StaffMember, mixId: string, ev
   await tx.insert(mixEvent).values(fresh.map(({ id, kind, line, grams, source }, i) => ({ salonId: member.salonId, mixId, seq: (last?.seq ?? 0) + i + 1, id, kind, line, tenths: tenthsOf(grams), source, staffId: member.id })))
 }
 
-/** What is in the bowl, tenths of a gram of each product: pours add up, a correction says what is there. */
+/** What is in the bowl, tenths of a gram of each product. */
 async function usedIn(tx: Transaction, member: StaffMember, { id, planned }: typeof mix.$inferSelect): Promise<Map<string, number>> {
   const log = await tx.select().from(mixEvent).where(and(eq(mixEvent.salonId, member.salonId), eq(mixEvent.mixId, id))).orderBy(asc(sql`${mixEvent.seq}`))
-  const lines = planned.map(() => 0)
-  for (const { kind, line, tenths } of log) {
-    if (kind === 'poured') lines[line]! += tenths
-    if (kind === 'corrected') lines[line] = tenths
-  }
+  const lines = inBowl(planned.length, log.map(({ kind, line, tenths }) => ({ kind, line, amount: tenths })))
   const used = new Map<string, number>()
   planned.forEach(({ productId }, i) => {
     if (productId) used.set(productId, (used.get(productId) ?? 0) + lines[i]!)

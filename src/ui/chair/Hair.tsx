@@ -59,7 +59,9 @@ function Piece({ open, step, state, expected, now, tell, onCheck }: Props & { st
   const { begunAt = now, seen, care } = state.steps.get(step.id) ?? WAITING
   const deadline = expected.deadlines.find(({ putInBy }) => putInBy === step.id)
   const zone = zoneOfStep(script, step)
-  const { level, ready } = underProduct(open, state, step, now)
+  const { level, ready, dryAt } = underProduct(open, state, step, now)
+  // What is out before it dries need not be wetted.
+  const dry = dryAt !== undefined && (!deadline || dryAt < deadline.at) ? dryAt : undefined
   const due = Math.max(begunAt, ...seen.map(({ at }) => at)) + CHECK_MS
   const share = deadline ? Math.min(1, Math.max(0, now - begunAt) / (deadline.at - begunAt)) : 0
   const fragile = step.pieces.find(({ id }) => id === zone?.checks.fragile)
@@ -82,6 +84,7 @@ function Piece({ open, step, state, expected, now, tell, onCheck }: Props & { st
       <Typography variant="body2" color={deadline && deadline.late > 0 ? 'error' : 'textSecondary'}>
         {[
           ready !== undefined && (!deadline || ready < deadline.at) ? `near its goal about ${clockTime(ready)}` : '',
+          dry === undefined ? '' : dry <= now ? 'drying: apply again, or mist' : `wet until about ${clockTime(dry)}`,
           deadline ? `out by ${clockTime(deadline.at)} at the latest${deadline.late > 0 ? `, ${Math.ceil(deadline.late / 60_000)} min before there is a hand for it` : ''}` : 'no longest time given',
           seen.length > 0 ? `seen ${seen.at(-1)!.level} at ${clockTime(seen.at(-1)!.at)}` : '',
           care.length > 0 ? `${CARE_WORDS[care.at(-1)!.kind]} ${clockTime(care.at(-1)!.at)}` : '',
@@ -94,7 +97,7 @@ function Piece({ open, step, state, expected, now, tell, onCheck }: Props & { st
           <Button variant={due <= now ? 'contained' : 'outlined'} color={due <= now ? 'primary' : 'inherit'} onClick={() => onCheck({ stepId: step.id, name: step.about, where })}>
             {due <= now ? 'Look now' : `Look at ${clockTime(due)}`}
           </Button>
-          <Button variant="outlined" color="inherit" onClick={() => tell({ kind: 'reapplied', stepId: step.id })}>
+          <Button variant={dry !== undefined && dry <= now ? 'contained' : 'outlined'} color={dry !== undefined && dry <= now ? 'primary' : 'inherit'} onClick={() => tell({ kind: 'reapplied', stepId: step.id })}>
             Applied again
           </Button>
           <Button variant="outlined" color="inherit" onClick={() => tell({ kind: 'misted', stepId: step.id })}>

@@ -4,8 +4,9 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import Link from 'next/link'
-import { useState } from 'react'
-import { LIMITS, type OpenRun } from '@/core/model'
+import { useEffect, useState } from 'react'
+import { gramsByFormula } from '@/core/mixing'
+import { LIMITS, type MixRecord, type OpenRun } from '@/core/model'
 import { levelsToConfirm, runOutcome, type RunScript } from '@/core/run'
 import { tenth } from '@/core/units'
 import { duration, taskWords } from '../clock/words'
@@ -51,6 +52,7 @@ export function Over({ live, open, mayTell, mayRecord }: { live: LiveRun; open: 
           ))}
         </tbody>
       </Box>
+      {ended && <Grams planId={open.planId} />}
       {levels.map(({ about, seen, minute, expected }, i) => (
         <Typography key={i} variant="body2">
           {about}: seen {seen} after {duration(minute)}
@@ -64,6 +66,21 @@ export function Over({ live, open, mayTell, mayRecord }: { live: LiveRun; open: 
       </Typography>
     </Box>
   )
+}
+
+/** What was weighed for this visit against what was planned. */
+function Grams({ planId }: { planId: string }) {
+  const [mixes, setMixes] = useState<MixRecord[]>([])
+  useEffect(() => {
+    // Without a network there is nothing to show, and nothing is lost.
+    callApi<{ mixes: MixRecord[] }>(`/api/plans/${planId}/mixes`).then((answer) => setMixes(answer.mixes), () => {})
+  }, [planId])
+  const grams = gramsByFormula(mixes)
+  return grams.map(({ formulaId, planned, weighed }) => (
+    <Typography key={formulaId} variant="body2">
+      {formulaId}: {weighed} g weighed, {planned} g planned
+    </Typography>
+  ))
 }
 
 const keyOf = ({ stageId, zoneId, formulaId }: { stageId: string; zoneId: string; formulaId: string }) => `${stageId}/${zoneId}/${formulaId}`
