@@ -11,11 +11,24 @@ export interface DayVisit {
   arrives: number
 }
 
+/** One client's part of a day. */
+export interface DayVisitClock {
+  id: string
+  arrives: number
+  begins: number
+  ends: number
+  /** How long it takes when nobody else is there, and how much longer it takes so, min. */
+  alone: number
+  waits: number
+  /** Longest times that are passed, min in all. */
+  over: number
+}
+
 /** A day of several clients. Times in min after midnight. */
 export interface DayClock {
   /** Whether every longest time is kept and everybody is done by closing. */
   fits: boolean
-  visits: { id: string; arrives: number; begins: number; ends: number; /** How long it takes when nobody else is there, and how much longer it takes so, min. */ alone: number; waits: number; /** Longest times that are passed, min in all. */ over: number }[]
+  visits: DayVisitClock[]
   tasks: { visitId: string; kind: TaskKind; about: string; from: number; to: number; personId: string }[]
   /** Stretches of at least {@link GAP_MINUTES} between somebody's first and last work in which nothing is asked of them. */
   gaps: { personId: string; from: number; to: number }[]

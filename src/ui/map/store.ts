@@ -130,7 +130,8 @@ export function createPlanStore(open: OpenPlan) {
     const same = patches.length === 0
     const toSend = same ? unsent : [...unsent, operation]
     set({ document, undo: same ? undo : [...undo, record], redo: same ? state.redo : [], unsent: toSend, save: waiting(state.save, toSend) })
-    lastEdit = { key, at: Date.now(), base }
+    // What came to nothing left no step to merge with.
+    lastEdit = same ? undefined : { key, at: Date.now(), base }
     schedule()
   }
 
