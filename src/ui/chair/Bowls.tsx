@@ -37,7 +37,7 @@ export function Bowls({ script, formulas, state, now, tell }: Props) {
       </Typography>
       {used.map((formula) => {
         const { mixedAt, emptyAt, thinnedG, vol } = state.bowls.get(formula.id) ?? NO_BOWL
-        const age = mixedAt === undefined ? undefined : Math.floor((now - mixedAt) / 60_000)
+        const age = mixedAt === undefined ? undefined : Math.max(0, Math.floor((now - mixedAt) / 60_000))
         const needed = script.steps.some(({ id, kind, pieces }) => kind === 'apply' && pieces.some(({ formulaId }) => formulaId === formula.id) && ['waiting', 'begun'].includes((state.steps.get(id) ?? WAITING).status))
         const old = needed && age !== undefined && formula.workingLifeMinutes !== null && age >= formula.workingLifeMinutes
         return (
