@@ -2,7 +2,7 @@ import { expose } from 'comlink'
 import type { Canvas, FaltoPlan } from '@/core/model'
 import { checkPlan, clockFigures, computeStages, type ClockFigures } from '@/core/pipeline'
 import { TooManyPiecesError } from '@/core/placement'
-import { arrivalFor, dayFor, visitFor, withHelp, HELPERS, type ClockOptions, type DayClock, type Helper, type DayVisit } from '@/core/schedule'
+import { arrivalFor, dayFor, helpersFor, visitFor, withHelp, type ClockOptions, type DayClock, type Helper, type DayVisit } from '@/core/schedule'
 import { rescuesFor, type Rescue, type RunScript, type RunState } from '@/core/run'
 
 export type ClockAnswer = { ok: true; figures: ClockFigures } | { ok: false; message: string }
@@ -49,7 +49,7 @@ export interface AskedDay {
   closes: number
 }
 
-const crewOf = (helping: Helper[]) => withHelp(helping.map((one) => HELPERS[one]))
+const crewOf = (helping: Helper[]) => withHelp(helpersFor(helping))
 /** What a plan asks for, worked out once: a page of a day opens with its plans and they do not change on it. */
 const known = new Map<string, DayVisit['visit']>()
 function dayVisit({ id, plan, canvas }: AskedVisit): Omit<DayVisit, 'arrives'> {

@@ -4,7 +4,7 @@ import type { KeptRunEvent, OpenRun } from '@/core/model'
 import type { RunScript } from '@/core/run'
 import { deviceOf, servicePlanOf, type Device } from '../support/server'
 import { clean, press, url, windows } from './browser'
-import { doStep, inStep, nextStep, tap } from './visit'
+import { doStep, inStep, kept, nextStep, tap } from './visit'
 
 jest.setTimeout(120_000)
 
@@ -141,10 +141,7 @@ describe('at the chair', () => {
   it('loses nothing without a network, through a reload, and doubles nothing when it is back', async () => {
     const id = await newRun()
     const page = await chair(id)
-    // The page is kept for later once its worker is in charge of it.
-    await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
-    await page.reload()
-    await page.waitForSelector('[aria-label="Next step"]')
+    await kept(page)
     await doStep(page)
     await inStep(page)
     await page.setOfflineMode(true)

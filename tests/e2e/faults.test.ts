@@ -7,7 +7,7 @@ import { foldRun, type RunScript } from '@/core/run'
 import { freePort } from '../support/ports'
 import { deviceOf, servicePlanOf } from '../support/server'
 import { windows } from './browser'
-import { doStep, inStep, nextStep, tap } from './visit'
+import { doStep, inStep, kept, nextStep, tap } from './visit'
 
 /** Everything that can go wrong at a visit, in one: no network, reloads, a server that is killed, a clock that is wrong, two hands on one step. */
 jest.setTimeout(600_000)
@@ -31,12 +31,6 @@ async function serve(port: number): Promise<ChildProcess> {
 }
 
 const keptHere = (page: Page, count: number) => page.waitForFunction((words) => document.querySelector('header [role="status"]')?.textContent?.startsWith(words), {}, `${count} kept here`)
-/** Reloads once the page can be opened without a network. */
-const kept = async (page: Page) => {
-  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
-  await page.reload()
-  await page.waitForSelector('[aria-label="Next step"]')
-}
 
 it('comes to one log, the same for both devices, with nothing lost or doubled', async () => {
   const [oriel, tove] = [await deviceOf('oriel'), await deviceOf('tove')]

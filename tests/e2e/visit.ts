@@ -5,6 +5,13 @@ import { press } from './browser'
 export const nextStep = (page: Page) => page.$eval('[aria-label="Next step"]', ({ textContent }) => textContent ?? '')
 export const inStep = (page: Page) => page.waitForFunction(() => document.querySelector('header [role="status"]')?.textContent === 'in step')
 
+/** Reloads once the page can be opened without a network: it is kept for later once its worker is in charge of it. */
+export async function kept(page: Page): Promise<void> {
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
+  await page.reload()
+  await page.waitForSelector('[aria-label="Next step"]')
+}
+
 /** Begins and ends a step. */
 export async function doStep(page: Page): Promise<void> {
   await press(page, 'Begin')

@@ -48,7 +48,7 @@ export interface RunState {
 }
 
 export const WAITING: StepState = { status: 'waiting', begunAt: undefined, endedAt: undefined, counted: 0, extra: 0, crossChecked: undefined, seen: [], care: [] }
-export const NO_BOWL: BowlState = { mixedAt: undefined, emptyAt: undefined, thinnedG: 0, vol: undefined }
+const NO_BOWL: BowlState = { mixedAt: undefined, emptyAt: undefined, thinnedG: 0, vol: undefined }
 
 /** What the visit's clock shows at a time of the server's, ms: the same, but in a demo that runs faster. */
 export const shownAt = ({ real, shown, pace }: RunState['clock'], now: number): number => shown + pace * (now - real)

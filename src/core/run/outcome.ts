@@ -2,7 +2,7 @@ import type { RunFormula } from '../model'
 import type { TaskKind } from '../schedule'
 import { tenth } from '../units'
 import { WAITING, type RunState } from './fold'
-import { zoneOfStep, type RunScript, type ScriptStep } from './script'
+import { endsOf, zoneOfStep, type RunScript, type ScriptStep } from './script'
 import { underProduct } from './underProduct'
 
 /** What was planned against what came of it. Minutes; null where a step was skipped or never ended. */
@@ -58,7 +58,7 @@ export function levelsToConfirm({ script, formulas }: { script: RunScript; formu
     if (putIn.length === 0) return []
     const readings = putIn.flatMap(({ id }) => state.steps.get(id)!.seen).sort((a, b) => a.at - b.at)
     const levels = putIn.flatMap((step) => {
-      const outs = script.lags.flatMap(({ from, to, formulaId }) => (from === step.id && formulaId !== null ? script.steps.filter(({ id }) => id === to) : []))
+      const outs = endsOf(script, step.id).map((out) => script.steps.find(({ id }) => id === out)!)
       const begun = outs.flatMap(({ id }) => state.steps.get(id)?.begunAt ?? [])
       const out = begun.length > 0 ? Math.min(...begun) : (state.endedAt ?? state.steps.get(step.id)!.endedAt!)
       const { level } = underProduct({ script, formulas }, state, step, out - 1000 * laterThanFirst(step, outs))

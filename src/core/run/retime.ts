@@ -1,6 +1,6 @@
 import { TAKE_OUT_SECONDS } from '../schedule'
 import { WAITING, type RunState, type StepState } from './fold'
-import type { RunScript, ScriptStep } from './script'
+import { putInBefore, type RunScript, type ScriptStep } from './script'
 
 /** A step with its times as they are now expected, ms; what is over has the times it really had. */
 export interface ExpectedStep {
@@ -48,8 +48,7 @@ export function secondsOf(script: RunScript, { steps }: Pick<RunState, 'steps'>,
   const { extra } = steps.get(step.id) ?? WAITING
   if (step.kind === 'apply' && extra > 0) return step.seconds + (extra * step.seconds) / Math.max(1, step.pieces.length)
   if (step.kind !== 'takeOut') return step.seconds
-  const putIn = script.lags.flatMap(({ from, to, formulaId }) => (to === step.id && formulaId !== null ? [steps.get(from)?.extra ?? 0] : []))
-  return step.seconds + TAKE_OUT_SECONDS * putIn.reduce((sum, count) => sum + count, 0)
+  return step.seconds + TAKE_OUT_SECONDS * putInBefore(script, step.id).reduce((sum, from) => sum + (steps.get(from)?.extra ?? 0), 0)
 }
 
 /** Until when somebody is held up, ms; whoever came later is not. */
@@ -84,7 +83,7 @@ export function expectedRun(script: RunScript, state: RunState, now: number): Ex
       // Not before its least times, nor before its person is free; and not earlier than planned only because others are quick, where product has to sit.
       from = Math.max(now, heldUntil(state, personId), free.get(personId) ?? 0)
       for (const { from: earlier, to: own, least } of script.lags) if (own === step.id) from = Math.max(from, (times.get(earlier)?.from ?? 0) + 1000 * least)
-      if (sits(script, step)) from = Math.max(from, plannedAfter(script, step, times, startedAt + 1000 * step.start))
+      from = Math.max(from, plannedAfter(script, step, times, startedAt + 1000 * step.start))
       to = from + lasts
     }
     times.set(step.id, { from, to })
@@ -110,15 +109,11 @@ function causesOf(steps: readonly ExpectedStep[], { delays }: RunState): Cause[]
   return [...ofDelays, ...ofSteps].filter(({ by }) => Math.abs(by) >= TOLD_FROM).sort((a, b) => Math.abs(b.by) - Math.abs(a.by))
 }
 
-/** Whether a step ends the time of product. */
-const sits = ({ lags }: RunScript, { id }: ScriptStep): boolean => lags.some(({ to, formulaId }) => to === id && formulaId !== null)
-
-/** When product that went in at other times than planned has had the time it was meant to have. */
+/** When product that a step takes out or rinses, and that went in at other times than planned, has had the time it was meant to have; at once where it ends no product. */
 function plannedAfter(script: RunScript, step: ScriptStep, times: ReadonlyMap<string, { from: number }>, planned: number): number {
-  const meant = script.lags.flatMap(({ from, to, formulaId }) => {
-    if (to !== step.id || formulaId === null) return []
+  const meant = putInBefore(script, step.id).map((from) => {
     const put = script.steps.find(({ id }) => id === from)!
-    return [(times.get(from)?.from ?? planned) + 1000 * (step.start - put.start)]
+    return (times.get(from)?.from ?? planned) + 1000 * (step.start - put.start)
   })
-  return Math.min(...meant)
+  return meant.length > 0 ? Math.min(...meant) : 0
 }

@@ -40,6 +40,10 @@ export interface RunScript {
 export const zoneOfStep = ({ zones }: Pick<RunScript, 'zones'>, { id, pieces }: ScriptStep): ZoneClock | undefined =>
   zones.find(({ zoneId, formulaId }) => id.includes(`/${zoneId}/`) && pieces.some((piece) => piece.formulaId === formulaId))
 
+/** Steps that end the time of what a step put in, and those that put in what a step takes out or rinses. */
+export const endsOf = ({ lags }: Pick<RunScript, 'lags'>, id: string): string[] => lags.flatMap(({ from, to, formulaId }) => (from === id && formulaId !== null ? [to] : []))
+export const putInBefore = ({ lags }: Pick<RunScript, 'lags'>, id: string): string[] => lags.flatMap(({ from, to, formulaId }) => (to === id && formulaId !== null ? [from] : []))
+
 function driesIn({ formulas, products }: FaltoPlan, pieces: readonly ServedPiece[]): number | null {
   const minutes = pieces.flatMap(({ piece }) => {
     const { kind } = products.find(({ id }) => id === formulas.find((formula) => formula.id === piece.formulaId)!.productId)!

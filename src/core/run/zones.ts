@@ -1,5 +1,5 @@
 import { WAITING, type RunState } from './fold'
-import { zoneOfStep, type RunScript } from './script'
+import { endsOf, zoneOfStep, type RunScript } from './script'
 
 export type ZoneStatus = 'waiting' | 'goingOn' | 'sitting' | 'comingOut' | 'out' | 'skipped'
 
@@ -24,7 +24,7 @@ export function runZones(script: RunScript, state: RunState): RunZone[] {
     const own = zones.get(`${stageId}/${zoneId}`) ?? { stageId, zoneId, name, putIn: [], out: [] }
     zones.set(`${stageId}/${zoneId}`, own)
     own.putIn.push(step.id)
-    own.out.push(...script.lags.flatMap(({ from, to, formulaId }) => (from === step.id && formulaId !== null ? [to] : [])))
+    own.out.push(...endsOf(script, step.id))
   }
   const of = (id: string) => state.steps.get(id) ?? WAITING
   return [...zones.values()].map(({ stageId, zoneId, name, putIn, out }) => {

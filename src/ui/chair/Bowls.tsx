@@ -8,7 +8,7 @@ import DialogTitle from '@mui/material/DialogTitle'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import type { RunFormula } from '@/core/model'
-import { NO_BOWL, WAITING, type RunScript, type RunState } from '@/core/run'
+import { WAITING, type RunScript, type RunState } from '@/core/run'
 import { FormulaSample, NumberField } from '../parts'
 import { LINE } from '../theme'
 import type { LiveRun } from './useRun'
@@ -36,7 +36,7 @@ export function Bowls({ script, formulas, state, now, tell }: Props) {
         Bowls
       </Typography>
       {used.map((formula) => {
-        const { mixedAt, emptyAt, thinnedG, vol } = state.bowls.get(formula.id) ?? NO_BOWL
+        const { mixedAt, emptyAt, thinnedG, vol } = state.bowls.get(formula.id)!
         const age = mixedAt === undefined ? undefined : Math.max(0, Math.floor((now - mixedAt) / 60_000))
         const needed = script.steps.some(({ id, kind, pieces }) => kind === 'apply' && pieces.some(({ formulaId }) => formulaId === formula.id) && ['waiting', 'begun'].includes((state.steps.get(id) ?? WAITING).status))
         const old = needed && age !== undefined && formula.workingLifeMinutes !== null && age >= formula.workingLifeMinutes
@@ -54,16 +54,12 @@ export function Bowls({ script, formulas, state, now, tell }: Props) {
             </Box>
             {tell && (
               <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1, mt: 0.75 }}>
-                {age === undefined ? (
-                  <Button variant="contained" sx={{ minHeight: 52 }} onClick={() => tell({ kind: 'bowlMixed', formulaId: formula.id })}>
-                    Another is mixed
-                  </Button>
-                ) : (
+                {age !== undefined && (
                   <Button variant="outlined" color="inherit" sx={{ minHeight: 52 }} onClick={() => tell({ kind: 'bowlEmpty', formulaId: formula.id })}>
                     Bowl is empty
                   </Button>
                 )}
-                {old && (
+                {(age === undefined || old) && (
                   <Button variant="contained" sx={{ minHeight: 52 }} onClick={() => tell({ kind: 'bowlMixed', formulaId: formula.id })}>
                     Another is mixed
                   </Button>

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import type { OpenRun } from '@/core/model'
-import { underProduct, WAITING, zoneOfStep, type Expected, type RunScript, type RunState, type ScriptStep } from '@/core/run'
+import { endsOf, underProduct, WAITING, zoneOfStep, type Expected, type RunScript, type RunState, type ScriptStep } from '@/core/run'
 import { tenth } from '@/core/units'
 import { LINE } from '../theme'
 import type { LiveRun } from './useRun'
@@ -36,7 +36,7 @@ export function Hair({ open, state, expected, now, tell, onCheck }: Props) {
   const under = script.steps.filter(({ id, kind }) => {
     if (kind !== 'apply' || state.steps.get(id)?.begunAt === undefined) return false
     // What is out or rinsed is under product no more.
-    const ends = script.lags.filter(({ from, formulaId }) => from === id && formulaId !== null).map(({ to }) => state.steps.get(to)?.status ?? 'waiting')
+    const ends = endsOf(script, id).map((end) => state.steps.get(end)?.status ?? 'waiting')
     return ends.length === 0 || ends.some((status) => status === 'waiting' || status === 'begun')
   })
   return (

@@ -8,10 +8,9 @@ import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
 import LinearProgress from '@mui/material/LinearProgress'
 import Typography from '@mui/material/Typography'
-import { wrap } from 'comlink'
 import { useEffect, useState } from 'react'
 import type { Rescue, RunScript, RunState } from '@/core/run'
-import type { ClockWorker } from '@/workers/clock.worker'
+import { useClockWorker } from '../clock/useClockWorker'
 import { duration, taskWords } from '../clock/words'
 import { TALL } from './look'
 import { clockTime } from './words'
@@ -28,11 +27,10 @@ interface Props {
 export function WayOut({ script, state, now, onTake, onClose }: Props) {
   const [asked] = useState({ script, state, now })
   const [ways, setWays] = useState<Rescue[]>()
+  const remote = useClockWorker()
   useEffect(() => {
-    const worker = new Worker(new URL('../../workers/clock.worker.ts', import.meta.url), { type: 'module' })
-    void wrap<ClockWorker>(worker).rescues(asked.script, asked.state, asked.now).then(setWays)
-    return () => worker.terminate()
-  }, [asked])
+    void remote.current!.rescues(asked.script, asked.state, asked.now).then(setWays)
+  }, [remote, asked])
   return (
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="ways-title">
       <DialogTitle id="ways-title">How to go on</DialogTitle>

@@ -1,10 +1,10 @@
 'use client'
-import { wrap, type Remote } from 'comlink'
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useState } from 'react'
 import type { FaltoPlan } from '@/core/model'
 import type { ClockFigures } from '@/core/pipeline'
 import type { ClockOptions } from '@/core/schedule'
-import type { ClockAnswer, ClockWorker } from '@/workers/clock.worker'
+import type { ClockAnswer } from '@/workers/clock.worker'
+import { useClockWorker } from './useClockWorker'
 
 /** A question put to the clock. */
 export interface Asked {
@@ -27,14 +27,8 @@ export interface ClockState {
 
 /** Works clocks out in a worker: the one asked for first, then the comparisons one by one. A newer question ends an older one. */
 export function useClock(asked: Asked, comparisons: readonly Comparison[]): ClockState {
-  const remote = useRef<Remote<ClockWorker>>(undefined)
+  const remote = useClockWorker()
   const [state, setState] = useState<ClockState>({ answer: undefined, compared: [], busy: true })
-
-  useEffect(() => {
-    const worker = new Worker(new URL('../../workers/clock.worker.ts', import.meta.url), { type: 'module' })
-    remote.current = wrap<ClockWorker>(worker)
-    return () => worker.terminate()
-  }, [])
 
   useEffect(() => {
     let current = true
@@ -54,7 +48,7 @@ export function useClock(asked: Asked, comparisons: readonly Comparison[]): Cloc
     return () => {
       current = false
     }
-  }, [asked, comparisons])
+  }, [remote, asked, comparisons])
 
   return state
 }

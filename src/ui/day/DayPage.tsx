@@ -4,14 +4,14 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import LinearProgress from '@mui/material/LinearProgress'
 import Typography from '@mui/material/Typography'
-import { wrap, type Remote } from 'comlink'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
-import { useEffect, useMemo, useRef, useState } from 'react'
+import { useEffect, useMemo, useState } from 'react'
 import type { BookedVisit } from '@/core/model'
-import { withHelp, HELPERS, type DayClock, type Helper } from '@/core/schedule'
-import type { AskedDay, AskedVisit, ClockWorker } from '@/workers/clock.worker'
+import { helpersFor, withHelp, type DayClock, type Helper } from '@/core/schedule'
+import type { AskedDay, AskedVisit } from '@/workers/clock.worker'
 import { Lane, NAMES } from '../clock/Lanes'
+import { useClockWorker } from '../clock/useClockWorker'
 import { duration, minuteOf, taskWords, timeOfDay } from '../clock/words'
 import { callApi } from '../hooks/api'
 import { Choices } from '../parts'
@@ -94,7 +94,7 @@ export function DayPage({ on, visits, mayBook }: Props) {
             )}
           </Box>
           <Clients visits={visits} arrivals={arrivals} day={day} mayBook={mayBook} busy={busy} onArrive={arrive} onFind={(visit) => void findTime(visit)} />
-          {day && <DayLanes day={day} visits={visits} people={withHelp(helping.map((one) => HELPERS[one])).people} opens={asked.opens} closes={asked.closes} />}
+          {day && <DayLanes day={day} visits={visits} people={withHelp(helpersFor(helping)).people} opens={asked.opens} closes={asked.closes} />}
         </>
       )}
     </Box>
@@ -110,14 +110,9 @@ function notFitting(day: DayClock, { closes }: AskedDay, visits: readonly Booked
 
 /** Works the day out in a worker; a newer question ends an older one. */
 function useDay(asked: AskedDay) {
-  const remote = useRef<Remote<ClockWorker>>(undefined)
+  const remote = useClockWorker()
   const [answer, setAnswer] = useState<{ day: DayClock | undefined; to: AskedDay }>()
   const [finding, setFinding] = useState(false)
-  useEffect(() => {
-    const worker = new Worker(new URL('../../workers/clock.worker.ts', import.meta.url), { type: 'module' })
-    remote.current = wrap<ClockWorker>(worker)
-    return () => worker.terminate()
-  }, [])
   useEffect(() => {
     let stale = false
     void remote.current!.day(asked).then((day) => {
@@ -126,7 +121,7 @@ function useDay(asked: AskedDay) {
     return () => {
       stale = true
     }
-  }, [asked])
+  }, [remote, asked])
   async function find(added: AskedVisit): Promise<number | undefined> {
     setFinding(true)
     try {
