@@ -1,13 +1,14 @@
 import Delaunator from 'delaunator'
-import { directionFromMap, surfacePoint, type Head } from '../head'
+import type { Head } from '../head'
 import type { MapPoint } from '../model'
+import { latticeOf, locate, LOCATED, ROW_HEIGHT, rowShift, SPACING } from './lattice'
 
 /**
  * A triangulation of one zone that fits its outline exactly, known on the map and in space. On the map triangles have the
  * true area of the scalp under them; in space their edges have true length.
  *
- * Layout: vertex i is map[2i…2i+1] and space[3i…3i+2], its polar angle and azimuth direction[2i…2i+1]; triangle t has corners triangles[3t…3t+2], and
- * neighbours[3t+k] is the triangle across the edge from corner k to corner k+1, or −1 at the outline.
+ * Layout: vertex i is map[2i…2i+1] and space[3i…3i+2], its polar angle and azimuth direction[2i…2i+1], its share of the way to the hairline s[i];
+ * triangle t has corners triangles[3t…3t+2], and neighbours[3t+k] is the triangle across the edge from corner k to corner k+1, or −1 at the outline.
  */
 export interface ZoneMesh {
   /** So many vertices come first that lie on the outline, in its order. */
@@ -15,14 +16,14 @@ export interface ZoneMesh {
   map: Float64Array
   space: Float64Array
   direction: Float64Array
+  s: Float64Array
   triangles: Uint32Array
   neighbours: Int32Array
   /** Area of each triangle, cm². */
   areas: Float64Array
 }
 
-/** Distance of inner points from each other and from the outline, cm: fine enough that rows are true to a hair's breadth. */
-const SPACING = 1.15
+/** Distance that inner points keep from the outline's corners, cm. Our estimate: less makes slivers, more leaves gaps. */
 const CLEARANCE = 0.52
 
 /** Halvings after which an outline that still does not fit is given up. */
@@ -30,16 +31,16 @@ const MOST_REFINEMENTS = 12
 
 /** @throws Error when the outline cannot be triangulated, which checked layouts always can */
 export function createMesh(head: Head, outline: readonly MapPoint[]): ZoneMesh {
-  const inner = innerPoints(outline)
+  const inner = innerPoints(head, outline)
   let rim = [...outline]
   for (let attempt = 0; attempt < MOST_REFINEMENTS; attempt++) {
-    const map = coordinates(rim, inner)
+    const map = coordinates(rim, inner.map)
     const delaunay = new Delaunator(map)
     const missing = missingSides(delaunay, rim.length)
-    if (missing.size === 0) return finishMesh(head, delaunay, map, rim.length)
+    if (!missing.includes(1)) return finishMesh(head, delaunay, map, rim.length, inner.at)
     rim = rim.flatMap((point, i) => {
       const next = rim[(i + 1) % rim.length]!
-      return missing.has(i) ? [point, { x: (point.x + next.x) / 2, y: (point.y + next.y) / 2 }] : [point]
+      return missing[i] ? [point, { x: (point.x + next.x) / 2, y: (point.y + next.y) / 2 }] : [point]
     })
   }
   throw new Error('This zone is too narrow or too jagged to be worked out.')
@@ -57,29 +58,34 @@ function coordinates(rim: readonly MapPoint[], inner: readonly number[]): Float6
   return map
 }
 
-/** Sides of the outline (by their first point) that are not edges of the triangulation; halving them makes them so. */
-function missingSides({ triangles }: Delaunator<Float64Array>, rim: number): Set<number> {
-  const missing = new Set(Array.from({ length: rim }, (_, i) => i))
+/** 1 for sides of the outline (by their first point) that are not edges of the triangulation; halving them makes them so. */
+function missingSides({ triangles }: Delaunator<Float64Array>, rim: number): Uint8Array {
+  const missing = new Uint8Array(rim).fill(1)
   for (let half = 0; half < triangles.length; half++) {
     const a = triangles[half]!
     const b = triangles[half % 3 === 2 ? half - 2 : half + 1]!
-    if (a < rim && b < rim && a === (b + 1) % rim) missing.delete(b)
+    if (a < rim && b < rim && a === (b + 1) % rim) missing[b] = 0
   }
   return missing
 }
 
-function finishMesh(head: Head, delaunay: Delaunator<Float64Array>, map: Float64Array, rim: number): ZoneMesh {
+function finishMesh(head: Head, delaunay: Delaunator<Float64Array>, map: Float64Array, rim: number, inner: readonly number[]): ZoneMesh {
   const count = map.length / 2
   const space = new Float64Array(3 * count)
   const direction = new Float64Array(2 * count)
+  const s = new Float64Array(count)
+  const { located } = latticeOf(head)
+  const onRim = new Float64Array(LOCATED)
   for (let i = 0; i < count; i++) {
-    const { theta, psi } = directionFromMap(head, { x: map[2 * i]!, y: map[2 * i + 1]! })
-    const { x, y, z } = surfacePoint(head.axes, theta, psi)
-    direction[2 * i] = theta
-    direction[2 * i + 1] = psi
-    space[3 * i] = x
-    space[3 * i + 1] = y
-    space[3 * i + 2] = z
+    if (i < rim) locate(head, map[2 * i]!, map[2 * i + 1]!, onRim, 0)
+    const from = i < rim ? onRim : located
+    const at = i < rim ? 0 : inner[i - rim]!
+    space[3 * i] = from[at]!
+    space[3 * i + 1] = from[at + 1]!
+    space[3 * i + 2] = from[at + 2]!
+    direction[2 * i] = from[at + 3]!
+    direction[2 * i + 1] = from[at + 4]!
+    s[i] = from[at + 5]!
   }
   const kept = insideTriangles(delaunay, rim)
   const place = new Int32Array(delaunay.triangles.length / 3).fill(-1)
@@ -96,7 +102,7 @@ function finishMesh(head: Head, delaunay: Delaunator<Float64Array>, map: Float64
     }
     areas[i] = triangleArea(map, triangles[3 * i]!, triangles[3 * i + 1]!, triangles[3 * i + 2]!)
   })
-  return { rim, map, space, direction, triangles, neighbours, areas }
+  return { rim, map, space, direction, s, triangles, neighbours, areas }
 }
 
 function triangleArea(map: Float64Array, a: number, b: number, c: number): number {
@@ -107,32 +113,37 @@ function triangleArea(map: Float64Array, a: number, b: number, c: number): numbe
   return Math.abs(ux * vy - uy * vx) / 2
 }
 
-/** A hexagonal grid inside the outline and not near its corners, fixed to the map so that small edits move little, as x, y pairs. */
-function innerPoints(outline: readonly MapPoint[]): number[] {
-  const rowHeight = (SPACING * Math.sqrt(3)) / 2
+/** Points of the lattice inside the outline and not near its corners: as x, y pairs, and where each stands in the lattice. */
+function innerPoints(head: Head, outline: readonly MapPoint[]): { map: number[]; at: number[] } {
+  const lattice = latticeOf(head)
   let lowest = Infinity
   let highest = -Infinity
   for (const { y } of outline) {
     lowest = Math.min(lowest, y)
     highest = Math.max(highest, y)
   }
-  const points: number[] = []
-  for (let row = Math.ceil(lowest / rowHeight); row <= highest / rowHeight; row++) {
-    const y = row * rowHeight
+  const map: number[] = []
+  const at: number[] = []
+  for (let row = Math.ceil(lowest / ROW_HEIGHT); row <= highest / ROW_HEIGHT; row++) {
+    const y = row * ROW_HEIGHT
+    const corners = outline.filter((corner) => Math.abs(corner.y - y) < CLEARANCE)
     const crossings = crossingsAt(outline, y)
-    const shift = row % 2 === 0 ? 0 : SPACING / 2
+    const shift = rowShift(row)
     for (let k = 0; k + 1 < crossings.length; k += 2) {
-      for (let x = Math.ceil((crossings[k]! - shift) / SPACING) * SPACING + shift; x < crossings[k + 1]!; x += SPACING) {
-        if (isClear(outline, x, y)) points.push(x, y)
+      for (let column = Math.ceil((crossings[k]! - shift) / SPACING); column * SPACING + shift < crossings[k + 1]!; column++) {
+        const x = column * SPACING + shift
+        if (!isClear(corners, x, y)) continue
+        map.push(x, y)
+        at.push(lattice.index(row, column))
       }
     }
   }
-  return points
+  return { map, at }
 }
 
-/** Whether no corner of the outline is near. */
-function isClear(outline: readonly MapPoint[], x: number, y: number): boolean {
-  for (const corner of outline) {
+/** Whether none of some corners is near. */
+function isClear(corners: readonly MapPoint[], x: number, y: number): boolean {
+  for (const corner of corners) {
     const dx = corner.x - x
     const dy = corner.y - y
     if (dx * dx + dy * dy < CLEARANCE * CLEARANCE) return false

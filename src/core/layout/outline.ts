@@ -21,15 +21,14 @@ export function drawEdges(head: Head, layout: Pick<Layout, 'vertices' | 'edges'>
 }
 
 function inSteps(corners: readonly DiskPoint[]): DiskPoint[] {
-  return corners.flatMap((corner, i) => {
+  const points: DiskPoint[] = []
+  corners.forEach((corner, i) => {
     const next = corners[i + 1]
-    if (!next) return [corner]
-    const steps = Math.max(1, Math.ceil(Math.hypot(next.x - corner.x, next.y - corner.y) / DISK_STEP))
-    return Array.from({ length: steps }, (_, step) => {
-      const t = step / steps
-      return { x: corner.x + t * (next.x - corner.x), y: corner.y + t * (next.y - corner.y) }
-    })
+    const [dx, dy] = next ? [next.x - corner.x, next.y - corner.y] : [0, 0]
+    const steps = Math.max(1, Math.ceil(Math.sqrt(dx * dx + dy * dy) / DISK_STEP))
+    for (let step = 0; step < steps; step++) points.push({ x: corner.x + (step / steps) * dx, y: corner.y + (step / steps) * dy })
   })
+  return points
 }
 
 /** The closed outline of a zone from the drawn edges, anticlockwise as the map is drawn, without a repeated last point. */

@@ -16,7 +16,13 @@ export interface ZoneShape {
   meanPoint: Point3
   /** Heights over the ears that the zone spans, cm. */
   height: { min: number; max: number }
-  /** What partings parallel to an edge follow: the zone's stretch of hairline, or its whole outline where it has none; points in space, cm. */
+  /** What partings go by that do not lie in parallel planes; worked out when it is asked for. */
+  landmarks: () => Landmarks
+}
+
+/** Points in space, cm. */
+export interface Landmarks {
+  /** What partings parallel to an edge follow: the zone's stretch of hairline, or its whole outline where it has none. */
   rim: Point3[]
   /** Where partings that fan out meet: the place of the outline nearest to the crown. */
   pivot: Point3
@@ -32,10 +38,10 @@ export function shapeZone(head: Head, { vertices, edges }: Pick<Layout, 'vertice
   const outline = joinOutline(drawn, boundary)
   const mesh = createMesh(head, outline)
   const hairline = own.filter(({ kind }) => kind === 'hairline').flatMap((edge) => drawn.get(edge.id)!)
-  return { id, role, outline, area: signedArea(outline), mesh, ...summarise(mesh), ...landmarks(head, mesh, hairline) }
+  return { id, role, outline, area: signedArea(outline), mesh, ...summarise(mesh), landmarks: () => landmarksOf(head, mesh, hairline) }
 }
 
-function landmarks(head: Head, { rim, space }: ZoneMesh, hairline: readonly MapPoint[]): Pick<ZoneShape, 'rim' | 'pivot'> {
+function landmarksOf(head: Head, { rim, space }: ZoneMesh, hairline: readonly MapPoint[]): Landmarks {
   const around = Array.from({ length: rim }, (_, i): Point3 => ({ x: space[3 * i]!, y: space[3 * i + 1]!, z: space[3 * i + 2]! }))
   const crown = pointFromMap(head, mapFromDirection(head, CROWN_POLAR_ANGLE, Math.PI))
   const away = ({ x, y, z }: Point3) => (x - crown.x) ** 2 + (y - crown.y) ** 2 + (z - crown.z) ** 2

@@ -41,7 +41,7 @@ export function crossedTriangles({ lowest, highest }: PartingField, levels: read
 }
 
 /**
- * Traces the parting at a level through the mesh as connected polylines, open ones first, then closed rings.
+ * Traces the parting at a level through the mesh as connected polylines, open ones first, then closed rings, each in the way a hand walks it.
  * @param crossed the triangles that the level crosses, see {@link crossedTriangles}
  */
 export function traceContour(field: PartingField, level: number, crossed: Uint32Array, hair: VertexHair): Polyline[] {
@@ -106,10 +106,32 @@ const FIRST_TWO = [0, 1] as const
 const LAST_TWO = [1, 2] as const
 const FIRST_AND_LAST = [0, 2] as const
 
+/** Whether a hand walks the traced line from its first stop: upright ones from below, level ones from the middle of the head outwards or, across the
+ * middle, from the client's left. Mirrored lines are walked mirrored. */
+function isWalkedForwards(space: Float64Array): boolean {
+  const last = stops.count - 1
+  const startX = spaceAt(space, 0, 0)
+  const endX = spaceAt(space, last, 0)
+  const dx = endX - startX
+  const dy = spaceAt(space, last, 1) - spaceAt(space, 0, 1)
+  const dz = spaceAt(space, last, 2) - spaceAt(space, 0, 2)
+  if (dz * dz > dx * dx + dy * dy) return dz > 0
+  if (startX * endX < 0) return dx < 0
+  const outwards = Math.abs(endX) - Math.abs(startX)
+  return Math.abs(outwards) > 1e-6 ? outwards > 0 : dy < 0
+}
+
+/** One of a stop's coordinates in space, cm. */
+function spaceAt(space: Float64Array, stop: number, axis: number): number {
+  const from = space[3 * stops.from[stop]! + axis]!
+  return from + stops.at[stop]! * (space[3 * stops.to[stop]! + axis]! - from)
+}
+
 function toPolyline({ mesh, rise, localPitch }: PartingField, hair: VertexHair): Polyline {
   const { map, space } = mesh
   const line = emptyLine(stops.count)
-  for (let i = 0, at = 0; i < stops.count; i++, at += STRIDE) {
+  const step = isWalkedForwards(space) ? 1 : -1
+  for (let at = 0, i = step > 0 ? 0 : stops.count - 1; at < line.length; at += STRIDE, i += step) {
     const a = stops.from[i]!
     const b = stops.to[i]!
     const t = stops.at[i]!
@@ -124,7 +146,7 @@ function toPolyline({ mesh, rise, localPitch }: PartingField, hair: VertexHair):
     line[at + PITCH] = localPitch[triangle]!
     line[at + DENSITY] = hair.density[a]! + t * (hair.density[b]! - hair.density[a]!)
     line[at + LENGTH] = hair.length[a]! + t * (hair.length[b]! - hair.length[a]!)
-    if (i > 0) {
+    if (at > 0) {
       const before = at - STRIDE
       const dx = line[at + SPACE]! - line[before + SPACE]!
       const dy = line[at + SPACE + 1]! - line[before + SPACE + 1]!

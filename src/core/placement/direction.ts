@@ -42,14 +42,14 @@ export function partingFunction(
       return (x, y, z) => cos * up(x, y, z) + sin * aside(x, y)
     }
     case 'radial':
-      return bearing(shape)
+      return bearing(shape.landmarks().pivot, meanPoint)
     case 'parallel':
-      return distanceToRim(shape)
+      return distanceTo(shape.landmarks().rim)
   }
 }
 
 /** Angle about the zone's pivot, 0 towards the middle of the zone, so that the turn from −π to π lies behind it. */
-function bearing({ pivot, meanPoint }: ZoneShape): (x: number, y: number, z: number) => number {
+function bearing(pivot: Point3, meanPoint: Point3): (x: number, y: number, z: number) => number {
   const normal = scaled(pivot, 1 / Math.hypot(pivot.x, pivot.y, pivot.z))
   const towards = { x: meanPoint.x - pivot.x, y: meanPoint.y - pivot.y, z: meanPoint.z - pivot.z }
   const lift = dot(towards, normal)
@@ -62,8 +62,8 @@ function bearing({ pivot, meanPoint }: ZoneShape): (x: number, y: number, z: num
   }
 }
 
-/** Distance to the nearest point of the zone's rim, cm. */
-function distanceToRim({ rim }: ZoneShape): (x: number, y: number, z: number) => number {
+/** Distance to the nearest point of a line, cm. */
+function distanceTo(rim: readonly Point3[]): (x: number, y: number, z: number) => number {
   return (x, y, z) => {
     const at = { x, y, z }
     let nearest = Infinity

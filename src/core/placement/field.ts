@@ -38,18 +38,19 @@ export function createField(shape: ZoneShape, direction: Direction, angleDeg: nu
   for (let i = 0; i < values.length; i++) values[i] = at(mesh.space[3 * i]!, mesh.space[3 * i + 1]!, mesh.space[3 * i + 2]!)
   const { lowest, highest } = extremes(mesh, values)
   const levels = tabulatedLevels(lowest, highest)
-  const { areas, widths } = measureLevels(mesh, values, lowest, highest, levels)
+  const { rise, steepness, longest } = gradients(mesh, values, lowest, highest)
+  const { areas, widths } = measureLevels(mesh, values, lowest, highest, longest, levels)
   const distance = new Float64Array(levels.length)
   for (let k = 1; k < levels.length; k++) {
     const width = (widths[k - 1]! + widths[k]!) / 2
     distance[k] = distance[k - 1]! + (areas[k]! - areas[k - 1]!) / width
   }
-  const { rise, steepness } = gradients(mesh, values)
   // Local pitch over mean pitch = (df/dt) / |∇f|.
-  const localPitch = steepness.map((steep, t) => {
+  const localPitch = new Float64Array(steepness.length)
+  for (let t = 0; t < localPitch.length; t++) {
     const k = intervalOf(levels, (lowest[t]! + highest[t]!) / 2)
-    return (levels[k + 1]! - levels[k]!) / (distance[k + 1]! - distance[k]!) / steep
-  })
+    localPitch[t] = (levels[k + 1]! - levels[k]!) / (distance[k + 1]! - distance[k]!) / steepness[t]!
+  }
   return {
     mesh,
     values,
@@ -140,14 +141,15 @@ function tabulatedLevels(lowest: Float64Array, highest: Float64Array): Float64Ar
 
 /**
  * Area of the mesh below each level, cm², and length of each level line, cm: exact for a function that is linear on every
- * triangle. On a triangle with sorted values l ≤ m ≤ h the area below a level rises with its square from l to m and falls
- * back from m to h; its derivative is the line's length over the gradient, so the line's length follows from its two ends.
+ * triangle. On a triangle with sorted values l ≤ m ≤ h the length of a level line grows evenly from none at l to its longest at m
+ * and shrinks evenly to none at h, so the area below a level goes with its square.
  */
 function measureLevels(
   mesh: ZoneMesh,
   values: Float64Array,
   lowest: Float64Array,
   highest: Float64Array,
+  longest: Float64Array,
   levels: Float64Array,
 ): { areas: Float64Array; widths: Float64Array } {
   const areas = new Float64Array(levels.length)
@@ -156,19 +158,15 @@ function measureLevels(
   for (let t = 0; t < mesh.areas.length; t++) {
     const low = lowest[t]!
     const high = highest[t]!
-    const a = mesh.triangles[3 * t]!
-    const b = mesh.triangles[3 * t + 1]!
-    const c = mesh.triangles[3 * t + 2]!
-    const middle = values[a]! + values[b]! + values[c]! - low - high
+    const middle = values[mesh.triangles[3 * t]!]! + values[mesh.triangles[3 * t + 1]!]! + values[mesh.triangles[3 * t + 2]!]! - low - high
     const area = mesh.areas[t]!
     let k = intervalOf(levels, low) + 1
     for (; k < levels.length && levels[k]! < high; k++) {
       const level = levels[k]!
-      areas[k]! +=
-        level > middle
-          ? area * (1 - (high - level) ** 2 / ((high - low) * (high - middle)))
-          : (area * (level - low) ** 2) / ((high - low) * (middle - low))
-      widths[k]! += crossingLength(mesh, values, a, b, c, level)
+      const isUpper = level > middle
+      const share = isUpper ? (high - level) / (high - middle) : (level - low) / (middle - low)
+      areas[k]! += isUpper ? area * (1 - (share * (high - level)) / (high - low)) : (area * share * (level - low)) / (high - low)
+      widths[k]! += longest[t]! * share
     }
     whole[k]! += area
   }
@@ -180,31 +178,12 @@ function measureLevels(
   return { areas, widths }
 }
 
-/** Length of a level line inside one triangle, cm. */
-function crossingLength(mesh: ZoneMesh, values: Float64Array, a: number, b: number, c: number, level: number): number {
-  const aBelow = values[a]! < level
-  const bBelow = values[b]! < level
-  const cBelow = values[c]! < level
-  // The corner that lies alone on its side of the level, and the other two.
-  const alone = bBelow === cBelow ? a : aBelow === cBelow ? b : c
-  const one = alone === a ? b : a
-  const other = alone === c ? b : c
-  const t = (level - values[alone]!) / (values[one]! - values[alone]!)
-  const u = (level - values[alone]!) / (values[other]! - values[alone]!)
-  let square = 0
-  for (let axis = 0; axis < 3; axis++) {
-    const origin = mesh.space[3 * alone + axis]!
-    const side = t * (mesh.space[3 * one + axis]! - origin) - u * (mesh.space[3 * other + axis]! - origin)
-    square += side * side
-  }
-  return Math.sqrt(square)
-}
-
-/** Gradient of the field on every triangle: its size per true cm, and the map image of one true cm along it. */
-function gradients(mesh: ZoneMesh, values: Float64Array): { rise: Float64Array; steepness: Float64Array } {
+/** Gradient of the field on every triangle: its size per true cm, the map image of one true cm along it, and the longest level line, cm. */
+function gradients(mesh: ZoneMesh, values: Float64Array, lowest: Float64Array, highest: Float64Array): { rise: Float64Array; steepness: Float64Array; longest: Float64Array } {
   const count = mesh.areas.length
   const rise = new Float64Array(2 * count)
   const steepness = new Float64Array(count)
+  const longest = new Float64Array(count)
   for (let t = 0; t < count; t++) {
     const a = mesh.triangles[3 * t]!
     const b = mesh.triangles[3 * t + 1]!
@@ -227,13 +206,15 @@ function gradients(mesh: ZoneMesh, values: Float64Array): { rise: Float64Array; 
     const q = (uu * dv - uv * du) / determinant
     const size = Math.sqrt(Math.max(p * du + q * dv, 1e-12))
     steepness[t] = size
+    // The triangle's area is half its longest level line times its extent across the lines.
+    longest[t] = (Math.sqrt(determinant) * size) / (highest[t]! - lowest[t]!)
     for (let axis = 0; axis < 2; axis++) {
       const u = mesh.map[2 * b + axis]! - mesh.map[2 * a + axis]!
       const v = mesh.map[2 * c + axis]! - mesh.map[2 * a + axis]!
       rise[2 * t + axis] = (p * u + q * v) / size
     }
   }
-  return { rise, steepness }
+  return { rise, steepness, longest }
 }
 
 /** Local pitch over mean pitch, summarised over the zone by area. */

@@ -2,7 +2,7 @@ import type { Placement } from '../model'
 import { cmFromMm } from '../units'
 import { crossedTriangles, traceContour, type VertexHair } from './contour'
 import { areaBetween, distanceAt, rowLevel, type PartingField } from './field'
-import { polylineLength, reversed, SPACE, STRIDE, type Polyline } from './polyline'
+import { polylineLength, SPACE, type Polyline } from './polyline'
 import { rampedFigure } from './ramps'
 
 /** One row of a zone: a strip of scalp one pitch wide, and the parting that stands for it, in as many pieces as the zone's
@@ -44,9 +44,7 @@ export function layRows(field: PartingField, placement: Placement, hair: VertexH
   })
   const crossed = crossedTriangles(field, strips.map(({ level }) => level))
   return strips.map(({ pitch, subsection, gap, from, to, level }, index) => {
-    const pieces = traceContour(field, level, crossed[index]!, hair)
-      .map(oriented)
-      .sort((one, other) => startKey(one) - startKey(other))
+    const pieces = traceContour(field, level, crossed[index]!, hair).sort((one, other) => startKey(one) - startKey(other))
     return {
       index,
       pieces,
@@ -77,20 +75,6 @@ function askedPitches(extent: number, placement: Placement): { pitch: number; su
     filled += pitch
   }
   return pitches
-}
-
-/** Walks a line the way a hand does: upright ones from below, level ones from the middle of the head outwards or, across the
- * middle, from the client's left. Mirrored lines are walked mirrored. */
-function oriented(line: Polyline): Polyline {
-  const last = line.length - STRIDE + SPACE
-  const dx = line[last]! - line[SPACE]!
-  const dy = line[last + 1]! - line[SPACE + 1]!
-  const dz = line[last + 2]! - line[SPACE + 2]!
-  const upright = dz * dz > dx * dx + dy * dy
-  const acrossMiddle = line[SPACE]! * line[last]! < 0
-  const outwards = Math.abs(line[last]!) - Math.abs(line[SPACE]!)
-  const keep = upright ? dz > 0 : acrossMiddle ? dx < 0 : Math.abs(outwards) > 1e-6 ? outwards > 0 : dy < 0
-  return keep ? line : reversed(line)
 }
 
 const startKey = (line: Polyline): number => Math.abs(line[SPACE]!) * 1000 + line[SPACE + 2]!

@@ -1,4 +1,4 @@
-import { placeFromMap, type Head } from '../head'
+import type { Head } from '../head'
 import { hairsPerCm2, rootLength } from '../hair'
 import type { ZoneShape } from '../layout'
 import type { HairState } from '../model'
@@ -12,9 +12,9 @@ export function zoneHair(head: Head, hair: HairState, shape: ZoneShape): ZoneHai
   const length = new Float64Array(count)
   const lengthAt = rootLength(head, hair)
   for (let i = 0; i < count; i++) {
-    const point = { x: mesh.map[2 * i]!, y: mesh.map[2 * i + 1]! }
-    density[i] = hairsPerCm2(hair, placeFromMap(head, point))
-    length[i] = lengthAt(mesh.direction[2 * i]!, mesh.direction[2 * i + 1]!)
+    const psi = mesh.direction[2 * i + 1]!
+    density[i] = hairsPerCm2(hair, { psi, s: mesh.s[i]! })
+    length[i] = lengthAt(mesh.direction[2 * i]!, psi)
   }
   let hairs = 0
   for (let t = 0; t < mesh.areas.length; t++) {
