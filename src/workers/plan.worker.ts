@@ -1,7 +1,8 @@
 import { expose, transfer } from 'comlink'
+import { applyPatches, enablePatches, type Patch } from 'immer'
 import { HeadMeasureError, localScale, mapFromPlace, placeFromMap, regionAt } from '@/core/head'
 import { insidePolygon } from '@/core/layout'
-import type { FaltoPlan, MapPoint } from '@/core/model'
+import type { FaltoPlan, MapPoint, PlanPatch } from '@/core/model'
 import { checkPlan, computePlan, computeStages, derivationsOf, judgedFigures, judgePlan, planFigures, stageFigures, type Derivations, type JudgedFigures, type PlanFigures, type PlanProblem, type StageFigures } from '@/core/pipeline'
 import { paintRamp, pieceOutline, TooManyPiecesError, type PaintedRamp, type ZoneRamp } from '@/core/placement'
 import type { ComputedStages } from '@/core/result'
@@ -31,6 +32,10 @@ export interface Probe {
   piece: (PieceDrawing & { turn: number }) | undefined
 }
 
+enablePatches()
+
+/** The plan as it was last sent, whether it could be computed or not. */
+let sent: FaltoPlan | undefined
 /** The plan in hand as it was last computed, and its drawing, of which the other side still has the zones. */
 let inHand: { plan: FaltoPlan; stages: ComputedStages; drawing: MapDrawing } | undefined
 
@@ -51,8 +56,13 @@ function pieceAt(point: MapPoint, stageId: string): Probe['piece'] {
 }
 
 const api = {
-  /** Figures and drawing of a plan, or what is wrong with it. */
-  compute(plan: FaltoPlan, detail: MapDetail): { ok: true; answer: Answer } | { ok: false; problems: PlanProblem[] } {
+  /**
+   * Figures and drawing of a plan, or what is wrong with it.
+   * @param patches what differs from the plan sent before, at first the whole of it: copying all of a plan at every move of a hand would cost as much as computing it
+   */
+  compute(patches: readonly PlanPatch[], detail: MapDetail): { ok: true; answer: Answer } | { ok: false; problems: PlanProblem[] } {
+    const plan = applyPatches(sent ?? {}, patches as readonly Patch[]) as FaltoPlan
+    sent = plan
     try {
       const stages = computeStages(plan)
       const drawing = mapDrawing(plan, stages, detail)

@@ -1,6 +1,6 @@
 import { scalpArea, type Head } from '../head'
 import type { Layout, Stage } from '../model'
-import { crossesItself, drawEdges, joinOutline, signedArea } from './outline'
+import { crossesItself, drawEdges, joinOutline, signedArea, type DrawnEdges } from './outline'
 
 /** A law of layouts that a document breaks. `path` is relative to the stage. */
 export interface LayoutProblem {
@@ -15,11 +15,12 @@ const COVERAGE_TOLERANCE = 0.001
  * Checks what no single field can tell: edges and vertices exist, every parting lies between two zones and every stretch of
  * hairline belongs to one, outlines close, do not cross and run anticlockwise, together they cover the scalp once, and the
  * order names every zone once.
+ * @param draw draws the stage's edges on the head; one that remembers them where a hand drags
  */
-export function checkStage(head: Head, stage: Stage): LayoutProblem[] {
+export function checkStage(head: Head, stage: Stage, draw: (layout: Layout) => DrawnEdges = (layout) => drawEdges(head, layout)): LayoutProblem[] {
   const problems = checkReferences(stage)
   if (problems.length > 0) return problems
-  const edges = drawEdges(head, stage.layout)
+  const edges = draw(stage.layout)
   let covered = 0
   stage.zones.forEach((zone, i) => {
     const outline = joinOutline(edges, zone.boundary)

@@ -4,7 +4,7 @@
  */
 export { checkStage, type LayoutProblem } from './check'
 export type { ZoneMesh } from './mesh'
-export { drawEdges, signedArea } from './outline'
+export { edgeDrawer, signedArea, type DrawnEdges } from './outline'
 export { shapeZone, type ZoneShape } from './shape'
 export { bendParting, cut, DivisionError, merge, mirrored, moveParting, moveVertex, zoneAt, zoneOutline, type Bounded, type Division } from './division'
 export { snapPoint, type Snap, type SnapKind, type SnapTargets } from './snap'

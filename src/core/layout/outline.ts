@@ -1,23 +1,46 @@
 import { mapFromPlace, type Head } from '../head'
-import type { BoundaryStep, Layout, MapPoint } from '../model'
+import type { BoundaryStep, Layout, LayoutEdge, LayoutVertex, MapPoint } from '../model'
 import { edgeCorners, placeFromDisk, type DiskPoint } from './disk'
 
 /** Longest straight piece of a parting in the unit disk. About 6 mm on the head. */
 const DISK_STEP = 0.05
 
+/** Points of every edge on a head's map by the edge's id, from `from` to `to`. */
+export type DrawnEdges = Map<string, MapPoint[]>
+
 /**
- * Every edge drawn once on a head's map, from `from` to `to`. A parting is straight between its places in the disk of
+ * Every edge drawn once on a head's map. A parting is straight between its places in the disk of
  * radius s, so it may cross the apex; a hairline follows s = 1 towards growing azimuth.
  */
-export function drawEdges(head: Head, layout: Pick<Layout, 'vertices' | 'edges'>): Map<string, MapPoint[]> {
-  const vertices = new Map(layout.vertices.map((vertex) => [vertex.id, vertex]))
-  return new Map(
-    layout.edges.map((edge) => {
-      const corners = edgeCorners(edge, vertices)
-      const points = edge.kind === 'hairline' ? corners : inSteps(corners)
-      return [edge.id, points.map((point) => mapFromPlace(head, placeFromDisk(point)))]
-    }),
-  )
+export function drawEdges(head: Head, { vertices, edges }: Pick<Layout, 'vertices' | 'edges'>): DrawnEdges {
+  const byId = new Map(vertices.map((vertex) => [vertex.id, vertex]))
+  return new Map(edges.map((edge) => [edge.id, drawEdge(head, edge, byId)]))
+}
+
+/**
+ * {@link drawEdges} for layouts that follow each other while a hand drags: edges that are the very objects drawn before, with the same ends, are not
+ * drawn again. Layouts given to it must not be changed in place.
+ */
+export function edgeDrawer(head: Head): (layout: Pick<Layout, 'vertices' | 'edges'>) => DrawnEdges {
+  const known = new WeakMap<LayoutEdge, { from: LayoutVertex | undefined; to: LayoutVertex | undefined; points: MapPoint[] }>()
+  return ({ vertices, edges }) => {
+    const byId = new Map(vertices.map((vertex) => [vertex.id, vertex]))
+    return new Map(
+      edges.map((edge) => {
+        const [from, to] = [byId.get(edge.from), byId.get(edge.to)]
+        const last = known.get(edge)
+        const points = last && last.from === from && last.to === to ? last.points : drawEdge(head, edge, byId)
+        known.set(edge, { from, to, points })
+        return [edge.id, points]
+      }),
+    )
+  }
+}
+
+function drawEdge(head: Head, edge: LayoutEdge, vertices: ReadonlyMap<string, LayoutVertex>): MapPoint[] {
+  const corners = edgeCorners(edge, vertices)
+  const points = edge.kind === 'hairline' ? corners : inSteps(corners)
+  return points.map((point) => mapFromPlace(head, placeFromDisk(point)))
 }
 
 function inSteps(corners: readonly DiskPoint[]): DiskPoint[] {
@@ -32,7 +55,7 @@ function inSteps(corners: readonly DiskPoint[]): DiskPoint[] {
 }
 
 /** The closed outline of a zone from the drawn edges, anticlockwise as the map is drawn, without a repeated last point. */
-export function joinOutline(edges: Map<string, MapPoint[]>, boundary: BoundaryStep[]): MapPoint[] {
+export function joinOutline(edges: DrawnEdges, boundary: BoundaryStep[]): MapPoint[] {
   const outline: MapPoint[] = []
   for (const step of boundary) {
     const edge = edges.get(step.edge)

@@ -22,7 +22,9 @@ export function Comb({ take, disabled, onChange }: Props) {
   const drag = useRef<{ edge: 'stitch' | 'gap'; startX: number; start: number; mmPerPixel: number }>(undefined)
   const { stitchMm, stitchGapMm } = take
   const period = stitchMm + stitchGapMm
-  const stitches = Array.from({ length: Math.ceil(SHOWN_MM / period) }, (_, i) => i * period)
+  const starts = Array.from({ length: Math.ceil(SHOWN_MM / period) }, (_, i) => i * period)
+  const bars = (shift: number, width: number, height: number) =>
+    starts.reduce((path, at) => (at + shift < SHOWN_MM ? `${path}M${at + shift} 0H${Math.min(at + shift + width, SHOWN_MM)}V${height}H${at + shift}Z` : path), '')
 
   function set(edge: 'stitch' | 'gap', value: number) {
     const key = edge === 'stitch' ? 'stitchMm' : 'stitchGapMm'
@@ -94,14 +96,8 @@ export function Comb({ take, disabled, onChange }: Props) {
         role="group"
         aria-label={`Comb: stitches of ${stitchMm} mm with ${stitchGapMm} mm between`}
       >
-        {stitches.map((at) => (
-          <g key={at}>
-            <rect x={at} y={0} width={Math.min(stitchMm, SHOWN_MM - at)} height={HEIGHT_MM * take.depthShare} fill={INK.strong} fillOpacity={0.75} />
-            {at + stitchMm < SHOWN_MM && (
-              <rect x={at + stitchMm} y={0} width={Math.min(stitchGapMm, SHOWN_MM - at - stitchMm)} height={HEIGHT_MM} fill={INK.strong} fillOpacity={0.1} />
-            )}
-          </g>
-        ))}
+        <path d={bars(0, stitchMm, HEIGHT_MM * take.depthShare)} fill={INK.strong} fillOpacity={0.75} />
+        <path d={bars(stitchMm, stitchGapMm, HEIGHT_MM)} fill={INK.strong} fillOpacity={0.1} />
         {handle('stitch', stitchMm, 'Stitch', stitchMm)}
         {handle('gap', period, 'Gap between stitches', stitchGapMm)}
       </svg>

@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography'
 import { memo, type KeyboardEvent } from 'react'
 import { useShallow } from 'zustand/react/shallow'
 import { moveZone, pick, stageOf, usePlan, usePlanStore } from './context'
+import type { PlanState } from './store'
 
 /** The zones in the order of application: the list a colourist reads aloud to an assistant. */
 export function OrderRibbon() {
@@ -23,9 +24,6 @@ export function OrderRibbon() {
 const Turn = memo(function Turn({ id, index, last }: { id: string; index: number; last: number }) {
   const { store, permissions } = usePlanStore()
   const name = usePlan((state) => stageOf(state).zones.find((zone) => zone.id === id)?.name ?? '')
-  const foils = usePlan((state) => state.answer?.figures.zones.find((zone) => zone.id === id)?.foils)
-  const taken = usePlan((state) => (state.answer?.figures.zones.find((zone) => zone.id === id)?.takenFraction ?? 0) > 0)
-  const share = usePlan((state) => (foils ?? 0) / Math.max(1, ...(state.answer?.figures.zones.map((zone) => zone.foils) ?? [])))
   const here = usePlan((state) => state.selectedZone === id || state.alsoSelected.includes(id))
 
   function move(by: 1 | -1) {
@@ -59,7 +57,7 @@ const Turn = memo(function Turn({ id, index, last }: { id: string; index: number
             {name}
           </Typography>
           <Typography component="span" sx={{ minWidth: 22, textAlign: 'right' }}>
-            {foils === undefined ? '' : foils || (taken ? '' : '–')}
+            <FoilsOf id={id} />
           </Typography>
         </Button>
         {permissions.write && here && (
@@ -73,7 +71,25 @@ const Turn = memo(function Turn({ id, index, last }: { id: string; index: number
           </>
         )}
       </Box>
-      <Box aria-hidden style={{ width: `calc((100% - 24px) * ${share})` }} sx={{ height: 3, ml: 1.5, mr: 1.5, mb: '2px', bgcolor: 'text.secondary' }} />
+      <Box aria-hidden sx={{ height: 3, mx: 1.5, mb: '2px', color: 'text.secondary', '& > div': { height: '100%', bgcolor: 'currentcolor' } }}>
+        <FoilsBar id={id} />
+      </Box>
     </Box>
   )
 })
+
+const figuresOf = ({ answer }: PlanState, id: string) => answer?.figures.zones.find((zone) => zone.id === id)
+
+/** Foils of a zone; apart from the rest, because they follow every move of a hand. */
+function FoilsOf({ id }: { id: string }) {
+  return usePlan((state) => {
+    const figures = figuresOf(state, id)
+    return figures && (figures.foils || (figures.takenFraction > 0 ? '' : '–'))
+  })
+}
+
+/** Foils of a zone against those of the zone that has most. */
+function FoilsBar({ id }: { id: string }) {
+  const share = usePlan((state) => (figuresOf(state, id)?.foils ?? 0) / Math.max(1, ...(state.answer?.figures.zones.map(({ foils }) => foils) ?? [])))
+  return <div style={{ width: `${100 * share}%` }} />
+}

@@ -2,7 +2,7 @@
 import { memo, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
 import { v7 as newId } from 'uuid'
 import { createHead, mapFromPlace, placeFromMap, type Head } from '@/core/head'
-import { bendParting, checkStage, cut, diskFromPlace, DivisionError, drawEdges, merge, mirrored, moveParting, moveVertex, placeOf, snapPoint, zoneAt, type DiskPoint, type Division, type Snap, type SnapKind } from '@/core/layout'
+import { bendParting, checkStage, cut, diskFromPlace, DivisionError, edgeDrawer, merge, mirrored, moveParting, moveVertex, placeOf, snapPoint, zoneAt, type DiskPoint, type Division, type Snap, type SnapKind } from '@/core/layout'
 import type { MapPoint, Stage, Zone } from '@/core/model'
 import { placeUnder } from '../parts'
 import { INK } from '../theme'
@@ -19,9 +19,9 @@ const KEY_CM = 0.3
 const divisionOf = ({ layout, zones }: Stage): Division<Zone> => ({ vertices: layout.vertices, edges: layout.edges, zones })
 
 /** What keeps a division from being used, in words; it is checked on the plan's own head. */
-function faultOf(head: Head, stage: Stage, division: Division<Zone>): string | undefined {
+function faultOf(head: Head, draw: ReturnType<typeof edgeDrawer>, stage: Stage, division: Division<Zone>): string | undefined {
   const order = [...stage.order.filter((id) => division.zones.some((zone) => zone.id === id)), ...division.zones.map(({ id }) => id).filter((id) => !stage.order.includes(id))]
-  return checkStage(head, { ...stage, layout: { ...stage.layout, vertices: division.vertices, edges: division.edges }, zones: division.zones, order })[0]?.message
+  return checkStage(head, { ...stage, layout: { ...stage.layout, vertices: division.vertices, edges: division.edges }, zones: division.zones, order }, draw)[0]?.message
 }
 
 /** Puts a division in a stage; new zones are worked right after the zone they were cut from. What did not change keeps its identity. */
@@ -54,7 +54,8 @@ export function PartingLayer({ mode, scale }: { mode: 'draw' | 'move' | 'merge';
   const drawing = usePlan((state) => state.answer?.drawing)
   const selected = usePlan((state) => state.selectedZone)
   const head = useMemo(() => createHead(measures), [measures])
-  const drawnEdges = useMemo(() => drawEdges(head, stage.layout), [head, stage.layout])
+  const draw = useMemo(() => edgeDrawer(head), [head])
+  const drawnEdges = useMemo(() => draw(stage.layout), [draw, stage.layout])
   const [line, setLine] = useState<MapPoint[]>([])
   const [drawnTo, setDrawnTo] = useState<Snap>()
   const held = useRef<Held>(undefined)
@@ -65,7 +66,9 @@ export function PartingLayer({ mode, scale }: { mode: 'draw' | 'move' | 'merge';
   const corners = stage.layout.vertices.map((vertex) => ({ id: vertex.id, ...toMap(vertex) }))
   const partings = stage.layout.edges.filter(({ kind }) => kind === 'parting')
   const toDisk = (point: MapPoint): DiskPoint => diskFromPlace(placeFromMap(head, point))
-  const say = (partingProblem: string | undefined) => store.setState({ partingProblem })
+  function say(partingProblem: string | undefined): void {
+    if (store.getState().partingProblem !== partingProblem) store.setState({ partingProblem })
+  }
 
   function under(event: PointerEvent): MapPoint {
     const { x, y } = placeUnder(layer.current!, event)
@@ -78,7 +81,7 @@ export function PartingLayer({ mode, scale }: { mode: 'draw' | 'move' | 'merge';
     const before = divisionOf(stage)
     try {
       const next = work(before, parents)
-      const fault = faultOf(head, stage, next)
+      const fault = faultOf(head, draw, stage, next)
       say(fault)
       if (fault) return false
       editStage(store, label, key, (draft) => putIn(draft, before, next, parents))

@@ -1,13 +1,12 @@
 'use client'
 import Box from '@mui/material/Box'
-import ButtonBase from '@mui/material/ButtonBase'
-import Typography from '@mui/material/Typography'
 import type { ReactNode } from 'react'
 import { useShallow } from 'zustand/react/shallow'
 import type { ZoneFigures } from '@/core/pipeline'
 import type { Range } from '@/core/quantity'
 import { useCautions, usePlan, usePlanStore } from './context'
 import { FormulaSample } from '../parts'
+import { LINE } from '../theme'
 import { WORDS } from '../words'
 
 /** The plan in figures. Every figure opens to what it came from; a selected zone shows its share of each. */
@@ -19,7 +18,7 @@ export function TotalsStrip() {
     <Box
       role="group"
       aria-label="Totals"
-      sx={{ display: 'flex', overflowX: 'auto', borderTop: 1, borderColor: 'divider', bgcolor: 'background.paper', '& > *': { borderRight: 1, borderColor: 'divider' } }}
+      sx={STRIP}
     >
       <FoilsTotal />
       {formulas.map((id, i) => (
@@ -32,6 +31,38 @@ export function TotalsStrip() {
     </Box>
   )
 }
+
+/** The figures follow every move of a hand, so they are plain elements whose looks are worked out once, here. */
+const STRIP = {
+  display: 'flex',
+  overflowX: 'auto',
+  borderTop: LINE,
+  bgcolor: 'background.paper',
+  '& > button': {
+    flex: '1 0 auto',
+    display: 'flex',
+    flexDirection: 'column',
+    alignItems: 'flex-start',
+    justifyContent: 'center',
+    minHeight: 56,
+    px: { xs: 1, md: 1.5 },
+    py: 0.5,
+    border: 0,
+    borderRight: LINE,
+    background: 'none',
+    color: 'inherit',
+    font: 'inherit',
+    textAlign: 'left',
+    whiteSpace: 'nowrap',
+    cursor: 'pointer',
+    '&:hover': { bgcolor: 'action.hover' },
+    '&:focus-visible': { outlineOffset: -2 },
+  },
+  '& .figure': { display: 'flex', gap: 0.75, alignItems: 'center', lineHeight: 1.5, typography: 'body1' },
+  '& .figure b.large': { fontSize: '1.15rem' },
+  '& .part, & small': { typography: 'caption', color: 'text.secondary' },
+  '& .part[data-warn]': { color: 'warning.main', fontWeight: 700 },
+} as const
 
 /** A figure of the selected zone, ready to read, or nothing where none is selected. */
 const useHere = (words: (zone: ZoneFigures) => string): string | undefined =>
@@ -76,14 +107,14 @@ function ShareTotal() {
   const shares = Object.entries(byFormula)
   return (
     <Total id="share" name={`Share of hair: ${shares.map(([id, percent]) => `${id} ${percent} %`).join(', ')}, left ${left} %`} part={useHere((zone) => `${Math.round(zone.takenFraction * 1000) / 10} % taken here`)}>
-      <Typography component="span">
+      <span>
         {shares.map(([id, percent]) => (
           <span key={id}>
             {id} <b>{percent}</b> :{' '}
           </span>
         ))}
         left <b>{left}</b> %
-      </Typography>
+      </span>
     </Total>
   )
 }
@@ -93,10 +124,10 @@ function LookTotal() {
   const words = WORDS.contrastVerdict[contrast]
   return (
     <Total id="look" name={`How it will look: ${lightPercent} % lighter, ${lowPercent} % darker, contrast ${words}`} part={`light ${lightPercent} : low ${lowPercent}`}>
-      <Typography component="span" sx={{ whiteSpace: 'nowrap' }}>
+      <span>
         <b>{words}</b>
         {contrast !== 'none' && ' contrast'}
-      </Typography>
+      </span>
     </Total>
   )
 }
@@ -115,15 +146,15 @@ function CautionsTotal() {
 
 function Figure({ value, unit, range }: { value: number; unit: string; range?: Range }) {
   return (
-    <Typography component="span" sx={{ whiteSpace: 'nowrap' }}>
-      <b style={{ fontSize: '1.15rem' }}>{value}</b> {unit}
+    <span>
+      <b className="large">{value}</b> {unit}
       {range && range.expected > 0 && (
-        <Typography component="span" variant="caption" color="textSecondary">
+        <small>
           {' '}
           ({range.low}–{range.high})
-        </Typography>
+        </small>
       )}
-    </Typography>
+    </span>
   )
 }
 
@@ -141,18 +172,11 @@ function Total({ id, name, part, warn, children }: TotalProps) {
   const { store } = usePlanStore()
   const open = usePlan((state) => state.openTotal === id)
   return (
-    <ButtonBase
-      aria-label={`${name}. Open`}
-      aria-expanded={open}
-      onClick={() => store.setState({ openTotal: id })}
-      sx={{ flex: '1 0 auto', minHeight: 56, px: { xs: 1, md: 1.5 }, py: 0.5, flexDirection: 'column', alignItems: 'flex-start', textAlign: 'left', '&:hover': { bgcolor: 'action.hover' } }}
-    >
-      <Box component="span" sx={{ display: 'flex', gap: 0.75, alignItems: 'center' }}>
-        {children}
-      </Box>
-      <Typography component="span" variant="caption" color={warn ? 'warning' : 'textSecondary'} sx={{ fontWeight: warn ? 700 : 400 }}>
+    <button type="button" aria-label={`${name}. Open`} aria-expanded={open} onClick={() => store.setState({ openTotal: id })}>
+      <span className="figure">{children}</span>
+      <span className="part" data-warn={warn || undefined}>
         {part ?? '\u00a0'}
-      </Typography>
-    </ButtonBase>
+      </span>
+    </button>
   )
 }

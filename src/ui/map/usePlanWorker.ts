@@ -5,6 +5,7 @@ import type { FaltoPlan } from '@/core/model'
 import type { PlanProblem } from '@/core/pipeline'
 import type { MapDetail, MapDrawing } from '@/core/sheet'
 import type { Answer, PlanWorker } from '@/workers/plan.worker'
+import { differences } from '../differences'
 import type { PlanState, PlanStore } from './store'
 
 /** One list for every plan without problems, so that nothing is drawn again for it. */
@@ -31,9 +32,10 @@ export function usePlanWorker(store: PlanStore): Remote<PlanWorker> | undefined 
       computing = true
       while (stale(store.getState())) {
         const { document, moving } = store.getState()
+        const patches = differences(computed?.document, document)
         computed = { document, detail: moving === 'map' ? 'strips' : 'stitches' }
         const begun = performance.now()
-        const result = await api.compute(document, computed.detail).catch(notComputed)
+        const result = await api.compute(patches, computed.detail).catch(notComputed)
         if (result.ok) store.setState({ answer: whole(result.answer, store.getState().answer?.drawing), problems: NONE })
         else store.setState({ problems: result.problems })
         if (store.getState().moving !== 'no') await rest(Math.min(MOST_REST_MS, REST_SHARE * (performance.now() - begun)))

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import OutlinedInput from '@mui/material/OutlinedInput'
 import Typography from '@mui/material/Typography'
-import { useId, useState } from 'react'
+import { memo, useId, useState, type MouseEvent } from 'react'
 import type { Limit } from '@/core/model'
 
 interface Props {
@@ -42,7 +42,13 @@ export function NumberField({ label, value, limit, step, onChange, onClear, help
     else onChange(Number(text.replace(',', '.')))
   }
 
-  function stepBy(direction: 1 | -1) {
+  /** A press on either button; they say by how many steps. */
+  function stepped({ target }: MouseEvent) {
+    const by = Number((target as Element).closest<HTMLElement>('[data-steps]')?.dataset['steps'] ?? 0)
+    if (by !== 0) stepBy(by)
+  }
+
+  function stepBy(direction: number) {
     const base = value ?? (limit.min + limit.max) / 2
     const next = Math.round((Math.round(base / step) * step + direction * step) * 1000) / 1000
     setTyped(undefined)
@@ -55,17 +61,8 @@ export function NumberField({ label, value, limit, step, onChange, onClear, help
       <Typography component="label" htmlFor={id} variant="caption" color="textSecondary" sx={{ flex: 1, display: 'block', lineHeight: 1.2, mb: layout === 'row' ? 0 : '2px' }}>
         {label}
       </Typography>
-      <Box sx={{ display: 'flex', gap: 0.5, width: layout === 'row' ? 196 : undefined }}>
-        <Button
-          variant="outlined"
-          color="inherit"
-          disabled={disabled || (value !== undefined && value <= limit.min)}
-          aria-label={`${label}: less`}
-          onClick={() => stepBy(-1)}
-          sx={{ minWidth: 44, p: 0, borderColor: 'divider' }}
-        >
-          −
-        </Button>
+      <Box onClick={stepped} sx={{ display: 'flex', gap: 0.5, width: layout === 'row' ? 196 : undefined }}>
+        <StepButton steps={-1} label={`${label}: less`} disabled={disabled || (value !== undefined && value <= limit.min)} />
         <OutlinedInput
           id={id}
           size="small"
@@ -82,16 +79,7 @@ export function NumberField({ label, value, limit, step, onChange, onClear, help
           inputProps={{ inputMode: 'decimal', 'aria-describedby': `${id}-help`, 'aria-invalid': wrong !== undefined }}
           sx={{ flex: 1, minWidth: 76, height: 44, '& input': { textAlign: 'right', px: 0.5 }, pr: 1 }}
         />
-        <Button
-          variant="outlined"
-          color="inherit"
-          disabled={disabled || (value !== undefined && value >= limit.max)}
-          aria-label={`${label}: more`}
-          onClick={() => stepBy(1)}
-          sx={{ minWidth: 44, p: 0, borderColor: 'divider' }}
-        >
-          +
-        </Button>
+        <StepButton steps={1} label={`${label}: more`} disabled={disabled || (value !== undefined && value >= limit.max)} />
       </Box>
       </Box>
       <Typography id={`${id}-help`} variant="caption" sx={{ display: 'block', textAlign: layout === 'row' ? 'right' : 'left', minHeight: layout === 'row' ? 0 : undefined }} color={wrong ? 'error' : 'textSecondary'} role={wrong ? 'alert' : undefined}>
@@ -100,3 +88,12 @@ export function NumberField({ label, value, limit, step, onChange, onClear, help
     </Box>
   )
 }
+
+/** Drawn again only at the ends of the range, not whenever the figure changes. */
+const StepButton = memo(function StepButton({ steps, label, disabled }: { steps: 1 | -1; label: string; disabled: boolean | undefined }) {
+  return (
+    <Button variant="outlined" color="inherit" disabled={disabled ?? false} aria-label={label} data-steps={steps} sx={{ minWidth: 44, p: 0, borderColor: 'divider' }}>
+      {steps < 0 ? '−' : '+'}
+    </Button>
+  )
+})

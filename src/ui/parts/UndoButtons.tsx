@@ -1,5 +1,6 @@
 'use client'
 import Button from '@mui/material/Button'
+import { memo } from 'react'
 
 interface Props {
   /** What would be taken back and what done again, in words; nothing where there is nothing. */
@@ -11,15 +12,19 @@ interface Props {
 
 /** Undo and redo, each saying what it is about. */
 export function UndoButtons({ undo, redo, onUndo, onRedo }: Props) {
-  const button = (what: string, label: string | undefined, onClick: () => void) => (
+  return (
+    <>
+      <UndoButton what="Undo" label={undo} onClick={onUndo} />
+      <UndoButton what="Redo" label={redo} onClick={onRedo} />
+    </>
+  )
+}
+
+/** Drawn again only when its own words change: the other's do at every move of a hand. */
+const UndoButton = memo(function UndoButton({ what, label, onClick }: { what: string; label: string | undefined; onClick: () => void }) {
+  return (
     <Button color="inherit" disabled={!label} title={label && `${what}: ${label}`} aria-label={label ? `${what}: ${label}` : what} onClick={onClick}>
       {what}
     </Button>
   )
-  return (
-    <>
-      {button('Undo', undo, onUndo)}
-      {button('Redo', redo, onRedo)}
-    </>
-  )
-}
+})
