@@ -27,6 +27,7 @@ interface Props {
 
 /** Bowls in use: how old they are, and what was done to them. */
 export function Bowls({ script, formulas, state, now, tell }: Props) {
+  'use memo'
   const [asking, setAsking] = useState<{ formula: RunFormula; kind: 'thinned' | 'changed'; value: number }>()
   const used = formulas.filter(({ id }) => state.bowls.has(id))
   if (used.length === 0) return null

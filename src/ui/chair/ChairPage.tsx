@@ -37,6 +37,7 @@ export interface ChairPermissions {
 
 /** The visit while it goes on: what is next, large; the hair and its time; what has to be told. */
 export function ChairPage({ open, permissions }: { open: OpenRun<RunScript>; permissions: ChairPermissions }) {
+  'use memo'
   const live = useRun(open)
   const { state } = live
   const { script } = open
@@ -154,6 +155,7 @@ interface BarProps {
 }
 
 function Bar({ open, live, finish, behind, causes, mayTell }: BarProps) {
+  'use memo'
   const late = Math.round(behind / 60_000)
   return (
     <Box component="header" sx={{ display: 'flex', alignItems: 'center', columnGap: 2, flexWrap: 'wrap', px: 2, py: 1, borderBottom: LINE, bgcolor: 'background.paper' }}>

@@ -32,6 +32,7 @@ interface Props {
 
 /** All hair that is under product, with its time, what it should show by now, what was seen, and when to look again. */
 export function Hair({ open, state, expected, now, tell, onCheck }: Props) {
+  'use memo'
   const { script } = open
   const under = script.steps.filter(({ id, kind }) => {
     if (kind !== 'apply' || state.steps.get(id)?.begunAt === undefined) return false
@@ -55,6 +56,7 @@ export function Hair({ open, state, expected, now, tell, onCheck }: Props) {
 const CARE_WORDS = { reapplied: 'applied again', misted: 'misted', warmed: 'warmed' } as const
 
 function Piece({ open, step, state, expected, now, tell, onCheck }: Props & { step: ScriptStep }) {
+  'use memo'
   const { script } = open
   const { begunAt = now, seen, care } = state.steps.get(step.id) ?? WAITING
   const deadline = expected.deadlines.find(({ putInBy }) => putInBy === step.id)

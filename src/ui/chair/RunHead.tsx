@@ -11,6 +11,7 @@ const FILL: Record<ZoneStatus, number> = { waiting: 0, goingOn: 0.22, sitting: 0
 
 /** The head with where every zone of a stage stands, and its minutes. */
 export function RunHead({ map, zones, stageId, now }: { map: RunMap; zones: readonly RunZone[]; stageId: string; now: number }) {
+  'use memo'
   const { left, right, top, bottom } = map.extent
   const outlines = map.zones.filter((zone) => zone.stageId === stageId)
   const stateOf = (zoneId: string) => zones.find((zone) => zone.stageId === stageId && zone.zoneId === zoneId)
