@@ -57,6 +57,9 @@ export function celsiusAt({ distanceCm, insulation, roomCelsius }: Pick<Course, 
   return roomCelsius + warm * (SCALP_CELSIUS - roomCelsius)
 }
 
+/** Levels per min of product as wet and fresh and warm as it goes on, on virgin medium hair. */
+export const fullRate = (course: Omit<Course, 'events'>): number => course.mixRate * (course.kind === 'clayLightener' ? CLAY_SPEED : 1) * warmthFactor(celsiusAt(course, course.cover))
+
 /** Strength of a mix of an age against a fresh one. */
 export const freshness = (ageMinutes: number, workingLifeMinutes: number): number => STRENGTH_AT_LIFE_END ** (ageMinutes / workingLifeMinutes)
 

@@ -3,7 +3,7 @@ import { createHead } from '../head'
 import { computePlan } from '../pipeline'
 import { band } from '../../../tests/support/canvas'
 import { planWith } from '../../../tests/support/plan'
-import { celsiusAt, createProcess, driesAfter, exposureForLevel, exposureOf, freshness, levelAfter, strainOf, type Course, type CourseEvent, type StrandPlace } from '.'
+import { celsiusAt, createProcess, driesAfter, exposureForLevel, exposureOf, freshness, fullStrengthOf, HEAT_CELSIUS, levelAfter, strainOf, type Course, type CourseEvent, type StrandPlace } from '.'
 
 const COURSE: Course = { kind: 'powderLightener', mixRate: 0.12, peroxidePercent: 4, workingLifeMinutes: 30, maximumMinutes: 50, cover: 'foil', onScalp: false, distanceCm: 10, insulation: 1, roomCelsius: 21, bowlAgeMinutes: 5, events: [] }
 const PLACE: StrandPlace = { band: band(0, 30), naturalLevel: 5, texture: 'medium', placeRate: 1 }
@@ -141,5 +141,49 @@ describe('drying', () => {
     // Open work is wetted again after a quarter of an hour or so (common practice).
     expect(minutes('open')).toBeGreaterThan(10)
     expect(minutes('open')).toBeLessThan(20)
+  })
+})
+
+describe('minutes at full strength', () => {
+  it('are fewer than minutes under product, because product dries and ages', () => {
+    const { after } = fullStrengthOf(COURSE, [])
+    expect(after(1)).toBeLessThan(1)
+    expect(after(1)).toBeGreaterThan(0.9)
+    expect(after(40) / after(20)).toBeLessThan(2)
+  })
+
+  it('run as much faster under careful heat as chemistry does: twice as fast for 10 °C more', () => {
+    // Q10 = 2 for reactions near room temperature (van 't Hoff's rule, from memory).
+    const warmed = fullStrengthOf(COURSE, [{ at: 0, kind: 'heat', celsius: HEAT_CELSIUS }])
+    expect(warmed.after(12) / fullStrengthOf(COURSE, []).after(12)).toBeCloseTo(2 ** (HEAT_CELSIUS / 10), 9)
+  })
+
+  it('lead from a mix to the level that following it minute by minute gives', () => {
+    const plan = planWith({})
+    const process = createProcess(plan, createHead(plan.head), undefined)
+    const piece = computePlan(plan).pieces[0]!
+    const course = process.course(piece, 5, 20)
+    for (const minutes of [10, 25, 45]) {
+      const middle = process.after(piece, { on: 0, off: minutes, bowlAgeMinutes: 5, vol: 20 })
+      const followed = middle.reduce((sum, { level }) => sum + level.expected, 0) / middle.length
+      expect(process.levelAtFullStrength(piece, 20, fullStrengthOf(course, []).after(minutes))).toBeCloseTo(followed, 6)
+    }
+  })
+
+  it('are asked forwards and backwards alike, and never run back', () => {
+    fc.assert(
+      fc.property(anyCourse, anyEvents, fc.double({ min: 0, max: 1, noNaN: true }), (course, events, share) => {
+        const { after, until } = fullStrengthOf(course, events)
+        const minutes = share * (course.maximumMinutes - 1)
+        expect(after(minutes + 1)).toBeGreaterThan(after(minutes))
+        expect(until(after(minutes))).toBeCloseTo(minutes, 6)
+      }),
+    )
+  })
+
+  it('end with the label’s longest time', () => {
+    const { after, until } = fullStrengthOf(COURSE, [{ at: 5, kind: 'mist' }])
+    expect(after(COURSE.maximumMinutes + 20)).toBe(after(COURSE.maximumMinutes))
+    expect(until(after(COURSE.maximumMinutes) + 0.01)).toBe(Infinity)
   })
 })

@@ -15,7 +15,7 @@ import {
   USUAL_MAXIMUM_LIFT,
   USUAL_MINUTES,
 } from './constants'
-import { exposureOf, type Course, type CourseEvent, type Exposure } from './course'
+import { exposureOf, fullRate, type Course, type CourseEvent, type Exposure } from './course'
 import { mixRate } from './lift'
 import { colouredAfter, exposureForLevel, levelAfter, strainOf, worksBy, type StrandPlace } from './strand'
 
@@ -57,6 +57,10 @@ export interface ServiceProcess {
   stay: (piece: Piece, bowlAgeMinutes: number, vol: number) => Stay & { ready: number; short: boolean }
   /** What there is after some minutes under product. */
   after: (piece: Piece, times: PieceTimes) => SpotResult[]
+  /** What a piece is treated with, in the middle of the stretch that gets product. */
+  course: (piece: Piece, bowlAgeMinutes: number, vol: number) => Omit<Course, 'events'>
+  /** Mean level along the stretch after some minutes of product at full strength, see {@link FullStrength}. */
+  levelAtFullStrength: (piece: Piece, vol: number, minutes: number) => number
 }
 
 export function createProcess(plan: FaltoPlan, head: Head, canvas: Canvas | undefined, roomCelsius = ROOM_CELSIUS): ServiceProcess {
@@ -115,6 +119,15 @@ export function createProcess(plan: FaltoPlan, head: Head, canvas: Canvas | unde
         const dose = at(exposure, 'dose', minutes)
         return { spot, distanceCm, level: levelOf(recipe, place, at(exposure, 'levels', minutes), Math.min(minutes, most), least), strain: strainOf(place, dose) }
       })
+    },
+    course: (piece, bowlAgeMinutes, vol) => {
+      const { events: _none, ...course } = courseOf(piece, spotsOf(piece).find(({ spot }) => spot === 'middle')!.distanceCm, bowlAgeMinutes, vol)
+      return course
+    },
+    levelAtFullStrength: (piece, vol, minutes) => {
+      const recipe = recipeFor(piece)
+      const levels = spotsOf(piece).map(({ distanceCm, place }) => levelAfter(place, minutes * fullRate(courseOf(piece, distanceCm, 0, vol)), maximumLift(recipe)).expected)
+      return levels.reduce((sum, level) => sum + level, 0) / levels.length
     },
   }
 

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { computePlan } from '../pipeline'
 import type { KeptRunEvent, RunEvent, RunFormula } from '../model'
+import { fullStrengthOf } from '../process'
 import { ALONE, ASSISTANT } from '../schedule'
 import { planWith } from '../../../tests/support/plan'
 import { expectedRun, foldRun, levelsToConfirm, runOutcome, runZones, scriptFor, shownAt, underProduct } from '.'
@@ -191,7 +192,7 @@ describe('hair under product', () => {
 
   it('lifts as its curve has it, within a range, until somebody looks', () => {
     const point = putIn.lift![12]!
-    const { level, speed } = under([], point.minute)
+    const { level, speed } = under([], fullStrengthOf(putIn.course!, []).until(point.minute))
     expect(level!.expected).toBeCloseTo(point.level, 6)
     expect(level!.low).toBeLessThan(level!.expected)
     expect(level!.high).toBeGreaterThan(level!.expected)
@@ -221,6 +222,22 @@ describe('hair under product', () => {
     expect(under([], 20).dryAt).toBe(at + 60_000 * dries)
     expect(under([misted], 20).dryAt).toBe(at + 60_000 * (10 + dries))
     expect(under([event('warmed', at + 10 * 60_000, { stepId: putIn.id, value: 5 })], 20).dryAt).toBe(at + 60_000 * dries)
+  })
+
+  it('is lighter from then on where it was applied again or warmed, and as it was before', () => {
+    const cared = (kind: 'reapplied' | 'warmed') => event(kind, at + 10 * 60_000, { stepId: putIn.id, value: 5 })
+    for (const kind of ['reapplied', 'warmed'] as const) {
+      expect(under([cared(kind)], 10).level!.expected).toBeCloseTo(under([], 10).level!.expected, 9)
+      expect(under([cared(kind)], 20).level!.expected).toBeGreaterThan(under([], 20).level!.expected)
+      expect(under([cared(kind)], 20).ready ?? 0).toBeLessThan(under([], 20).ready ?? Infinity)
+    }
+  })
+
+  it('is expected as ever after care in a visit that was pinned before it was known what it is treated with', () => {
+    const { course: _unknown, ...old } = putIn
+    const misted = foldRun([on, event('misted', at + 10 * 60_000, { stepId: putIn.id })])
+    const point = putIn.lift![12]!
+    expect(underProduct({ script, formulas }, misted, old, at + 60_000 * point.minute).level!.expected).toBeCloseTo(point.level, 6)
   })
 
   it('is near its goal sooner where it lifts faster', () => {

@@ -1,5 +1,5 @@
-import { isLightener, type FaltoPlan } from '../model'
-import { createProcess, driesAfter } from '../process'
+import { isLightener, type FaltoPlan, type ProductKind } from '../model'
+import { createProcess, driesAfter, type Course, type ServiceProcess } from '../process'
 import { clockFor, liftOf, type ServedPiece, type ClockOptions, type TaskKind, type ZoneClock } from '../schedule'
 import type { ComputedStages } from '../result'
 
@@ -15,8 +15,10 @@ export interface ScriptStep {
   pieces: { id: string; formulaId: string; at: number }[]
   /** After how long its first piece has dried to where it is wetted or applied again, min; null for what does not lift. This and the next are missing in visits that were pinned before they were kept. */
   driesAfter?: number | null | undefined
-  /** Mean level that its pieces are expected to come to by minutes under product; empty where nothing lifts. */
+  /** Mean level that its pieces are expected to come to: by minutes at full strength where `course` is there, else by minutes under product; empty where nothing lifts. */
   lift?: { minute: number; level: number }[] | undefined
+  /** What its pieces that lift are treated with, from a bowl of their mean age; missing where nothing lifts, and in visits that were pinned before it was kept. */
+  course?: Omit<Course, 'events'> | undefined
 }
 
 export interface ScriptLag {
@@ -44,12 +46,20 @@ export const zoneOfStep = ({ zones }: Pick<RunScript, 'zones'>, { id, pieces }: 
 export const endsOf = ({ lags }: Pick<RunScript, 'lags'>, id: string): string[] => lags.flatMap(({ from, to, formulaId }) => (from === id && formulaId !== null ? [to] : []))
 export const putInBefore = ({ lags }: Pick<RunScript, 'lags'>, id: string): string[] => lags.flatMap(({ from, to, formulaId }) => (to === id && formulaId !== null ? [from] : []))
 
-function driesIn({ formulas, products }: FaltoPlan, pieces: readonly ServedPiece[]): number | null {
-  const minutes = pieces.flatMap(({ piece }) => {
-    const { kind } = products.find(({ id }) => id === formulas.find((formula) => formula.id === piece.formulaId)!.productId)!
-    return isLightener(kind) ? [driesAfter({ kind, onScalp: piece.kind === 'onScalp' }, piece.cover)] : []
+const kindOf = ({ formulas, products }: FaltoPlan, { piece }: ServedPiece): ProductKind => products.find(({ id }) => id === formulas.find((formula) => formula.id === piece.formulaId)!.productId)!.kind
+
+function driesIn(plan: FaltoPlan, pieces: readonly ServedPiece[]): number | null {
+  const minutes = pieces.flatMap((served) => {
+    const kind = kindOf(plan, served)
+    return isLightener(kind) ? [driesAfter({ kind, onScalp: served.piece.kind === 'onScalp' }, served.piece.cover)] : []
   })
   return minutes.length > 0 ? Math.round(Math.min(...minutes)) : null
+}
+
+function courseIn(plan: FaltoPlan, process: ServiceProcess, pieces: readonly ServedPiece[]): ScriptStep['course'] {
+  const lifting = pieces.filter((served) => isLightener(kindOf(plan, served)))
+  const [first] = lifting
+  return first && process.course(first.piece, lifting.reduce((sum, { bowlAgeMinutes }) => sum + bowlAgeMinutes, 0) / lifting.length, first.vol)
 }
 
 /** Pins the clock of a plan. @throws Error when nobody of the crew can do something */
@@ -68,6 +78,7 @@ export function scriptFor(plan: FaltoPlan, computed: ComputedStages, options: Cl
         ...starts.get(id)!,
         driesAfter: kind === 'apply' ? driesIn(plan, pieces) : null,
         lift: kind === 'apply' ? liftOf(plan, process, pieces) : [],
+        course: kind === 'apply' ? courseIn(plan, process, pieces) : undefined,
         pieces: pieces.map(({ piece, on }, i) => ({ id: piece.id, formulaId: piece.formulaId, at: Math.round(kind === 'takeOut' ? ((i + 1) * seconds) / pieces.length : on) })),
       }))
       .sort((a, b) => a.start - b.start),

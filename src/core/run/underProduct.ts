@@ -1,5 +1,5 @@
 import type { RunFormula } from '../model'
-import { dilutionFactor, NEAR_ENOUGH, RATE_VARIATION } from '../process'
+import { dilutionFactor, EVERY_MINUTE, fullStrengthOf, HEAT_CELSIUS, NEAR_ENOUGH, RATE_VARIATION, type CourseEvent, type FullStrength } from '../process'
 import { combinedSigma, rangeOf, type Range } from '../quantity'
 import { WAITING, type RunState } from './fold'
 import { zoneOfStep, type RunScript, type ScriptStep } from './script'
@@ -25,7 +25,8 @@ const MINUTE = 60_000
 
 /**
  * What hair shows by now. Where it was looked at, the level read moves the speed it is taken to lift at, weighed against what is usual from head to head
- * (normal distributions of the logarithm of the speed), so one look does not overturn what is known and several do.
+ * (normal distributions of the logarithm of the speed), so one look does not overturn what is known and several do. What was wetted, applied again or
+ * warmed works on from there as such product does.
  */
 export function underProduct({ script, formulas }: { script: RunScript; formulas: readonly RunFormula[] }, state: RunState, step: ScriptStep, now: number): UnderProduct {
   const zone = zoneOfStep(script, step)
@@ -36,16 +37,43 @@ export function underProduct({ script, formulas }: { script: RunScript; formulas
   const planned = { factor: strengthOf(formulas, state, step, begunAt), sigma: SIGMA }
   const { lift: curve = [] } = step
   if (!zone || curve.length === 0) return { level: undefined, ready: undefined, dryAt, speed: planned }
-  const speed = seen.reduce((known, { level, at }) => learnt(known, curve, level, (at - on) / MINUTE), planned)
-  const minutes = Math.max(0, now - on) / MINUTE
+  const strength = strengthSince(state, step, on)
+  const worked = (at: number) => strength.after(Math.max(0, at - on) / MINUTE)
+  const speed = seen.reduce((known, { level, at }) => learnt(known, curve, level, worked(at)), planned)
+  const minutes = worked(now)
   const { low, high } = rangeOf(speed.factor, 0, speed.sigma)
   const near = minuteFor(curve, zone.goal - NEAR_ENOUGH)
   return {
     level: { low: levelAt(curve, minutes * low), expected: levelAt(curve, minutes * speed.factor), high: levelAt(curve, minutes * high) },
     dryAt,
-    ready: near === undefined ? undefined : on + (near / speed.factor) * MINUTE,
+    ready: near === undefined ? undefined : timeAt(on, strength.until(near / speed.factor)),
     speed,
   }
+}
+
+const timeAt = (on: number, minutes: number): number | undefined => (Number.isFinite(minutes) ? on + minutes * MINUTE : undefined)
+
+/** How the first piece of a step works, with what was done to it since it went in. */
+function strengthSince({ bowls, steps }: RunState, { id, course, pieces }: ScriptStep, on: number): FullStrength {
+  const { care } = steps.get(id) ?? WAITING
+  if (!course) return EVERY_MINUTE
+  const { mixedAt = Infinity } = bowls.get(pieces[0]!.formulaId) ?? {}
+  const events = care.flatMap(({ kind, at, minutes = 0 }): CourseEvent[] => {
+    const since = Math.max(0, at - on) / MINUTE
+    switch (kind) {
+      case 'reapplied':
+        // Of a bowl that was emptied since, nothing is known but how old it was planned to be.
+        return [{ at: since, kind: 'reapply', bowlAgeMinutes: at >= mixedAt ? (at - mixedAt) / MINUTE : course.bowlAgeMinutes }]
+      case 'misted':
+        return [{ at: since, kind: 'mist' }]
+      case 'warmed':
+        return [
+          { at: since, kind: 'heat', celsius: HEAT_CELSIUS },
+          { at: since + minutes, kind: 'heat', celsius: 0 },
+        ]
+    }
+  })
+  return fullStrengthOf(course, events.sort((one, other) => one.at - other.at))
 }
 
 /** A formula that is mixed with other developer than planned lifts what it is put on from then at another speed. */

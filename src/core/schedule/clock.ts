@@ -221,15 +221,14 @@ function zonesOf(plan: FaltoPlan, process: ServiceProcess, visit: Visit, startOf
 /** Some pieces that stand for all. */
 const followedOf = <T>(all: readonly T[]): T[] => all.filter((_, i) => all.length <= CURVE_PIECES || i % Math.ceil(all.length / CURVE_PIECES) === 0)
 
-/** Mean level of some pieces after so many minutes under product each, up to the longest time of any; empty where nothing lifts. */
+/** Mean level of some pieces by minutes of product at full strength, up to the longest time of any; empty where nothing lifts. */
 export function liftOf(plan: FaltoPlan, process: ServiceProcess, pieces: readonly ServedPiece[]): { minute: number; level: number }[] {
   const followed = followedOf(pieces.filter(({ piece }) => lightens(plan, piece.formulaId)))
   const most = minutesFromSeconds(Math.max(0, ...followed.map((served) => served.most)))
   if (most === 0) return []
   return Array.from({ length: CURVE_STEPS + 1 }, (_, step) => {
     const minute = (most * step) / CURVE_STEPS
-    const levels = followed.flatMap(({ piece, vol, bowlAgeMinutes }) => process.after(piece, { on: 0, off: minute, bowlAgeMinutes, vol }).map(({ level }) => level.expected))
-    return { minute, level: levels.reduce((sum, level) => sum + level, 0) / levels.length }
+    return { minute, level: followed.reduce((sum, { piece, vol }) => sum + process.levelAtFullStrength(piece, vol, minute), 0) / followed.length }
   })
 }
 
