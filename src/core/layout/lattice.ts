@@ -6,19 +6,21 @@ export const ROW_HEIGHT = (SPACING * Math.sqrt(3)) / 2
 /** Every other row lies half a step aside, cm. */
 export const rowShift = (row: number): number => (row % 2 === 0 ? 0 : SPACING / 2)
 
-/** So many numbers a located point: x, y, z in space (cm), polar angle and azimuth (rad), share of the way to the hairline. */
-export const LOCATED = 6
+/** So many numbers a located point: x, y on the map and x, y, z in space (cm), polar angle and azimuth (rad), share of the way to the hairline. */
+export const LOCATED = 8
 
 /** Writes where a map point lies on a head. @param x @param y cm on the map */
 export function locate(head: Head, x: number, y: number, into: Float64Array, at: number): void {
   const { theta, psi } = directionFromMap(head, { x, y })
   const point = surfacePoint(head.axes, theta, psi)
-  into[at] = point.x
-  into[at + 1] = point.y
-  into[at + 2] = point.z
-  into[at + 3] = theta
-  into[at + 4] = psi
-  into[at + 5] = Math.sqrt(x * x + y * y) / hairlineRadius(head, psi)
+  into[at] = x
+  into[at + 1] = y
+  into[at + 2] = point.x
+  into[at + 3] = point.y
+  into[at + 4] = point.z
+  into[at + 5] = theta
+  into[at + 6] = psi
+  into[at + 7] = Math.sqrt(x * x + y * y) / hairlineRadius(head, psi)
 }
 
 /**

@@ -1,7 +1,7 @@
 import Delaunator from 'delaunator'
 import type { Head } from '../head'
 import type { MapPoint } from '../model'
-import { latticeOf, locate, LOCATED, ROW_HEIGHT, rowShift, SPACING } from './lattice'
+import { latticeOf, locate, LOCATED, ROW_HEIGHT, rowShift, SPACING, type Lattice } from './lattice'
 
 /**
  * A triangulation of one zone that fits its outline exactly, known on the map and in space. On the map triangles have the
@@ -34,10 +34,10 @@ export function createMesh(head: Head, outline: readonly MapPoint[]): ZoneMesh {
   const inner = innerPoints(head, outline)
   let rim = [...outline]
   for (let attempt = 0; attempt < MOST_REFINEMENTS; attempt++) {
-    const map = coordinates(rim, inner.map)
+    const map = coordinates(rim, inner, latticeOf(head))
     const delaunay = new Delaunator(map)
     const missing = missingSides(delaunay, rim.length)
-    if (!missing.includes(1)) return finishMesh(head, delaunay, map, rim.length, inner.at)
+    if (!missing.includes(1)) return finishMesh(head, delaunay, map, rim.length, inner)
     rim = rim.flatMap((point, i) => {
       const next = rim[(i + 1) % rim.length]!
       return missing[i] ? [point, { x: (point.x + next.x) / 2, y: (point.y + next.y) / 2 }] : [point]
@@ -47,14 +47,17 @@ export function createMesh(head: Head, outline: readonly MapPoint[]): ZoneMesh {
 }
 
 /** Points of the outline, then of the inside, as x, y pairs. */
-function coordinates(rim: readonly MapPoint[], inner: readonly number[]): Float64Array {
-  const map = new Float64Array(2 * rim.length + inner.length)
+function coordinates(rim: readonly MapPoint[], inner: readonly number[], { located }: Lattice): Float64Array {
+  const map = new Float64Array(2 * (rim.length + inner.length))
   let at = 0
   for (const { x, y } of rim) {
     map[at++] = x
     map[at++] = y
   }
-  map.set(inner, at)
+  for (const point of inner) {
+    map[at++] = located[point]!
+    map[at++] = located[point + 1]!
+  }
   return map
 }
 
@@ -80,12 +83,12 @@ function finishMesh(head: Head, delaunay: Delaunator<Float64Array>, map: Float64
     if (i < rim) locate(head, map[2 * i]!, map[2 * i + 1]!, onRim, 0)
     const from = i < rim ? onRim : located
     const at = i < rim ? 0 : inner[i - rim]!
-    space[3 * i] = from[at]!
-    space[3 * i + 1] = from[at + 1]!
-    space[3 * i + 2] = from[at + 2]!
-    direction[2 * i] = from[at + 3]!
-    direction[2 * i + 1] = from[at + 4]!
-    s[i] = from[at + 5]!
+    space[3 * i] = from[at + 2]!
+    space[3 * i + 1] = from[at + 3]!
+    space[3 * i + 2] = from[at + 4]!
+    direction[2 * i] = from[at + 5]!
+    direction[2 * i + 1] = from[at + 6]!
+    s[i] = from[at + 7]!
   }
   const kept = insideTriangles(delaunay, rim)
   const place = new Int32Array(delaunay.triangles.length / 3).fill(-1)
@@ -113,8 +116,8 @@ function triangleArea(map: Float64Array, a: number, b: number, c: number): numbe
   return Math.abs(ux * vy - uy * vx) / 2
 }
 
-/** Points of the lattice inside the outline and not near its corners: as x, y pairs, and where each stands in the lattice. */
-function innerPoints(head: Head, outline: readonly MapPoint[]): { map: number[]; at: number[] } {
+/** Points of the lattice inside the outline and not near its corners, by where they stand in the lattice. */
+function innerPoints(head: Head, outline: readonly MapPoint[]): number[] {
   const lattice = latticeOf(head)
   let lowest = Infinity
   let highest = -Infinity
@@ -122,8 +125,7 @@ function innerPoints(head: Head, outline: readonly MapPoint[]): { map: number[];
     lowest = Math.min(lowest, y)
     highest = Math.max(highest, y)
   }
-  const map: number[] = []
-  const at: number[] = []
+  const inner: number[] = []
   for (let row = Math.ceil(lowest / ROW_HEIGHT); row <= highest / ROW_HEIGHT; row++) {
     const y = row * ROW_HEIGHT
     const corners = outline.filter((corner) => Math.abs(corner.y - y) < CLEARANCE)
@@ -131,14 +133,11 @@ function innerPoints(head: Head, outline: readonly MapPoint[]): { map: number[];
     const shift = rowShift(row)
     for (let k = 0; k + 1 < crossings.length; k += 2) {
       for (let column = Math.ceil((crossings[k]! - shift) / SPACING); column * SPACING + shift < crossings[k + 1]!; column++) {
-        const x = column * SPACING + shift
-        if (!isClear(corners, x, y)) continue
-        map.push(x, y)
-        at.push(lattice.index(row, column))
+        if (isClear(corners, column * SPACING + shift, y)) inner.push(lattice.index(row, column))
       }
     }
   }
-  return { map, at }
+  return inner
 }
 
 /** Whether none of some corners is near. */
@@ -162,7 +161,7 @@ function crossingsAt(outline: readonly MapPoint[], y: number): number[] {
   return crossings.length > 2 ? crossings.sort((one, other) => one - other) : crossings[0]! > crossings[1]! ? crossings.reverse() : crossings
 }
 
-/** Triangles of the triangulation that lie inside the outline: those left of it, and all reached without crossing it. */
+/** Triangles of the triangulation that lie inside the outline, in its order: those left of it, and all reached without crossing it. */
 function insideTriangles(delaunay: Delaunator<Float64Array>, rim: number): Uint32Array {
   const { triangles, halfedges } = delaunay
   const isRim = (a: number, b: number) => a < rim && b < rim && (b === (a + 1) % rim || a === (b + 1) % rim)
@@ -192,6 +191,7 @@ function insideTriangles(delaunay: Delaunator<Float64Array>, rim: number): Uint3
       }
     }
   }
-  // In the order of the triangulation.
-  return queue.subarray(0, reached).sort()
+  let count = 0
+  for (let triangle = 0; triangle < inside.length; triangle++) if (inside[triangle]) queue[count++] = triangle
+  return queue.subarray(0, count)
 }

@@ -127,15 +127,16 @@ function spaceAt(space: Float64Array, stop: number, axis: number): number {
   return from + stops.at[stop]! * (space[3 * stops.to[stop]! + axis]! - from)
 }
 
-function toPolyline({ mesh, rise, localPitch }: PartingField, hair: VertexHair): Polyline {
+function toPolyline({ mesh, rise, localPitch }: PartingField, { density, length }: VertexHair): Polyline {
   const { map, space } = mesh
+  const { from, to, at: shares, triangle: triangles } = stops
   const line = emptyLine(stops.count)
   const step = isWalkedForwards(space) ? 1 : -1
   for (let at = 0, i = step > 0 ? 0 : stops.count - 1; at < line.length; at += STRIDE, i += step) {
-    const a = stops.from[i]!
-    const b = stops.to[i]!
-    const t = stops.at[i]!
-    const triangle = stops.triangle[i]!
+    const a = from[i]!
+    const b = to[i]!
+    const t = shares[i]!
+    const triangle = triangles[i]!
     line[at + MAP] = map[2 * a]! + t * (map[2 * b]! - map[2 * a]!)
     line[at + MAP + 1] = map[2 * a + 1]! + t * (map[2 * b + 1]! - map[2 * a + 1]!)
     line[at + SPACE] = space[3 * a]! + t * (space[3 * b]! - space[3 * a]!)
@@ -144,8 +145,8 @@ function toPolyline({ mesh, rise, localPitch }: PartingField, hair: VertexHair):
     line[at + RISE] = rise[2 * triangle]!
     line[at + RISE + 1] = rise[2 * triangle + 1]!
     line[at + PITCH] = localPitch[triangle]!
-    line[at + DENSITY] = hair.density[a]! + t * (hair.density[b]! - hair.density[a]!)
-    line[at + LENGTH] = hair.length[a]! + t * (hair.length[b]! - hair.length[a]!)
+    line[at + DENSITY] = density[a]! + t * (density[b]! - density[a]!)
+    line[at + LENGTH] = length[a]! + t * (length[b]! - length[a]!)
     if (at > 0) {
       const before = at - STRIDE
       const dx = line[at + SPACE]! - line[before + SPACE]!

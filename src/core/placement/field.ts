@@ -79,15 +79,17 @@ export function rowLevel(field: PartingField, from: number, to: number): number 
   let best = middle
   if (Math.abs(excess(middle)) > LENGTH_TOLERANCE * mean) {
     let nearest = Infinity
-    for (let i = 0; i < STRIP_SAMPLES; i++) {
-      const [one, other] = [from + ((to - from) * i) / STRIP_SAMPLES, from + ((to - from) * (i + 1)) / STRIP_SAMPLES]
-      const [before, after] = [excess(one), excess(other)]
-      if (before * after > 0 || before === after) continue
+    let [one, before] = [from, excess(from)]
+    for (let i = 1; i <= STRIP_SAMPLES; i++) {
+      const other = from + ((to - from) * i) / STRIP_SAMPLES
+      const after = excess(other)
       const root = one + ((other - one) * before) / (before - after)
-      if (Math.abs(root - middle) < nearest) {
+      if (before * after <= 0 && before !== after && Math.abs(root - middle) < nearest) {
         nearest = Math.abs(root - middle)
         best = root
       }
+      one = other
+      before = after
     }
   }
   return readAt(field, field.levels, best)
@@ -131,12 +133,13 @@ function extremes(mesh: ZoneMesh, values: Float64Array): { lowest: Float64Array;
 function tabulatedLevels(lowest: Float64Array, highest: Float64Array): Float64Array {
   let low = Infinity
   let high = -Infinity
-  for (const value of lowest) low = Math.min(low, value)
-  for (const value of highest) high = Math.max(high, value)
-  return Float64Array.from(
-    { length: FIELD_LEVELS + 1 },
-    (_, k) => low + ((high - low) * (1 - Math.cos((Math.PI * k) / FIELD_LEVELS))) / 2,
-  )
+  for (let t = 0; t < lowest.length; t++) {
+    low = Math.min(low, lowest[t]!)
+    high = Math.max(high, highest[t]!)
+  }
+  const levels = new Float64Array(FIELD_LEVELS + 1)
+  for (let k = 0; k <= FIELD_LEVELS; k++) levels[k] = low + ((high - low) * (1 - Math.cos((Math.PI * k) / FIELD_LEVELS))) / 2
+  return levels
 }
 
 /**
