@@ -43,11 +43,26 @@ describe('signing in', () => {
 
   it('ends when the session has expired', async () => {
     const device = await deviceOf('bram')
-    expect((await device.call('GET', '/api/me')).status).toBe(200)
     const token = decodeURIComponent(device.cookie.match(/session_token=([^;]+)/)![1]!).split('.')[0]!
     const ended = await database().update(session).set({ expiresAt: new Date(Date.now() - 1000) }).where(eq(session.token, token)).returning()
     expect(ended).toHaveLength(1)
     expect((await device.call('GET', '/api/me')).status).toBe(401)
+  })
+
+  it('ends at once where somebody signs out, and for no other device', async () => {
+    const [here, there] = [await deviceOf('bram'), await deviceOf('bram')]
+    for (const { call: asked } of [here, there]) expect((await asked('GET', '/api/me')).status).toBe(200)
+    expect((await here.call('POST', '/api/auth/sign-out', {})).status).toBe(200)
+    expect((await here.call('GET', '/api/me')).status).toBe(401)
+    expect((await there.call('GET', '/api/me')).status).toBe(200)
+  })
+
+  it('is not taken from a cookie whose signature is another’s', async () => {
+    const [one, other] = [await deviceOf('bram'), await deviceOf('tove')]
+    expect((await one.call('GET', '/api/me')).status).toBe(200)
+    const parts = (cookie: string) => decodeURIComponent(cookie.match(/session_token=([^;]+)/)![1]!).split('.')
+    const forged = `falto.session_token=${encodeURIComponent(`${parts(one.cookie)[0]!}.${parts(other.cookie)[1]!}`)}`
+    expect((await call('GET', '/api/me', undefined, forged)).status).toBe(401)
   })
 
   it('does not work with a wrong password or an unknown demo user', async () => {

@@ -1,3 +1,4 @@
+import { sql } from 'drizzle-orm'
 import { index, integer, jsonb, pgTable, primaryKey, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core'
 import type { HairState, HeadMeasures } from '../../core/model'
 import { user } from './auth'
@@ -41,5 +42,5 @@ export const client = pgTable(
     updatedAt: moment('updated_at').notNull().defaultNow(),
     deletedAt: moment('deleted_at'),
   },
-  (table) => [primaryKey({ columns: [table.salonId, table.id] }), index('client_name').on(table.salonId, table.name)],
+  (table) => [primaryKey({ columns: [table.salonId, table.id] }), index('client_name').on(table.salonId, table.name), index('client_search').using('gin', sql`lower(${table.name}) gin_trgm_ops`)],
 )

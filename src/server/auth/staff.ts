@@ -1,7 +1,9 @@
 import { eq } from 'drizzle-orm'
+import { getSessionCookie } from 'better-auth/cookies'
 import { database, staff, type StaffRole } from '@/db'
 import { AppError } from '../errors'
-import { auth } from './auth'
+import { auth, COOKIE_PREFIX } from './auth'
+import { remember, remembered } from './remembered'
 
 /** Who is asking. The salon comes from the session and from nowhere else. */
 export interface StaffMember {
@@ -21,12 +23,19 @@ const MAY = {
 } as const satisfies Record<string, readonly StaffRole[]>
 export type Permission = keyof typeof MAY
 
-/** The signed-in member of staff, or undefined. */
+/** The signed-in member of staff, or undefined. Told from the session cookie while that was asked about a moment ago, see {@link remembered}. */
 export async function staffFrom(headers: Headers): Promise<StaffMember | undefined> {
+  const cookie = getSessionCookie(headers, { cookiePrefix: COOKIE_PREFIX })
+  if (!cookie) return undefined
+  const known = remembered().get(cookie)
+  if (known) return known.member
   const session = await auth().api.getSession({ headers })
   if (!session) return undefined
-  const [member] = await database().select().from(staff).where(eq(staff.userId, session.user.id))
-  return member && { salonId: member.salonId, id: member.id, name: member.name, role: member.role }
+  const [found] = await database().select().from(staff).where(eq(staff.userId, session.user.id))
+  if (!found) return undefined
+  const member = { salonId: found.salonId, id: found.id, name: found.name, role: found.role }
+  remember(cookie, member, session.session)
+  return member
 }
 
 export const may = (member: { role: StaffRole }, permission: Permission): boolean =>
