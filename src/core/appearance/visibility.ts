@@ -1,5 +1,5 @@
 import { SCALP_CELLS, type ScalpCell } from '../canvas'
-import { mapFromPlace, pointFromMap, type Head } from '../head'
+import { mapFromPlace, pointFromMap, RIM_FROM_S, type Head } from '../head'
 import type { Place, Point3 } from '../model'
 import { degrees } from '../units'
 
@@ -12,8 +12,6 @@ const COVERING_CM = 3
 const STRAIGHT = { part: 1, rim: 0.35, rest: 0.06 } as const
 const WAVED = { part: 1, rim: 0.6, upper: 0.55, lower: 0.3 } as const
 const TIED = { rim: 1, side: 0.7, top: 0.5, hidden: 0.15 } as const
-/** Within this of the hairline hair counts as rim. Our estimate. */
-const RIM_S = 0.85
 
 /** What is seen of a head, by where its part runs. */
 const known = new WeakMap<Head, Map<number, Record<WearKind, Float64Array>>>()
@@ -34,7 +32,7 @@ export function seenShares(head: Head, partX: number): Record<WearKind, Float64A
 export const fromFace = ({ psi }: Place): number => Math.abs(degrees(psi - 2 * Math.PI * Math.round(psi / (2 * Math.PI))))
 
 function seenShare(point: Point3, { centre }: ScalpCell, wear: WearKind, partX: number): number {
-  const rim = centre.s > RIM_S
+  const rim = centre.s > RIM_FROM_S
   const azimuth = fromFace(centre)
   const atPart = Math.abs(point.x - partX) < COVERING_CM && point.z > 4 && azimuth < 179 && point.y > -6
   switch (wear) {

@@ -1,20 +1,20 @@
 import { dyeOf } from '../canvas'
+import { colourLift, fillerNeeded, surfaceOfBand } from '../formula'
 import { liftAfter, historyRate } from '../process'
 import type { Band, Goal, Target, Texture, TreatmentKind } from '../model'
 import {
   BUDGET,
-  FILLER,
   IN_FOIL,
   LIGHTEST,
   LIGHTEST_AT_ALL,
   MOST_VISITS,
   ONE_VISIT,
-  PERMANENT_LIFT,
   POROSITY_TOLL,
   REMOVABLE,
   REMOVER_FROM,
   REMOVER_LEVELS,
   SCHOOL_MEANS,
+  STRONGEST_VOL,
   TEXTURE_TOLL,
   TOLL_PER_LEVEL,
   TONE_CANVAS,
@@ -106,7 +106,7 @@ export function judgeBand(band: Band, target: Target, goal: Goal, texture: Textu
 
 function lightestLevel(band: Band, goal: Goal, stands: number, removed: Span): Pick<BandVerdict, 'lightest' | 'lightestBy'> {
   if (goal.means === 'depositOnly') return { lightest: band.level, lightestBy: 'deposit' }
-  if (goal.means === 'permanentOnly') return { lightest: band.level + (isArtificial(band) ? 0 : PERMANENT_LIFT), lightestBy: 'permanent colour' }
+  if (goal.means === 'permanentOnly') return { lightest: band.level + (isArtificial(band) ? 0 : colourLift(STRONGEST_VOL)), lightestBy: 'permanent colour' }
   const byHistory = Math.min(LIGHTEST_AT_ALL, ...band.treatments.map(({ kind }) => LIGHTEST[kind] ?? LIGHTEST_AT_ALL))
   // A remover takes artificial pigment and leaves the hair's own, so what it gains costs the hair nothing here.
   const byIntegrity = band.level + stands + removed.low
@@ -115,7 +115,7 @@ function lightestLevel(band: Band, goal: Goal, stands: number, removed: Span): P
 }
 
 function preworkOf(band: Band, target: Target, lifts: boolean, remover: boolean): Prework[] {
-  const filler = target.level <= band.level - FILLER.darkerBy && band.level >= FILLER.from && has(band, 'lightened') && !['gold', 'copper', 'red'].includes(band.hue)
+  const filler = fillerNeeded(surfaceOfBand('', band, 0), target.level)
   return [
     ...(lifts && has(band, 'unknown', 'henna', 'boxDye', 'metallic') ? (['strandTest'] as const) : []),
     ...(has(band, 'mineral') ? (['clarify'] as const) : []),

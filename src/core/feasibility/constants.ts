@@ -41,13 +41,10 @@ export const TOLL_PER_LEVEL = 0.08
 export const POROSITY_TOLL: Record<Porosity, number> = { low: 1, normal: 1, high: 1.4 }
 export const TEXTURE_TOLL: Record<Texture, number> = { fine: 1.25, medium: 1, coarse: 0.9 }
 
-/** Levels that permanent colour lifts on natural hair at its strongest (40 vol: 3–4). Common practice. On artificial pigment: none. */
-export const PERMANENT_LIFT = 3.5
+/** The strongest developer that permanent colour is mixed with, vol. Common practice. */
+export const STRONGEST_VOL = 40
 /** Permanent colour covers white up to about this level; above, it stains (7–8 is common practice). */
 export const COVERS_WHITE_TO = 7.5
-/** Going darker by so much on hair lighter than that needs a filler first. Common practice; figures our estimate. */
-export const FILLER = { darkerBy: 3, from: 8.5 } as const
-
 /** Weeks that a root design carries. Retouch to the scalp 3–4, rooted and glossed 6–8, soft rooted 8–12: common practice. */
 export const UPKEEP_WEEKS: Record<RootWish, { low: number; high: number }> = { toScalp: { low: 3, high: 4 }, rooted: { low: 6, high: 8 }, melt: { low: 8, high: 12 } }
 /** Levels between the light pieces and the rest: 2–3 subtle, 3–4 clear, 5 and more bold. Common practice. */

@@ -31,6 +31,9 @@ export const NAPE_POLAR_RANGE = { min: radians(108), max: radians(148) } as cons
 /** Height of the head above the ears against the reference that we still believe. Our estimate. */
 export const UP_AXIS_RANGE = { min: 9.5, max: 17.5 } as const
 
+/** Within this of the hairline, as a share of the way to it, its fine hair begins, and hair counts as rim. Our estimate. */
+export const RIM_FROM_S = 0.86
+
 /** Steps of the tables: one degree around and down, to below any hairline. */
 export const AZIMUTH_STEP = radians(1)
 export const POLAR_STEP = radians(1)

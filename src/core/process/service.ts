@@ -1,6 +1,6 @@
 import { cellAt, virginBand } from '../canvas'
 import { recipeOf, type Recipe } from '../formula'
-import { lengthRegionAt, placeFromMap, type Head } from '../head'
+import { lengthRegionAt, placeFromMap, RIM_FROM_S, type Head } from '../head'
 import { isLightener, type Band, type Canvas, type FaltoPlan, type HairState, type LengthRegion, type Place, type ProductKind } from '../model'
 import { MAP, pointCount, STRIDE, type Piece } from '../placement'
 import { LIGHTENER_LIFE_MINUTES, type Range } from '../quantity'
@@ -183,21 +183,18 @@ function middleOf(head: Head, { line }: Piece): Place {
   return placeFromMap(head, { x: line[at]!, y: line[at + 1]! })
 }
 
-/** How near to the hairline its fine hair begins, as a share of the way from the apex. Our estimate. */
-const RIM = 0.86
-
 function placeRate(region: LengthRegion, { s }: Place): number {
   if (region === 'nape') return NAPE_RATE
   if (region === 'back') return BACK_RATE
-  if (s < RIM) return 1
+  if (s < RIM_FROM_S) return 1
   return region === 'sides' ? TEMPLE_RATE : HAIRLINE_RATE
 }
 
 function isFragile({ fragile = [] }: HairState, region: LengthRegion, { s }: Place, spot: StrandSpot): boolean {
   return (
     (fragile.includes('nape') && region === 'nape') ||
-    (fragile.includes('hairline') && s >= RIM) ||
-    (fragile.includes('temples') && region === 'sides' && s >= RIM) ||
+    (fragile.includes('hairline') && s >= RIM_FROM_S) ||
+    (fragile.includes('temples') && region === 'sides' && s >= RIM_FROM_S) ||
     (fragile.includes('ends') && spot === 'ends')
   )
 }
