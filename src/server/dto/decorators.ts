@@ -18,6 +18,8 @@ import {
   ValidateBy,
   ValidateIf,
   ValidateNested,
+  isISO8601,
+  matches,
 } from 'class-validator'
 import { COUNTS, LIMITS, type Limit } from '@/core/model'
 
@@ -68,12 +70,11 @@ export const Id = (): PropertyDecorator => Matches(ID.pattern, { message: ID.wor
 export const Ids = (most: number): PropertyDecorator =>
   all(IsArray({ message: 'must be a list' }), ArrayMaxSize(most, { message: `must have at most ${most} entries` }), Matches(ID.pattern, { each: true, message: ID.words }))
 
+const DAY = { pattern: /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, words: 'must be a day such as 2026-09-15' }
 /** A calendar day, `YYYY-MM-DD`, that exists. */
-export const Day = (): PropertyDecorator =>
-  all(
-    Matches(/^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, { message: 'must be a day such as 2026-09-15' }),
-    IsISO8601({ strict: true }, { message: 'must be a day such as 2026-09-15' }),
-  )
+export const Day = (): PropertyDecorator => all(Matches(DAY.pattern, { message: DAY.words }), IsISO8601({ strict: true }, { message: DAY.words }))
+/** Whether words would pass as a {@link Day}. */
+export const isDay = (words: string): boolean => matches(words, DAY.pattern) && isISO8601(words, { strict: true })
 
 /** Some of a few words, each once. */
 export const WordsOf = (words: readonly string[]): PropertyDecorator =>

@@ -8,6 +8,7 @@ import Typography from '@mui/material/Typography'
 import { useEffect, useMemo, useState } from 'react'
 import { createHead } from '@/core/head'
 import type { OpenConsultation } from '@/core/model'
+import { useUndoKeys } from '../hooks/useUndoKeys'
 import { ClientHeader, UndoButtons } from '../parts'
 import { dateInWords } from '../words'
 import { ConsultationContext, strandsInSight, useConsultation, useEntry } from './context'
@@ -43,15 +44,12 @@ function Consultation() {
     if (writable) store.resume()
   }, [store, writable])
 
+  useUndoKeys(store, writable)
+
   useEffect(() => {
     function keys(event: KeyboardEvent) {
       if (event.target instanceof HTMLElement && event.target.closest('input, textarea, [role="menu"], [role="listbox"]')) return
-      const command = event.ctrlKey || event.metaKey
-      if (command && event.key.toLowerCase() === 'z' && writable) {
-        event.preventDefault()
-        if (event.shiftKey) store.redo()
-        else store.undo()
-      } else if (!command && pane === 'hair' && /^[1-9]$/.test(event.key)) focusBand(Number(event.key))
+      if (!event.ctrlKey && !event.metaKey && pane === 'hair' && /^[1-9]$/.test(event.key)) focusBand(Number(event.key))
     }
     /** Digits bring the hand to a band: it is chosen and takes the keyboard. */
     function focusBand(number: number) {
@@ -62,7 +60,7 @@ function Consultation() {
     }
     window.addEventListener('keydown', keys)
     return () => window.removeEventListener('keydown', keys)
-  }, [store, writable, pane])
+  }, [store, pane])
 
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', height: { md: '100dvh' }, minHeight: '100%' }}>

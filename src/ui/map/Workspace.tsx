@@ -22,6 +22,7 @@ import { TotalsStrip } from './TotalsStrip'
 import { useKeepOnLeaving } from './useKeepOnLeaving'
 import { usePlanWorker } from './usePlanWorker'
 import { ZoneCard } from './ZoneCard'
+import { useUndoKeys } from '../hooks/useUndoKeys'
 import { LINE } from '../theme'
 
 const LayoutDialog = dynamic(() => import('./dialogs/LayoutDialog').then((module) => module.LayoutDialog))
@@ -65,6 +66,7 @@ function Studio({ client, lastVisit }: Pick<OpenPlan, 'client' | 'lastVisit'>) {
   const underlay = lastVisit && worker ? { shown: underlaid, on: lastVisit.on, toggle: () => void setUnderlay() } : undefined
 
   useKeepOnLeaving(store, permissions.write)
+  useUndoKeys(store, permissions.write)
 
   useEffect(() => {
     function keys(event: KeyboardEvent) {
@@ -76,11 +78,7 @@ function Studio({ client, lastVisit }: Pick<OpenPlan, 'client' | 'lastVisit'>) {
         store.setState({ openTotal: undefined, picking: 'one', partingProblem: undefined })
       }
       else if (!permissions.write) return
-      else if (command && event.key.toLowerCase() === 'z') {
-        event.preventDefault()
-        if (event.shiftKey) store.redo()
-        else store.undo()
-      } else if (!command && event.key.toLowerCase() === 'c') setMessage(copyZones(store, event.shiftKey ? 'all' : 'chosen'))
+      else if (!command && event.key.toLowerCase() === 'c') setMessage(copyZones(store, event.shiftKey ? 'all' : 'chosen'))
       else if (!command && event.key.toLowerCase() === 'v') setMessage(pasteZones(store))
       else if (command && event.key.toLowerCase() === 'a') {
         event.preventDefault()

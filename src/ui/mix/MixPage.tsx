@@ -5,9 +5,10 @@ import Button from '@mui/material/Button'
 import Snackbar from '@mui/material/Snackbar'
 import Typography from '@mui/material/Typography'
 import dynamic from 'next/dynamic'
-import { useEffect, useMemo, useState } from 'react'
+import { useMemo, useState } from 'react'
 import type { CatalogueItem, Canvas, Goal, MixRecord, OpenPlan, SalonRates } from '@/core/model'
 import { callApi } from '../hooks/api'
+import { useUndoKeys } from '../hooks/useUndoKeys'
 import { PlanContext, usePlan, usePlanStore, type Permissions } from '../map/context'
 import { PlanTitle } from '../map/PlanTitle'
 import { SaveStatus, SaveTrouble } from '../map/SaveStatus'
@@ -76,18 +77,7 @@ function Bench({ client, mayMix, mayPrice, goal, rates, mixes, bookedOn }: Bench
 
   useKeepOnLeaving(store, permissions.write)
 
-  useEffect(() => {
-    function keys(event: KeyboardEvent) {
-      if (event.target instanceof HTMLElement && event.target.closest('input, textarea, [role="dialog"]')) return
-      if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z' && permissions.write) {
-        event.preventDefault()
-        if (event.shiftKey) store.redo()
-        else store.undo()
-      }
-    }
-    window.addEventListener('keydown', keys)
-    return () => window.removeEventListener('keydown', keys)
-  }, [store, permissions.write])
+  useUndoKeys(store, permissions.write)
 
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', height: { lg: '100dvh' }, minHeight: '100%' }}>
