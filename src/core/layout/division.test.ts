@@ -2,8 +2,9 @@ import fc from 'fast-check'
 import { createHead } from '../head'
 import { LAYOUT_TEMPLATES, type LayoutTemplate } from '../model'
 import { planWith, stageOf } from '../../../tests/support/plan'
-import { bendParting, checkStage, cut, diskFromPlace, DivisionError, merge, mirrored, moveParting, moveVertex, zoneAt, zoneOutline, type Division, type DiskPoint } from '.'
+import { bendParting, checkStage, cut, diskFromPlace, DivisionError, edgeDrawer, merge, mirrored, moveParting, moveVertex, zoneAt, zoneOutline, type Division, type DiskPoint } from '.'
 import { diskArea } from './disk'
+import { drawEdges } from './outline'
 
 const head = createHead({ circumferenceCm: 54 })
 type Zones = Division<{ id: string; boundary: { edge: string; reversed: boolean }[] }>
@@ -115,6 +116,27 @@ describe('corners and bends', () => {
         placesOf(back).forEach((spot, i) => expect(Math.hypot(spot.x - placesOf(before)[i]!.x, spot.y - placesOf(before)[i]!.y)).toBeLessThan(0.004))
       }),
       { numRuns: 30 },
+    )
+  })
+
+  it('have only those edges drawn again that they move, and those as ever', () => {
+    fc.assert(
+      fc.property(fc.constantFrom(...LAYOUT_TEMPLATES), fc.array(fc.tuple(fc.nat(), fc.double({ min: -0.03, max: 0.03, noNaN: true })), { minLength: 1, maxLength: 4 }), (template, moves) => {
+        const draw = edgeDrawer(head)
+        let division = divisionOf(template)
+        let drawn = draw(division)
+        for (const [pick, by] of moves) {
+          const vertex = division.vertices[pick % division.vertices.length]!
+          const at = diskFromPlace({ psi: (vertex.psiDeg * Math.PI) / 180, s: vertex.s })
+          const moved = moveVertex(division, vertex.id, { x: at.x + by, y: at.y - by })
+          const next = draw(moved)
+          expect(next).toEqual(drawEdges(head, moved))
+          for (const { id, from, to } of moved.edges) if (from !== vertex.id && to !== vertex.id) expect(next.get(id)).toBe(drawn.get(id))
+          division = moved
+          drawn = next
+        }
+      }),
+      { numRuns: 40 },
     )
   })
 

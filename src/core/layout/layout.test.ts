@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { createHead, scalpArea, type Head } from '../head'
+import { createHead, directionFromMap, placeFromMap, pointFromMap, scalpArea, type Head } from '../head'
 import { LAYOUT_TEMPLATES, type LayoutParameters, type Part, type Stage } from '../model'
 import { planWith, stageOf } from '../../../tests/support/plan'
 import { checkStage, createLayout, defaultLayoutParameters, LayoutParameterError, partOffsetFor, shapeZone, signedArea } from '.'
@@ -114,6 +114,24 @@ describe('a zone’s mesh', () => {
       mesh.neighbours.forEach((other, half) => {
         if (other >= 0) expect([0, 1, 2].map((k) => mesh.neighbours[3 * other + k])).toContain(Math.floor(half / 3))
       })
+    }
+  })
+})
+
+describe('vertices of a mesh', () => {
+  it('lie where the head has them, inner ones from the shared grid and those of the outline alike', () => {
+    for (const on of heads) {
+      const { layout, zones } = stageWith({ template: 'fourQuadrants' })
+      for (const { mesh } of shapesOf(on, { layout, zones })) {
+        for (let i = 0; i < mesh.s.length; i++) {
+          const point = { x: mesh.map[2 * i]!, y: mesh.map[2 * i + 1]! }
+          const { theta, psi } = directionFromMap(on, point)
+          expect([mesh.direction[2 * i], mesh.direction[2 * i + 1]]).toEqual([theta, psi])
+          expect(mesh.s[i]).toBeCloseTo(placeFromMap(on, point).s, 12)
+          const { x, y, z } = pointFromMap(on, point)
+          expect([...mesh.space.subarray(3 * i, 3 * i + 3)]).toEqual([x, y, z])
+        }
+      }
     }
   })
 })
