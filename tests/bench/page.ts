@@ -112,9 +112,9 @@ async function drag(what: string, tool: string, selector: string): Promise<void>
     await page.mouse.down()
     for (let step = 0; step < 120; step++) await page.mouse.move(x + 14 * Math.sin(step / 6), y)
     await page.mouse.up()
-    longest.push(...longTasks(await page.tracing.stop()).slice(0, 1))
     const watched = await page.evaluate(() => (window as unknown as { watched: { frames: number[] } }).watched)
     frames.push(...watched.frames.slice(1))
+    longest.push(...longTasks(await page.tracing.stop()).slice(0, 1))
     await page.waitForSelector('[data-save="saved"]')
   }
   const most = (of: keyof Task) => Math.max(...longest.map((task) => task[of])).toFixed(0)
