@@ -1,5 +1,5 @@
 import { dyeOf } from '../canvas'
-import { colourLift, fillerNeeded, surfaceOfBand } from '../formula'
+import { colourLift, fillerNeeded, STRONGEST_VOL, surfaceOfBand } from '../formula'
 import { liftAfter, historyRate } from '../process'
 import type { Band, Goal, Target, Texture, TreatmentKind } from '../model'
 import {
@@ -14,7 +14,6 @@ import {
   REMOVER_FROM,
   REMOVER_LEVELS,
   SCHOOL_MEANS,
-  STRONGEST_VOL,
   TEXTURE_TOLL,
   TOLL_PER_LEVEL,
   TONE_CANVAS,

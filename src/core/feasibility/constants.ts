@@ -41,8 +41,6 @@ export const TOLL_PER_LEVEL = 0.08
 export const POROSITY_TOLL: Record<Porosity, number> = { low: 1, normal: 1, high: 1.4 }
 export const TEXTURE_TOLL: Record<Texture, number> = { fine: 1.25, medium: 1, coarse: 0.9 }
 
-/** The strongest developer that permanent colour is mixed with, vol. Common practice. */
-export const STRONGEST_VOL = 40
 /** Permanent colour covers white up to about this level; above, it stains (7–8 is common practice). */
 export const COVERS_WHITE_TO = 7.5
 /** Weeks that a root design carries. Retouch to the scalp 3–4, rooted and glossed 6–8, soft rooted 8–12: common practice. */

@@ -27,7 +27,7 @@ type SurfaceRule = (recipe: Recipe, use: Use, surface: Surface) => Omit<Finding,
 
 // Figures in the rules: common practice, unless it says otherwise.
 /** Peroxide in any developer, % and vol. Regulation (EC) 1223/2009 Annex III (from memory): 12 %. */
-const STRONGEST_VOL = 40
+export const STRONGEST_VOL = 40
 /** Lightener on the scalp takes 6 % at most, or what its label says, if less. */
 const STRONGEST_LIGHTENER_ON_SCALP_VOL = 20
 const STRONGEST_GLOSS_VOL = 10

@@ -2,7 +2,7 @@
 export { fillerFor, shadowRootLevel, wantsCompanion, type Filler } from './companions'
 export { colourLift, depositAfter, depositOn, dyeOf, type Deposited, type Dye } from './deposit'
 export { addDeveloper, BlendError, blendDeveloper, bowlVol, peroxideInMix, type BlendPart, type Thinned } from './developer'
-export { fillerNeeded, findingsOf, neutralisedBy, type Finding, type Neutralised, type Use } from './findings'
+export { fillerNeeded, findingsOf, neutralisedBy, STRONGEST_VOL, type Finding, type Neutralised, type Use } from './findings'
 export { mixShades, type MixedShade, type MixPart, type Shade } from './mix'
 export { gramsOfParts, millilitres, recipeOf, type Recipe, type RecipePart } from './recipe'
 export { SCALE_STEP_G, splitExactly } from './split'

@@ -31,13 +31,14 @@ const MOST_REFINEMENTS = 12
 
 /** @throws Error when the outline cannot be triangulated, which checked layouts always can */
 export function createMesh(head: Head, outline: readonly MapPoint[]): ZoneMesh {
-  const inner = innerPoints(head, outline)
+  const lattice = latticeOf(head)
+  const inner = innerPoints(lattice, outline)
   let rim = [...outline]
   for (let attempt = 0; attempt < MOST_REFINEMENTS; attempt++) {
-    const map = coordinates(rim, inner, latticeOf(head))
+    const map = coordinates(rim, inner, lattice)
     const delaunay = new Delaunator(map)
     const missing = missingSides(delaunay, rim.length)
-    if (!missing.includes(1)) return finishMesh(head, delaunay, map, rim.length, inner)
+    if (!missing.includes(1)) return finishMesh(head, delaunay, map, rim.length, inner, lattice)
     rim = rim.flatMap((point, i) => {
       const next = rim[(i + 1) % rim.length]!
       return missing[i] ? [point, { x: (point.x + next.x) / 2, y: (point.y + next.y) / 2 }] : [point]
@@ -72,12 +73,11 @@ function missingSides({ triangles }: Delaunator<Float64Array>, rim: number): Uin
   return missing
 }
 
-function finishMesh(head: Head, delaunay: Delaunator<Float64Array>, map: Float64Array, rim: number, inner: readonly number[]): ZoneMesh {
+function finishMesh(head: Head, delaunay: Delaunator<Float64Array>, map: Float64Array, rim: number, inner: readonly number[], { located }: Lattice): ZoneMesh {
   const count = map.length / 2
   const space = new Float64Array(3 * count)
   const direction = new Float64Array(2 * count)
   const s = new Float64Array(count)
-  const { located } = latticeOf(head)
   const onRim = new Float64Array(LOCATED)
   for (let i = 0; i < count; i++) {
     if (i < rim) locate(head, map[2 * i]!, map[2 * i + 1]!, onRim, 0)
@@ -117,8 +117,7 @@ function triangleArea(map: Float64Array, a: number, b: number, c: number): numbe
 }
 
 /** Points of the lattice inside the outline and not near its corners, by where they stand in the lattice. */
-function innerPoints(head: Head, outline: readonly MapPoint[]): number[] {
-  const lattice = latticeOf(head)
+function innerPoints(lattice: Lattice, outline: readonly MapPoint[]): number[] {
   let lowest = Infinity
   let highest = -Infinity
   for (const { y } of outline) {

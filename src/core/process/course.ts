@@ -58,7 +58,9 @@ export function celsiusAt({ distanceCm, insulation, roomCelsius }: Pick<Course, 
 }
 
 /** Levels per min of product as wet and fresh and warm as it goes on, on virgin medium hair. */
-export const fullRate = (course: Omit<Course, 'events'>): number => course.mixRate * (course.kind === 'clayLightener' ? CLAY_SPEED : 1) * warmthFactor(celsiusAt(course, course.cover))
+export const fullRate = (course: Omit<Course, 'events'>): number => rateAt33(course) * warmthFactor(celsiusAt(course, course.cover))
+
+const rateAt33 = ({ mixRate, kind }: Pick<Course, 'mixRate' | 'kind'>): number => mixRate * (kind === 'clayLightener' ? CLAY_SPEED : 1)
 
 /** Strength of a mix of an age against a fresh one. */
 export const freshness = (ageMinutes: number, workingLifeMinutes: number): number => STRENGTH_AT_LIFE_END ** (ageMinutes / workingLifeMinutes)
@@ -70,7 +72,6 @@ const STEP = 0.5
 export function exposureOf(course: Course, minutes: number): Exposure {
   const levels = new Float64Array(minutes + 1)
   const dose = new Float64Array(minutes + 1)
-  const clay = course.kind === 'clayLightener'
   let { cover } = course
   let [moist, dilution, heat, next] = [1, 1, 0, 0]
   let mixed = -course.bowlAgeMinutes
@@ -111,10 +112,16 @@ export function exposureOf(course: Course, minutes: number): Exposure {
         strain += works * dilution * STEP
         moist *= Math.exp(-STEP / drying)
       }
-    levels[minute + 1] = levels[minute]! + course.mixRate * (clay ? CLAY_SPEED : 1) * rate
+    levels[minute + 1] = levels[minute]! + rateAt33(course) * rate
     dose[minute + 1] = dose[minute]! + course.peroxidePercent * strain
   }
   return { levels, dose }
+}
+
+/** A sum between two whole minutes. */
+export function sumAt(sums: Float64Array, minutes: number): number {
+  const whole = Math.floor(minutes)
+  return sums[whole]! + (minutes - whole) * ((sums[whole + 1] ?? sums[whole]!) - sums[whole]!)
 }
 
 /** After how long product has dried to where it is usually wetted or applied again, min. */

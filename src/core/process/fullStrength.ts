@@ -1,4 +1,4 @@
-import { exposureOf, fullRate, type Course, type CourseEvent } from './course'
+import { exposureOf, fullRate, sumAt, type Course, type CourseEvent } from './course'
 
 /** Time under product told in minutes at full strength: of product as wet, fresh and warm as it goes on. Drying and ageing make them fewer, heat makes them more. */
 export interface FullStrength {
@@ -17,11 +17,7 @@ export function fullStrengthOf(course: Omit<Course, 'events'>, events: readonly 
   const { levels } = exposureOf({ ...course, events }, Math.floor(course.maximumMinutes))
   const last = levels.length - 1
   return {
-    after: (minutes) => {
-      const whole = Math.min(Math.floor(minutes), last)
-      const next = levels[Math.min(whole + 1, last)]!
-      return (levels[whole]! + Math.min(minutes - whole, 1) * (next - levels[whole]!)) / rate
-    },
+    after: (minutes) => sumAt(levels, Math.min(minutes, last)) / rate,
     until: (full) => {
       const reached = levels.findIndex((level) => level >= full * rate)
       if (reached <= 0) return reached === 0 ? 0 : Infinity

@@ -15,7 +15,7 @@ import {
   USUAL_MAXIMUM_LIFT,
   USUAL_MINUTES,
 } from './constants'
-import { exposureOf, fullRate, type Course, type CourseEvent, type Exposure } from './course'
+import { exposureOf, fullRate, sumAt, type Course, type CourseEvent } from './course'
 import { mixRate } from './lift'
 import { colouredAfter, exposureForLevel, levelAfter, strainOf, worksBy, type StrandPlace } from './strand'
 
@@ -116,8 +116,8 @@ export function createProcess(plan: FaltoPlan, head: Head, canvas: Canvas | unde
       const { most, least } = stayOf(recipe.leading)
       return spotsOf(piece).map(({ spot, distanceCm, place }) => {
         const exposure = exposureOf(courseOf(piece, distanceCm, bowlAgeMinutes, vol, events), Math.ceil(minutes))
-        const dose = at(exposure, 'dose', minutes)
-        return { spot, distanceCm, level: levelOf(recipe, place, at(exposure, 'levels', minutes), Math.min(minutes, most), least), strain: strainOf(place, dose) }
+        const dose = sumAt(exposure.dose, minutes)
+        return { spot, distanceCm, level: levelOf(recipe, place, sumAt(exposure.levels, minutes), Math.min(minutes, most), least), strain: strainOf(place, dose) }
       })
     },
     course: (piece, bowlAgeMinutes, vol) => {
@@ -147,13 +147,6 @@ export function createProcess(plan: FaltoPlan, head: Head, canvas: Canvas | unde
 
 /** Foils with hair left between them lie half as warm as foil on foil. Our estimate. */
 const LOOSE_INSULATION = 0.5
-
-/** A sum between two whole minutes. */
-function at(exposure: Exposure, what: keyof Exposure, minutes: number): number {
-  const whole = Math.floor(minutes)
-  const sums = exposure[what]
-  return sums[whole]! + (minutes - whole) * ((sums[whole + 1] ?? sums[whole]!) - sums[whole]!)
-}
 
 const additivesFactor = ({ additives }: Recipe): number => additives.reduce((factor, { product }) => factor * (product.additive?.liftFactor ?? 1), 1)
 

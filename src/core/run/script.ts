@@ -1,6 +1,6 @@
-import { isLightener, type FaltoPlan, type ProductKind } from '../model'
+import type { FaltoPlan } from '../model'
 import { createProcess, driesAfter, type Course, type ServiceProcess } from '../process'
-import { clockFor, liftOf, type ServedPiece, type ClockOptions, type TaskKind, type ZoneClock } from '../schedule'
+import { clockFor, lightens, liftOf, type ServedPiece, type ClockOptions, type TaskKind, type ZoneClock } from '../schedule'
 import type { ComputedStages } from '../result'
 
 /** A step of a visit as it was planned. Seconds count from the start of the visit. */
@@ -46,20 +46,16 @@ export const zoneOfStep = ({ zones }: Pick<RunScript, 'zones'>, { id, pieces }: 
 export const endsOf = ({ lags }: Pick<RunScript, 'lags'>, id: string): string[] => lags.flatMap(({ from, to, formulaId }) => (from === id && formulaId !== null ? [to] : []))
 export const putInBefore = ({ lags }: Pick<RunScript, 'lags'>, id: string): string[] => lags.flatMap(({ from, to, formulaId }) => (to === id && formulaId !== null ? [from] : []))
 
-const kindOf = ({ formulas, products }: FaltoPlan, { piece }: ServedPiece): ProductKind => products.find(({ id }) => id === formulas.find((formula) => formula.id === piece.formulaId)!.productId)!.kind
+const courseOf = (process: ServiceProcess, { piece, bowlAgeMinutes, vol }: ServedPiece) => process.course(piece, bowlAgeMinutes, vol)
 
-function driesIn(plan: FaltoPlan, pieces: readonly ServedPiece[]): number | null {
-  const minutes = pieces.flatMap((served) => {
-    const kind = kindOf(plan, served)
-    return isLightener(kind) ? [driesAfter({ kind, onScalp: served.piece.kind === 'onScalp' }, served.piece.cover)] : []
-  })
+function driesIn(process: ServiceProcess, lifting: readonly ServedPiece[]): number | null {
+  const minutes = lifting.map((served) => driesAfter(courseOf(process, served), served.piece.cover))
   return minutes.length > 0 ? Math.round(Math.min(...minutes)) : null
 }
 
-function courseIn(plan: FaltoPlan, process: ServiceProcess, pieces: readonly ServedPiece[]): ScriptStep['course'] {
-  const lifting = pieces.filter((served) => isLightener(kindOf(plan, served)))
+function courseIn(process: ServiceProcess, lifting: readonly ServedPiece[]): ScriptStep['course'] {
   const [first] = lifting
-  return first && process.course(first.piece, lifting.reduce((sum, { bowlAgeMinutes }) => sum + bowlAgeMinutes, 0) / lifting.length, first.vol)
+  return first && { ...courseOf(process, first), bowlAgeMinutes: lifting.reduce((sum, { bowlAgeMinutes }) => sum + bowlAgeMinutes, 0) / lifting.length }
 }
 
 /** Pins the clock of a plan. @throws Error when nobody of the crew can do something */
@@ -70,17 +66,20 @@ export function scriptFor(plan: FaltoPlan, computed: ComputedStages, options: Cl
   return {
     people: options.crew.people.map(({ id, name }) => ({ id, name })),
     steps: visit.tasks
-      .map(({ id, kind, about, seconds, pieces = [] }) => ({
-        id,
-        kind,
-        about,
-        seconds,
-        ...starts.get(id)!,
-        driesAfter: kind === 'apply' ? driesIn(plan, pieces) : null,
-        lift: kind === 'apply' ? liftOf(plan, process, pieces) : [],
-        course: kind === 'apply' ? courseIn(plan, process, pieces) : undefined,
-        pieces: pieces.map(({ piece, on }, i) => ({ id: piece.id, formulaId: piece.formulaId, at: Math.round(kind === 'takeOut' ? ((i + 1) * seconds) / pieces.length : on) })),
-      }))
+      .map(({ id, kind, about, seconds, pieces = [] }) => {
+        const lifting = kind === 'apply' ? pieces.filter(({ piece }) => lightens(plan, piece.formulaId)) : []
+        return {
+          id,
+          kind,
+          about,
+          seconds,
+          ...starts.get(id)!,
+          driesAfter: driesIn(process, lifting),
+          lift: liftOf(process, lifting),
+          course: courseIn(process, lifting),
+          pieces: pieces.map(({ piece, on }, i) => ({ id: piece.id, formulaId: piece.formulaId, at: Math.round(kind === 'takeOut' ? ((i + 1) * seconds) / pieces.length : on) })),
+        }
+      })
       .sort((a, b) => a.start - b.start),
     lags: visit.lags.map(({ from, to, least, most, formulaId }) => ({ from, to, least, most: most ?? null, formulaId: formulaId ?? null })),
     zones: clock.zones,

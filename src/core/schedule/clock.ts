@@ -221,9 +221,9 @@ function zonesOf(plan: FaltoPlan, process: ServiceProcess, visit: Visit, startOf
 /** Some pieces that stand for all. */
 const followedOf = <T>(all: readonly T[]): T[] => all.filter((_, i) => all.length <= CURVE_PIECES || i % Math.ceil(all.length / CURVE_PIECES) === 0)
 
-/** Mean level of some pieces by minutes of product at full strength, up to the longest time of any; empty where nothing lifts. */
-export function liftOf(plan: FaltoPlan, process: ServiceProcess, pieces: readonly ServedPiece[]): { minute: number; level: number }[] {
-  const followed = followedOf(pieces.filter(({ piece }) => lightens(plan, piece.formulaId)))
+/** Mean level of some pieces that lift, by minutes of product at full strength, up to the longest time of any; empty where there are none. */
+export function liftOf(process: ServiceProcess, lifting: readonly ServedPiece[]): { minute: number; level: number }[] {
+  const followed = followedOf(lifting)
   const most = minutesFromSeconds(Math.max(0, ...followed.map((served) => served.most)))
   if (most === 0) return []
   return Array.from({ length: CURVE_STEPS + 1 }, (_, step) => {
@@ -232,7 +232,8 @@ export function liftOf(plan: FaltoPlan, process: ServiceProcess, pieces: readonl
   })
 }
 
-function lightens({ formulas, products }: FaltoPlan, formulaId: string): boolean {
+/** Whether what a formula puts on lifts. */
+export function lightens({ formulas, products }: FaltoPlan, formulaId: string): boolean {
   const { productId } = formulas.find(({ id }) => id === formulaId)!
   return isLightener(products.find(({ id }) => id === productId)!.kind)
 }

@@ -2,7 +2,7 @@
  * Stage 6: who does what when. Inside in whole seconds; a clock tells minutes from the start of the visit. Longest times come from the labels by way of
  * the process model; where they cannot be kept, the clock says by how much and what would keep them.
  */
-export { ALONE, ASSISTANT, clockFor, HELPERS, helpersFor, liftOf, SECOND_COLOURIST, visitFor, withHelp, type Clock, type ClockOptions, type ClockTask, type Conflict, type Crew, type CurvePoint, type Helper, type ZoneClock } from './clock'
+export { ALONE, ASSISTANT, clockFor, HELPERS, helpersFor, lightens, liftOf, SECOND_COLOURIST, visitFor, withHelp, type Clock, type ClockOptions, type ClockTask, type Conflict, type Crew, type CurvePoint, type Helper, type ZoneClock } from './clock'
 export { TAKE_OUT_SECONDS } from './constants'
 export { arrivalFor, dayFor, type DayClock, type DayVisit } from './day'
 export { exactSchedule } from './exact'
