@@ -240,6 +240,19 @@ describe('hair under product', () => {
     expect(underProduct({ script, formulas }, misted, old, at + 60_000 * point.minute).level!.expected).toBeCloseTo(point.level, 6)
   })
 
+  it('goes by the first piece that lifts, also where a lowlight went in before it', () => {
+    const [first] = putIn.pieces
+    const mixed = { ...putIn, pieces: [{ id: 'low', formulaId: 'B', at: 0 }, { ...first!, at: 120 }, ...putIn.pieces.slice(1)] }
+    const since = START + 1000 * (putIn.start + 120)
+    const shows = (step: typeof putIn, ...events: RunEvent[]) => underProduct({ script, formulas }, foldRun([on, ...events]), step, since + 20 * 60_000)
+    expect(shows(mixed).dryAt).toBe(since + 60_000 * putIn.driesAfter!)
+    const weaker = event('changed', START, { formulaId: 'A', value: 10 })
+    expect(shows(mixed, weaker).speed.factor).toBeCloseTo(Math.SQRT1_2, 6)
+    const again = event('reapplied', since + 15 * 60_000, { stepId: putIn.id })
+    const bowl = (formulaId: string) => event('bowlMixed', since + 15 * 60_000, { formulaId })
+    expect(shows(mixed, bowl('A'), again).level!.expected).toBeGreaterThan(shows(mixed, bowl('B'), again).level!.expected)
+  })
+
   it('is near its goal sooner where it lifts faster', () => {
     const plain = under([], 15)
     const fast = under([seen(plain.level!.expected + 1, 15)], 15)

@@ -17,8 +17,8 @@ export interface ScriptStep {
   driesAfter?: number | null | undefined
   /** Mean level that its pieces are expected to come to: by minutes at full strength where `course` is there, else by minutes under product; empty where nothing lifts. */
   lift?: { minute: number; level: number }[] | undefined
-  /** What its pieces that lift are treated with, from a bowl of their mean age; missing where nothing lifts, and in visits that were pinned before it was kept. */
-  course?: Omit<Course, 'events'> | undefined
+  /** What its pieces that lift are treated with, from a bowl of their mean age, and the formula of the first of them; missing where nothing lifts, and in visits that were pinned before it was kept. */
+  course?: (Omit<Course, 'events'> & { formulaId?: string | undefined }) | undefined
 }
 
 export interface ScriptLag {
@@ -42,6 +42,9 @@ export interface RunScript {
 export const zoneOfStep = ({ zones }: Pick<RunScript, 'zones'>, { id, pieces }: ScriptStep): ZoneClock | undefined =>
   zones.find(({ zoneId, formulaId }) => id.includes(`/${zoneId}/`) && pieces.some((piece) => piece.formulaId === formulaId))
 
+/** The piece that stands for a step: the first that lifts, else the first. */
+export const leadOf = ({ pieces, course }: Pick<ScriptStep, 'pieces' | 'course'>): ScriptStep['pieces'][number] | undefined => pieces.find(({ formulaId }) => formulaId === course?.formulaId) ?? pieces[0]
+
 /** Steps that end the time of what a step put in, and those that put in what a step takes out or rinses. */
 export const endsOf = ({ lags }: Pick<RunScript, 'lags'>, id: string): string[] => lags.flatMap(({ from, to, formulaId }) => (from === id && formulaId !== null ? [to] : []))
 export const putInBefore = ({ lags }: Pick<RunScript, 'lags'>, id: string): string[] => lags.flatMap(({ from, to, formulaId }) => (to === id && formulaId !== null ? [from] : []))
@@ -55,7 +58,7 @@ function driesIn(process: ServiceProcess, lifting: readonly ServedPiece[]): numb
 
 function courseIn(process: ServiceProcess, lifting: readonly ServedPiece[]): ScriptStep['course'] {
   const [first] = lifting
-  return first && { ...courseOf(process, first), bowlAgeMinutes: lifting.reduce((sum, { bowlAgeMinutes }) => sum + bowlAgeMinutes, 0) / lifting.length }
+  return first && { ...courseOf(process, first), formulaId: first.piece.formulaId, bowlAgeMinutes: lifting.reduce((sum, { bowlAgeMinutes }) => sum + bowlAgeMinutes, 0) / lifting.length }
 }
 
 /** Pins the clock of a plan. @throws Error when nobody of the crew can do something */

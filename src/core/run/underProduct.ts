@@ -2,11 +2,11 @@ import type { RunFormula } from '../model'
 import { dilutionFactor, EVERY_MINUTE, fullStrengthOf, HEAT_CELSIUS, NEAR_ENOUGH, RATE_VARIATION, type CourseEvent, type FullStrength } from '../process'
 import { combinedSigma, rangeOf, type Range } from '../quantity'
 import { WAITING, type RunState } from './fold'
-import { zoneOfStep, type RunScript, type ScriptStep } from './script'
+import { leadOf, zoneOfStep, type RunScript, type ScriptStep } from './script'
 
 /** The hair of one step while it is under product. */
 export interface UnderProduct {
-  /** Level of its first piece now, from its curve and from what was read on it; undefined where nothing lifts. */
+  /** Level of its first piece that lifts now, from its curve and from what was read on it; undefined where nothing lifts. */
   level: Range | undefined
   /** When it has dried to where it is wetted or applied again, ms; undefined where that does not matter. */
   dryAt: number | undefined
@@ -31,7 +31,7 @@ const MINUTE = 60_000
 export function underProduct({ script, formulas }: { script: RunScript; formulas: readonly RunFormula[] }, state: RunState, step: ScriptStep, now: number): UnderProduct {
   const zone = zoneOfStep(script, step)
   const { begunAt = now, seen, care } = state.steps.get(step.id) ?? WAITING
-  const on = begunAt + 1000 * (step.pieces[0]?.at ?? 0)
+  const on = begunAt + 1000 * (leadOf(step)?.at ?? 0)
   const wetAt = Math.max(on, ...care.flatMap(({ kind, at }) => (kind === 'warmed' ? [] : [at])))
   const dryAt = typeof step.driesAfter === 'number' ? wetAt + step.driesAfter * MINUTE : undefined
   const planned = { factor: strengthOf(formulas, state, step, begunAt), sigma: SIGMA }
@@ -53,11 +53,12 @@ export function underProduct({ script, formulas }: { script: RunScript; formulas
 
 const timeAt = (on: number, minutes: number): number | undefined => (Number.isFinite(minutes) ? on + minutes * MINUTE : undefined)
 
-/** How the first piece of a step works, with what was done to it since it went in. */
-function strengthSince({ bowls, steps }: RunState, { id, course, pieces }: ScriptStep, on: number): FullStrength {
-  const { care } = steps.get(id) ?? WAITING
+/** How the first piece of a step that lifts works, with what was done to it since it went in. */
+function strengthSince({ bowls, steps }: RunState, step: ScriptStep, on: number): FullStrength {
+  const { course } = step
+  const { care } = steps.get(step.id) ?? WAITING
   if (!course) return EVERY_MINUTE
-  const { mixedAt = Infinity } = bowls.get(pieces[0]!.formulaId) ?? {}
+  const { mixedAt = Infinity } = bowls.get(leadOf(step)?.formulaId ?? '') ?? {}
   const events = care.flatMap(({ kind, at, minutes = 0 }): CourseEvent[] => {
     const since = Math.max(0, at - on) / MINUTE
     switch (kind) {
@@ -77,8 +78,8 @@ function strengthSince({ bowls, steps }: RunState, { id, course, pieces }: Scrip
 }
 
 /** A formula that is mixed with other developer than planned lifts what it is put on from then at another speed. */
-function strengthOf(formulas: readonly RunFormula[], { bowls }: RunState, { pieces }: ScriptStep, begunAt: number): number {
-  const formulaId = pieces[0]?.formulaId ?? ''
+function strengthOf(formulas: readonly RunFormula[], { bowls }: RunState, step: ScriptStep, begunAt: number): number {
+  const formulaId = leadOf(step)?.formulaId ?? ''
   const changed = bowls.get(formulaId)?.vol
   const planned = formulas.find(({ id }) => id === formulaId)?.developerVol
   return changed && planned && changed.at <= begunAt ? dilutionFactor(changed.vol / planned) : 1
