@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm'
 import { index, integer, jsonb, pgTable, primaryKey, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core'
 import type { HairState, HeadMeasures } from '../../core/model'
+import { AS_KEPT, type ReadingUnits } from '../../core/units'
 import { user } from './auth'
 
 /** Every domain table leads with the salon in its key, so that one salon's rows stay together. */
@@ -13,6 +14,7 @@ export type StaffRole = (typeof STAFF_ROLES)[number]
 export const salon = pgTable('salon', {
   id: uuid('id').primaryKey(),
   name: text('name').notNull(),
+  units: jsonb('units').$type<ReadingUnits>().notNull().default(AS_KEPT),
   createdAt: moment('created_at').notNull().defaultNow(),
 })
 

@@ -1,3 +1,4 @@
 /** Sign-in, and who may do what. */
 export { auth } from './auth'
 export { isDemo, may, require, staffFrom, type Permission, type StaffMember } from './staff'
+export { forgetSalon } from './remembered'

@@ -25,3 +25,8 @@ export function remember(cookie: string, member: StaffMember, { token, expiresAt
 export function forgetSession(token: string): void {
   for (const [cookie, known] of remembered().entries()) if (known.token === token) remembered().delete(cookie)
 }
+
+/** A salon has changed what its people go by. */
+export function forgetSalon(salonId: string): void {
+  for (const [cookie, { member }] of remembered().entries()) if (member.salonId === salonId) remembered().delete(cookie)
+}

@@ -1,6 +1,7 @@
 import { eq } from 'drizzle-orm'
 import { getSessionCookie } from 'better-auth/cookies'
-import { database, staff, type StaffRole } from '@/db'
+import type { ReadingUnits } from '@/core/units'
+import { database, salon, staff, type StaffRole } from '@/db'
 import { AppError } from '../errors'
 import { auth, COOKIE_PREFIX } from './auth'
 import { remember, remembered } from './remembered'
@@ -11,6 +12,8 @@ export interface StaffMember {
   id: string
   name: string
   role: StaffRole
+  /** As the salon reads figures. */
+  units: ReadingUnits
 }
 
 /** What each role may do. */
@@ -20,6 +23,7 @@ const MAY = {
   mix: ['owner', 'colourist', 'assistant'],
   stock: ['owner', 'colourist', 'assistant'],
   prices: ['owner'],
+  units: ['owner'],
 } as const satisfies Record<string, readonly StaffRole[]>
 export type Permission = keyof typeof MAY
 
@@ -31,9 +35,8 @@ export async function staffFrom(headers: Headers): Promise<StaffMember | undefin
   if (known) return known.member
   const session = await auth().api.getSession({ headers })
   if (!session) return undefined
-  const [found] = await database().select().from(staff).where(eq(staff.userId, session.user.id))
-  if (!found) return undefined
-  const member = { salonId: found.salonId, id: found.id, name: found.name, role: found.role }
+  const [member] = await database().select({ salonId: staff.salonId, id: staff.id, name: staff.name, role: staff.role, units: salon.units }).from(staff).innerJoin(salon, eq(salon.id, staff.salonId)).where(eq(staff.userId, session.user.id))
+  if (!member) return undefined
   remember(cookie, member, session.session)
   return member
 }

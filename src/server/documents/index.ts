@@ -2,7 +2,8 @@ import { stringify } from 'csv-stringify/sync'
 import { activeVariant, type FaltoPlan } from '@/core/model'
 import { mixPlan } from '@/core/mixing'
 import { computePlan, computeStages, planFigures } from '@/core/pipeline'
-import { foilList, headSheet, mixingCards, svgOfSheet, type HeadSheet } from '@/core/sheet'
+import { foilList, headSheet, mixingCards, svgOfSheet, type HeadSheet, type MixingCards } from '@/core/sheet'
+import { readIn, type ReadingUnits } from '@/core/units'
 import { pdfOfCards } from './cards'
 import { pdfOfSheet } from './pdf'
 
@@ -18,28 +19,36 @@ const TYPES: Record<DocumentKind, string> = { json: 'application/json', svg: 'im
 /** Endings of the files, where they are not the kind itself. */
 export const ENDINGS: Record<DocumentKind, string> = { json: 'falto.json', svg: 'svg', pdf: 'pdf', csv: 'csv', cards: 'mixing-cards.pdf' }
 
-export async function documentOf(plan: FaltoPlan, kind: DocumentKind): Promise<{ type: string; body: string | Buffer<ArrayBuffer> }> {
-  return { type: TYPES[kind], body: await bodyOf(plan, kind) }
+/** @param units in which paper is read; files with data keep theirs */
+export async function documentOf(plan: FaltoPlan, kind: DocumentKind, units: ReadingUnits): Promise<{ type: string; body: string | Buffer<ArrayBuffer> }> {
+  return { type: TYPES[kind], body: await bodyOf(plan, kind, (text) => readIn(units, text)) }
 }
 
-async function bodyOf(plan: FaltoPlan, kind: DocumentKind): Promise<string | Buffer<ArrayBuffer>> {
+async function bodyOf(plan: FaltoPlan, kind: DocumentKind, read: (text: string) => string): Promise<string | Buffer<ArrayBuffer>> {
   switch (kind) {
     case 'json':
       return JSON.stringify(plan, null, 2)
     case 'svg':
-      return svgOfSheet(sheetOf(plan))
+      return svgOfSheet(sheetOf(plan, read))
     case 'pdf':
-      return pdfOfSheet(sheetOf(plan))
+      return pdfOfSheet(sheetOf(plan, read))
     case 'cards':
-      return pdfOfCards(mixingCards(plan, mixPlan(plan, computeStages(plan))))
+      return pdfOfCards(cardsOf(plan, read))
     case 'csv':
       // RFC 4180; a leading sign that a spreadsheet would take for a formula is defused.
       return stringify(foilList(plan, computePlan(plan)), { header: true, record_delimiter: 'windows', escape_formulas: true })
   }
 }
 
-function sheetOf(plan: FaltoPlan): HeadSheet {
+function sheetOf(plan: FaltoPlan, read: (text: string) => string): HeadSheet {
   const computed = computePlan(plan)
   const { grams } = planFigures(plan, computed)
-  return headSheet(plan, activeVariant(plan).stages, computed, Object.fromEntries(Object.entries(grams).map(([id, { expected, low, high }]) => [id, expected > 0 ? `${expected} g (${low}–${high})` : '0 g'])))
+  const sheet = headSheet(plan, activeVariant(plan).stages, computed, Object.fromEntries(Object.entries(grams).map(([id, { expected, low, high }]) => [id, expected > 0 ? `${expected} g (${low}–${high})` : '0 g'])))
+  return { ...sheet, hair: read(sheet.hair), formulas: sheet.formulas.map((formula) => ({ ...formula, words: read(formula.words) })) }
+}
+
+function cardsOf(plan: FaltoPlan, read: (text: string) => string): MixingCards {
+  const { title, cards } = mixingCards(plan, mixPlan(plan, computeStages(plan)))
+  const lineIn = ({ name, grams, ml }: MixingCards['cards'][number]['lines'][number]) => ({ name: read(name), grams: read(grams), ml: read(ml) })
+  return { title, cards: cards.map((card) => ({ ...card, formula: read(card.formula), lines: card.lines.map(lineIn), total: read(card.total), notes: card.notes.map(read) })) }
 }

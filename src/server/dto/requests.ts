@@ -29,6 +29,7 @@ import {
 import type { CameLevel } from '@/core/outcome'
 import { HELPERS, WORKING_ORDERS, type Helper, type WorkingOrder } from '@/core/schedule'
 import { SERVICES } from '@/core/services'
+import { READING_UNITS, type ReadingUnits } from '@/core/units'
 import { Counting, Day, Id, InRange, ListOf, MayBeAbsent, Name, Nested, OneOf, Strokes, Text, WordsOf } from './decorators'
 import { CanvasDto, GoalDto, HairStateDto, HeadMeasuresDto } from './hair'
 import { LayoutDto, LayoutParametersDto, RatesDto, SectionDto } from './plan'
@@ -251,6 +252,13 @@ export class RunHairDto {
 export class SalonRatesDto {
   @IsDefined({ message: 'is missing' }) @Nested(() => RatesDto) rates!: RatesDto
   @Counting() baseRevision!: number
+}
+
+export class ReadingUnitsDto implements ReadingUnits {
+  @OneOf(READING_UNITS.mass) mass!: ReadingUnits['mass']
+  @OneOf(READING_UNITS.length) length!: ReadingUnits['length']
+  @OneOf(READING_UNITS.developer) developer!: ReadingUnits['developer']
+  @OneOf(READING_UNITS.clock) clock!: ReadingUnits['clock']
 }
 
 const MINUTE_OF_DAY: Limit = { min: 0, max: 1439, unit: 'min' }

@@ -9,10 +9,11 @@ import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import type { RunFormula } from '@/core/model'
 import { WAITING, type RunScript, type RunState } from '@/core/run'
+import { useUnits } from '../hooks/useUnits'
 import { FormulaSample, NumberField } from '../parts'
 import { LINE } from '../theme'
 import type { LiveRun } from './useRun'
-import { clockTime } from './words'
+import { useClockTime } from './words'
 
 const GRAMS = { min: 1, max: 500, unit: 'g' }
 const VOL = { min: 3, max: 40, unit: 'vol' }
@@ -28,6 +29,8 @@ interface Props {
 /** Bowls in use: how old they are, and what was done to them. */
 export function Bowls({ script, formulas, state, now, tell }: Props) {
   'use memo'
+  const clockTime = useClockTime()
+  const { read } = useUnits()
   const [asking, setAsking] = useState<{ formula: RunFormula; kind: 'thinned' | 'changed'; value: number }>()
   const used = formulas.filter(({ id }) => state.bowls.has(id))
   if (used.length === 0) return null
@@ -49,8 +52,8 @@ export function Bowls({ script, formulas, state, now, tell }: Props) {
                 {formula.product}: {age === undefined ? `empty since ${clockTime(emptyAt ?? now)}` : `mixed ${age} min ago`}
                 {needed && age !== undefined && formula.workingLifeMinutes !== null && (old ? `, past its ${formula.workingLifeMinutes} min: mix afresh` : `, keeps ${formula.workingLifeMinutes} min`)}
                 {!needed && ', nothing left to put it on'}
-                {thinnedG > 0 && ` · ${thinnedG} g developer added`}
-                {vol && ` · ${vol.vol} vol since ${clockTime(vol.at)}`}
+                {thinnedG > 0 && read(` · ${thinnedG} g developer added`)}
+                {vol && read(` · ${vol.vol} vol since ${clockTime(vol.at)}`)}
               </Typography>
             </Box>
             {tell && (

@@ -21,7 +21,7 @@ import { Over } from './Over'
 import { RunHead } from './RunHead'
 import { useRun, type LiveRun } from './useRun'
 import { WayOut } from './WayOut'
-import { clockTime, running } from './words'
+import { useClockTime, running } from './words'
 
 /** A deadline is called out so long before it, ms. */
 const CALL_MS = 120_000
@@ -38,6 +38,7 @@ export interface ChairPermissions {
 /** The visit while it goes on: what is next, large; the hair and its time; what has to be told. */
 export function ChairPage({ open, permissions }: { open: OpenRun<RunScript>; permissions: ChairPermissions }) {
   'use memo'
+  const clockTime = useClockTime()
   const live = useRun(open)
   const { state } = live
   const { script } = open
@@ -156,6 +157,7 @@ interface BarProps {
 
 function Bar({ open, live, finish, behind, causes, mayTell }: BarProps) {
   'use memo'
+  const clockTime = useClockTime()
   const late = Math.round(behind / 60_000)
   return (
     <Box component="header" sx={{ display: 'flex', alignItems: 'center', columnGap: 2, flexWrap: 'wrap', px: 2, py: 1, borderBottom: LINE, bgcolor: 'background.paper' }}>

@@ -7,7 +7,7 @@ import { endsOf, underProduct, WAITING, zoneOfStep, type Expected, type RunScrip
 import { tenth } from '@/core/units'
 import { LINE } from '../theme'
 import type { LiveRun } from './useRun'
-import { clockTime, running } from './words'
+import { useClockTime, running } from './words'
 
 /** Hair that one step put under product. */
 export interface HairUnderProduct {
@@ -57,6 +57,7 @@ const CARE_WORDS = { reapplied: 'applied again', misted: 'misted', warmed: 'warm
 
 function Piece({ open, step, state, expected, now, tell, onCheck }: Props & { step: ScriptStep }) {
   'use memo'
+  const clockTime = useClockTime()
   const { script } = open
   const { begunAt = now, seen, care } = state.steps.get(step.id) ?? WAITING
   const deadline = expected.deadlines.find(({ putInBy }) => putInBy === step.id)

@@ -8,7 +8,7 @@ import { taskWords } from '../clock/words'
 import { LINE } from '../theme'
 import { TALL, TALLEST } from './look'
 import type { LiveRun } from './useRun'
-import { clockTime, running } from './words'
+import { useClockTime, running } from './words'
 
 /** A button that has just taken another's place is not to be hit by a second tap, nor by one that another device was quicker than; it looks as ever meanwhile. ms; our estimate. */
 const REST_MS = 400
@@ -33,6 +33,7 @@ const nameOf = (people: RunScript['people'], id: string) => people.find((person)
 /** What is next, or being done, as large as it can be. */
 export function NextStep({ expected: { step, status, personId, from, to }, people, live, now, mayTell }: StepProps & { live: LiveRun; now: number; mayTell: boolean }) {
   'use memo'
+  const clockTime = useClockTime()
   const { counted, extra } = live.state.steps.get(step.id) ?? WAITING
   const pieces = step.pieces.length + extra
   const rested = useRested(`${step.id} ${status}`)
@@ -80,6 +81,7 @@ export function NextStep({ expected: { step, status, personId, from, to }, peopl
 /** The step after it, with a way to hand it to somebody else. */
 export function Then({ expected: { step, from, status, personId }, people, onHand }: StepProps & { onHand: ((personId: string) => void) | undefined }) {
   'use memo'
+  const clockTime = useClockTime()
   const others = people.filter((person) => person.id !== personId && mayDo(person, step.kind))
   return (
     <Box component="section" aria-label="Then" sx={{ px: 2, py: 1.25, border: LINE, borderRadius: 1, mt: 1.5, display: 'flex', alignItems: 'center', gap: 1 }}>

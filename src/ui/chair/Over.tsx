@@ -11,7 +11,7 @@ import { levelsToConfirm, runOutcome, type RunScript } from '@/core/run'
 import { tenth } from '@/core/units'
 import { duration, taskWords } from '../clock/words'
 import { callApi } from '../hooks/api'
-import { NumberField } from '../parts'
+import { NumberField, Read } from '../parts'
 import { TALLEST, TALL } from './look'
 import type { LiveRun } from './useRun'
 
@@ -78,7 +78,7 @@ function Grams({ planId }: { planId: string }) {
   const grams = gramsByFormula(mixes)
   return grams.map(({ formulaId, planned, weighed }) => (
     <Typography key={formulaId} variant="body2">
-      {formulaId}: {weighed} g weighed, {planned} g planned
+      <Read>{`${formulaId}: ${weighed} g weighed, ${planned} g planned`}</Read>
     </Typography>
   ))
 }

@@ -13,7 +13,7 @@ import type { Rescue, RunScript, RunState } from '@/core/run'
 import { useClockWorker } from '../clock/useClockWorker'
 import { duration, taskWords } from '../clock/words'
 import { TALL } from './look'
-import { clockTime } from './words'
+import { useClockTime } from './words'
 
 interface Props {
   script: RunScript
@@ -25,6 +25,7 @@ interface Props {
 
 /** How the visit could go on, worked out anew from where it stands. */
 export function WayOut({ script, state, now, onTake, onClose }: Props) {
+  const clockTime = useClockTime()
   const [asked] = useState({ script, state, now })
   const [ways, setWays] = useState<Rescue[]>()
   const remote = useClockWorker()

@@ -1,6 +1,11 @@
 import type { Incident } from '@/core/model'
+import { useUnits } from '../hooks/useUnits'
 
-export const clockTime = (ms: number): string => new Date(ms).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' })
+/** The device's time of day, as the salon tells it. */
+export function useClockTime(): (ms: number) => string {
+  const { time } = useUnits()
+  return (ms) => time(new Date(ms).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' }))
+}
 
 /** Time that runs, as minutes and seconds. */
 export function running(ms: number): string {

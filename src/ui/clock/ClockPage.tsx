@@ -19,13 +19,13 @@ import { SaveStatus, SaveTrouble } from '../map/SaveStatus'
 import { createPlanStore } from '../map/store'
 import { UndoPlan } from '../map/UndoPlan'
 import { useKeepOnLeaving } from '../map/useKeepOnLeaving'
-import { Choice, Choices, NumberField } from '../parts'
+import { Choice, Choices, NumberField, Read } from '../parts'
 import { LINE } from '../theme'
 import { Compared } from './Compared'
 import { Lanes, zoneKey } from './Lanes'
 import { Steps } from './Steps'
 import { useClock, type Comparison } from './useClock'
-import { duration, minuteOf, timeOfDay } from './words'
+import { duration, minuteOf, timeOfDay, useTimeOfDay } from './words'
 import { ZonePanel } from './ZonePanel'
 
 /** What the Clock page opens with. */
@@ -64,6 +64,7 @@ const WEAKER_BY = 5
 function Visit({ client, canvas, booking }: { client: OpenPlan['client'] } & Omit<OpenClock, 'open'>) {
   const { store, permissions } = usePlanStore()
   const plan = usePlan((state) => state.document)
+  const told = useTimeOfDay()
   const [start, setStart] = useState(timeOfDay('00:00', booking?.arrives ?? 600))
   const [what, setWhat] = useState<WhatIf>({ hands: [], from: 0, to: 600, celsius: ROOM_CELSIUS, order: 'planned', bowls: 'same' })
   const [chosen, setChosen] = useState<string>()
@@ -92,16 +93,16 @@ function Visit({ client, canvas, booking }: { client: OpenPlan['client'] } & Omi
       <ClockHeader client={client} start={start} onStart={beginAt} bookedOn={booking?.on ?? null} />
       <SaveTrouble />
       <Box sx={{ height: 4 }}>{busy && <LinearProgress aria-label="Working out the clock" />}</Box>
-      {answer && !answer.ok && <Alert severity="error">{answer.message}</Alert>}
+      {answer && !answer.ok && <Alert severity="error"><Read>{answer.message}</Read></Alert>}
       {figures && figures.zones.length === 0 && <Alert severity="info">Nothing is placed yet, so there is nothing to time. Lay foils on the Map page first.</Alert>}
       {figures && (
         <>
           <Box sx={{ px: 2, py: 1, display: 'flex', flexWrap: 'wrap', columnGap: 4, rowGap: 0.5, alignItems: 'baseline' }}>
             <Typography sx={{ fontSize: '1.35rem', fontWeight: 600 }}>
-              Done at {timeOfDay(start, figures.minutes.expected)}
+              Done at {told(start, figures.minutes.expected)}
               <Typography component="span" color="textSecondary">
                 {' '}
-                ({timeOfDay(start, figures.minutes.low)}–{timeOfDay(start, figures.minutes.high)})
+                ({told(start, figures.minutes.low)}–{told(start, figures.minutes.high)})
               </Typography>
             </Typography>
             <Typography>{duration(figures.minutes.expected)} in all</Typography>
@@ -177,7 +178,7 @@ function DoesNotFit({ figures: { conflicts, remedies } }: { figures: { conflicts
         <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
           {remedies.map(({ kind, text, minutes }) => (
             <li key={kind}>
-              {text} Then it fits, in {duration(minutes)}.
+              <Read>{text}</Read> Then it fits, in {duration(minutes)}.
             </li>
           ))}
         </Box>

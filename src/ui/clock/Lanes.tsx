@@ -6,7 +6,7 @@ import type { ClockFigures, ClockTaskFigures, ZoneClockFigures } from '@/core/pi
 import type { TaskKind } from '@/core/schedule'
 import { FormulaSample } from '../parts'
 import { LINE } from '../theme'
-import { duration, taskWords, timeOfDay } from './words'
+import { duration, taskWords, useTimeOfDay } from './words'
 
 interface Props {
   figures: ClockFigures
@@ -38,6 +38,7 @@ const SHADES: Record<TaskKind, { bgcolor: string; color: string; border?: string
 
 /** A visit against the clock: one lane a person, one for the basin, one for the hair of each zone. */
 export function Lanes({ figures, start, swatches, chosen, onChoose, onReorder }: Props) {
+  const timeOfDay = useTimeOfDay()
   const [shown, setShown] = useState<string>()
   const [dragged, setDragged] = useState<{ key: string; by: number }>()
   const end = Math.max(...figures.tasks.map(({ toMinutes }) => toMinutes), ...figures.zones.map(({ latestMinutes }) => latestMinutes))

@@ -3,10 +3,11 @@ import { Area, CartesianGrid, ComposedChart, Line, ReferenceArea, ReferenceLine,
 import type { ZoneClockFigures } from '@/core/pipeline'
 import { NEAR_ENOUGH } from '@/core/process'
 import { INK } from '../theme'
-import { timeOfDay } from './words'
+import { useTimeOfDay } from './words'
 
 /** How a zone lifts: mean with its darkest and lightest place, the goal, and when it comes out. */
 export function LiftChart({ zone, start }: { zone: ZoneClockFigures; start: string }) {
+  const timeOfDay = useTimeOfDay()
   const data = zone.curve.map(({ minute, darkest, mean, lightest }) => ({ minute, mean, span: [darkest, lightest] }))
   const top = Math.ceil(Math.max(zone.goal, ...zone.curve.map(({ lightest }) => lightest)) + 0.25)
   const bottom = Math.floor(Math.min(...zone.curve.map(({ darkest }) => darkest)))

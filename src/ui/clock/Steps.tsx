@@ -1,10 +1,11 @@
 import Box from '@mui/material/Box'
 import type { ClockFigures } from '@/core/pipeline'
 import { LINE } from '../theme'
-import { duration, taskWords, timeOfDay } from './words'
+import { duration, taskWords, useTimeOfDay } from './words'
 
 /** All that is done, in the order in which it is begun: the list that is read aloud. */
 export function Steps({ figures: { tasks, crew }, start }: { figures: ClockFigures; start: string }) {
+  const timeOfDay = useTimeOfDay()
   const nameOf = (person: string) => crew.find(({ id }) => id === person)?.name ?? person
   return (
     <Box component="details" sx={{ mx: 2, my: 1, border: LINE, borderRadius: 1, '& summary': { cursor: 'pointer', px: 1.5, py: 1.25, fontWeight: 600 } }}>

@@ -6,12 +6,13 @@ import Typography from '@mui/material/Typography'
 import dynamic from 'next/dynamic'
 import type { ZoneClockFigures } from '@/core/pipeline'
 import { moveZone, stageOf, usePlan, usePlanStore } from '../map/context'
-import { duration, timeOfDay } from './words'
+import { duration, useTimeOfDay } from './words'
 
 const LiftChart = dynamic(() => import('./LiftChart').then((module) => module.LiftChart))
 
 /** Everything about one zone under one formula, and its place in the order. */
 export function ZonePanel({ zone, start }: { zone: ZoneClockFigures; start: string }) {
+  const timeOfDay = useTimeOfDay()
   const { store, permissions } = usePlanStore()
   const plan = usePlan((state) => state.document)
   const { order } = stageOf({ document: plan, stageId: zone.stageId })

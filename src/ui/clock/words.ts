@@ -1,5 +1,6 @@
 import type { ClockTaskFigures } from '@/core/pipeline'
 import type { TaskKind } from '@/core/schedule'
+import { useUnits } from '../hooks/useUnits'
 
 /** What is done, in words. */
 const DOING: Record<TaskKind, string> = { setUp: 'Set up', mix: 'Mix', apply: 'Put in', takeOut: 'Take out', rinse: 'Rinse', dry: 'Dry', finish: 'Dry and style' }
@@ -10,6 +11,12 @@ export const taskWords = ({ kind, about }: Pick<ClockTaskFigures, 'kind' | 'abou
 export function timeOfDay(start: string, minute: number): string {
   const at = Math.round(minuteOf(start) + minute)
   return `${String(Math.floor(at / 60) % 24).padStart(2, '0')}:${String(((at % 60) + 60) % 60).padStart(2, '0')}`
+}
+
+/** {@link timeOfDay}, as the salon tells the time. */
+export function useTimeOfDay(): (start: string, minute: number) => string {
+  const { time } = useUnits()
+  return (start, minute) => time(timeOfDay(start, minute))
 }
 
 /** Minutes after midnight. @param time HH:MM */

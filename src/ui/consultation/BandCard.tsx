@@ -10,7 +10,7 @@ import { useState } from 'react'
 import { copyBands, dyeOf, mergeBand, moveEdge, NOT_YET_COME, SHORTEST_BAND_CM, splitBand, strandLength } from '@/core/canvas'
 import { hexFromLab, labOfHair, underlyingPigment } from '@/core/colour'
 import { INTEGRITIES, LENGTH_REGIONS, LIMITS, POROSITIES, TONE_HUES, TREATMENTS, type Band } from '@/core/model'
-import { Choice, Choices, NumberField } from '../parts'
+import { Choice, Choices, NumberField, Read } from '../parts'
 import { WORDS } from '../words'
 import { editBands, historyWords, strandsInSight, useConsultation, useEntry } from './context'
 
@@ -43,7 +43,7 @@ export function BandCard() {
           Band {index + 1} of {strand.bands.length}
         </Typography>
         <Typography variant="caption" color="textSecondary">
-          {band.fromCm}–{band.toCm} cm, {historyWords(band)}; {beneath.name} beneath
+          <Read>{`${band.fromCm}–${band.toCm} cm, ${historyWords(band)}; ${beneath.name} beneath`}</Read>
         </Typography>
       </Box>
       <NumberField layout="row" label="Level as seen" value={band.level} limit={LIMITS.bandLevel} step={0.25} disabled={!writable} onChange={(level) => set(`Level ${Math.round(level * 4) / 4}`, 'level', { level: Math.round(level * 4) / 4 })} />
@@ -59,7 +59,7 @@ export function BandCard() {
         />
       ) : (
         <Typography variant="caption" color="textSecondary">
-          This band ends at the tip, {strandLength(strand.bands)} cm from the scalp.
+          This band ends at the tip, <Read>{`${strandLength(strand.bands)} cm`}</Read> from the scalp.
         </Typography>
       )}
       <Choice

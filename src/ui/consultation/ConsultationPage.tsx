@@ -9,7 +9,7 @@ import { useEffect, useMemo, useState } from 'react'
 import { createHead } from '@/core/head'
 import type { OpenConsultation } from '@/core/model'
 import { useUndoKeys } from '../hooks/useUndoKeys'
-import { ClientHeader, UndoButtons } from '../parts'
+import { ClientHeader, Read, UndoButtons } from '../parts'
 import { dateInWords } from '../words'
 import { ConsultationContext, strandsInSight, useConsultation, useEntry } from './context'
 import { GoalPane } from './GoalPane'
@@ -145,7 +145,7 @@ function SaveTrouble() {
   if (save.kind === 'refused')
     return (
       <Alert severity="error" action={<Button color="inherit" onClick={store.undo}>Undo</Button>}>
-        The last change was not saved: {save.error.message}
+        The last change was not saved: <Read>{save.error.message}</Read>
       </Alert>
     )
   return null

@@ -10,7 +10,8 @@ import { cutCanvas, daysBetween, kindsOf, regionLengths, setBands, USUAL_WASHES_
 import { regrowthCm } from '@/core/hair'
 import { LIMITS, TARGET_REGIONS, type Band, type Correction, type Strand, type TargetRegion } from '@/core/model'
 import { tenth } from '@/core/units'
-import { Choice, NumberField } from '../parts'
+import { useUnits } from '../hooks/useUnits'
+import { Choice, NumberField, Read } from '../parts'
 import { LINE } from '../theme'
 import { dateInWords, WORDS } from '../words'
 import { BandCard } from './BandCard'
@@ -61,6 +62,7 @@ function Prediction() {
   const { store, open, writable } = useConsultation()
   const state = useEntry((all) => all)
   const { predicted, entry, save } = state
+  const { read } = useUnits()
   const corrections = useMemo(() => seenCorrections({ predicted, entry }), [predicted, entry])
   const from = open.latest?.kind === 'seen' && open.latest.recordedOn === open.today ? open.before : open.latest
   if (!predicted || !from)
@@ -75,16 +77,13 @@ function Prediction() {
       <Box sx={{ flex: '1 1 300px', minWidth: 0 }}>
         <Typography variant="body2">
           <b>{corrections.length === 0 ? 'As predicted' : `${corrections.length} correction${corrections.length === 1 ? '' : 's'} kept`}</b> from {dateInWords(from.recordedOn)}
-          {from.kind === 'done' && ' (plan carried out)'}: {weeks} weeks, roots {tenth(regrowthCm(weeks, entry.hair.growthCmPerMonth))} cm longer, about {Math.round(weeks * (entry.hair.washesPerWeek ?? USUAL_WASHES_PER_WEEK))} washes.
+          {from.kind === 'done' && ' (plan carried out)'}: {weeks} weeks, roots <Read>{`${tenth(regrowthCm(weeks, entry.hair.growthCmPerMonth))} cm`}</Read> longer, about {Math.round(weeks * (entry.hair.washesPerWeek ?? USUAL_WASHES_PER_WEEK))} washes.
         </Typography>
         {/* One line whatever it says: what lies below must not move under a finger. */}
-        <Typography variant="caption" color="textSecondary" noWrap component="p" title={corrections.map(correctionWords).join(' · ')}>
+        <Typography variant="caption" color="textSecondary" noWrap component="p" title={read(corrections.map(correctionWords).join(' · '))}>
           {corrections.length === 0
             ? 'Correct only what you see otherwise.'
-            : corrections
-                .slice(0, 4)
-                .map(correctionWords)
-                .join(' · ') + (corrections.length > 4 ? ' · …' : '')}
+            : read(corrections.slice(0, 4).map(correctionWords).join(' · ')) + (corrections.length > 4 ? ' · …' : '')}
         </Typography>
       </Box>
       {writable && (
@@ -160,7 +159,7 @@ function Strands() {
         {strand.bands.map((one, i) => (
           <Box component="li" key={i}>
             <Typography variant="caption" sx={{ fontWeight: i === band ? 700 : 400 }}>
-              {i + 1} · {one.fromCm}–{one.toCm} cm · level {one.level} {toneWords(one)} · {historyWords(one)}
+              <Read>{`${i + 1} · ${one.fromCm}–${one.toCm} cm · level ${one.level} ${toneWords(one)} · ${historyWords(one)}`}</Read>
               {one.porosity !== 'normal' && ` · porosity ${one.porosity}`}
               {one.integrity !== 'sound' && ` · ${one.integrity}`}
             </Typography>

@@ -4,6 +4,7 @@ import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
 import { edge, moveEdge, quarter, strandLength } from '@/core/canvas'
 import { hexFromLab, labOfHair } from '@/core/colour'
 import { LIMITS, type Band, type Strand } from '@/core/model'
+import { useUnits } from '../hooks/useUnits'
 import { useWidth } from '../hooks/useWidth'
 import { inkOn } from '../parts'
 import { INK } from '../theme'
@@ -33,6 +34,7 @@ interface Props {
 /** One kind of strand from the scalp to the tip, to scale; edges are dragged, levels stepped. */
 export function StrandDiagram({ strand: { bands }, selected, limiting, writable, onSelect, onMove, onLevel }: Props) {
   const { ref, width } = useWidth()
+  const { read } = useUnits()
   const svg = useRef<SVGSVGElement>(null)
   const groups = useRef<(SVGGElement | null)[]>([])
   const [dragging, setDragging] = useState<number>()
@@ -72,7 +74,7 @@ export function StrandDiagram({ strand: { bands }, selected, limiting, writable,
   return (
     <Box ref={ref} sx={{ width: '100%', minHeight: LABEL + BODY + RULER }}>
       {width > 0 && (
-        <svg ref={svg} width={width} height={LABEL + BODY + RULER} role="group" aria-label={`Strand of ${length} cm from the scalp to the tip`} style={{ display: 'block', touchAction: 'pan-y', userSelect: 'none' }}>
+        <svg ref={svg} width={width} height={LABEL + BODY + RULER} role="group" aria-label={read(`Strand of ${length} cm from the scalp to the tip`)} style={{ display: 'block', touchAction: 'pan-y', userSelect: 'none' }}>
           <HistoryPatterns />
           {bands.map((band, i) => {
             const from = x(band.fromCm)
@@ -86,7 +88,7 @@ export function StrandDiagram({ strand: { bands }, selected, limiting, writable,
                 role="button"
                 tabIndex={i === (selected ?? 0) ? 0 : -1}
                 aria-pressed={i === selected}
-                aria-label={describe(band, i, bands.length) + (i === limiting ? ', limits the goal' : '')}
+                aria-label={read(describe(band, i, bands.length)) + (i === limiting ? ', limits the goal' : '')}
                 style={{ cursor: 'pointer' }}
                 // At the touch and not at the click: a tap that the device takes for a long press makes no click.
                 onPointerDown={() => onSelect(i)}
@@ -118,7 +120,7 @@ export function StrandDiagram({ strand: { bands }, selected, limiting, writable,
                 aria-valuenow={band.toCm}
                 aria-valuemin={band.fromCm}
                 aria-valuemax={bands[i + 1]!.toCm}
-                aria-valuetext={`${band.toCm} cm from the scalp`}
+                aria-valuetext={read(`${band.toCm} cm from the scalp`)}
                 style={{ cursor: 'ew-resize', touchAction: 'none' }}
                 onKeyDown={(event) => nudge(event, i)}
                 onPointerDown={(event) => {
@@ -153,22 +155,24 @@ const describe = (band: Band, i: number, count: number): string =>
   `Band ${i + 1} of ${count}, ${band.fromCm} to ${band.toCm} cm, level ${band.level}, ${toneWords(band)}, ${historyWords(band)}`
 
 function Ruler({ length, x, y }: { length: number; x: (cm: number) => number; y: number }) {
+  const { read, field } = useUnits()
+  const { kept, shown } = field('cm')
   const perCm = (x(length) - x(0)) / length
-  const step = [1, 2, 5, 10, 20, 50].find((cm) => cm * perCm >= 34) ?? 100
+  const step = [1, 2, 5, 10, 20, 50].find((one) => kept(one) * perCm >= 34) ?? 100
   // A tick so near the tip that its figure would run into the tip's own is left out.
-  const ticks = Array.from({ length: Math.floor(length / step) + 1 }, (_, i) => i * step).filter((cm) => cm === 0 || (length - cm) * perCm > 60)
+  const ticks = Array.from({ length: Math.floor(shown(length) / step) + 1 }, (_, i) => i * step).filter((tick) => tick === 0 || (length - kept(tick)) * perCm > 60)
   return (
     <g aria-hidden fill={INK.faint} fontSize={12}>
-      {ticks.map((cm) => (
-        <g key={cm}>
-          <line x1={x(cm)} x2={x(cm)} y1={y} y2={y + 6} stroke={INK.faint} />
-          <text x={x(cm)} y={y + 28} textAnchor="middle">
-            {cm === 0 ? 'scalp' : cm}
+      {ticks.map((tick) => (
+        <g key={tick}>
+          <line x1={x(kept(tick))} x2={x(kept(tick))} y1={y} y2={y + 6} stroke={INK.faint} />
+          <text x={x(kept(tick))} y={y + 28} textAnchor="middle">
+            {tick === 0 ? 'scalp' : tick}
           </text>
         </g>
       ))}
       <text x={x(length)} y={y + 28} textAnchor="end">
-        {length} cm, tip
+        {read(`${length} cm, tip`)}
       </text>
     </g>
   )

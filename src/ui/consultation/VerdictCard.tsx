@@ -9,6 +9,7 @@ import { quarter } from '@/core/canvas'
 import { hexFromLab, exposedLab } from '@/core/colour'
 import { SCHOOL_MEANS, type Reason } from '@/core/feasibility'
 import { LENGTH_REGIONS } from '@/core/model'
+import { Read } from '../parts'
 import { LINE } from '../theme'
 import { REACH_WORDS, WORDS } from '../words'
 import { useConsultation, useEntry } from './context'
@@ -37,7 +38,7 @@ export function VerdictCard() {
         </Typography>
         {limits && (
           <Button variant="outlined" color="inherit" sx={{ mt: 1 }} onClick={() => store.setState({ region: 'all', strandId: limiting.strandId, band: limiting.index })}>
-            Limited by {limiting.band.fromCm}–{limiting.band.toCm} cm ({limiting.regions.length === LENGTH_REGIONS.length ? 'everywhere' : limiting.regions.map((region) => WORDS.region[region].toLowerCase()).join(', ')})
+            Limited by <Read>{`${limiting.band.fromCm}–${limiting.band.toCm} cm`}</Read> ({limiting.regions.length === LENGTH_REGIONS.length ? 'everywhere' : limiting.regions.map((region) => WORDS.region[region].toLowerCase()).join(', ')})
           </Button>
         )}
       </Box>
@@ -65,7 +66,7 @@ export function VerdictCard() {
                 </Typography>
                 {steps.map((step) => (
                   <Typography key={step} variant="body2">
-                    {step}
+                    <Read>{step}</Read>
                   </Typography>
                 ))}
               </Box>
@@ -87,7 +88,7 @@ function OneReason({ reason: { severity, text, figures } }: { reason: Reason }) 
     <Box sx={{ borderTop: LINE, py: 0.75, borderLeft: 3, pl: 1.25, borderLeftColor: severity === 'stop' ? 'error.main' : severity === 'caution' ? 'warning.main' : 'divider', mb: 0.5 }}>
       <Typography variant="body2">
         <b>{MARK[severity]}. </b>
-        {text}
+        <Read>{text}</Read>
       </Typography>
       <Button size="small" color="inherit" aria-expanded={open} aria-controls={id} onClick={() => setOpen(!open)} sx={{ px: 0.5, minHeight: 32, fontWeight: 500, textDecoration: 'underline' }}>
         {open ? 'Hide the figures' : 'Figures'}
@@ -97,10 +98,10 @@ function OneReason({ reason: { severity, text, figures } }: { reason: Reason }) 
           {figures.map(({ label, value }) => (
             <Box key={label} sx={{ display: 'contents' }}>
               <Box component="dt" sx={{ color: 'text.secondary' }}>
-                {label}
+                <Read>{label}</Read>
               </Box>
               <Box component="dd" sx={{ m: 0, textAlign: 'right' }}>
-                {value}
+                <Read>{value}</Read>
               </Box>
             </Box>
           ))}

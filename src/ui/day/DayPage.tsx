@@ -12,12 +12,17 @@ import { helpersFor, withHelp, type DayClock, type Helper } from '@/core/schedul
 import type { AskedDay, AskedVisit } from '@/workers/clock.worker'
 import { Lane, NAMES } from '../clock/Lanes'
 import { useClockWorker } from '../clock/useClockWorker'
-import { duration, minuteOf, taskWords, timeOfDay } from '../clock/words'
+import { duration, minuteOf, taskWords, timeOfDay, useTimeOfDay } from '../clock/words'
 import { callApi } from '../hooks/api'
 import { Choices } from '../parts'
 import { LINE } from '../theme'
 
 const clock = (minute: number) => timeOfDay('00:00', minute)
+/** {@link clock}, as the salon tells the time. */
+function useTold(): (minute: number) => string {
+  const told = useTimeOfDay()
+  return (minute) => told('00:00', minute)
+}
 const TIME_FIELD = { font: 'inherit', color: 'inherit', bgcolor: 'transparent', border: LINE, borderRadius: 1, minHeight: 44, px: 1 } as const
 
 interface Props {
@@ -28,6 +33,7 @@ interface Props {
 
 /** Everybody who is booked for a day: when each comes, whether all fits, when hands are needed and when they are free. */
 export function DayPage({ on, visits, mayBook }: Props) {
+  const told = useTold()
   const router = useRouter()
   const [arrivals, setArrivals] = useState(() => new Map(visits.flatMap(({ planId, arrives }) => (arrives === null ? [] : [[planId, arrives]]))))
   const [helping, setHelping] = useState<Helper[]>([])
@@ -89,7 +95,7 @@ export function DayPage({ on, visits, mayBook }: Props) {
             <Choices label="Beside the colourist" values={helping} options={[{ value: 'assistant', label: 'Assistant' }, { value: 'second', label: 'Second colourist' }]} onChange={setHelping} />
             {day && (
               <Typography sx={{ fontSize: '1.2rem', fontWeight: 600 }} role="status">
-                {day.fits ? `It fits, the last is done at ${clock(day.ends)}.` : `It does not fit: ${notFitting(day, asked, visits)}.`}
+                {day.fits ? `It fits, the last is done at ${told(day.ends)}.` : `It does not fit: ${notFitting(day, asked, visits, told)}.`}
               </Typography>
             )}
           </Box>
@@ -101,10 +107,10 @@ export function DayPage({ on, visits, mayBook }: Props) {
   )
 }
 
-function notFitting(day: DayClock, { closes }: AskedDay, visits: readonly BookedVisit[]): string {
+function notFitting(day: DayClock, { closes }: AskedDay, visits: readonly BookedVisit[], told: (minute: number) => string): string {
   const nameOf = (id: string) => visits.find(({ planId }) => planId === id)!.client.name
   const over = day.visits.filter((visit) => visit.over > 0.5).map((visit) => `${nameOf(visit.id)}’s product would sit ${Math.ceil(visit.over)} min too long`)
-  const late = day.visits.filter(({ ends }) => ends > closes + 0.5).map(({ id, ends }) => `${nameOf(id)} would be done at ${clock(ends)}`)
+  const late = day.visits.filter(({ ends }) => ends > closes + 0.5).map(({ id, ends }) => `${nameOf(id)} would be done at ${told(ends)}`)
   return [...over, ...late].join('; ') || 'hands are missing'
 }
 
@@ -144,6 +150,7 @@ interface ClientsProps {
 }
 
 function Clients({ visits, arrivals, day, mayBook, busy, onArrive, onFind }: ClientsProps) {
+  const told = useTold()
   return (
     <Box component="ol" sx={{ listStyle: 'none', m: 0, px: 2, py: 1 }}>
       {visits.map((visit, i) => {
@@ -175,7 +182,7 @@ function Clients({ visits, arrivals, day, mayBook, busy, onArrive, onFind }: Cli
               )}
             </Box>
             <Typography sx={{ gridColumn: { xs: '2', md: 'auto' } }}>
-              {own ? `done at ${clock(own.ends)}, ${duration(own.ends - own.arrives)}${own.waits >= 1 ? `, ${duration(own.waits)} longer than alone` : ''}` : arrives === undefined ? 'no time yet' : day ? 'nothing is placed in this plan yet' : ''}
+              {own ? `done at ${told(own.ends)}, ${duration(own.ends - own.arrives)}${own.waits >= 1 ? `, ${duration(own.waits)} longer than alone` : ''}` : arrives === undefined ? 'no time yet' : day ? 'nothing is placed in this plan yet' : ''}
             </Typography>
           </Box>
         )
@@ -197,6 +204,7 @@ function Mark({ number }: { number: number }) {
 const FILLS = [{ bgcolor: 'text.primary', color: 'background.paper' }, { bgcolor: 'background.paper', color: 'text.primary' }, { bgcolor: 'text.secondary', color: 'background.paper' }, { bgcolor: 'action.selected', color: 'text.primary' }] as const
 
 function DayLanes({ day, visits, people, opens, closes }: { day: DayClock; visits: readonly BookedVisit[]; people: { id: string; name: string }[]; opens: number; closes: number }) {
+  const told = useTold()
   const from = Math.min(opens, ...day.tasks.map((task) => task.from))
   const to = Math.max(closes, day.ends)
   const at = (minute: number) => `${(100 * (minute - from)) / (to - from)}%`
@@ -209,7 +217,7 @@ function DayLanes({ day, visits, people, opens, closes }: { day: DayClock; visit
           <Lane name="" tall={22}>
             {ticks.map((tick) => (
               <Typography key={tick} variant="caption" style={{ left: at(tick) }} sx={{ position: 'absolute', top: 0, transform: tick === from ? undefined : 'translateX(-50%)' }}>
-                {clock(tick)}
+                {told(tick)}
               </Typography>
             ))}
           </Lane>
@@ -220,7 +228,7 @@ function DayLanes({ day, visits, people, opens, closes }: { day: DayClock; visit
                 .map((task) => {
                   const number = numberOf(task.visitId)
                   return (
-                    <Box key={`${task.visitId} ${task.from} ${task.kind}`} title={`${number}: ${taskWords(task)}, ${clock(task.from)}–${clock(task.to)}`} style={{ left: at(task.from), width: `${(100 * (task.to - task.from)) / (to - from)}%` }} sx={{ position: 'absolute', top: 5, bottom: 5, overflow: 'hidden', fontSize: '0.8rem', fontWeight: 700, lineHeight: '34px', textIndent: 3, border: '1px solid', borderColor: 'text.primary', ...FILLS[(number - 1) % FILLS.length] }}>
+                    <Box key={`${task.visitId} ${task.from} ${task.kind}`} title={`${number}: ${taskWords(task)}, ${told(task.from)}–${told(task.to)}`} style={{ left: at(task.from), width: `${(100 * (task.to - task.from)) / (to - from)}%` }} sx={{ position: 'absolute', top: 5, bottom: 5, overflow: 'hidden', fontSize: '0.8rem', fontWeight: 700, lineHeight: '34px', textIndent: 3, border: '1px solid', borderColor: 'text.primary', ...FILLS[(number - 1) % FILLS.length] }}>
                       {task.to - task.from >= 8 ? number : ''}
                     </Box>
                   )
@@ -230,7 +238,7 @@ function DayLanes({ day, visits, people, opens, closes }: { day: DayClock; visit
         </Box>
       </Box>
       <Typography sx={{ pl: { xs: 2, md: `${NAMES}px` }, pt: 1 }}>
-        {day.gaps.length === 0 ? 'No free stretch of ten minutes or more.' : `Hands free: ${day.gaps.map(({ personId, from: begins, to: ends }) => `${people.length > 1 ? `${people.find(({ id }) => id === personId)?.name} ` : ''}${clock(begins)}–${clock(ends)}`).join(', ')}.`}
+        {day.gaps.length === 0 ? 'No free stretch of ten minutes or more.' : `Hands free: ${day.gaps.map(({ personId, from: begins, to: ends }) => `${people.length > 1 ? `${people.find(({ id }) => id === personId)?.name} ` : ''}${told(begins)}–${told(ends)}`).join(', ')}.`}
       </Typography>
     </Box>
   )

@@ -3,6 +3,7 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import type { Advice, Placement } from '@/core/model'
+import { Read } from '../parts'
 import { usePlan, usePlanStore, variantOf } from './context'
 
 const SCHOOLS: Record<Advice['school'], string> = {
@@ -36,12 +37,12 @@ export function AdviceList() {
         <Box key={one.id} sx={{ borderLeft: 3, borderColor: 'divider', pl: 1.25, mb: 1.25 }}>
           <Typography variant="body2">
             {SCHOOLS[one.school] && <b>School “{SCHOOLS[one.school]}”. </b>}
-            {one.text}
+            <Read>{one.text}</Read>
           </Typography>
           <Box sx={{ display: 'flex', gap: 0.5, flexWrap: 'wrap' }}>
             {one.suggestion && permissions.write && (
               <Button variant="outlined" color="inherit" size="small" onClick={() => apply(one)}>
-                {one.suggestion.label}
+                <Read>{one.suggestion.label}</Read>
               </Button>
             )}
             {one.zoneIds[0] && (
@@ -59,7 +60,7 @@ export function AdviceList() {
           </Typography>
           {proposal.map((reason) => (
             <Typography key={reason} variant="body2" sx={{ mb: 0.5 }}>
-              {reason}
+              <Read>{reason}</Read>
             </Typography>
           ))}
         </>

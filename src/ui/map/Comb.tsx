@@ -3,6 +3,7 @@ import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react'
 import { LIMITS, type Take } from '@/core/model'
+import { useUnits } from '../hooks/useUnits'
 import { INK } from '../theme'
 import { usePlanStore } from './context'
 
@@ -19,6 +20,7 @@ const HEIGHT_MM = 13
 /** The take at true size: picked-up stitches dark, what is left light. Drag an edge, or use the arrow keys on it. */
 export function Comb({ take, disabled, onChange }: Props) {
   const { store } = usePlanStore()
+  const { read } = useUnits()
   const drag = useRef<{ edge: 'stitch' | 'gap'; startX: number; start: number; mmPerPixel: number }>(undefined)
   const { stitchMm, stitchGapMm } = take
   const period = stitchMm + stitchGapMm
@@ -73,7 +75,7 @@ export function Comb({ take, disabled, onChange }: Props) {
         aria-valuenow={value}
         aria-valuemin={LIMITS.stitchMm.min}
         aria-valuemax={LIMITS.stitchMm.max}
-        aria-valuetext={`${value} mm`}
+        aria-valuetext={read(`${value} mm`)}
         aria-disabled={disabled}
         style={{ cursor: disabled ? 'default' : 'ew-resize', touchAction: 'none' }}
         onPointerDown={(event) => down(event, edge)}
@@ -94,7 +96,7 @@ export function Comb({ take, disabled, onChange }: Props) {
         viewBox={`-1 -2 ${SHOWN_MM} ${HEIGHT_MM + 4}`}
         style={{ width: `${SHOWN_MM}mm`, maxWidth: '100%', display: 'block' }}
         role="group"
-        aria-label={`Comb: stitches of ${stitchMm} mm with ${stitchGapMm} mm between`}
+        aria-label={read(`Comb: stitches of ${stitchMm} mm with ${stitchGapMm} mm between`)}
       >
         <path d={bars(0, stitchMm, HEIGHT_MM * take.depthShare)} fill={INK.strong} fillOpacity={0.75} />
         <path d={bars(stitchMm, stitchGapMm, HEIGHT_MM)} fill={INK.strong} fillOpacity={0.1} />

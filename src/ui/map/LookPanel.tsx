@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography'
 import { LINE } from '../theme'
 import { WORDS } from '../words'
 import { usePlan } from './context'
+import { Read } from '../parts'
 
 /** What the plan will look like, in figures, each with what it rests on. */
 export function LookFiguresView() {
@@ -35,7 +36,7 @@ function Line({ label, value, why }: { label: string; value: string; why: string
         <b>{value}</b>
       </Typography>
       <Typography variant="caption" color="textSecondary">
-        {why}
+        <Read>{why}</Read>
       </Typography>
     </Box>
   )

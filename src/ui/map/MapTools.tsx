@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography'
 import type { Remote } from 'comlink'
 import dynamic from 'next/dynamic'
 import type { PlanWorker } from '@/workers/plan.worker'
+import { Read } from '../parts'
 import { LINE } from '../theme'
 import { usePlan, usePlanStore } from './context'
 import type { RampWish } from './RampTool'
@@ -42,7 +43,7 @@ export function MapTools({ tool, onTool, wish, onWish }: Props) {
     <Box className="screen-only" sx={{ bgcolor: 'background.paper', borderTop: LINE }}>
       {problem && (
         <Alert severity="warning" role="alert" sx={{ borderRadius: 0 }}>
-          {problem}
+          <Read>{problem}</Read>
         </Alert>
       )}
       <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', justifyContent: 'flex-end', columnGap: 1 }}>

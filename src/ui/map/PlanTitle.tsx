@@ -4,6 +4,7 @@ import Typography from '@mui/material/Typography'
 import Link from 'next/link'
 import { hairLine } from '../words'
 import { usePlan } from './context'
+import { Read } from '../parts'
 
 /** Whose plan this is, and the hair in one line. */
 export function PlanTitle({ client }: { client: { id: string; name: string } }) {
@@ -19,7 +20,7 @@ export function PlanTitle({ client }: { client: { id: string; name: string } }) 
         {name}
       </Typography>
       <Typography variant="caption" color="textSecondary" noWrap sx={{ display: 'block' }}>
-        {hairLine(hair)}
+        <Read>{hairLine(hair)}</Read>
       </Typography>
     </Box>
   )

@@ -11,6 +11,7 @@ import { callApi } from '../hooks/api'
 import { usePlan, usePlanStore } from './context'
 import { clash } from '../differences'
 import type { Stale } from '@/core/model'
+import { Read } from '../parts'
 
 const WORDS = {
   saved: 'saved ✓',
@@ -52,7 +53,7 @@ export function SaveTrouble() {
       // What the core finds wrong itself is said beside the figures, with the place to mend it.
       return problems.length > 0 ? null : (
         <Alert severity="error" action={<Button color="inherit" onClick={() => void store.reload()}>Back to the saved plan</Button>}>
-          The last change was not saved: {save.message}
+          The last change was not saved: <Read>{save.message}</Read>
         </Alert>
       )
     default:

@@ -5,6 +5,7 @@ import type { Remote } from 'comlink'
 import { memo, useEffect, useMemo, useRef, useState, type CSSProperties, type KeyboardEvent, type ReactNode } from 'react'
 import type { MapDrawing, PieceDrawing, ZoneDrawing } from '@/core/sheet'
 import type { PlanWorker, Probe } from '@/workers/plan.worker'
+import { useUnits } from '../hooks/useUnits'
 import { editStage, pick, stageOf, usePlan, usePlanStore, zonesInOrder } from './context'
 import { HatchDefinitions, placeUnder } from '../parts'
 import { INK, LINE } from '../theme'
@@ -164,11 +165,14 @@ function Underlay() {
 
 /** Area square: true everywhere on this map. */
 function Scale({ x, y, scale }: { x: number; y: number; scale: number }) {
+  const { field } = useUnits()
+  const side = field('cm').kept(1)
+  const words = `1 ${field('cm²').unit} of scalp, everywhere`
   return (
-    <g aria-label="Scale: this square is one square centimetre of scalp" role="img">
-      <rect x={x} y={y - 1} width={1} height={1} fill={INK.paper} fillOpacity={0.6} stroke={INK.faint} strokeWidth={1} vectorEffect="non-scaling-stroke" />
-      <text x={x + 1 + 0.2 * scale} y={y - 0.35 * scale} fontSize={0.46 * scale} fill={INK.faint} stroke={INK.paper} strokeWidth={0.12 * scale} paintOrder="stroke">
-        1 cm² of scalp, everywhere
+    <g aria-label={`Scale: this square is ${words}`} role="img">
+      <rect x={x} y={y - side} width={side} height={side} fill={INK.paper} fillOpacity={0.6} stroke={INK.faint} strokeWidth={1} vectorEffect="non-scaling-stroke" />
+      <text x={x + side + 0.2 * scale} y={y - 0.35 * scale} fontSize={0.46 * scale} fill={INK.faint} stroke={INK.paper} strokeWidth={0.12 * scale} paintOrder="stroke">
+        {words}
       </text>
     </g>
   )
@@ -209,12 +213,14 @@ function UnderPointer({ worker, stageId, scale }: { worker: Remote<PlanWorker> |
   return <g ref={layer}>{under && <Ruler {...under} scale={scale} />}</g>
 }
 
-/** A true centimetre along and across the meridian under the pointer, the region's name, and the foil that lies there. */
+/** A true centimetre, or inch, along and across the meridian under the pointer, the region's name, and the foil that lies there. */
 function Ruler({ x, y, probe, scale }: { x: number; y: number; probe: Probe; scale: number }) {
   const cos = Math.cos(probe.angle)
   const sin = Math.sin(probe.angle)
-  const along = probe.along / 2
-  const across = probe.across / 2
+  const { read, field } = useUnits()
+  const { unit, kept } = field('cm')
+  const along = (probe.along * kept(1)) / 2
+  const across = (probe.across * kept(1)) / 2
   const line = { stroke: INK.strong, strokeWidth: 1.5, vectorEffect: 'non-scaling-stroke' } as const
   const text = { x: x + 0.5 * scale, fontSize: 0.44 * scale, fill: INK.strong, stroke: INK.paper, strokeWidth: 0.16 * scale, paintOrder: 'stroke' } as const
   return (
@@ -222,11 +228,11 @@ function Ruler({ x, y, probe, scale }: { x: number; y: number; probe: Probe; sca
       <line x1={x - along * cos} y1={y - along * sin} x2={x + along * cos} y2={y + along * sin} {...line} />
       <line x1={x + across * sin} y1={y - across * cos} x2={x - across * sin} y2={y + across * cos} {...line} />
       <text {...text} y={y - 0.6 * scale}>
-        {probe.region}, 1 cm each way
+        {probe.region}, 1 {unit} each way
       </text>
       {probe.piece && (
         <text {...text} y={y + 0.95 * scale}>
-          {describePiece(probe.piece)}
+          {read(describePiece(probe.piece))}
         </text>
       )}
     </g>

@@ -9,7 +9,7 @@ import dynamic from 'next/dynamic'
 import { useEffect, useRef, useState, type ReactNode } from 'react'
 import type { Derivation } from '@/core/pipeline'
 import { callApi } from '../hooks/api'
-import { Choice } from '../parts'
+import { Choice, Read } from '../parts'
 import { LINE } from '../theme'
 import { useCautions, usePlan, usePlanStore } from './context'
 import type { Acknowledgement, Caution } from '@/core/model'
@@ -41,7 +41,7 @@ export function TotalPanel() {
       <Box sx={{ display: 'flex', alignItems: 'center', mb: 1 }}>
         <Typography variant="h2" sx={{ flex: 1 }}>
           {formula ? `Formula ${formula}: ` : ''}
-          {open === 'look' ? 'How it will look' : (derivation?.total ?? 'To look at')}
+          <Read>{open === 'look' ? 'How it will look' : (derivation?.total ?? 'To look at')}</Read>
         </Typography>
         <Button color="inherit" onClick={close}>
           Close
@@ -68,11 +68,11 @@ function Opened({ derivation }: { derivation: Derivation }) {
       </Lines>
       <Typography>
         <b>Rule. </b>
-        {derivation.rule}
+        <Read>{derivation.rule}</Read>
       </Typography>
       <Typography>
         <b>Uncertainty. </b>
-        {derivation.uncertainty}
+        <Read>{derivation.uncertainty}</Read>
       </Typography>
     </Stack>
   )
@@ -92,8 +92,10 @@ function Lines({ title, children }: { title: string; children: ReactNode }) {
 function Line({ label, value, onClick }: { label: string; value: string; onClick?: (() => void) | undefined }) {
   const content = (
     <>
-      <span>{label}</span>
-      <span style={{ textAlign: 'right' }}>{value}</span>
+      <Read>{label}</Read>
+      <span style={{ textAlign: 'right' }}>
+        <Read>{value}</Read>
+      </span>
     </>
   )
   const sx = { display: 'flex', justifyContent: 'space-between', gap: 2, py: 0.25, width: '100%', fontSize: '0.9rem' } as const
@@ -176,9 +178,11 @@ function OneCaution({ caution, acknowledged, mayAcknowledge, onAcknowledged }: C
     <Box sx={{ borderLeft: 3, borderColor: caution.severity === 'caution' ? 'warning.main' : 'divider', pl: 1.5 }}>
       <Typography>
         <b>{caution.severity === 'caution' ? 'Caution. ' : 'Note. '}</b>
-        {caution.text}
+        <Read>{caution.text}</Read>
       </Typography>
-      <Typography color="textSecondary">{caution.remedy}</Typography>
+      <Typography color="textSecondary">
+        <Read>{caution.remedy}</Read>
+      </Typography>
       {acknowledged ? (
         <Typography variant="caption" color="textSecondary">
           Acknowledged by {acknowledged.by}, {new Date(acknowledged.at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}
@@ -197,7 +201,7 @@ function OneCaution({ caution, acknowledged, mayAcknowledge, onAcknowledged }: C
       )}
       {problem && (
         <Typography color="error" role="alert">
-          {problem}
+          <Read>{problem}</Read>
         </Typography>
       )}
     </Box>

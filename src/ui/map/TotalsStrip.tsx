@@ -4,8 +4,9 @@ import type { ReactNode } from 'react'
 import { useShallow } from 'zustand/react/shallow'
 import type { ZoneFigures } from '@/core/pipeline'
 import type { Range } from '@/core/quantity'
+import { useUnits } from '../hooks/useUnits'
 import { useCautions, usePlan, usePlanStore } from './context'
-import { FormulaSample } from '../parts'
+import { FormulaSample, Read } from '../parts'
 import { LINE } from '../theme'
 import { WORDS } from '../words'
 
@@ -84,9 +85,10 @@ function GramsTotal({ formulaId, index }: { formulaId: string; index: number }) 
   const grams = usePlan(useShallow((state) => state.answer!.figures.grams[formulaId]))
   const swatch = usePlan((state) => state.answer!.drawing.swatches[formulaId])
   const part = useHere((zone) => `${zone.grams[formulaId] ?? 0} g here`)
+  const { read } = useUnits()
   if (!grams || !swatch) return null
   return (
-    <Total id={`grams:${formulaId}`} name={`Formula ${formulaId}: ${grams.expected} grams, ${grams.low} to ${grams.high}`} part={part}>
+    <Total id={`grams:${formulaId}`} name={read(`Formula ${formulaId}: ${grams.expected} g (${grams.low}–${grams.high})`)} part={part}>
       <FormulaSample id={formulaId} index={index} swatch={swatch} size={24} />
       <Figure value={grams.expected} unit="g" range={grams} />
     </Total>
@@ -145,13 +147,14 @@ function CautionsTotal() {
 }
 
 function Figure({ value, unit, range }: { value: number; unit: string; range?: Range }) {
+  const { unit: read, shown } = useUnits().field(unit)
   return (
     <span>
-      <b className="large">{value}</b> {unit}
+      <b className="large">{shown(value)}</b> {read}
       {range && range.expected > 0 && (
         <small>
           {' '}
-          ({range.low}–{range.high})
+          ({shown(range.low)}–{shown(range.high)})
         </small>
       )}
     </span>
@@ -175,7 +178,7 @@ function Total({ id, name, part, warn, children }: TotalProps) {
     <button type="button" aria-label={`${name}. Open`} aria-expanded={open} onClick={() => store.setState({ openTotal: id })}>
       <span className="figure">{children}</span>
       <span className="part" data-warn={warn || undefined}>
-        {part ?? '\u00a0'}
+        {part === undefined ? '\u00a0' : <Read>{part}</Read>}
       </span>
     </button>
   )

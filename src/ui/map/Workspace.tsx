@@ -6,6 +6,8 @@ import Snackbar from '@mui/material/Snackbar'
 import dynamic from 'next/dynamic'
 import { useEffect, useMemo, useState } from 'react'
 import type { OpenPlan } from '@/core/model'
+import { useUnits } from '../hooks/useUnits'
+import { Read } from '../parts'
 import { copyZones, pasteZones } from './clipboard'
 import { PlanContext, stageOf, usePlan, usePlanStore, type Permissions } from './context'
 import { Header, type DialogName } from './Header'
@@ -57,6 +59,7 @@ function Studio({ client, lastVisit }: Pick<OpenPlan, 'client' | 'lastVisit'>) {
   const problem = usePlan((state) => state.problems[0]?.message)
   const [dialog, setDialog] = useState<DialogName | 'rename'>()
   const [message, setMessage] = useState<string>()
+  const { read } = useUnits()
   const [recordNoted, setRecordNoted] = useState(false)
   const [tool, setTool] = useState<MapTool>('rest')
   const [wish, setWish] = useState(FIRST_RAMP)
@@ -116,7 +119,7 @@ function Studio({ client, lastVisit }: Pick<OpenPlan, 'client' | 'lastVisit'>) {
             </Button>
           }
         >
-          The figures below are from before: {problem}
+          The figures below are from before: <Read>{problem}</Read>
         </Alert>
       )}
       <Box
@@ -159,7 +162,7 @@ function Studio({ client, lastVisit }: Pick<OpenPlan, 'client' | 'lastVisit'>) {
       {dialog === 'variants' && <VariantsDialog worker={worker} onClose={close} />}
       {dialog === 'keys' && <KeysDialog onClose={close} />}
       {dialog === 'rename' && <RenameDialog onClose={close} />}
-      <Snackbar open={message !== undefined} autoHideDuration={3500} onClose={() => setMessage(undefined)} message={message} />
+      <Snackbar open={message !== undefined} autoHideDuration={3500} onClose={() => setMessage(undefined)} message={message && read(message)} />
     </Box>
   )
 }

@@ -13,7 +13,7 @@ import type { ReactNode } from 'react'
 import { useShallow } from 'zustand/react/shallow'
 import { DIRECTIONS, ROW_ORDERS, type Placement, type Zone } from '@/core/model'
 import { isStitched, TAKE_PRESETS } from '@/core/placement'
-import { Choice } from '../parts'
+import { Choice, Read } from '../parts'
 import { optionsOf, WORDS } from '../words'
 import { copyZones, pasteZones } from './clipboard'
 import { Comb } from './Comb'
@@ -103,8 +103,8 @@ function ZoneFacts() {
   if (!figures) return null
   return (
     <Typography variant="caption" color="textSecondary">
-      {figures.areaCm2} cm² · {figures.hairs} hairs · {figures.rows} rows · {figures.foils} foils · {Math.round(figures.takenFraction * 100)} % taken
-      {figures.foils > 0 && ` · foils ${figures.foilLengthCm.min}–${figures.foilLengthCm.max} cm long`}
+      <Read>{`${figures.areaCm2} cm² · ${figures.hairs} hairs · ${figures.rows} rows · ${figures.foils} foils · ${Math.round(figures.takenFraction * 100)} % taken`}</Read>
+      {figures.foils > 0 && <Read>{` · foils ${figures.foilLengthCm.min}–${figures.foilLengthCm.max} cm long`}</Read>}
     </Typography>
   )
 }

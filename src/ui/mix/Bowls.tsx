@@ -9,8 +9,9 @@ import { splitExactly } from '@/core/formula'
 import type { MixedBowl } from '@/core/mixing'
 import type { MixRecord } from '@/core/model'
 import { tenth } from '@/core/units'
+import { useUnits } from '../hooks/useUnits'
 import { usePlan, usePlanStore } from '../map/context'
-import { Choice } from '../parts'
+import { Choice, Read } from '../parts'
 import { LINE } from '../theme'
 import { editFormula } from './context'
 
@@ -42,7 +43,7 @@ export function Bowls({ id, mixes, mayMix, onWeigh }: Props) {
           Bowls
         </Typography>
         <Typography>
-          <b>{grams.expected} g</b> ({grams.low}–{grams.high})
+          <Read>{`${grams.expected} g (${grams.low}–${grams.high})`}</Read>
         </Typography>
       </Box>
       <Options id={id} options={mix.options} />
@@ -62,13 +63,14 @@ export function Bowls({ id, mixes, mayMix, onWeigh }: Props) {
 function Options({ id, options }: { id: string; options: { bowls: number; grams: number; walkMinutes: number; oldestMinutes: number; chosen: boolean }[] }) {
   const { store, permissions } = usePlanStore()
   const byHand = usePlan((state) => state.document.formulas.find((formula) => formula.id === id)?.bowls)
+  const { unit, shown } = useUnits().field('g')
   if (options.length < 2) return null
   return (
     <Box component="table" sx={{ width: '100%', borderCollapse: 'collapse', '& td, & th': { borderTop: LINE, textAlign: 'right', fontWeight: 400, py: 0.25, fontVariantNumeric: 'tabular-nums' }, '& th': { fontSize: '0.75rem' } }}>
       <thead>
         <tr>
           <th style={{ textAlign: 'left' }}>bowls</th>
-          <th>mix, g</th>
+          <th>mix, {unit}</th>
           <th>mixing, min</th>
           <th>oldest, min</th>
           <th aria-label="Choose" />
@@ -78,7 +80,7 @@ function Options({ id, options }: { id: string; options: { bowls: number; grams:
         {options.map(({ bowls, grams, walkMinutes, oldestMinutes, chosen }) => (
           <Box component="tr" key={bowls} sx={chosen ? { bgcolor: 'action.selected', '& td': { fontWeight: '600 !important' } } : undefined}>
             <td style={{ textAlign: 'left', paddingLeft: 6 }}>{bowls}</td>
-            <td>{Math.round(grams)}</td>
+            <td>{shown(Math.round(grams))}</td>
             <td>{walkMinutes}</td>
             <td>{Math.round(oldestMinutes)}</td>
             <td>
@@ -112,10 +114,10 @@ function BowlCard({ bowl, factor, done, mayMix, onWeigh }: { bowl: MixedBowl; fa
     <Box component="article" aria-label={`Bowl ${bowl.number}`} sx={{ borderTop: LINE, py: 1.25 }}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
         <Typography sx={{ fontWeight: 600, flex: 1 }}>
-          Bowl {bowl.number} · {total} g
+          Bowl {bowl.number} · <Read>{`${total} g`}</Read>
           <Typography component="span" color="textSecondary">
             {' '}
-            at {bowl.vol} vol
+            at <Read>{`${bowl.vol} vol`}</Read>
           </Typography>
         </Typography>
         {done > 0 && <Chip size="small" label="mixed" />}
@@ -129,12 +131,16 @@ function BowlCard({ bowl, factor, done, mayMix, onWeigh }: { bowl: MixedBowl; fa
         <tbody>
           {bowl.parts.map(({ name, ml, grams }, i) => (
             <tr key={`${name}-${i}`}>
-              <td>{name}</td>
               <td>
-                <b>{parts[i]!.toFixed(1)} g</b>
+                <Read>{name}</Read>
+              </td>
+              <td>
+                <b>
+                  <Read>{`${parts[i]!.toFixed(1)} g`}</Read>
+                </b>
               </td>
               <Box component="td" sx={{ color: 'text.secondary', pl: 1, fontSize: '0.8rem' }}>
-                {tenth(grams > 0 ? (ml * parts[i]!) / grams : 0)} ml
+                <Read>{`${tenth(grams > 0 ? (ml * parts[i]!) / grams : 0)} ml`}</Read>
               </Box>
             </tr>
           ))}

@@ -12,14 +12,14 @@ import { gramsOfParts, recipeOf, shadowRootLevel, wantsCompanion } from '@/core/
 import { stageKindOf } from '@/core/mixing'
 import { COUNTS, isColour, isCompanion, LIMITS, SHADE_UNITS, TONES, type CatalogueItem, type FaltoPlan, type Formula, type FormulaShade, type Product } from '@/core/model'
 import { percentFromVolume, tenth } from '@/core/units'
+import { useUnits } from '../hooks/useUnits'
 import { freeLetter } from '../formulaLetters'
 import { usePlan, usePlanStore } from '../map/context'
-import { Choice, NumberField } from '../parts'
+import { Choice, NumberField, Read } from '../parts'
 import { INK } from '../theme'
 import { WORDS } from '../words'
 import { dropUnused, editFormula, embed, useBench } from './context'
 
-const UNIT_WORDS: Record<FormulaShade['unit'], string> = { parts: 'parts', grams: 'g', dash: 'dash' }
 
 /** What a formula is mixed from. */
 export function FormulaEditor({ id, onSuggest }: { id: string; onSuggest: () => void }) {
@@ -92,7 +92,7 @@ function Ratio({ formula, leading, readOnly, peroxide, onRatio }: { formula: For
     <Box>
       <Choice label="Developer to one part" value={String(formula.ratio)} disabled={readOnly} options={allowed.map((ratio, i) => ({ value: String(ratio), label: `1 : ${ratio}${feel(i)}`, name: `1 to ${ratio}${feel(i)}` }))} onChange={(ratio) => onRatio(Number(ratio))} />
       <Typography variant="caption" color="textSecondary">
-        {words}
+        <Read>{words}</Read>
       </Typography>
     </Box>
   )
@@ -170,6 +170,8 @@ function Shades({ formula, leading, products, readOnly, onEdit, onSuggest }: Edi
   const recipe = recipeOf(formula, products)
   const choices = shades.length === 0 ? catalogue.filter(({ kind }) => !isCompanion(kind)) : catalogue.filter(({ kind, shade }) => (kind === leading.kind && shade) || kind === 'clear')
   const per100 = gramsOfParts(recipe, 100)
+  const { field } = useUnits()
+  const amountIn = (unit: FormulaShade['unit']) => field(unit === 'grams' ? 'g' : unit)
 
   function change(i: number, item: CatalogueItem) {
     onEdit('shade', (draft, plan) => {
@@ -207,11 +209,12 @@ function Shades({ formula, leading, products, readOnly, onEdit, onSuggest }: Edi
                 size="small"
                 type="number"
                 label="Amount"
-                defaultValue={shade.amount}
+                key={shade.unit}
+                defaultValue={amountIn(shade.unit).shown(shade.amount)}
                 disabled={readOnly}
                 slotProps={{ htmlInput: { min: LIMITS.shadeAmount.min, max: LIMITS.shadeAmount.max, step: 'any' } }}
                 onChange={({ target }) => {
-                  const amount = Number(target.value)
+                  const amount = amountIn(shade.unit).kept(Number(target.value))
                   if (amount >= LIMITS.shadeAmount.min && amount <= LIMITS.shadeAmount.max) onEdit('amount', (draft) => void (draft.shades![i]!.amount = amount))
                 }}
                 sx={{ width: 92 }}
@@ -219,12 +222,12 @@ function Shades({ formula, leading, products, readOnly, onEdit, onSuggest }: Edi
               <TextField select size="small" label="Unit" value={shade.unit} disabled={readOnly} onChange={({ target }) => onEdit('unit', (draft) => void (draft.shades![i]!.unit = target.value as FormulaShade['unit']))} sx={{ width: 92 }}>
                 {SHADE_UNITS.map((value) => (
                   <MenuItem key={value} value={value}>
-                    {UNIT_WORDS[value]}
+                    {amountIn(value).unit}
                   </MenuItem>
                 ))}
               </TextField>
               <Typography variant="caption" color="textSecondary" sx={{ width: 84, textAlign: 'right' }}>
-                {per100[i]} g in 100
+                {per100[i]} in 100
               </Typography>
               {!readOnly && (
                 <Button

@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography'
 import { COUNTS } from '@/core/model'
 import { freeLetter } from '../formulaLetters'
 import { usePlan, usePlanStore } from '../map/context'
-import { FormulaSample } from '../parts'
+import { FormulaSample, Read } from '../parts'
 import { LINE } from '../theme'
 
 /** The plan's formulas with what each comes to. */
@@ -48,7 +48,10 @@ export function FormulaList({ chosen, onChoose }: { chosen: string; onChoose: (i
                 <Typography variant="caption" sx={{ display: 'block' }}>
                   {range.expected > 0 ? (
                     <>
-                      <b>{range.expected} g</b> ({Math.round(range.low)}–{Math.round(range.high)}), {bowls} bowl{bowls === 1 ? '' : 's'}
+                      <b>
+                        <Read>{`${range.expected} g (${Math.round(range.low)}–${Math.round(range.high)})`}</Read>
+                      </b>
+                      , {bowls} bowl{bowls === 1 ? '' : 's'}
                     </>
                   ) : (
                     'not used yet'

@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography'
 import { usePlan } from '../map/context'
 import { LINE } from '../theme'
 import { money } from './context'
+import { Read } from '../parts'
 
 /** What everything comes to, before the work; opens what it is made of. */
 export function MoneyStrip({ onOpen }: { onOpen: () => void }) {
@@ -21,7 +22,10 @@ export function MoneyStrip({ onOpen }: { onOpen: () => void }) {
       sx={{ position: { xs: 'sticky', lg: 'static' }, bottom: { xs: 56, sm: 0 }, zIndex: 1, display: 'flex', flexWrap: 'wrap', columnGap: 3, rowGap: 0.25, px: 2, py: 1, minHeight: 56, justifyContent: 'flex-start', borderTop: LINE, bgcolor: 'background.paper', width: '100%', textAlign: 'left' }}
     >
       <Typography>
-        <b>{total} g</b> in {bowls} bowls, <b>{foils ?? '…'}</b> foils
+        <b>
+          <Read>{`${total} g`}</Read>
+        </b>{' '}
+        in {bowls} bowls, <b>{foils ?? '…'}</b> foils
       </Typography>
       {quote ? (
         <>

@@ -8,7 +8,7 @@ import { depositOn, fillerFor, findingsOf, labOfSurface, neutralisedBy, type Fin
 import { isLightener } from '@/core/model'
 import { tenth } from '@/core/units'
 import { usePlan } from '../map/context'
-import { inkOn } from '../parts'
+import { inkOn, Read } from '../parts'
 import { LINE } from '../theme'
 import { WORDS } from '../words'
 import { useBench, viewOf } from './context'
@@ -67,8 +67,8 @@ export function OnHair({ id }: { id: string }) {
       <Stack spacing={1} sx={{ mt: 1.5 }}>
         {findings.map(({ id: key, severity, text, surface }, i) => (
           <Alert key={`${key}-${i}`} severity={SEVERITY[severity]} variant="outlined">
-            {surfaces.length > 1 && surface ? <b>{surface}: </b> : null}
-            {text}
+            {surfaces.length > 1 && surface ? <b><Read>{surface}</Read>: </b> : null}
+            <Read>{text}</Read>
           </Alert>
         ))}
       </Stack>

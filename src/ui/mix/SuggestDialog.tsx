@@ -20,7 +20,7 @@ import { LIMITS, TONE_HUES, type Goal, type ToneHue } from '@/core/model'
 import { tenth } from '@/core/units'
 import type { MixWorker } from '@/workers/mix.worker'
 import { usePlan, usePlanStore } from '../map/context'
-import { NumberField } from '../parts'
+import { NumberField, Read } from '../parts'
 import { WORDS } from '../words'
 import { dropUnused, editFormula, embed, useBench, viewOf } from './context'
 import { Swatch } from './OnHair'
@@ -120,7 +120,7 @@ export function SuggestDialog({ id, goal, onClose }: { id: string; goal: Goal | 
                     </Typography>
                     {suggestion.findings.slice(0, 2).map(({ id: finding, text }) => (
                       <Typography key={finding} variant="caption" color="warning" sx={{ display: 'block' }}>
-                        {text}
+                        <Read>{text}</Read>
                       </Typography>
                     ))}
                   </Box>

@@ -14,6 +14,7 @@ import { v7 as newId } from 'uuid'
 import { corrected, describeStep, madeOf, nextTarget, poured, pouringOf, thinned, type Pouring } from '@/core/mixing'
 import type { MixRecord, PourEvent } from '@/core/model'
 import { tenth } from '@/core/units'
+import { useUnits } from '../hooks/useUnits'
 import { callApi, OfflineError } from '../hooks/api'
 import { usePlan } from '../map/context'
 import { LINE } from '../theme'
@@ -61,6 +62,8 @@ export function WeighDialog({ id, bowl: number, onClose, onMessage }: Props) {
   const [trouble, setTrouble] = useState<string>()
   const [ending, setEnding] = useState(false)
   const { reading, first, state } = useScale()
+  const { read, field } = useUnits()
+  const mass = field('g')
   const zero = kept.from ?? first ?? 0
   /** The newest state, for what is sent after something else was; and the sending in hand, which the next one waits for. */
   const latest = useRef(kept)
@@ -111,7 +114,7 @@ export function WeighDialog({ id, bowl: number, onClose, onMessage }: Props) {
   }
 
   function takeTyped() {
-    const grams = Number(typed.replace(',', '.'))
+    const grams = mass.kept(Number(typed.replace(',', '.')))
     if (at < 0 || !(grams > 0)) return
     log(poured(kept.pouring, at, grams), { kind: 'poured', line: at, grams, source: 'typed' }, reading?.grams ?? zero)
     setTyped('')
@@ -145,14 +148,14 @@ export function WeighDialog({ id, bowl: number, onClose, onMessage }: Props) {
     <Dialog open onClose={onClose} maxWidth="md" fullWidth aria-labelledby="weigh-title">
       <DialogTitle id="weigh-title" sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
         <Box sx={{ flex: 1 }}>
-          Formula {id}, bowl {number}: {bowl.grams} g
+          Formula {id}, bowl {number}: {read(`${bowl.grams} g`)}
         </Box>
         <Chip size="small" color={state === 'lost' ? 'warning' : 'default'} label={state === 'there' ? 'scale: simulated' : state === 'lost' ? 'scale: silent' : 'looking for the scale'} />
       </DialogTitle>
       <DialogContent>
         {trouble && <Alert severity="warning">{trouble}</Alert>}
         <Typography role="status" sx={{ fontSize: '1.6rem', fontWeight: 600 }}>
-          {describeStep(kept.pouring)}
+          {read(describeStep(kept.pouring))}
         </Typography>
         {line && (
           <>
@@ -161,20 +164,20 @@ export function WeighDialog({ id, bowl: number, onClose, onMessage }: Props) {
               <Box sx={{ position: 'absolute', top: 0, bottom: 0, left: `${100 / 1.3}%`, borderLeft: '3px solid', borderColor: 'text.primary' }} />
             </Box>
             <Typography sx={{ fontSize: '1.2rem', fontVariantNumeric: 'tabular-nums', textAlign: 'right', mb: 0.5 }}>
-              {(state === 'there' ? tenth(line.actual + now) : line.actual).toFixed(1)} of {line.target.toFixed(1)} g
+              {read(`${(state === 'there' ? tenth(line.actual + now) : line.actual).toFixed(1)} of ${line.target.toFixed(1)} g`)}
             </Typography>
             <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
               <Button variant="contained" disabled={!ready} onClick={takeReading} sx={{ minHeight: 52, minWidth: 150 }}>
-                {ready ? `Take ${now.toFixed(1)} g` : reading && now > STILL_EMPTY_G ? 'settling…' : 'nothing poured yet'}
+                {ready ? read(`Take ${now.toFixed(1)} g`) : reading && now > STILL_EMPTY_G ? 'settling…' : 'nothing poured yet'}
               </Button>
-              <TextField size="small" label="Or type what went in, g" value={typed} slotProps={{ htmlInput: { inputMode: 'decimal' } }} onChange={({ target }) => setTyped(target.value)} onKeyDown={({ key: pressed }) => pressed === 'Enter' && takeTyped()} sx={{ width: 210 }} />
+              <TextField size="small" label={`Or type what went in, ${mass.unit}`} value={typed} slotProps={{ htmlInput: { inputMode: 'decimal' } }} onChange={({ target }) => setTyped(target.value)} onKeyDown={({ key: pressed }) => pressed === 'Enter' && takeTyped()} sx={{ width: 210 }} />
               <Button variant="outlined" color="inherit" disabled={!(Number(typed.replace(',', '.')) > 0)} onClick={takeTyped}>
                 Take
               </Button>
             </Box>
             {state === 'lost' && (
               <Alert severity="warning" sx={{ mt: 1 }}>
-                The scale fell silent at {now.toFixed(1)} g of this line. Nothing is lost: it goes on when the scale is back, or type what went in.
+                The scale fell silent at {read(`${now.toFixed(1)} g`)} of this line. Nothing is lost: it goes on when the scale is back, or type what went in.
               </Alert>
             )}
             <HandAtScale wanted={wanted} lost={state === 'lost'} />
@@ -182,7 +185,7 @@ export function WeighDialog({ id, bowl: number, onClose, onMessage }: Props) {
         )}
         {'words' in verdict && (
           <Alert severity={verdict.kind === 'kept' ? 'info' : 'warning'} sx={{ mt: 1.5 }}>
-            {verdict.words}
+            {read(verdict.words)}
           </Alert>
         )}
         <Box component="table" sx={{ width: '100%', mt: 2, borderCollapse: 'collapse', '& td, & th': { borderTop: LINE, py: 0.5, fontVariantNumeric: 'tabular-nums' }, '& td + td, & th + th': { textAlign: 'right' }, '& th': { fontWeight: 400, fontSize: '0.8rem', textAlign: 'left' } }}>
@@ -197,9 +200,9 @@ export function WeighDialog({ id, bowl: number, onClose, onMessage }: Props) {
           <tbody>
             {kept.pouring.lines.map((one, i) => (
               <Box component="tr" key={`${one.name}-${i}`} sx={i === at ? { bgcolor: 'action.selected', fontWeight: 600 } : undefined}>
-                <td>{one.name}</td>
-                <td>{one.grams.toFixed(1)}</td>
-                <td>{one.target.toFixed(1)}</td>
+                <td>{read(one.name)}</td>
+                <td>{mass.fixed(one.grams)}</td>
+                <td>{mass.fixed(one.target)}</td>
                 <td>
                   <InBowl line={one.name} value={one.actual} onCorrect={(grams) => log(corrected(kept.pouring, i, grams), { kind: 'corrected', line: i, grams, source: 'typed' })} />
                 </td>
@@ -214,7 +217,7 @@ export function WeighDialog({ id, bowl: number, onClose, onMessage }: Props) {
             </Typography>
             {at < 0 && developerLine >= 0 && (
               <Button color="inherit" variant="outlined" onClick={() => log(thinned(kept.pouring, developerLine, THINNING_G), { kind: 'poured', line: developerLine, grams: THINNING_G, source: 'typed' })}>
-                Thickened: {THINNING_G} g more developer
+                Thickened: {read(`${THINNING_G} g`)} more developer
               </Button>
             )}
           </Box>
@@ -240,19 +243,22 @@ export function WeighDialog({ id, bowl: number, onClose, onMessage }: Props) {
 
 /** What is in of one line; can be put right by hand. */
 function InBowl({ line, value, onCorrect }: { line: string; value: number; onCorrect: (grams: number) => void }) {
+  const { read, field } = useUnits()
+  const { unit, shown, kept, fixed } = field('g')
   const [text, setText] = useState<string>()
   if (text === undefined)
     return (
-      <Button size="small" color="inherit" aria-label={`${line}: ${value.toFixed(1)} g in the bowl, correct it`} onClick={() => setText(String(value))} sx={{ fontVariantNumeric: 'tabular-nums', minHeight: 40 }}>
-        {value.toFixed(1)}
+      <Button size="small" color="inherit" aria-label={read(`${line}: ${value.toFixed(1)} g in the bowl, correct it`)} onClick={() => setText(String(shown(value)))} sx={{ fontVariantNumeric: 'tabular-nums', minHeight: 40 }}>
+        {fixed(value)}
       </Button>
     )
   const commit = () => {
-    const grams = Number(text.replace(',', '.'))
-    if (grams >= 0 && tenth(grams) !== value) onCorrect(tenth(grams))
+    const typed = Number(text.replace(',', '.'))
+    // What was only looked at stays to the tenth of a gram, also where ounces show less of it.
+    if (typed >= 0 && typed !== shown(value) && tenth(kept(typed)) !== value) onCorrect(tenth(kept(typed)))
     setText(undefined)
   }
-  return <TextField size="small" autoFocus value={text} onChange={({ target }) => setText(target.value)} onBlur={commit} onKeyDown={({ key }) => (key === 'Enter' ? commit() : key === 'Escape' && setText(undefined))} slotProps={{ htmlInput: { inputMode: 'decimal', 'aria-label': `${line}, grams in the bowl` } }} sx={{ width: 96 }} />
+  return <TextField size="small" autoFocus value={text} onChange={({ target }) => setText(target.value)} onBlur={commit} onKeyDown={({ key }) => (key === 'Enter' ? commit() : key === 'Escape' && setText(undefined))} slotProps={{ htmlInput: { inputMode: 'decimal', 'aria-label': `${line}, ${unit} in the bowl` } }} sx={{ width: 96 }} />
 }
 
 /** The hand at the simulated scale, which a real one would not need. */

@@ -4,6 +4,7 @@ import ToggleButton from '@mui/material/ToggleButton'
 import ToggleButtonGroup from '@mui/material/ToggleButtonGroup'
 import Typography from '@mui/material/Typography'
 import { useId, type ReactNode } from 'react'
+import { useUnits } from '../hooks/useUnits'
 
 interface Props<T extends string> {
   label: string
@@ -16,6 +17,7 @@ interface Props<T extends string> {
 /** One of a few, all in sight. */
 export function Choice<T extends string>({ label, value, options, onChange, disabled }: Props<T>) {
   const id = useId()
+  const { read } = useUnits()
   return (
     <Box>
       <Typography id={id} variant="caption" color="textSecondary" sx={{ display: 'block', lineHeight: 1.2, mb: '2px' }}>
@@ -32,7 +34,7 @@ export function Choice<T extends string>({ label, value, options, onChange, disa
       >
         {options.map((option) => (
           <ToggleButton key={option.value} value={option.value} aria-label={option.name} sx={{ flex: '1 1 auto', px: 1, lineHeight: 1.15, borderColor: 'divider' }}>
-            {option.label}
+            {typeof option.label === 'string' ? read(option.label) : option.label}
           </ToggleButton>
         ))}
       </ToggleButtonGroup>

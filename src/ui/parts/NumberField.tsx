@@ -5,6 +5,7 @@ import OutlinedInput from '@mui/material/OutlinedInput'
 import Typography from '@mui/material/Typography'
 import { memo, useId, useState, type MouseEvent } from 'react'
 import type { Limit } from '@/core/model'
+import { useUnits } from '../hooks/useUnits'
 
 interface Props {
   label: string
@@ -21,25 +22,37 @@ interface Props {
   layout?: 'stacked' | 'row'
 }
 
-/** A figure with its unit: typed, or stepped by a hand that cannot type. Says at the field what is wrong with an entry. */
-export function NumberField({ label, value, limit, step, onChange, onClear, help, problem, disabled, layout = 'stacked' }: Props) {
+/** A figure with its unit, in the salon's: typed, or stepped by a hand that cannot type. Says at the field what is wrong with an entry. */
+export function NumberField({ label: kept, value, limit, step, onChange, onClear, help, problem, disabled, layout = 'stacked' }: Props) {
   const id = useId()
+  const { read, field } = useUnits()
+  const label = read(kept)
+  const reading = field(limit.unit)
   const [typed, setTyped] = useState<string>()
-  const shown = typed ?? (value === undefined ? '' : String(value))
-  const range = `${limit.min} to ${limit.max} ${limit.unit}`.trim()
+  const shown = typed ?? (value === undefined ? '' : String(reading.shown(value)))
+  const range = `${reading.shown(limit.min)} to ${reading.shown(limit.max)} ${reading.unit}`.trim()
   const wrong = typed !== undefined && !accepts(typed) ? `Enter a number from ${range}.` : problem
 
   function accepts(text: string): boolean {
     if (text.trim() === '') return onClear !== undefined
     const number = Number(text.replace(',', '.'))
-    return Number.isFinite(number) && number >= limit.min && number <= limit.max
+    return Number.isFinite(number) && limited(keptOf(number)) === keptOf(number)
+  }
+
+  /** What is typed, as it is kept; what reads as one of the limits is that limit. */
+  function keptOf(typed: number): number {
+    return [limit.min, limit.max].find((end) => reading.shown(end) === typed) ?? reading.kept(typed)
+  }
+
+  function limited(kept: number): number {
+    return Math.min(limit.max, Math.max(limit.min, kept))
   }
 
   function type(text: string) {
     setTyped(text)
     if (!accepts(text)) return
     if (text.trim() === '') onClear?.()
-    else onChange(Number(text.replace(',', '.')))
+    else onChange(keptOf(Number(text.replace(',', '.'))))
   }
 
   /** A press on either button; they say by how many steps. */
@@ -49,10 +62,11 @@ export function NumberField({ label, value, limit, step, onChange, onClear, help
   }
 
   function stepBy(direction: number) {
-    const base = value ?? (limit.min + limit.max) / 2
-    const next = Math.round((Math.round(base / step) * step + direction * step) * 1000) / 1000
+    const base = reading.shown(value ?? (limit.min + limit.max) / 2)
+    const by = reading.step(step)
+    const next = Math.round((Math.round(base / by) * by + direction * by) * 1000) / 1000
     setTyped(undefined)
-    onChange(Math.min(limit.max, Math.max(limit.min, next)))
+    onChange(limited(keptOf(next)))
   }
 
   return (
@@ -73,7 +87,7 @@ export function NumberField({ label, value, limit, step, onChange, onClear, help
           onBlur={() => accepts(shown) && setTyped(undefined)}
           endAdornment={
             <Typography variant="caption" color="textSecondary" sx={{ pl: 0.5, whiteSpace: 'nowrap' }}>
-              {limit.unit}
+              {reading.unit}
             </Typography>
           }
           inputProps={{ inputMode: 'decimal', 'aria-describedby': `${id}-help`, 'aria-invalid': wrong !== undefined }}
@@ -83,7 +97,7 @@ export function NumberField({ label, value, limit, step, onChange, onClear, help
       </Box>
       </Box>
       <Typography id={`${id}-help`} variant="caption" sx={{ display: 'block', textAlign: layout === 'row' ? 'right' : 'left', minHeight: layout === 'row' ? 0 : undefined }} color={wrong ? 'error' : 'textSecondary'} role={wrong ? 'alert' : undefined}>
-        {wrong ?? help ?? ''}
+        {read(wrong ?? help ?? '')}
       </Typography>
     </Box>
   )

@@ -1,6 +1,7 @@
 'use client'
 import Button from '@mui/material/Button'
 import { memo } from 'react'
+import { useUnits } from '../hooks/useUnits'
 
 interface Props {
   /** What would be taken back and what done again, in words; nothing where there is nothing. */
@@ -22,8 +23,10 @@ export function UndoButtons({ undo, redo, onUndo, onRedo }: Props) {
 
 /** Drawn again only when its own words change: the other's do at every move of a hand. */
 const UndoButton = memo(function UndoButton({ what, label, onClick }: { what: string; label: string | undefined; onClick: () => void }) {
+  const { read } = useUnits()
+  const words = label && `${what}: ${read(label)}`
   return (
-    <Button color="inherit" disabled={!label} title={label && `${what}: ${label}`} aria-label={label ? `${what}: ${label}` : what} onClick={onClick}>
+    <Button color="inherit" disabled={!label} title={words} aria-label={words ?? what} onClick={onClick}>
       {what}
     </Button>
   )

@@ -10,6 +10,7 @@ import { useRef, useState } from 'react'
 import { hairLine } from '../words'
 import { NewClient } from './NewClient'
 import type { ClientSummary } from '@/core/model'
+import { Read } from '../parts'
 import { dateInWords } from '../words'
 
 interface Props {
@@ -69,7 +70,7 @@ export function People({ clients, more, search, writable }: Props) {
               >
                 <Typography sx={{ fontWeight: 600, minWidth: 200 }}>{client.name}</Typography>
                 <Typography color="textSecondary" sx={{ flex: 1, minWidth: 260 }}>
-                  {hairLine(client.hair)}
+                  <Read>{hairLine(client.hair)}</Read>
                 </Typography>
                 <Typography variant="caption" color="textSecondary">
                   {client.plans === 0 ? 'no plan yet' : `${client.plans} plan${client.plans === 1 ? '' : 's'}`}

@@ -11,6 +11,7 @@ import { hexFromLab, labOfHair } from '@/core/colour'
 import { assess } from '@/core/feasibility'
 import { createHead } from '@/core/head'
 import type { OpenCare, OpenConsultation } from '@/core/model'
+import { useUnits } from '../hooks/useUnits'
 import { opening } from '../consultation/store'
 import { LINE } from '../theme'
 import { dateInWords, REACH_WORDS, WORDS } from '../words'
@@ -18,6 +19,7 @@ import { dateInWords, REACH_WORDS, WORDS } from '../words'
 /** How things stand today: the hair as recorded or predicted, what is possible, which checks are due. */
 export function TodayCard({ consultation, care }: { consultation: OpenConsultation; care: OpenCare }) {
   const { latest, client, today } = consultation
+  const { read } = useUnits()
   const { entry } = useMemo(() => opening(consultation), [consultation])
   const verdict = useMemo(() => {
     const head = createHead(consultation.head)
@@ -38,13 +40,13 @@ export function TodayCard({ consultation, care }: { consultation: OpenConsultati
             : `Predicted from ${dateInWords(latest.recordedOn)}${latest.kind === 'done' ? ', when a plan was carried out' : ''}.`
           : 'No consultation yet; this is virgin hair at the level that was entered.'}
       </Typography>
-      <Box role="img" aria-label={`Main strand: ${bands.map(({ fromCm, toCm, level }) => `${fromCm} to ${toCm} cm level ${level}`).join(', ')}`} sx={{ display: 'flex', height: 36, border: LINE, my: 1 }}>
+      <Box role="img" aria-label={read(`Main strand: ${bands.map(({ fromCm, toCm, level }) => `${fromCm} to ${toCm} cm level ${level}`).join(', ')}`)} sx={{ display: 'flex', height: 36, border: LINE, my: 1 }}>
         {bands.map((band) => (
           <Box key={band.fromCm} sx={{ borderRight: LINE }} style={{ width: `${(100 * (band.toCm - band.fromCm)) / length}%`, backgroundColor: hexFromLab(labOfHair(band.level, band.hue, band.strength)) }} />
         ))}
       </Box>
       <Typography variant="body2">
-        {bands.map(({ fromCm, toCm, level }) => `${fromCm}–${toCm} cm level ${level}`).join(' · ')}
+        {read(bands.map(({ fromCm, toCm, level }) => `${fromCm}–${toCm} cm level ${level}`).join(' · '))}
       </Typography>
       {latest && (
         <Box sx={{ mt: 2 }}>
@@ -53,7 +55,7 @@ export function TodayCard({ consultation, care }: { consultation: OpenConsultati
             {verdict.reach !== 'notNow' && `, ${verdict.visits.low === verdict.visits.high ? verdict.visits.low : `${verdict.visits.low}–${verdict.visits.high}`} visit${verdict.visits.high === 1 ? '' : 's'}`}
           </Typography>
           <Typography variant="body2" color="textSecondary">
-            {verdict.reasons[0]?.text}
+            {read(verdict.reasons[0]?.text ?? '')}
           </Typography>
         </Box>
       )}

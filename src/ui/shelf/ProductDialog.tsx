@@ -15,7 +15,7 @@ import { useState } from 'react'
 import { hexFromLab, labOfHair } from '@/core/colour'
 import { BASES, isColour, LIMITS, PRODUCT_KINDS, TONE_HUES, type Base, type CatalogueItem, type Limit, type ProductKind, type ShelfItem, type ToneHue } from '@/core/model'
 import { callApi, problemAt } from '../hooks/api'
-import { Choice, NumberField } from '../parts'
+import { Choice, NumberField, Read } from '../parts'
 import { Swatch } from '../mix/OnHair'
 import { WORDS } from '../words'
 
@@ -84,7 +84,7 @@ export function ProductDialog({ known, onClose, onDone, onRemove }: Props) {
       <DialogContent>
         {error instanceof Error && (
           <Alert severity="error" sx={{ mb: 2 }}>
-            {error.message}
+            <Read>{error.message}</Read>
           </Alert>
         )}
         <Box sx={{ ...grid, pt: 1 }}>

@@ -10,6 +10,7 @@ import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
 import { hexFromLab, labOfHair } from '@/core/colour'
 import type { ShelfItem } from '@/core/model'
+import { useUnits } from '../hooks/useUnits'
 import { callApi } from '../hooks/api'
 import { money } from '../mix/context'
 import { Choice } from '../parts'
@@ -46,6 +47,8 @@ const MOST_ROWS = 200
 /** Products and what is left of them, what booked plans ask for, and what to order. */
 export function ShelfPage({ items, currency, writable }: Props) {
   const router = useRouter()
+  const { read, field } = useUnits()
+  const { unit, shown } = field('g')
   const [search, setSearch] = useState('')
   const [view, setView] = useState<View>('all')
   const [dialog, setDialog] = useState<'import' | 'new' | { edit: string } | { stock: string }>()
@@ -103,10 +106,10 @@ export function ShelfPage({ items, currency, writable }: Props) {
             <thead>
               <tr>
                 <th>Product</th>
-                <th>left, g</th>
-                <th>order below, g</th>
-                <th>today, g</th>
-                <th>this week, g</th>
+                <th>left, {unit}</th>
+                <th>order below, {unit}</th>
+                <th>today, {unit}</th>
+                <th>this week, {unit}</th>
                 <th>first to expire</th>
                 <th>pack</th>
                 <th aria-label="Stock" />
@@ -133,16 +136,16 @@ export function ShelfPage({ items, currency, writable }: Props) {
                     </td>
                     <td>
                       <Box component="span" sx={{ fontWeight: short ? 700 : 400, color: short ? 'warning.main' : undefined }}>
-                        {grams}
+                        {shown(grams)}
                         {short && ' ▾'}
                       </Box>
                     </td>
-                    <td>{item.reorderG}</td>
-                    <td>{todayG || ''}</td>
-                    <td>{weekG || ''}</td>
+                    <td>{shown(item.reorderG)}</td>
+                    <td>{todayG ? shown(todayG) : ''}</td>
+                    <td>{weekG ? shown(weekG) : ''}</td>
                     <td>{lots[0]?.expiresOn ? dateInWords(lots[0].expiresOn) : ''}</td>
                     <td>
-                      {item.pack.grams} g, {money(item.pack.priceMinor, currency)}
+                      {read(`${item.pack.grams} g`)}, {money(item.pack.priceMinor, currency)}
                     </td>
                     <td>
                       {writable && (
@@ -170,7 +173,7 @@ export function ShelfPage({ items, currency, writable }: Props) {
         open={message !== undefined}
         autoHideDuration={6000}
         onClose={() => setMessage(undefined)}
-        message={message?.text}
+        message={message && read(message.text)}
         action={
           message?.undo && (
             <Button size="small" color="inherit" onClick={message.undo}>

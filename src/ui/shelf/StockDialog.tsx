@@ -12,7 +12,7 @@ import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { LIMITS, type ShelfItem, type StockLot } from '@/core/model'
 import { callApi, problemAt } from '../hooks/api'
-import { NumberField } from '../parts'
+import { NumberField, Read } from '../parts'
 import { LINE } from '../theme'
 import { dateInWords } from '../words'
 
@@ -37,10 +37,10 @@ export function StockDialog({ known: { item, lots, grams }, onClose, onDone }: {
   return (
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="stock-title">
       <DialogTitle id="stock-title">
-        {item.name}: {grams} g
+        <Read>{`${item.name}: ${grams} g`}</Read>
       </DialogTitle>
       <DialogContent>
-        {error instanceof Error && <Alert severity="error">{error.message}</Alert>}
+        {error instanceof Error && <Alert severity="error"><Read>{error.message}</Read></Alert>}
         <Typography component="h2" sx={{ fontWeight: 600, mb: 0.5 }}>
           On the shelf
         </Typography>

@@ -8,11 +8,14 @@ import { useColorScheme } from '@mui/material/styles'
 import Link from 'next/link'
 import { usePathname, useRouter } from 'next/navigation'
 import { useState, type ReactNode } from 'react'
+import type { ReadingUnits } from '@/core/units'
 import { callApi } from '../hooks/api'
+import { UnitsProvider } from '../hooks/useUnits'
 import { LINE } from '../theme'
+import { UnitsDialog } from './UnitsDialog'
 
 interface Props {
-  member: { name: string; role: string }
+  member: { name: string; role: string; units: ReadingUnits }
   children: ReactNode
 }
 
@@ -21,43 +24,45 @@ export function Shell({ member, children }: Props) {
   const path = usePathname()
   const plan = /^\/plans\/[^/]+/.exec(path)?.[0]
   return (
-    <Box sx={{ display: 'flex', minHeight: '100dvh', flexDirection: { xs: 'column-reverse', sm: 'row' } }}>
-      <Box
-        component="nav"
-        aria-label="Falto"
-        sx={{
-          width: { xs: '100%', sm: 72 },
-          position: 'sticky',
-          bottom: { xs: 0, sm: 'auto' },
-          top: { sm: 0 },
-          height: { sm: '100dvh' },
-          zIndex: 2,
-          display: 'flex',
-          flexDirection: { xs: 'row', sm: 'column' },
-          alignItems: 'center',
-          gap: 0.5,
-          p: { xs: 0.5, sm: 1 },
-          bgcolor: 'background.paper',
-          borderRight: { sm: LINE },
-          borderTop: { xs: LINE, sm: 'none' },
-        }}
-      >
-        <Typography aria-hidden sx={{ fontWeight: 700, fontSize: '1.05rem', py: 1, display: { xs: 'none', sm: 'block' } }}>
-          Falto
-        </Typography>
-        <RailLink href="/day" label="Day" here={path === '/day'} />
-        <RailLink href="/people" label="People" here={path.startsWith('/people')} />
-        {plan && <RailLink href={plan} label="Map" here={path === plan} />}
-        {plan && <RailLink href={`${plan}/mix`} label="Mix" here={path === `${plan}/mix`} />}
-        {plan && <RailLink href={`${plan}/clock`} label="Clock" here={path === `${plan}/clock`} />}
-        <RailLink href="/shelf" label="Shelf" here={path.startsWith('/shelf')} />
-        <Box sx={{ flex: 1 }} />
-        <Account member={member} />
+    <UnitsProvider units={member.units}>
+      <Box sx={{ display: 'flex', minHeight: '100dvh', flexDirection: { xs: 'column-reverse', sm: 'row' } }}>
+        <Box
+          component="nav"
+          aria-label="Falto"
+          sx={{
+            width: { xs: '100%', sm: 72 },
+            position: 'sticky',
+            bottom: { xs: 0, sm: 'auto' },
+            top: { sm: 0 },
+            height: { sm: '100dvh' },
+            zIndex: 2,
+            display: 'flex',
+            flexDirection: { xs: 'row', sm: 'column' },
+            alignItems: 'center',
+            gap: 0.5,
+            p: { xs: 0.5, sm: 1 },
+            bgcolor: 'background.paper',
+            borderRight: { sm: LINE },
+            borderTop: { xs: LINE, sm: 'none' },
+          }}
+        >
+          <Typography aria-hidden sx={{ fontWeight: 700, fontSize: '1.05rem', py: 1, display: { xs: 'none', sm: 'block' } }}>
+            Falto
+          </Typography>
+          <RailLink href="/day" label="Day" here={path === '/day'} />
+          <RailLink href="/people" label="People" here={path.startsWith('/people')} />
+          {plan && <RailLink href={plan} label="Map" here={path === plan} />}
+          {plan && <RailLink href={`${plan}/mix`} label="Mix" here={path === `${plan}/mix`} />}
+          {plan && <RailLink href={`${plan}/clock`} label="Clock" here={path === `${plan}/clock`} />}
+          <RailLink href="/shelf" label="Shelf" here={path.startsWith('/shelf')} />
+          <Box sx={{ flex: 1 }} />
+          <Account member={member} />
+        </Box>
+        <Box component="main" sx={{ flex: 1, minWidth: 0 }}>
+          {children}
+        </Box>
       </Box>
-      <Box component="main" sx={{ flex: 1, minWidth: 0 }}>
-        {children}
-      </Box>
-    </Box>
+    </UnitsProvider>
   )
 }
 
@@ -77,6 +82,7 @@ function RailLink({ href, label, here }: { href: string; label: string; here: bo
 
 function Account({ member: { name, role } }: Pick<Props, 'member'>) {
   const [anchor, setAnchor] = useState<HTMLElement | null>(null)
+  const [choosing, setChoosing] = useState(false)
   const { mode, setMode } = useColorScheme()
   const router = useRouter()
   async function signOut() {
@@ -107,8 +113,19 @@ function Account({ member: { name, role } }: Pick<Props, 'member'>) {
           </Typography>
         </Box>
         <MenuItem onClick={() => setMode(mode === 'dark' ? 'light' : 'dark')}>{mode === 'dark' ? 'Light surround' : 'Dark surround'}</MenuItem>
+        {role === 'owner' && (
+          <MenuItem
+            onClick={() => {
+              setAnchor(null)
+              setChoosing(true)
+            }}
+          >
+            Units of the salon
+          </MenuItem>
+        )}
         <MenuItem onClick={() => void signOut()}>Sign out</MenuItem>
       </Menu>
+      {choosing && <UnitsDialog onClose={() => setChoosing(false)} />}
     </>
   )
 }

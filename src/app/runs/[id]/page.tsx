@@ -1,6 +1,7 @@
 import { may } from '@/server/auth'
 import { openRun } from '@/server/runs'
 import { Chair } from '@/ui/chair'
+import { UnitsProvider } from '@/ui/hooks/useUnits'
 import { memberFor, readFor } from '../../signedInPage'
 
 export const metadata = { title: 'Chair · Falto' }
@@ -9,5 +10,9 @@ export default async function RunPage({ params }: { params: Promise<{ id: string
   const { id } = await params
   const member = await memberFor(`/runs/${id}`)
   const open = await readFor(openRun(member, id))
-  return <Chair key={id} open={open} permissions={{ tell: may(member, 'mix'), record: may(member, 'write') }} />
+  return (
+    <UnitsProvider units={member.units}>
+      <Chair key={id} open={open} permissions={{ tell: may(member, 'mix'), record: may(member, 'write') }} />
+    </UnitsProvider>
+  )
 }

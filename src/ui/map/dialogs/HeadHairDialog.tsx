@@ -10,7 +10,7 @@ import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import type { HairState, HeadMeasures } from '@/core/model'
 import { callApi } from '../../hooks/api'
-import { HairFields, HeadFields } from '../../parts'
+import { HairFields, HeadFields, Read } from '../../parts'
 import { usePlan, usePlanStore } from '../context'
 
 /** The head and hair this plan is computed for. Figures follow at once; a head that cannot be is said at the field. */
@@ -40,7 +40,7 @@ export function HeadHairDialog({ clientId, onClose }: { clientId: string; onClos
       <DialogContent>
         <Stack spacing={2} sx={{ pt: 1 }}>
           {problem && <Alert severity="error">{problem}</Alert>}
-          {problems.length > 0 && <Alert severity="warning">The figures stand still until this is mended: {problems[0]!.message}</Alert>}
+          {problems.length > 0 && <Alert severity="warning">The figures stand still until this is mended: <Read>{problems[0]!.message}</Read></Alert>}
           <HeadFields head={head} disabled={!permissions.write} problemAt={problemAt} onChange={(next) => store.edit('Head measures', 'head', (draft) => void (draft.head = next))} />
           <HairFields hair={hair} disabled={!permissions.write} problemAt={problemAt} onChange={(next) => store.edit('Hair', 'hair', (draft) => void (draft.hair = next))} />
           <Typography variant="caption" color="textSecondary">

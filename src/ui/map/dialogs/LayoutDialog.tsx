@@ -12,7 +12,7 @@ import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { circleRadiusFor, createLayout, LayoutParameterError, partOffsetFor, TEMPLATE_PARAMETERS } from '@/core/layout'
 import { LAYOUT_TEMPLATES, LIMITS, type HairState, type LayoutParameters, type LayoutTemplate } from '@/core/model'
-import { Choice, NumberField } from '../../parts'
+import { Choice, NumberField, Read } from '../../parts'
 import { WORDS } from '../../words'
 import { editStage, stageOf, usePlan, usePlanStore } from '../context'
 import { relay } from '../relay'
@@ -57,7 +57,7 @@ export function LayoutDialog({ onClose }: { onClose: () => void }) {
         <Stack spacing={2} sx={{ pt: 1 }}>
           <Choice label="Layout" value={template} options={LAYOUT_TEMPLATES.map((value) => ({ value, label: WORDS.template[value] }))} onChange={choose} />
           <Typography color="textSecondary">{WORDS.templateHelp[template]}</Typography>
-          {problem && <Alert severity="warning">{problem.message}</Alert>}
+          {problem && <Alert severity="warning"><Read>{problem.message}</Read></Alert>}
           {TEMPLATE_PARAMETERS[template].map((key) =>
             key === 'separateNape' ? (
               <FormControlLabel

@@ -20,6 +20,7 @@ import { v7 as newId } from 'uuid'
 import { COUNTS, type Placement, type Variant } from '@/core/model'
 import type { PlanFigures } from '@/core/pipeline'
 import type { PlanWorker } from '@/workers/plan.worker'
+import { Read } from '../../parts'
 import { differences } from '../../differences'
 import { WORDS } from '../../words'
 import { usePlan, usePlanStore } from '../context'
@@ -137,10 +138,10 @@ export function VariantsDialog({ worker, onClose }: Props) {
                         {label}
                       </TableCell>
                       <TableCell align="right" sx={{ fontWeight: one === two ? 400 : 700 }}>
-                        {one}
+                        <Read>{one}</Read>
                       </TableCell>
                       <TableCell align="right" sx={{ fontWeight: one === two ? 400 : 700 }}>
-                        {two}
+                        <Read>{two}</Read>
                       </TableCell>
                     </TableRow>
                   ))}
@@ -150,7 +151,7 @@ export function VariantsDialog({ worker, onClose }: Props) {
                 <Typography variant="h3">What differs</Typography>
                 {zoneDifferences(active, other).map((line) => (
                   <Typography key={line} variant="body2">
-                    {line}
+                    <Read>{line}</Read>
                   </Typography>
                 ))}
               </Box>
@@ -208,14 +209,45 @@ function zoneDifferences(one: Variant, two: Variant): string[] {
       const twin = against.zones.find(({ role }) => role === zone.role)
       if (!twin) return [`${zone.name} is only in ${one.name}.`]
       const paths = [...new Set(differences(twin.placement, zone.placement).map(({ path }) => path.slice(0, path[0] === 'take' ? 2 : 1).join('.')))]
-      return paths.length > 0 ? [`${zone.name}: ${paths.map((path) => `${path} ${shown(twin.placement, path)} → ${shown(zone.placement, path)}`).join(', ')}`] : []
+      return paths.length > 0 ? [`${zone.name}: ${paths.map((path) => `${SET[path]?.name ?? path} ${shown(twin.placement, path)} → ${shown(zone.placement, path)}`).join(', ')}`] : []
     })
   })
   const more = two.stages.slice(one.stages.length).map(({ name }) => `${name} is only in ${two.name}.`)
   return lines.length + more.length > 0 ? [...lines, ...more] : ['Nothing: they are alike.']
 }
 
+/** What is set for a zone, by its place in the placement. */
+const SET: Readonly<Record<string, { name: string; words?: Record<string, string>; unit?: string }>> = {
+  direction: { name: 'partings', words: WORDS.direction },
+  angleDeg: { name: 'slope', unit: '°' },
+  subsectionMm: { name: 'subsection', unit: 'mm' },
+  rowGapMm: { name: 'row gap', unit: 'mm' },
+  bricklay: { name: 'bricklaid', words: { true: 'yes', false: 'no' } },
+  'take.kind': { name: 'taken', words: WORDS.take },
+  'take.stitchMm': { name: 'stitch', unit: 'mm' },
+  'take.stitchGapMm': { name: 'gap between stitches', unit: 'mm' },
+  'take.depthShare': { name: 'depth of the stitch' },
+  'take.bandCm': { name: 'new growth', unit: 'cm' },
+  'take.shape': { name: 'shape', words: WORDS.shape },
+  'take.saturation': { name: 'saturation' },
+  'take.faceLiftCm': { name: 'higher towards the face by', unit: 'cm' },
+  sequence: { name: 'row rhythm' },
+  startCm: { name: 'start from the scalp', unit: 'cm' },
+  rowOrder: { name: 'rows', words: WORDS.rowOrder },
+  cover: { name: 'cover', words: WORDS.cover },
+  dropout: { name: 'what is not picked up' },
+  ramps: { name: 'ramps' },
+  panel: { name: 'hairline panel' },
+  select: { name: 'which hair', words: WORDS.select },
+  bufferCm: { name: 'buffer to a nearer product', unit: 'cm' },
+  stopBeforeEndsCm: { name: 'stop before the ends', unit: 'cm' },
+}
+
 function shown(placement: Placement, path: string): string {
   const value = path.split('.').reduce<unknown>((at, key) => (at as Record<string, unknown> | undefined)?.[key], placement)
-  return Array.isArray(value) && value.every((one) => typeof one === 'string') ? value.join(' ') || 'left alone' : value === undefined ? '–' : typeof value === 'object' ? 'set' : String(value)
+  if (value === undefined) return '–'
+  if (Array.isArray(value) && value.every((one) => typeof one === 'string')) return value.join(' ') || 'left alone'
+  if (typeof value === 'object') return 'set'
+  const { words, unit = '' } = SET[path] ?? {}
+  return words?.[String(value)]?.toLowerCase() ?? `${String(value)} ${unit}`.trim()
 }

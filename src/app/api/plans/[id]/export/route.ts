@@ -8,7 +8,7 @@ export const GET = signedIn<{ id: string }>(async (member, request, { id }) => {
   const kind = (new URL(request.url).searchParams.get('as') ?? 'json') as DocumentKind
   if (!DOCUMENTS.includes(kind)) throw new AppError(422, 'invalid', `A plan can be had as ${DOCUMENTS.join(', ')}.`)
   const { document } = await findPlan(member, id)
-  const { type, body } = await documentOf(document, kind)
+  const { type, body } = await documentOf(document, kind, member.units)
   const name = document.name.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '') || 'plan'
   const ending = ENDINGS[kind]
   return new Response(body, { headers: { 'content-type': type, 'content-disposition': `${kind === 'cards' ? 'inline' : 'attachment'}; filename="plan.${ending}"; filename*=UTF-8''${encodeURIComponent(name)}.${ending}` } })

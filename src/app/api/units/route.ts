@@ -1,0 +1,6 @@
+import { ReadingUnitsDto } from '@/server/dto'
+import { readEntry, signedIn } from '@/server/http'
+import { saveUnits } from '@/server/units'
+
+export const GET = signedIn(async ({ units }) => units)
+export const PUT = signedIn(async (member, request) => saveUnits(member, await readEntry(request, ReadingUnitsDto)))

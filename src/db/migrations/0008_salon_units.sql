@@ -1,0 +1,1 @@
+ALTER TABLE "salon" ADD COLUMN "units" jsonb DEFAULT '{"mass":"g","length":"cm","developer":"vol","clock":"24"}'::jsonb NOT NULL;
