@@ -46,6 +46,7 @@ const QUANTITY = new RegExp(`(?<![\\w.])(${FIGURE})((?:(?:–| to | of | → )${
  */
 export function readIn(units: ReadingUnits, text: string): string {
   const readings = readingOf(units)
+  if (Object.keys(readings).length === 0) return text
   return text.replace(QUANTITY, (whole, first: string, more: string, unit: string, low?: string, high?: string) => {
     const reading = readings[unit]
     if (!reading) return whole

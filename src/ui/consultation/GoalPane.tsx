@@ -24,7 +24,7 @@ import {
   type Target,
   type Wear,
 } from '@/core/model'
-import { Choice, NumberField } from '../parts'
+import { Choice, NumberField, Read } from '../parts'
 import { LINE } from '../theme'
 import { optionsOf, WORDS } from '../words'
 import { useConsultation, useEntry } from './context'
@@ -125,7 +125,7 @@ export function GoalPane() {
             <Box>
               <Choice label="School on developer strength" value={goal.school} options={optionsOf(SCHOOLS, WORDS.school)} disabled={off} onChange={(school) => set(WORDS.school[school], { school })} />
               <Typography variant="caption" color="textSecondary">
-                {SCHOOL_MEANS[goal.school].words}
+                <Read>{SCHOOL_MEANS[goal.school].words}</Read>
               </Typography>
             </Box>
             <NumberField label="Wants to be lighter again in" value={goal.lighterInMonths} limit={LIMITS.lighterInMonths} step={1} help="Empty: no such plan." disabled={off} onChange={(lighterInMonths) => set(`Lighter in ${lighterInMonths} months`, { lighterInMonths })} onClear={() => set('No lighter plan', { lighterInMonths: undefined })} />

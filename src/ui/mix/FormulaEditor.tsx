@@ -11,7 +11,7 @@ import { hexFromLab, labOfHair } from '@/core/colour'
 import { gramsOfParts, recipeOf, shadowRootLevel, wantsCompanion } from '@/core/formula'
 import { stageKindOf } from '@/core/mixing'
 import { COUNTS, isColour, isCompanion, LIMITS, SHADE_UNITS, TONES, type CatalogueItem, type FaltoPlan, type Formula, type FormulaShade, type Product } from '@/core/model'
-import { percentFromVolume, tenth } from '@/core/units'
+import { percentFromVolume, tenth, type ReadingUnits } from '@/core/units'
 import { useUnits } from '../hooks/useUnits'
 import { freeLetter } from '../formulaLetters'
 import { usePlan, usePlanStore } from '../map/context'
@@ -28,6 +28,7 @@ export function FormulaEditor({ id, onSuggest }: { id: string; onSuggest: () => 
   const products = usePlan((state) => state.document.products)
   const several = usePlan((state) => state.document.formulas.length > 1)
   const used = usePlan((state) => state.document.variants.some(({ stages }) => stages.some(({ zones }) => zones.some(({ placement }) => placement.sequence.includes(id) || placement.dropout?.formulaId === id))))
+  const { units } = useUnits()
   const readOnly = !permissions.write
   const leading = products.find((product) => product.id === formula.productId)!
   const recipe = recipeOf(formula, products)
@@ -51,7 +52,7 @@ export function FormulaEditor({ id, onSuggest }: { id: string; onSuggest: () => 
       )}
       <Box sx={{ display: 'grid', gap: 2, gridTemplateColumns: 'repeat(auto-fit, minmax(220px, 1fr))', alignItems: 'start' }}>
         {formula.ratio > 0 && (
-          <NumberField label="Developer" value={formula.developerVol} limit={LIMITS.developerVol} step={1} disabled={readOnly} help={blendWords(recipe.blend, formula.developerVol)} problem={recipe.blendProblem} onChange={(developerVol) => set('developer', { developerVol })} />
+          <NumberField label="Developer" value={formula.developerVol} limit={LIMITS.developerVol} step={1} disabled={readOnly} help={blendWords(recipe.blend, formula.developerVol, units.developer)} problem={recipe.blendProblem} onChange={(developerVol) => set('developer', { developerVol })} />
         )}
         <Ratio formula={formula} leading={leading} readOnly={readOnly} peroxide={recipe.peroxidePercent} onRatio={(ratio) => set('ratio', { ratio })} />
         {formula.ratio > 0 && (
@@ -75,10 +76,11 @@ export function FormulaEditor({ id, onSuggest }: { id: string; onSuggest: () => 
   )
 }
 
-const blendWords = (blend: ReturnType<typeof recipeOf>['blend'], vol: number): string => {
-  const percent = `${tenth(percentFromVolume(vol))} %`
-  if (blend.length < 2) return percent
-  return `${percent}: ${blend.map(({ vol: strength, share }) => `${Math.round(100 * share)} % of ${strength} vol`).join(' + ')}`
+/** A strength in the unit that the salon does not read it in, and what it is blended from. */
+const blendWords = (blend: ReturnType<typeof recipeOf>['blend'], vol: number, developer: ReadingUnits['developer']): string => {
+  const other = developer === '%' ? `${tenth(vol)} volume` : `${tenth(percentFromVolume(vol))} %`
+  if (blend.length < 2) return other
+  return `${other}: ${blend.map(({ vol: strength, share }) => `${Math.round(100 * share)} % of ${strength} vol`).join(' + ')}`
 }
 
 /** The ratios a label allows, in words of how the mix feels; any other one by figure. */

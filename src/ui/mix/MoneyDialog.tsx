@@ -17,7 +17,7 @@ import type { Bill } from '@/core/money'
 import { billFor } from '@/core/money'
 import { callApi, problemAt } from '../hooks/api'
 import { usePlan, usePlanStore } from '../map/context'
-import { NumberField } from '../parts'
+import { NumberField, Read } from '../parts'
 import { INK, LINE } from '../theme'
 import { money } from './context'
 
@@ -91,7 +91,9 @@ function BillTable({ bills, currency }: { bills: [string, Bill][]; currency: str
   const [[, first]] = bills as [[string, Bill], ...[string, Bill][]]
   const row = (label: string, of: (bill: Bill) => number, strong = false) => (
     <Box component="tr" key={label} sx={strong ? { fontWeight: 600, '& td': { borderTop: LINE } } : undefined}>
-      <td>{label}</td>
+      <td>
+        <Read>{label}</Read>
+      </td>
       {bills.map(([name, bill]) => (
         <td key={name}>{money(of(bill), currency)}</td>
       ))}

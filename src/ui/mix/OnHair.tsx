@@ -43,7 +43,7 @@ export function OnHair({ id }: { id: string }) {
           return (
             <Box key={surface.name} sx={{ display: 'flex', gap: 1.5, alignItems: 'center', py: 0.75, borderTop: LINE, flexWrap: 'wrap' }}>
               <Typography sx={{ flex: '1 1 190px', minWidth: 0 }}>
-                {surface.name}
+                <Read>{surface.name}</Read>
                 {surface.white > 0.02 && `, ${Math.round(100 * surface.white)} % white`}
               </Typography>
               <Swatch hex={hexFromLab(before)} words={`level ${tenth(surface.level)}`} />

@@ -97,7 +97,7 @@ export function SuggestDialog({ id, goal, onClose }: { id: string; goal: Goal | 
         )}
         {view.surfaces.length === 1 && (
           <Typography color="textSecondary" sx={{ mt: 1 }}>
-            Judged on: {view.surfaces[0]!.name}
+            Judged on: <Read>{view.surfaces[0]!.name}</Read>
           </Typography>
         )}
         <Box sx={{ minHeight: 300, mt: 1.5 }} aria-busy={searching}>

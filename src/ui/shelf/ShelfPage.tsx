@@ -127,7 +127,7 @@ export function ShelfPage({ items, currency, writable }: Props) {
                           {item.shade && <rect x={1} y={1} width={20} height={20} rx={3} fill={hexFromLab(item.shade.swatch ?? labOfHair(item.shade.level, item.shade.hue, item.shade.strength))} stroke={INK.faint} />}
                         </svg>
                         <Button color="inherit" disabled={!writable} onClick={() => setDialog({ edit: item.id })} sx={{ textAlign: 'left', justifyContent: 'flex-start', px: 0.5, '&.Mui-disabled': { color: 'text.primary' } }}>
-                          {item.name}
+                          {read(item.name)}
                         </Button>
                         <Typography variant="caption" color="textSecondary">
                           {WORDS.product[item.kind]}
@@ -149,7 +149,7 @@ export function ShelfPage({ items, currency, writable }: Props) {
                     </td>
                     <td>
                       {writable && (
-                        <Button color="inherit" aria-label={`Stock of ${item.name}`} onClick={() => setDialog({ stock: item.id })}>
+                        <Button color="inherit" aria-label={read(`Stock of ${item.name}`)} onClick={() => setDialog({ stock: item.id })}>
                           Stock
                         </Button>
                       )}

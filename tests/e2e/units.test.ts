@@ -1,0 +1,111 @@
+import type { Page } from 'puppeteer-core'
+import { v7 as newId } from 'uuid'
+import type { FaltoPlan } from '@/core/model'
+import { AS_KEPT } from '@/core/units'
+import { deviceOf, exported, ONE_CALL, servicePlanOf, type Device } from '../support/server'
+import { clean, press, saved, totalsContain, url, windows, zone } from './browser'
+
+jest.setTimeout(180_000)
+
+const { open } = windows()
+let oriel: Device
+let tove: Device
+let planId: string
+let clientId: string
+beforeAll(async () => {
+  ;[oriel, tove] = (await Promise.all(['oriel', 'tove'].map(deviceOf))) as [Device, Device]
+  await oriel.call('PUT', '/api/units', AS_KEPT)
+  planId = await servicePlanOf(oriel, 'Units', 'scalpToTip')
+  clientId = ((await oriel.call('GET', `/api/plans/${planId}`)).body['client'] as { id: string }).id
+})
+// The other tests read the demo salon in the units it began with.
+afterAll(() => oriel.call('PUT', '/api/units', AS_KEPT))
+
+/** Every figure that is still in a unit that this salon does not read, on screen or for a screen reader. */
+const asKept = (page: Page) =>
+  page.evaluate(() => {
+    const said = [document.body.innerText, ...[...document.querySelectorAll('[aria-label], [aria-valuetext], [title]')].flatMap((element) => ['aria-label', 'aria-valuetext', 'title'].map((name) => element.getAttribute(name) ?? ''))]
+    const kept = /.{0,30}(\d ?(cm²|cm|mm|ml|g|vol)(?![\w²/])|, g$|\b(1[3-9]|2[0-3]):[0-5]\d\b).{0,20}/gm
+    return [...new Set(said.flatMap((text) => text.match(kept) ?? []))]
+  })
+
+it('an owner sets the units of the salon, and nothing is read in others from then on', async () => {
+  const page = await open(oriel)
+  await page.goto(url(`/plans/${planId}`))
+  await totalsContain(page, ' g')
+  await page.locator('::-p-aria([name="Oriel Castellane, owner: account"])').click()
+  await page.locator('[role="menuitem"]::-p-text(Units of the salon)').click()
+  for (const name of ['Ounces', 'Inches', 'Per cent', '12 hours']) await press(page, name)
+  await page.waitForFunction(() => document.querySelector('[aria-label="Example"]')?.textContent === 'Formula A: 4.16 oz (2.93–5.89) with 6 %, row gap 0.24 in, foils 9.45–11.8 in long, done by 2:30 pm.')
+  await clean(page)
+  await press(page, 'Save')
+  await totalsContain(page, ' oz')
+  await zone(page, 'Front left')
+  expect(await asKept(page)).toEqual([])
+  for (const total of ['Formula A', 'foils', 'How it will look', 'cautions and notes']) {
+    await page.locator(`[aria-label="Totals"] button[aria-label*="${total}"]`).click()
+    await page.waitForSelector('[role="dialog"]')
+    expect(await asKept(page)).toEqual([])
+  }
+})
+
+it('what is typed in the salon’s units is kept in ours, and undo says it in the salon’s', async () => {
+  await oriel.call('PUT', '/api/units', { mass: 'oz', length: 'in', developer: '%', clock: '12' })
+  const page = await open(oriel)
+  await page.goto(url(`/plans/${planId}`))
+  await totalsContain(page, ' oz')
+  await zone(page, 'Front left')
+  const field = page.locator('::-p-aria([name="Row gap"][role="textbox"])')
+  await field.fill('0.5')
+  await page.waitForFunction(() => document.querySelector('button[aria-label^="Undo: Row gap"]')?.getAttribute('aria-label')?.includes('→ 0.50 in'))
+  await saved(page)
+  const gapOf = ({ variants }: FaltoPlan) => variants[0]!.stages.flatMap(({ zones }) => zones).find(({ name }) => name === 'Front left')!.placement.rowGapMm
+  expect(gapOf(await exported(oriel, planId))).toBe(12.7)
+  await field.fill('9')
+  await page.waitForSelector('::-p-text(Enter a number from 0 to 1.57 in)')
+  expect(gapOf(await exported(oriel, planId))).toBe(12.7)
+})
+
+it('every page and the paper read so, for everybody in the salon', async () => {
+  const units = { mass: 'oz', length: 'in', developer: '%', clock: '12' }
+  expect((await tove.call('PUT', '/api/units', units)).status).toBe(403)
+  expect((await oriel.call('PUT', '/api/units', { ...units, mass: 'stone' })).status).toBe(422)
+  await oriel.call('PUT', '/api/units', units)
+  expect((await tove.call('GET', '/api/units')).body).toEqual(units)
+  const on = '2032-03-04'
+  await oriel.call('PUT', `/api/plans/${planId}/booking`, { on, arrives: 13 * 60 })
+  const page = await open(oriel)
+  const reads = async (path: string, ready: string) => {
+    await page.goto(url(path))
+    await page.waitForSelector(ready)
+    expect({ path, asKept: await asKept(page) }).toEqual({ path, asKept: [] })
+  }
+  await reads('/people', 'main ul')
+  await reads(`/people/${clientId}`, '#today')
+  await reads(`/people/${clientId}/consultation`, '[aria-label^="Strand of"]')
+  for (const tab of await page.$$('[role="tab"]')) {
+    await tab.click()
+    expect(await asKept(page)).toEqual([])
+  }
+  await reads(`/plans/${planId}/mix`, '[aria-label="Bowl 1"]')
+  await page.locator('button[aria-label="Weigh bowl 1"]').click()
+  await page.waitForSelector('[role="dialog"] table')
+  expect(await asKept(page)).toEqual([])
+  await reads(`/plans/${planId}/clock`, '[aria-label="Compared"][aria-busy="false"]')
+  await reads(`/day?on=${on}`, 'main [role="status"]')
+  await reads('/shelf', 'table')
+  const sheet = await (await fetch(url(`/api/plans/${planId}/export?as=svg`), { headers: { cookie: oriel.cookie, ...ONE_CALL } })).text()
+  expect(sheet).toMatch(/\d oz \([\d.]+–[\d.]+\)/)
+  expect(sheet).not.toMatch(/\d (g|cm|vol)\b/)
+})
+
+it('at the chair too', async () => {
+  await oriel.call('PUT', '/api/units', { mass: 'oz', length: 'in', developer: '%', clock: '12' })
+  const id = newId()
+  expect((await oriel.call('POST', `/api/plans/${planId}/runs`, { id, helping: ['assistant'] })).status).toBe(200)
+  const page = await open(tove, { width: 1024, height: 768 })
+  await page.goto(url(`/runs/${id}`))
+  await page.waitForSelector('[aria-label="Next step"]')
+  expect(await page.$eval('header', ({ textContent }) => textContent)).toMatch(/done at \d{1,2}:\d\d [ap]m/)
+  expect(await asKept(page)).toEqual([])
+})
