@@ -58,7 +58,8 @@ export function readIn(units: ReadingUnits, text: string): string {
 /** Fewer places the larger it is; what is written to fixed places stays so, in columns that must not jump. */
 function turn({ factor, decimals }: Reading, figure: string): string {
   const value = Number(figure.replace('−', '-')) * factor
-  const places = Math.max(0, decimals - Math.max(0, Math.floor(Math.log10(Math.abs(value) || 1))))
+  const whole = Math.trunc(Math.abs(Number(value.toFixed(decimals))))
+  const places = Math.max(0, decimals + 1 - String(whole).length)
   const turned = value.toFixed(places)
   return (figure.includes('.') ? turned : String(Number(turned))).replace('-', '−')
 }
