@@ -68,6 +68,8 @@ const CASES: Record<string, [yes: FaltoPlan, no: FaltoPlan]> = {
   'no-tone-after-light': [make({}), make({}, stage('gloss', { sequence: ['D'] }))],
   'face-frame-swallowed': [make({}, stage('shadowRoot', { take: { ...planWith().variants[0]!.stages[0]!.zones[0]!.placement.take, kind: 'onScalp', bandCm: 4 }, sequence: ['D'] })), make({}, stage('shadowRoot', { take: { ...planWith().variants[0]!.stages[0]!.zones[0]!.placement.take, kind: 'onScalp', bandCm: 1 }, sequence: ['D'] }))],
   'gloss-along-foils': [make({}, stage('shadowRoot', { sequence: ['D'] })), make({}, stage('shadowRoot', { sequence: ['D'], direction: 'vertical' }))],
+  'against-the-haircut': [make({ ...hair({ cutLine: 'graduatedForward' }), placement: { direction: 'diagonalBack' } }), make({ ...hair({ cutLine: 'graduatedForward' }), placement: { direction: 'diagonalForward' } })],
+  'fuller-side-first': [make(hair({ part: 'right' })), make(hair({ part: 'left' }))],
   'hairline-before-back': [make({ template: 'onScalpSections', placement: scalp }, (plan) => void plan.variants[0]!.stages[0]!.order.reverse()), make({ template: 'onScalpSections', placement: scalp })],
   'back-before-front': [make({}), make({}, (plan) => void plan.variants[0]!.stages[0]!.order.reverse())],
   'strong-developer': [make({}, formula('A', { developerVol: 30 })), make({})],

@@ -1,4 +1,6 @@
 import type { Look } from '../appearance'
+import { haircutParting, partX } from '../hair'
+import { sideBegun } from '../layout'
 import { isLightener, type Advice, type AdviceSchool, type FaltoPlan, type Formula, type Placement, type Product, type Stage, type Zone } from '../model'
 import { isStitched } from '../placement'
 import type { ComputedStages, ZoneResult } from '../result'
@@ -67,6 +69,7 @@ const foiled = ({ result }: Worked): boolean => result.placement.pieces.some(({ 
 const onScalp = (one: Worked): boolean => placementOf(one).take.kind === 'onScalp'
 const coarseness = (one: Worked): number => placementOf(one).take.stitchMm
 const colours = ({ used }: Worked): boolean => used.some(({ product }) => product.kind === 'permanentColour')
+const slanting = (one: Worked): boolean => placementOf(one).direction === 'diagonalBack' || placementOf(one).direction === 'diagonalForward'
 const glosses = ({ used }: Worked): boolean => used.some(({ product }) => product.kind === 'gloss')
 const formulasUsed = ({ worked }: Ground) => [...new Map(worked.flatMap(({ used }) => used).map((one) => [one.formula.id, one])).values()]
 const wants = (formulas: readonly { formula: Formula; product: Product }[], test: (one: { formula: Formula; product: Product }) => boolean): string | undefined => {
@@ -158,7 +161,18 @@ export const RULES: readonly Rule[] = [
   rule('no-tone-after-light', ({ worked, stages }) => (worked.some(({ lightens }) => lightens) && !stages.some(({ kind }) => kind === 'gloss' || kind === 'melt' || kind === 'shadowRoot') ? { text: 'Nothing tones what was lightened. Lifted hair shows its warmth until a gloss calms it.' } : undefined)),
   zoneRule('face-frame-swallowed', (one) => one.stage.kind === 'shadowRoot' && isFront(one) && placementOf(one).take.bandCm > 1.5, { text: 'A shadow root deeper than 1.5 cm in front swallows the face frame. Only tap it there.', suggestion: { label: 'Tap: 1 cm', set: ({ take }) => ({ take: { ...take, bandCm: 1 } }) } }),
   zoneRule('gloss-along-foils', (one, { worked }) => glosses(one) && one.stage.kind !== 'lighten' && worked.some((other) => other.lightens && other.zone.role === one.zone.role && placementOf(other).direction === placementOf(one).direction && placementOf(one).direction === 'horizontal' && foiled(other)) && one.stage.kind === 'shadowRoot', { text: 'The shadow is laid along the foils. Partings across them blend better.', suggestion: { label: 'Upright partings', set: () => ({ direction: 'vertical' }) } }),
+  zoneRule('against-the-haircut', (one, { plan: { hair } }) => slanting(one) && (haircutParting(hair)?.direction ?? placementOf(one).direction) !== placementOf(one).direction, ({ plan: { hair } }) => ({
+    text: 'The partings slant against the line of the haircut. Along it colour and cut say the same.',
+    suggestion: { label: 'Along the haircut', set: () => ({ ...haircutParting(hair) }) },
+  })),
   // Order of work
+  rule('fuller-side-first', ({ plan: { hair }, worked, stages }) => {
+    const side = Math.sign(partX(hair))
+    const begun = (stage: Stage) => sideBegun({ ...stage, order: stage.order.filter((id) => worked.some(({ zone }) => zone.id === id)) })
+    return side !== 0 && stages.some((stage) => begun(stage) === -side)
+      ? { text: `The part lies on the ${side > 0 ? 'left' : 'right'}, where there is less hair: begin on that side and work 2.5–5 cm past the part, so that the whole part line is worked together.` }
+      : undefined
+  }),
   rule('hairline-before-back', ({ worked }) => {
     const first = worked.filter((one) => onScalp(one) && one.lightens)
     const front = first.findIndex((one) => isFront(one))

@@ -12,6 +12,7 @@ const anyLayout = fc.record({
   separateNape: fc.boolean(),
   stripWidthCm: between(3, 8),
   partOffsetCm: between(-1.5, 1.5),
+  pastPartCm: fc.constantFrom(0, 2.5, 5),
   zigzagMm: fc.constantFrom(0, 3, 6),
   radiusCm: between(4.5, 8),
   rimCm: between(1, 4),
@@ -85,7 +86,8 @@ describe('templates', () => {
     const offset = (part: Part, stripWidthCm = 6) => partOffsetFor({ part }, 'topStrip', { stripWidthCm })
     expect([offset('left'), offset('right'), offset('centre'), offset('none')]).toEqual([2.5, -2.5, 0, 0])
     expect(offset('left', 4)).toBe(3)
-    expect(partOffsetFor({ part: 'left' }, 'fourQuadrants', { stripWidthCm: 6 })).toBe(0)
+    expect(partOffsetFor({ part: 'left' }, 'fourQuadrants', { stripWidthCm: 6 })).toBe(3)
+    expect(partOffsetFor({ part: 'left' }, 'halo', { stripWidthCm: 6 })).toBe(0)
     // 2.5 cm and more past a part that lies 3 cm from the middle, or as much as the temple leaves.
     expect(checkStage(head, stageWith({ template: 'topStrip', partOffsetCm: offset('left') }))).toEqual([])
   })

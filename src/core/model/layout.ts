@@ -24,6 +24,8 @@ export interface LayoutParameters {
   stripWidthCm: number
   /** How far the part lies from the middle, cm, positive towards the client's left. */
   partOffsetCm: number
+  /** How far beyond a side part the side with less hair reaches, cm, so that the whole part line is worked together. */
+  pastPartCm?: number | undefined
   /** How far partings at the part are drawn to and fro, mm: 0 straight, more is softer. */
   zigzagMm?: number | undefined
   /** Circle on top. */

@@ -27,6 +27,7 @@ export const LIMITS = {
   pieces: limit(2, 10, ''),
   cutCornersCm: limit(0, 4, 'cm'),
   partOffsetCm: limit(-4, 4, 'cm'),
+  pastPartCm: limit(0, 5, 'cm'),
   angleDeg: limit(10, 80, '°'),
   subsectionMm: limit(2, 30, 'mm'),
   rowGapMm: limit(0, 40, 'mm'),

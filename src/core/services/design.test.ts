@@ -33,6 +33,18 @@ describe('a design', () => {
     expect(planFor({ part: 'zigzag' }).variants[0]!.stages[0]!.layout.parameters.partOffsetCm).toBe(0)
   })
 
+  it('parts quadrants past a side part, and slants as the haircut does', () => {
+    const quadrants: Design = { ...design, stages: [{ kind: 'lighten', name: 'Lighten', template: 'fourQuadrants', zones: { '*': { direction: 'diagonalBack', sequence: ['A'] }, backLeft: { direction: 'horizontal', sequence: ['A'] } } }] }
+    const stageFor = (hair: Partial<HairState>) => planFromDesign(quadrants, { head: { circumferenceCm: 55 }, hair: { ...MEDIUM_HAIR, ...hair }, newId: () => `id-${n++}` }).variants[0]!.stages[0]!
+    expect(stageFor({ part: 'left' }).layout.parameters).toMatchObject({ partOffsetCm: 3, pastPartCm: 2.5 })
+    expect(stageFor({}).layout.parameters).toMatchObject({ partOffsetCm: 0, pastPartCm: 0 })
+    const directions = (cutLine: HairState['cutLine']) => new Set(stageFor({ cutLine }).zones.map(({ placement }) => `${placement.direction} ${placement.angleDeg}`))
+    // A line that falls by half of what it runs falls by 27°: arctan 0.5.
+    expect(directions('graduatedForward')).toEqual(new Set(['diagonalForward 27', 'horizontal 45']))
+    expect(directions('graduatedBack')).toEqual(new Set(['diagonalBack 27', 'horizontal 45']))
+    expect(directions('layered')).toEqual(new Set(['diagonalBack 45', 'horizontal 45']))
+  })
+
   it('lets a stage work on what an earlier one took, and leaves alone what it does not name', () => {
     const [lighten, gloss] = planFor().variants[0]!.stages
     expect(gloss!.worksOn).toEqual({ kind: 'took', stageId: lighten!.id })

@@ -1,5 +1,6 @@
-import { createLayout, defaultLayoutParameters, partOffsetFor } from '../layout'
-import type { FaltoPlan, Formula, LayoutParameters, LayoutTemplate, Placement, Stage, StageKind, Take } from '../model'
+import { haircutParting } from '../hair'
+import { createLayout, defaultLayoutParameters, mirrorRole, partOffsetFor, pastPartFor } from '../layout'
+import type { FaltoPlan, Formula, HairState, LayoutParameters, LayoutTemplate, Placement, Stage, StageKind, Take } from '../model'
 import { defaultPlacement, TAKE_PRESETS } from '../placement'
 import { planOf, startingFormulas, type Person } from './newPlan'
 
@@ -39,7 +40,11 @@ export function placed({ preset, take, ...change }: Change): Placement {
   }
 }
 
-const otherSide = (role: string): string => (/left/i.test(role) ? role.replace('left', 'right').replace('Left', 'Right') : role.replace('right', 'left').replace('Right', 'Left'))
+/** Slanting partings fall as the haircut does, where it has a slope. */
+function echoing(placement: Placement, hair: HairState): Placement {
+  const slanting = placement.direction === 'diagonalBack' || placement.direction === 'diagonalForward'
+  return slanting ? { ...placement, ...haircutParting(hair) } : placement
+}
 
 const LEFT_ALONE: Change = { sequence: [] }
 
@@ -58,10 +63,10 @@ export function planFromDesign({ name, formulas, stages }: Design, person: Perso
 
 function stageFromDesign({ kind, name, template, parameters, zones: wanted, order: usual, worksOn }: StageDesign, before: readonly Stage[], { hair, newId }: Person): Stage {
   const measures = { ...defaultLayoutParameters(), ...parameters }
-  const { layout, sections } = createLayout(template, { ...measures, partOffsetCm: parameters?.partOffsetCm ?? partOffsetFor(hair, template, measures) })
+  const { layout, sections } = createLayout(template, { ...measures, partOffsetCm: parameters?.partOffsetCm ?? partOffsetFor(hair, template, measures), pastPartCm: parameters?.pastPartCm ?? pastPartFor(hair, template) })
   // The side with less hair goes first: it is the one the part lies on (common practice).
-  const order = hair.part === 'right' ? usual?.map(otherSide) : usual
-  const zones = sections.map((section) => ({ id: newId(), ...section, placement: placed(wanted[section.role] ?? wanted['*'] ?? LEFT_ALONE) }))
+  const order = hair.part === 'right' ? usual?.map(mirrorRole) : usual
+  const zones = sections.map((section) => ({ id: newId(), ...section, placement: echoing(placed(wanted[section.role] ?? wanted['*'] ?? LEFT_ALONE), hair) }))
   const rank = (role: string) => (order?.includes(role) ? order.indexOf(role) : (order?.length ?? 0) + sections.findIndex((section) => section.role === role))
   return {
     id: newId(),

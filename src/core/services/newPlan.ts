@@ -1,4 +1,4 @@
-import type { Section } from '../layout'
+import { otherSideFirst, type Section } from '../layout'
 import {
   CONSTANTS_VERSION,
   PLAN_FORMAT,
@@ -45,10 +45,11 @@ export interface Person {
   newId: () => string
 }
 
-/** A plan with one variant of one stage, every zone with the default placement, worked in the template's order. */
+/** A plan with one variant of one stage, every zone with the default placement, worked in the template's order; a side part's own side goes first, because it has less hair (common practice). */
 export function newPlanDocument(name: string, { head, hair, hairMap, newId }: Person, { layout, sections }: { layout: Layout; sections: Section[] }): FaltoPlan {
   const zones = sections.map((section) => ({ id: newId(), ...section, placement: defaultPlacement() }))
-  return planOf(name, { head, hair, hairMap, newId }, startingFormulas(hair), [{ id: newId(), kind: 'lighten', name: 'Lighten', layout, zones, order: zones.map(({ id }) => id) }])
+  const order = zones.map(({ id }) => id)
+  return planOf(name, { head, hair, hairMap, newId }, startingFormulas(hair), [{ id: newId(), kind: 'lighten', name: 'Lighten', layout, zones, order: hair.part === 'right' ? otherSideFirst({ layout, zones, order }) : order }])
 }
 
 /** A plan document around its stages. */

@@ -112,6 +112,7 @@ export class LayoutParametersDto implements LayoutParameters {
   @IsBoolean({ message: 'must be true or false' }) separateNape!: boolean
   @InRange(LIMITS.stripWidthCm) stripWidthCm!: number
   @InRange(LIMITS.partOffsetCm) partOffsetCm!: number
+  @MayBeAbsent() @InRange(LIMITS.pastPartCm) pastPartCm?: number
   @MayBeAbsent() @InRange(LIMITS.zigzagMm) zigzagMm?: number
   @MayBeAbsent() @InRange(LIMITS.radiusCm) radiusCm?: number
   @MayBeAbsent() @InRange(LIMITS.rimCm) rimCm?: number

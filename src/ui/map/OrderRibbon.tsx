@@ -5,18 +5,35 @@ import IconButton from '@mui/material/IconButton'
 import Typography from '@mui/material/Typography'
 import { memo, type KeyboardEvent } from 'react'
 import { useShallow } from 'zustand/react/shallow'
-import { moveZone, pick, stageOf, usePlan, usePlanStore } from './context'
+import { otherSideFirst, sideBegun } from '@/core/layout'
+import { editStage, moveZone, pick, stageOf, usePlan, usePlanStore } from './context'
 import type { PlanState } from './store'
 
 /** The zones in the order of application: the list a colourist reads aloud to an assistant. */
 export function OrderRibbon() {
   const ids = usePlan(useShallow((state) => stageOf(state).order))
   return (
-    <Box component="ol" aria-label="Order of application" sx={{ listStyle: 'none', m: 0, p: 0 }}>
-      {ids.map((id, i) => (
-        <Turn key={id} id={id} index={i} last={ids.length - 1} />
-      ))}
-    </Box>
+    <>
+      <Box component="ol" aria-label="Order of application" sx={{ listStyle: 'none', m: 0, p: 0 }}>
+        {ids.map((id, i) => (
+          <Turn key={id} id={id} index={i} last={ids.length - 1} />
+        ))}
+      </Box>
+      <OtherSide />
+    </>
+  )
+}
+
+/** Begins on the other side of the head: with a side part the side with less hair goes first. */
+function OtherSide() {
+  const { store, permissions } = usePlanStore()
+  const side = usePlan((state) => sideBegun(stageOf(state)))
+  if (side === 0 || !permissions.write) return null
+  const other = side > 0 ? 'right' : 'left'
+  return (
+    <Button className="screen-only" color="inherit" size="small" fullWidth sx={{ borderRadius: 0, justifyContent: 'flex-start', pl: 1.5 }} onClick={() => editStage(store, `Begun on the ${other}`, 'order/side', (stage) => void (stage.order = otherSideFirst(stage)))}>
+      Begin on the {other}
+    </Button>
   )
 }
 

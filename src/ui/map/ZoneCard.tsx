@@ -11,6 +11,8 @@ import Typography from '@mui/material/Typography'
 import dynamic from 'next/dynamic'
 import type { ReactNode } from 'react'
 import { useShallow } from 'zustand/react/shallow'
+import { haircutParting } from '@/core/hair'
+import { mirrorRole } from '@/core/layout'
 import { DIRECTIONS, ROW_ORDERS, type Placement, type Zone } from '@/core/model'
 import { isStitched, TAKE_PRESETS } from '@/core/placement'
 import { Choice, Read } from '../parts'
@@ -162,8 +164,13 @@ function RowGap() {
 
 function Directions() {
   const { store, permissions } = usePlanStore()
+  const cutLine = usePlan((state) => state.document.hair.cutLine)
   const direction = usePlacement((placement) => placement.direction)
-  return <Choice label="Partings" value={direction} disabled={!permissions.write} options={optionsOf(DIRECTIONS, WORDS.direction)} onChange={(value) => editChosen(store, `${WORDS.direction[value]} partings`, 'direction', (draft) => void (draft.direction = value))} />
+  return <Choice label="Partings" value={direction} disabled={!permissions.write} options={optionsOf(DIRECTIONS, WORDS.direction)} onChange={(value) => editChosen(store, `${WORDS.direction[value]} partings`, 'direction', (draft) => {
+    draft.direction = value
+    // A slant begins as the haircut's own, where it has one.
+    if (value === 'diagonalBack' || value === 'diagonalForward') draft.angleDeg = haircutParting({ cutLine })?.angleDeg ?? draft.angleDeg
+  })} />
 }
 
 function RowOrders() {
@@ -219,6 +226,3 @@ function mirrorOf(zones: readonly Zone[], zoneId: string | undefined): Zone | un
   const zone = zones.find(({ id }) => id === zoneId)
   return zone && zones.find(({ role }) => role !== zone.role && role === mirrorRole(zone.role))
 }
-
-const mirrorRole = (role: string): string =>
-  /left/i.test(role) ? role.replace('left', 'right').replace('Left', 'Right') : role.replace('right', 'left').replace('Right', 'Left')

@@ -32,25 +32,34 @@ const CIRCLE_CM = 6.5
 /** Circle on top by density: a heavy top would cover the technique beneath it. @returns cm */
 export const circleRadiusFor = (density: Density): number => Math.round(2 * CIRCLE_CM * (HAIRS_PER_CM2.medium / HAIRS_PER_CM2[density]) ** 0.5) / 2
 
-/** Where a layout's panel lies for somebody's natural part, as far to its side as there is room for it: it then runs past the part on both sides. @returns cm, positive towards the client's left */
+/** How far past a side part the side with less hair is usually worked, cm. Common practice: 2.5–5. */
+const PAST_PART_CM = 2.5
+
+const drawsOn = (template: LayoutTemplate, parameter: keyof LayoutParameters): boolean => TEMPLATE_PARAMETERS[template].includes(parameter)
+
+/** Where a layout's part lies for somebody's natural part. A panel lies as far to its side as there is room for it: it then runs past the part on both sides. @returns cm, positive towards the client's left */
 export function partOffsetFor(hair: Pick<HairState, 'part'>, template: LayoutTemplate, { stripWidthCm }: Pick<LayoutParameters, 'stripWidthCm'>): number {
-  if (!TEMPLATE_PARAMETERS[template].includes('partOffsetCm')) return 0
+  if (!drawsOn(template, 'partOffsetCm')) return 0
   const part = partX(hair)
-  return Math.sign(part) * Math.max(0, Math.min(Math.abs(part), STRIP_REACH_CM - stripWidthCm / 2))
+  const room = drawsOn(template, 'pastPartCm') ? STRIP_REACH_CM : STRIP_REACH_CM - stripWidthCm / 2
+  return Math.sign(part) * Math.max(0, Math.min(Math.abs(part), room))
 }
+
+/** How far past somebody's natural part a layout's front line lies, cm; 0 for a part in the middle. */
+export const pastPartFor = (hair: Pick<HairState, 'part'>, template: LayoutTemplate): number => (drawsOn(template, 'pastPartCm') && partX(hair) !== 0 ? PAST_PART_CM : 0)
 
 export const defaultLayoutParameters = (): LayoutParameters => ({ separateNape: false, stripWidthCm: 6, partOffsetCm: 0 })
 
 /** What each template draws on, beyond the parameters that are always there. */
 export const TEMPLATE_PARAMETERS: Record<LayoutTemplate, readonly (keyof LayoutParameters)[]> = {
-  fourQuadrants: ['separateNape'],
+  fourQuadrants: ['partOffsetCm', 'pastPartCm', 'separateNape'],
   topStrip: ['stripWidthCm', 'partOffsetCm', 'zigzagMm'],
   onScalpSections: ['stripWidthCm', 'separateNape'],
-  radialBack: ['pieces', 'separateNape'],
+  radialBack: ['pieces', 'partOffsetCm', 'pastPartCm', 'separateNape'],
   halo: ['radiusCm', 'separateNape'],
   triangleFan: ['radiusCm', 'pieces'],
   crossedPanels: ['rimCm'],
-  occipitalV: ['partOffsetCm'],
+  occipitalV: ['partOffsetCm', 'pastPartCm'],
   hairlineRim: ['rimCm', 'stripWidthCm', 'partOffsetCm', 'zigzagMm', 'separateNape'],
   fringeTriangle: ['cutCornersCm'],
   faceFrame: ['rimCm', 'separateNape'],
@@ -118,8 +127,8 @@ const earToEar = () => parting(EAR(), CROWN, mirrorOf(EAR()))
 const both = (line: DiskPoint[]): DiskPoint[][] => [line, mirrored(line)]
 
 const DRAW: Record<LayoutTemplate, (parameters: LayoutParameters) => Drawn> = {
-  fourQuadrants: ({ separateNape }) => ({
-    division: drawn(...(separateNape ? [napeLine()] : []), earToEar(), parting(FACE(), CROWN), parting(CROWN, separateNape ? NAPE_MIDDLE : NAPE())),
+  fourQuadrants: ({ separateNape, ...part }) => ({
+    division: drawn(...(separateNape ? [napeLine()] : []), earToEar(), frontLine(part), parting(CROWN, separateNape ? NAPE_MIDDLE : NAPE())),
     probes: [...(separateNape ? [['nape', 'Nape', 180, 0.93] as const] : []), ['backLeft', 'Back left', 140, 0.55], ['backRight', 'Back right', -140, 0.55], ['frontLeft', 'Front left', 50, 0.5], ['frontRight', 'Front right', -50, 0.5]],
   }),
   topStrip: (parameters) => {
@@ -146,11 +155,11 @@ const DRAW: Record<LayoutTemplate, (parameters: LayoutParameters) => Drawn> = {
       ],
     }
   },
-  radialBack: ({ pieces = 4, separateNape }) => {
+  radialBack: ({ pieces = 4, separateNape, ...part }) => {
     const edges = Array.from({ length: pieces - 1 }, (_, i) => 95 + (170 * (i + 1)) / pieces)
     const reach = (psiDeg: number) => (separateNape && Math.abs(psiDeg - 180) < 59 ? radius(CROWN, justBelowNapeLine(radians(psiDeg))) : parting(CROWN, onHairline(radians(psiDeg))))
     return {
-      division: drawn(...(separateNape ? [napeLine()] : []), earToEar(), parting(FACE(), CROWN), ...edges.map(reach)),
+      division: drawn(...(separateNape ? [napeLine()] : []), earToEar(), frontLine(part), ...edges.map(reach)),
       probes: [
         ...(separateNape ? [['nape', 'Nape', 180, 0.95] as const] : []),
         ...Array.from({ length: pieces }, (_, i): Probe => [`wedge${i + 1}`, `Wedge ${i + 1}`, wedgeMiddle(i, pieces), separateNape && Math.abs(wedgeMiddle(i, pieces) - 180) < 50 ? 0.6 : 0.86]),
@@ -181,10 +190,10 @@ const DRAW: Record<LayoutTemplate, (parameters: LayoutParameters) => Drawn> = {
       probes: [['perimeterLeft', 'Perimeter left', 90, 0.97], ['perimeterRight', 'Perimeter right', -90, 0.97], ['panelBack', 'Back panel', 180, 0.3], ['panelLeft', 'Left panel', 110, 0.45], ['panelRight', 'Right panel', -110, 0.45], ['panelFront', 'Front panel', 0, 0.3]],
     }
   },
-  occipitalV: () => {
+  occipitalV: (part) => {
     const arm: Direction = { theta: radians(70), psi: radians(96) }
     return {
-      division: drawn(earToEar(), parting(FACE(), CROWN), parting(arm, { theta: radians(104), psi: Math.PI }, mirrorOf(arm))),
+      division: drawn(earToEar(), frontLine(part), parting(arm, { theta: radians(104), psi: Math.PI }, mirrorOf(arm))),
       probes: [['underV', 'Under the V', 180, 0.95], ['insideV', 'Inside the V', 180, 0.5], ['frontLeft', 'Front left', 50, 0.5], ['frontRight', 'Front right', -50, 0.5]],
     }
   },
@@ -227,6 +236,13 @@ const DRAW: Record<LayoutTemplate, (parameters: LayoutParameters) => Drawn> = {
 
 /** Azimuth of the middle of a wedge of the back, °. */
 const wedgeMiddle = (i: number, pieces: number): number => 95 + (170 * (i + 0.5)) / pieces
+
+/** Parts the front in two: along the part, or past a side part, so that the side with less hair holds the whole part line. */
+function frontLine({ partOffsetCm, pastPartCm = 0 }: Pick<LayoutParameters, 'partOffsetCm' | 'pastPartCm'>): DiskPoint[] {
+  const x = partOffsetCm - Math.sign(partOffsetCm) * pastPartCm
+  // From beyond the front hairline to just behind the ear-to-ear parting.
+  return x === 0 ? parting(FACE(), CROWN) : sagittal(x, 78, -36)
+}
 
 /** The two edges of a panel along the part. @throws LayoutParameterError */
 function stripEdges({ stripWidthCm, partOffsetCm, zigzagMm = 0 }: LayoutParameters): [DiskPoint[], DiskPoint[]] {

@@ -10,7 +10,7 @@ import Stack from '@mui/material/Stack'
 import Switch from '@mui/material/Switch'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
-import { circleRadiusFor, createLayout, LayoutParameterError, partOffsetFor, TEMPLATE_PARAMETERS } from '@/core/layout'
+import { circleRadiusFor, createLayout, LayoutParameterError, partOffsetFor, pastPartFor, TEMPLATE_PARAMETERS } from '@/core/layout'
 import { LAYOUT_TEMPLATES, LIMITS, type HairState, type LayoutParameters, type LayoutTemplate } from '@/core/model'
 import { Choice, NumberField, Read } from '../../parts'
 import { WORDS } from '../../words'
@@ -43,7 +43,7 @@ export function LayoutDialog({ onClose }: { onClose: () => void }) {
   /** Another layout begins with the panel over the client's own part. */
   function choose(next: LayoutTemplate) {
     setTemplate(next)
-    set({ partOffsetCm: next === current.template ? current.parameters.partOffsetCm : partOffsetFor(hair, next, parameters) })
+    set(next === current.template ? { partOffsetCm: current.parameters.partOffsetCm, pastPartCm: current.parameters.pastPartCm } : { partOffsetCm: partOffsetFor(hair, next, parameters), pastPartCm: pastPartFor(hair, next) })
   }
 
   const set = (change: Partial<LayoutParameters>) => {
@@ -99,6 +99,7 @@ type Measure = Exclude<keyof LayoutParameters, 'separateNape'>
 const FIELDS: Record<Measure, { label: string; step: number; help?: string; usual: (hair: HairState) => number }> = {
   stripWidthCm: { label: 'Panel along the part', step: 0.5, help: 'For a rim, 0 leaves the part alone.', usual: () => 6 },
   partOffsetCm: { label: 'Part from the middle', step: 0.5, help: 'Positive towards the client’s left.', usual: () => 0 },
+  pastPartCm: { label: 'Past a side part by', step: 0.5, help: '2.5–5 cm, so that the part line is worked together.', usual: () => 0 },
   zigzagMm: { label: 'Zigzag', step: 1, help: '0 is straight; more is softer.', usual: () => 0 },
   radiusCm: { label: 'Radius of the circle', step: 0.5, help: 'Finer hair carries a larger one, denser hair a smaller one.', usual: (hair) => circleRadiusFor(hair.density) },
   rimCm: { label: 'Width of the rim', step: 0.5, usual: () => 2.5 },
