@@ -1,6 +1,6 @@
 /**
- * Twenty kinds of service, as a colourist would expect them before anything is computed: from common practice (no source), written down before
- * the templates, layouts and takes they need existed. `foils`: how many she would lay out. `light`, `low`: share of all hair, %, that gets lighter or
+ * Kinds of service, as a colourist would expect them before anything is computed: from common practice (no source), written down before
+ * the templates, layouts and takes they need existed (twenty at first, `foilRetouch` later and again before it was built). `foils`: how many she would lay out. `light`, `low`: share of all hair, %, that gets lighter or
  * darker. `order`: sections in the order she would work them, by what they are called in the layout. A head of 54–57 cm is meant.
  */
 export interface Expected {
@@ -23,6 +23,7 @@ export const EXPECTED: Record<string, Expected> = {
   hairlineAndPart: { technique: 'fine weaves at the rim and along the part', canvas: 'blonde, four weeks grown', wear: 'tied low', foils: [10, 26], light: [2, 7], low: [0, 0], first: 'rimLeft', last: 'partStrip' },
   faceFrame: { technique: 'bold panel at the face, a few behind it', canvas: 'level 5', wear: 'waved', foils: [6, 18], light: [3, 9], low: [0, 0], first: 'topLeft', last: 'faceRight' },
   onScalpRetouch: { technique: 'on-scalp lightener on regrowth', canvas: 'pre-lightened, 1 cm of level 6', wear: 'any', foils: [0, 0], light: [95, 100], low: [0, 0], first: 'backCentre', last: 'frontCentre' },
+  foilRetouch: { technique: 'fine weaves again, only on the new growth', canvas: 'highlighted level 9, six weeks grown', wear: 'any', foils: [55, 95], light: [12, 26], low: [0, 0], first: 'nape', last: 'frontRight' },
   rootedTeased: { technique: 'teased light in wide foils', canvas: 'virgin level 5', wear: 'waved', foils: [26, 46], light: [18, 36], low: [0, 0], first: 'nape', last: 'frontRight' },
   scalpToTip: { technique: 'slices to the scalp, back to back', canvas: 'virgin level 7, fine', wear: 'straight', foils: [75, 130], light: [95, 100], low: [0, 0], first: 'nape', last: 'frontRight' },
   deeperAgain: { technique: 'chunky lowlights', canvas: 'over-highlighted level 9', wear: 'waved', foils: [36, 66], light: [0, 0], low: [22, 40], first: 'nape', last: 'frontRight' },
