@@ -238,7 +238,7 @@ it('another idea is made from one, changed, and both stand side by side with wha
   await zone(page, 'Back left')
   await fill(page, 'Row gap', '3')
   await openIdeas()
-  await page.waitForSelector('::-p-text(Back left: rowGapMm 7 → 3)')
+  await page.waitForSelector('::-p-text(Back left: row gap 7 mm → 3 mm)')
   await saved(page)
   const { variants, activeVariantId } = await exported(planId)
   expect(variants.map(({ name }) => name)).toEqual(['First idea', 'Idea 2'])

@@ -10,6 +10,7 @@ export const SAMPLE_HAIR: Record<string, Partial<HairState>> = {
   boldSlices: { cutLine: 'oneLength', lengthCm: 42 },
   hairlineAndPart: { naturalLevel: 7 },
   onScalpRetouch: { naturalLevel: 6 },
+  foilRetouch: { naturalLevel: 6, weeksSinceColour: 6 },
   scalpToTip: { naturalLevel: 7, texture: 'fine' },
   deeperAgain: { naturalLevel: 9 },
   whiteCopied: { naturalLevel: 6, texture: 'fine', density: 'low' },

@@ -26,6 +26,8 @@ const paint = { take: { kind: 'painted' as const, faceLiftCm: 6 }, subsectionMm:
 const scalp = { take: { kind: 'onScalp' as const }, subsectionMm: 3, rowGapMm: 0, sequence: ['C'] }
 const STRIP = { template: 'topStrip' } as const
 const NAPE = { template: 'fourQuadrants', parameters: { separateNape: true } } as const
+/** Half of the hair was treated before. */
+const lit: Tweak = (plan) => void (plan.hairMap = { whitePercent: Array<number>(192).fill(0), earlierPercent: Array<number>(192).fill(50) })
 const light9 = formula('A', { level: 9 })
 
 /** Every rule both ways: a plan about which it speaks up, and one about which it must be silent. */
@@ -59,6 +61,7 @@ const CASES: Record<string, [yes: FaltoPlan, no: FaltoPlan]> = {
   'painted-weak': [make({ placement: paint }, formula('A', { developerVol: 15 })), make({ placement: paint })],
   'fragile-nape': [make({ ...NAPE, ...hair({ fragile: ['nape'] }) }), make(NAPE)],
   'fragile-hairline': [make({ template: 'faceFrame', ...hair({ fragile: ['temples'] }) }), make({ template: 'faceFrame' })],
+  'light-over-light': [make({ placement: { select: 'earlier' } }, lit), make({ placement: { select: 'earlier', upToCm: 2.4 } }, lit)],
   'fragile-ends': [make(hair({ fragile: ['ends'] })), make({ ...hair({ fragile: ['ends'] }), placement: { stopBeforeEndsCm: 5 } })],
   'base-meets-light': [make({ placement: { startCm: 1 } }, stage('base', { ...scalp, take: { ...planWith().variants[0]!.stages[0]!.zones[0]!.placement.take, kind: 'onScalp', bandCm: 1.5 }, sequence: ['B'] })), make({ placement: { startCm: 1, bufferCm: 2 } }, stage('base', { ...scalp, take: { ...planWith().variants[0]!.stages[0]!.zones[0]!.placement.take, kind: 'onScalp', bandCm: 1.5 }, sequence: ['B'] }))],
   'tone-before-eight': [make({}, formula('A', { level: 7, tone: 'cool' })), make({}, formula('A', { level: 8, tone: 'cool' }))],

@@ -43,6 +43,7 @@ export const LIMITS = {
   panelCm: limit(0.5, 8, 'cm'),
   bufferCm: limit(0, 5, 'cm'),
   stopBeforeEndsCm: limit(0, 60, 'cm'),
+  upToCm: limit(0.3, 60, 'cm'),
   percent: limit(0, 100, '%'),
   developerVol: limit(0, 40, 'vol'),
   ratio: limit(0, 4, 'parts'),

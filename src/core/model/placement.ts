@@ -90,4 +90,6 @@ export interface Placement {
   /** Left bare between this product and one nearer to the scalp, cm. */
   bufferCm?: number | undefined
   stopBeforeEndsCm?: number | undefined
+  /** How far from the scalp product reaches at most, cm: the new growth of a retouch. Left out: to the ends. */
+  upToCm?: number | undefined
 }

@@ -260,7 +260,8 @@ function createPiece({ zoneId, row, index, placement, stretch: { line } }: Laid,
   const hairLength = greatestAlong(line, LENGTH)
   const onScalp = take.kind === 'onScalp'
   const fromCm = onScalp ? 0 : startCm
-  const toCm = onScalp ? take.bandCm : Math.max(fromCm, meanLength - (placement.stopBeforeEndsCm ?? 0))
+  const { upToCm = Infinity, stopBeforeEndsCm = 0 } = placement
+  const toCm = onScalp ? take.bandCm : Math.max(fromCm, Math.min(upToCm, meanLength - stopBeforeEndsCm))
   return {
     id,
     zoneId,
@@ -278,9 +279,9 @@ function createPiece({ zoneId, row, index, placement, stretch: { line } }: Laid,
     hairs,
     takenHairs,
     hairLength,
-    foilLength: kind === 'foil' ? Math.max(0, hairLength - startCm) + FOLD_CM : 0,
+    foilLength: kind === 'foil' ? Math.max(0, Math.min(upToCm, hairLength) - startCm) + FOLD_CM : 0,
     fromCm,
-    toCm: onScalp || placement.stopBeforeEndsCm ? toCm : Infinity,
+    toCm: onScalp || stopBeforeEndsCm > 0 || upToCm < meanLength ? toCm : Infinity,
     treatedFibre: takenHairs * fibreLengthBetween(meanLength, fromCm, toCm) * soaked(take),
   }
 }

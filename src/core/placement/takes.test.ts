@@ -100,6 +100,19 @@ describe('what a subsection gives', () => {
     expect(pieces({ startCm: 1, bufferCm: 1.5 })[0]!.fromCm).toBe(2.5)
   })
 
+  it('reaches only so far from the scalp, in a shorter foil, and no further than the ends', () => {
+    const whole = pieces({})
+    const near = pieces({ upToCm: 2 })
+    expect(near.map(({ id }) => id)).toEqual(whole.map(({ id }) => id))
+    near.forEach((piece, i) => {
+      expect([piece.fromCm, piece.toCm]).toEqual([0, 2])
+      // Where no hair ends, two centimetres of every taken fibre lie in it.
+      expect(piece.treatedFibre / piece.takenHairs).toBeCloseTo(2, 1)
+      expect(piece.foilLength).toBeCloseTo(whole[i]!.foilLength - (piece.hairLength - 2), 9)
+    })
+    expect(pieces({ upToCm: 60 })).toEqual(whole)
+  })
+
   it('at the hairline is a panel of its own, or all there is', () => {
     const panelled = pieces({ direction: 'horizontal', panel: { widthCm: 2.5, take: 'slice', rest: 'same' } }, { only: ['frontLeft'] })
     expect(panelled.some(({ take, width }) => take.kind === 'slice' && Math.abs(width - 2.5) < 0.01)).toBe(true)

@@ -1,4 +1,6 @@
+import { regrowthCm } from '../hair'
 import type { FaltoPlan, Formula, HairState, StageKind } from '../model'
+import { tenth } from '../units'
 import { planFromDesign, type Change, type Design, type StageDesign } from './design'
 import type { Person } from './newPlan'
 
@@ -8,7 +10,7 @@ export interface Service {
   name: string
   /** When one would choose it. */
   help: string
-  design: (hair: Pick<HairState, 'naturalLevel' | 'density'>) => Design
+  design: (hair: Pick<HairState, 'naturalLevel' | 'density' | 'weeksSinceColour' | 'growthCmPerMonth'>) => Design
 }
 
 // Parts that services share. Figures: common practice, unless it says otherwise.
@@ -16,6 +18,9 @@ export interface Service {
 const light = (level: number, rest: Partial<Formula> = {}): Partial<Formula> => ({ name: 'Light', level: Math.min(10, level), ...rest })
 const low = (level: number, rest: Partial<Formula> = {}): Partial<Formula> => ({ name: 'Low', productId: 'fathom', developerVol: 10, ratio: 1, level: Math.max(1, level), ...rest })
 const gloss = (level: number, rest: Partial<Formula> = {}): Partial<Formula> => ({ name: 'Gloss', productId: 'lull', developerVol: 7, ratio: 1.5, level, ...rest })
+
+/** How far from the scalp a retouch reaches, cm. Where nothing is recorded, as after eight weeks. */
+const newGrowth = ({ weeksSinceColour, growthCmPerMonth }: Parameters<Service['design']>[0]): number => tenth(regrowthCm(weeksSinceColour || 8, growthCmPerMonth))
 
 const stage = (kind: StageKind, name: string, rest: Omit<StageDesign, 'kind' | 'name'>): StageDesign => ({ kind, name, ...rest })
 const QUADRANTS = { template: 'fourQuadrants', parameters: { separateNape: true } } as const
@@ -98,6 +103,16 @@ export const SERVICES: readonly Service[] = [
       name: 'On-scalp retouch',
       formulas: [light(naturalLevel + 4, { productId: 'skerry', developerVol: 20, ratio: 1 })],
       stages: [stage('lighten', 'Regrowth', { template: 'onScalpSections', parameters: { stripWidthCm: 7 }, zones: { '*': { preset: 'onScalp', rowGapMm: 0, take: { bandCm: 1 }, sequence: ['A'] } } })],
+    }),
+  },
+  {
+    id: 'foilRetouch',
+    name: 'New growth in foils',
+    help: 'Light strands again, where they have grown: nothing over what is light already.',
+    design: (hair) => ({
+      name: 'New growth in foils',
+      formulas: [light(hair.naturalLevel + 3)],
+      stages: [stage('lighten', 'New growth', { ...QUADRANTS, order: NAPE_TO_FRONT, zones: { '*': { preset: 'fineWeave', rowGapMm: 6, upToCm: newGrowth(hair), sequence: ['A'] } } })],
     }),
   },
   {

@@ -181,6 +181,7 @@ export class PlacementDto implements Placement {
   @MayBeAbsent() @OneOf(SELECTIONS) select?: Placement['select']
   @MayBeAbsent() @InRange(LIMITS.bufferCm) bufferCm?: number
   @MayBeAbsent() @InRange(LIMITS.stopBeforeEndsCm) stopBeforeEndsCm?: number
+  @MayBeAbsent() @InRange(LIMITS.upToCm) upToCm?: number
 }
 
 export class SectionDto implements Omit<Zone, 'id'> {

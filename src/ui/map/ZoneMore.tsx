@@ -4,9 +4,11 @@ import Button from '@mui/material/Button'
 import MenuItem from '@mui/material/MenuItem'
 import Stack from '@mui/material/Stack'
 import TextField from '@mui/material/TextField'
+import { regrowthCm } from '@/core/hair'
 import { COUNTS, COVERS, LIMITS, PAINT_SHAPES, RAMP_FIGURES, SELECTIONS, type DropoutKind, type Placement, type Ramp, type RampFigure, type RampWay } from '@/core/model'
 import { coverOf, isStitched, rampWays } from '@/core/placement'
-import { Choice, NumberField } from '../parts'
+import { tenth } from '@/core/units'
+import { Choice, NumberField, Read } from '../parts'
 import { optionsOf, WORDS } from '../words'
 import { editChosen, usePlacement, usePlan, usePlanStore } from './context'
 import { FigureField } from './FigureField'
@@ -103,6 +105,7 @@ export function ZoneMore() {
       </Box>
       {take.kind !== 'onScalp' && (
         <Box>
+          <UpTo readOnly={readOnly} />
           <FigureField figure="stopBeforeEndsCm" label="Stop before the ends" step={1} />
           <FigureField figure="bufferCm" label="Buffer to a nearer product" step={0.5} />
         </Box>
@@ -116,6 +119,24 @@ export function ZoneMore() {
         </Button>
       )}
     </Stack>
+  )
+}
+
+/** How far from the scalp product reaches: the new growth, or as typed. */
+function UpTo({ readOnly }: { readOnly: boolean }) {
+  const { store } = usePlanStore()
+  const upToCm = usePlacement((placement) => placement.upToCm)
+  const growth = usePlan(({ document: { hair } }) => tenth(regrowthCm(hair.weeksSinceColour, hair.growthCmPerMonth)))
+  const set = (what: string, recipe: (draft: Placement) => void) => editChosen(store, what, 'upTo', recipe)
+  return (
+    <>
+      <NumberField layout="row" label="Only up to" value={upToCm} limit={LIMITS.upToCm} step={0.5} disabled={readOnly} help={upToCm === undefined ? 'Empty: to the ends.' : ''} onChange={(cm) => set(`Only up to ${cm} cm`, (draft) => void (draft.upToCm = cm))} onClear={() => set('To the ends', (draft) => void delete draft.upToCm)} />
+      {!readOnly && growth >= LIMITS.upToCm.min && upToCm !== growth && (
+        <Button variant="outlined" color="inherit" sx={{ borderColor: 'divider', my: 0.5 }} onClick={() => set('New growth only', (draft) => void Object.assign(draft, { startCm: 0, upToCm: growth }))}>
+          <Read>{`New growth only: ${growth} cm`}</Read>
+        </Button>
+      )}
+    </>
   )
 }
 

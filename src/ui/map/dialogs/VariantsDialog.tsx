@@ -241,6 +241,7 @@ const SET: Readonly<Record<string, { name: string; words?: Record<string, string
   select: { name: 'which hair', words: WORDS.select },
   bufferCm: { name: 'buffer to a nearer product', unit: 'cm' },
   stopBeforeEndsCm: { name: 'stop before the ends', unit: 'cm' },
+  upToCm: { name: 'only up to', unit: 'cm' },
 }
 
 function shown(placement: Placement, path: string): string {
