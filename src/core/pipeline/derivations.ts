@@ -1,7 +1,7 @@
 import type { FaltoPlan, HairState } from '../model'
 import { fibreGramsPerCm, fullDensity, regrowthCm } from '../hair'
 import { FOIL_USABLE_CM, ONE_FOIL_ROW_CM } from '../placement'
-import { GRAMS_VARIATION, SECONDS_VARIATION } from '../quantity'
+import { GRAMS_VARIATION, SECONDS_VARIATION, WASTE_VARIATION } from '../quantity'
 import { minutesFromSeconds, tenth } from '../units'
 import type { ZoneResult } from '../result'
 import type { ComputedPlan } from './computePlan'
@@ -73,7 +73,7 @@ export function derivationsOf(plan: FaltoPlan, computed: ComputedPlan): Derivati
               ...hairInputs,
             ],
             rule: 'Hair treated in grams × mix per gram of hair for this kind of product, plus edges and bowls. Long hair takes up less per gram.',
-            uncertainty: `Density ±${percent(GRAMS_VARIATION.density)}, fibre ±${percent(GRAMS_VARIATION.fibre)}, take-up ±${percent(GRAMS_VARIATION.load)} and length ±${percent(GRAMS_VARIATION.length)} hold for the whole head at once, so the range does not shrink over many foils. Shown: 8 in 10 heads.`,
+            uncertainty: `Density ±${percent(GRAMS_VARIATION.density)}, fibre ±${percent(GRAMS_VARIATION.fibre)}, take-up ±${percent(GRAMS_VARIATION.load)} and length ±${percent(GRAMS_VARIATION.length)} hold for the whole head at once, so the range does not shrink over many foils; edges and bowls ±${percent(WASTE_VARIATION)}, as the hand is. Shown: 8 in 10 heads.`,
           },
         ]
       }),

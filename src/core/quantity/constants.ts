@@ -43,6 +43,8 @@ export const MIXING_MINUTES = 3
 
 /** Coefficients of variation of what makes hair take more or less, shared by the whole head. Our estimate. */
 export const GRAMS_VARIATION = { density: 0.15, fibre: 0.16, load: 0.15, length: 0.05 } as const
+/** Coefficient of variation of what stays on foil edges and in bowls: a hand's habit, the same all over the head. Our estimate. */
+export const WASTE_VARIATION = 0.3
 
 /** Seconds of work. Starting values: common practice, to be replaced by what is learned from each colourist. */
 export const FOIL_SECONDS = 15

@@ -12,6 +12,7 @@ import {
   LONG_HAIR_CM,
   LONG_HAIR_EXPONENT,
   SCALP_FILM_G_PER_CM2,
+  WASTE_VARIATION,
 } from './constants'
 import { secondsFromMinutes } from '../units'
 import { combinedSigma, rangeOf, type Range } from './range'
@@ -76,6 +77,7 @@ export const bowlRulesFor = ({ bowls }: Pick<Formula, 'bowls'>, { kind, rules }:
 export const appliedGrams = ({ onHair, onScalp, edge }: PieceGrams): number => onHair + onScalp + edge
 
 const GRAMS_SIGMA = combinedSigma(Object.values(GRAMS_VARIATION))
+const WASTE_SIGMA = combinedSigma([WASTE_VARIATION])
 
 /** Sums the pieces of a formula, divides them into bowls and adds what stays in those. */
 export function formulaGrams(formulaId: string, uses: readonly PieceUse[], rules: BowlRules): FormulaGrams {
@@ -84,5 +86,5 @@ export function formulaGrams(formulaId: string, uses: readonly PieceUse[], rules
   const applied = uses.map((use) => ({ ...use, grams: appliedGrams(use.grams) }))
   const bowls = planBowls(applied, rules)
   const residue = bowls.length * BOWL_RESIDUE_G
-  return { formulaId, pieces: uses.length, hair, onHair, onScalp, edge, bowls, residue, range: rangeOf(onHair + onScalp, edge + residue, GRAMS_SIGMA), uses: applied }
+  return { formulaId, pieces: uses.length, hair, onHair, onScalp, edge, bowls, residue, range: rangeOf(onHair + onScalp, edge + residue, GRAMS_SIGMA, WASTE_SIGMA), uses: applied }
 }

@@ -30,6 +30,24 @@ describe('ranges', () => {
   })
 })
 
+describe('ranges of two things that vary by themselves', () => {
+  /** Standard normal draws by Box and Muller (1958) from a linear congruential generator (Park and Miller 1988), so that every run is the same. */
+  const draws = (count: number): number[] => {
+    let state = 1
+    const uniform = () => (state = (state * 48271) % 2147483647) / 2147483647
+    return Array.from({ length: count }, () => Math.sqrt(-2 * Math.log(uniform())) * Math.cos(2 * Math.PI * uniform()))
+  }
+
+  it.each([[85, 33], [3.5, 32], [300, 40]])('hold eight in ten of %d and %d drawn by chance', (one, rest) => {
+    const [sigma, other] = [combinedSigma([0.15, 0.16, 0.15, 0.05]), combinedSigma([0.3])]
+    const drawn = draws(80_000)
+    const sums = drawn.slice(0, 40_000).map((z, i) => one * Math.exp(sigma * z) + rest * Math.exp(other * drawn[40_000 + i]!)).sort((a, b) => a - b)
+    const { low, high } = rangeOf(one, rest, sigma, other)
+    expect(Math.abs(low / sums[4000]! - 1)).toBeLessThan(0.04)
+    expect(Math.abs(high / sums[36_000]! - 1)).toBeLessThan(0.04)
+  })
+})
+
 describe('grams', () => {
   it('grow with length, density, fibre and how much is taken', () => {
     const base = grams({}).range.expected

@@ -15,13 +15,12 @@ export const combinedSigma = (variations: readonly number[]): number =>
   Math.sqrt(variations.reduce((sum, cv) => sum + Math.log(1 + cv * cv), 0))
 
 /**
- * Range of `uncertain · factor + certain` where the factor is log-normal with median 1. The factor is one for the whole
- * head (a dense head is dense everywhere), so sums over zones keep their relative spread.
+ * Range of `one · factor + rest · other` where the factors are log-normal with median 1 and independent of each other: what either could be off by
+ * adds in quadrature, below and above. A factor is one for the whole head (a dense head is dense everywhere), so sums over zones keep their relative spread.
+ * @param restSigma left out: the rest is certain
  */
-export function rangeOf(uncertain: number, certain: number, sigma: number): Range {
-  return {
-    low: uncertain * Math.exp(-P90 * sigma) + certain,
-    expected: uncertain + certain,
-    high: uncertain * Math.exp(P90 * sigma) + certain,
-  }
+export function rangeOf(one: number, rest: number, sigma: number, restSigma = 0): Range {
+  const off = (side: -1 | 1) => Math.hypot(one * Math.expm1(side * P90 * sigma), rest * Math.expm1(side * P90 * restSigma))
+  const expected = one + rest
+  return { low: expected - off(-1), expected, high: expected + off(1) }
 }
