@@ -167,6 +167,36 @@ it('starts from a kind of service fitted to the client, switches between stages 
   expect(serious.map(({ id, nodes }) => `${id}: ${nodes[0]!.html.slice(0, 160)}`)).toEqual([])
 })
 
+it('parts past a side part, begins on the other side in one press, and keeps a retouch to the new growth', async () => {
+  const clientId = await newClient(oriel, 'Side part')
+  const planId = await newPlan(oriel, clientId)
+  const { page } = await counted(planId)
+  await press(page, 'Sections')
+  await fill(page, 'Part from the middle', '3')
+  await fill(page, 'Past a side part by', '5')
+  await press(page, 'Use these sections')
+  await settled(page)
+  await press(page, 'Begin on the right')
+  await page.waitForSelector('[aria-label="Undo: Begun on the right"]')
+  await zone(page, 'Front left')
+  await page.locator('::-p-text(Paint, dropout, hairline, ramps)').click()
+  const before = await totals(page)
+  await page.locator('button::-p-text(New growth only: 2.3 cm)').click()
+  await page.waitForFunction((was) => document.querySelector('[aria-label="Totals"]')?.textContent !== was, {}, before)
+  await saved(page)
+  const { zones, order, layout } = (await exported(planId)).variants[0]!.stages[0]!
+  expect(layout.parameters).toMatchObject({ partOffsetCm: 3, pastPartCm: 5 })
+  expect(order.map((id) => zones.find((one) => one.id === id)!.role)).toEqual(['backRight', 'backLeft', 'frontRight', 'frontLeft'])
+  // Eight weeks at 1.25 cm a month: public dermatology guidance, as in docs/method.md.
+  expect(zones.find(({ role }) => role === 'frontLeft')!.placement).toMatchObject({ startCm: 0, upToCm: 2.3 })
+  await press(page, 'Undo: New growth only, Front left')
+  await press(page, 'Undo: Begun on the right')
+  await saved(page)
+  const undone = (await exported(planId)).variants[0]!.stages[0]!
+  expect(undone.zones.find(({ role }) => role === 'frontLeft')!.placement.upToCm).toBeUndefined()
+  expect(undone.order).not.toEqual(order)
+})
+
 it('the finest work that is allowed is still computed, and finer is refused at the field', async () => {
   const planId = await newPlan(oriel, await newClient(oriel, 'Hostile'))
   const { page } = await counted(planId)

@@ -1,7 +1,7 @@
 import { v7 as newId } from 'uuid'
 import { hairMapOf, meanWhite } from '@/core/canvas'
 import { createHead } from '@/core/head'
-import { createLayout, defaultLayoutParameters, LayoutParameterError } from '@/core/layout'
+import { createLayout, defaultLayoutParameters, LayoutParameterError, partOffsetFor, pastPartFor } from '@/core/layout'
 import type { Acknowledgement, Consultation, FaltoPlan, OpenPlan } from '@/core/model'
 import { computePlan } from '@/core/pipeline'
 import { newPlanDocument, onShelf, planFromService, proposePlan, type Person } from '@/core/services'
@@ -27,7 +27,9 @@ export async function createPlan(member: StaffMember, clientId: string, { name, 
   const newest = await newestConsultation(member, clientId)
   const person: Person = { head: owner.head, hair: owner.hair, hairMap: newest && hairMapOf(newest.canvas), newId }
   try {
-    const document = service ? { ...(service === PROPOSED ? proposed(person, newest) : planFromService(service, person)), name } : newPlanDocument(name, person, createLayout(template, { ...defaultLayoutParameters(), ...parameters }))
+    const usual = defaultLayoutParameters()
+    const part = { partOffsetCm: partOffsetFor(owner.hair, template, { ...usual, ...parameters }), pastPartCm: pastPartFor(owner.hair, template) }
+    const document = service ? { ...(service === PROPOSED ? proposed(person, newest) : planFromService(service, person)), name } : newPlanDocument(name, person, createLayout(template, { ...usual, ...part, ...parameters }))
     const [catalogue, { rates }] = await Promise.all([catalogueOf(member), ratesOf(member)])
     return await insertPlan(member, clientId, onShelf(document, catalogue, rates), 'Made')
   } catch (error) {

@@ -31,9 +31,11 @@ function OtherSide() {
   if (side === 0 || !permissions.write) return null
   const other = side > 0 ? 'right' : 'left'
   return (
-    <Button className="screen-only" color="inherit" size="small" fullWidth sx={{ borderRadius: 0, justifyContent: 'flex-start', pl: 1.5 }} onClick={() => editStage(store, `Begun on the ${other}`, 'order/side', (stage) => void (stage.order = otherSideFirst(stage)))}>
-      Begin on the {other}
-    </Button>
+    <Box className="screen-only" sx={{ p: 1.5, pb: 0 }}>
+      <Button fullWidth variant="outlined" color="inherit" sx={{ borderColor: 'divider' }} onClick={() => editStage(store, `Begun on the ${other}`, 'order/side', (stage) => void (stage.order = otherSideFirst(stage)))}>
+        Begin on the {other}
+      </Button>
+    </Box>
   )
 }
 

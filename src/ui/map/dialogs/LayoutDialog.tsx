@@ -10,6 +10,7 @@ import Stack from '@mui/material/Stack'
 import Switch from '@mui/material/Switch'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
+import { partX } from '@/core/hair'
 import { circleRadiusFor, createLayout, LayoutParameterError, partOffsetFor, pastPartFor, TEMPLATE_PARAMETERS } from '@/core/layout'
 import { LAYOUT_TEMPLATES, LIMITS, type HairState, type LayoutParameters, type LayoutTemplate } from '@/core/model'
 import { Choice, NumberField, Read } from '../../parts'
@@ -73,7 +74,7 @@ export function LayoutDialog({ onClose }: { onClose: () => void }) {
                 value={parameters[key] ?? FIELDS[key].usual(hair)}
                 limit={LIMITS[key]}
                 step={FIELDS[key].step}
-                help={FIELDS[key].help}
+                help={key === 'partOffsetCm' ? `${FIELDS[key].help} ${partWords(hair)}` : FIELDS[key].help}
                 onChange={(value) => set({ [key]: value })}
               />
             ),
@@ -92,6 +93,12 @@ export function LayoutDialog({ onClose }: { onClose: () => void }) {
       </DialogActions>
     </Dialog>
   )
+}
+
+/** Where the client's own part is recorded. */
+function partWords(hair: HairState): string {
+  const x = partX(hair)
+  return x === 0 ? '' : `It is recorded on the ${x > 0 ? 'left' : 'right'}, about ${Math.abs(x)} cm.`
 }
 
 type Measure = Exclude<keyof LayoutParameters, 'separateNape'>
