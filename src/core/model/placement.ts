@@ -3,7 +3,7 @@ export const TAKE_KINDS = ['weave', 'babylight', 'slice', 'teased', 'painted', '
 export const ROW_ORDERS = ['bottomUp', 'topDown', 'fromPart'] as const
 export const COVERS = ['foil', 'film', 'open'] as const
 export const PAINT_SHAPES = ['v', 'w', 'diagonal', 'check'] as const
-export const DROPOUT_KINDS = ['lowlight', 'paint', 'base'] as const
+export const DROPOUT_KINDS = ['lowlight', 'sameFoil', 'paint', 'base'] as const
 export const RAMP_FIGURES = ['stitchMm', 'stitchGapMm', 'subsectionMm', 'rowGapMm', 'startCm'] as const
 export const RAMP_WAYS = ['upwards', 'alongRow', 'alternating', 'afterRows'] as const
 export const SELECTIONS = ['all', 'white', 'dark', 'copyWhite', 'earlier', 'notEarlier'] as const
@@ -41,7 +41,7 @@ export interface Take {
   faceLiftCm?: number | undefined
 }
 
-/** What becomes of hair in a worked subsection that was not picked up. Left out: it stays as it is. */
+/** What becomes of hair in a worked subsection that was not picked up: closed in the next foil or in the same one, painted open, or given base at the root. Left out: it stays as it is. */
 export interface Dropout {
   kind: DropoutKind
   formulaId: string

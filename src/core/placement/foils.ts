@@ -1,6 +1,6 @@
 import { fibreLengthBetween } from '../hair'
 import { placeFromMap } from '../head'
-import { LEAVE, type Cover, type Placement, type Take } from '../model'
+import { LEAVE, type Cover, type DropoutKind, type Placement, type Take } from '../model'
 import { FOIL_USABLE_CM, FOLD_CM, NARROWEST_FOIL_CM, ONE_FOIL_ROW_CM } from './constants'
 import type { VertexHair } from './contour'
 import type { PartingField } from './field'
@@ -206,13 +206,13 @@ function piecesOf(laid: Laid): Piece[] {
   const share = site.white ? Math.min(1, meanOver(line, site.white)) : varies ? meanShare(takeAt) : takenShare(take)
   if (open < NOTHING || share < NOTHING) return []
   const startCm = Math.max(0, rampedFigure(placement, 'startCm', placeAt(0.5)) - faceLift(take, line)) + (placement.bufferCm ?? 0)
-  const main = createPiece(laid, site.white ? thinnedTo(take, share) : take, { area, hairs, takenHairs: hairs * open * share, startCm, formulaId: laid.formulaId, id: laid.id, kind: kindOf(take, coverOf(placement)) })
+  const main = createPiece(laid, site.white ? thinnedTo(take, share) : take, { area, hairs, takenHairs: hairs * open * share, startCm, formulaId: laid.formulaId, id: laid.id, ...appliedAs(take, coverOf(placement)) })
   if (varies && !site.white) main.takeAtEnd = takeAt(1)
   const { dropout } = placement
   const left = hairs * open * (1 - share)
   if (!dropout || !isStitched(take) || left <= 0) return [main]
-  const dropped = { area, hairs, takenHairs: left, startCm: dropout.kind === 'base' ? 0 : startCm, formulaId: dropout.formulaId, id: `${laid.id}/dropout` }
-  return [main, createPiece(laid, dropout.kind === 'base' ? { ...take, kind: 'onScalp' } : take, { ...dropped, kind: dropout.kind === 'lowlight' ? 'foil' : dropout.kind === 'paint' ? 'open' : 'onScalp' })]
+  const dropped = { area, hairs, takenHairs: left, startCm: dropout.kind === 'base' ? 0 : startCm, formulaId: dropout.formulaId, id: `${laid.id}/dropout`, ...DROPPED[dropout.kind] }
+  return [main, createPiece(laid, dropout.kind === 'base' ? { ...take, kind: 'onScalp' } : take, dropped)]
 }
 
 /** Mean share along a stretch whose stitches change (Simpson's rule). */
@@ -221,7 +221,10 @@ const meanShare = (takeAt: (share: number) => Take): number => (takenShare(takeA
 /** Stitches as far apart as makes their share the one that is copied, so that what looks dense is dense. */
 const thinnedTo = (take: Take, share: number): Take => ({ ...take, stitchGapMm: (take.stitchMm * (1 - share)) / share })
 
-const kindOf = ({ kind }: Take, cover: Cover): Piece['kind'] => (kind === 'onScalp' ? 'onScalp' : cover === 'foil' ? 'foil' : 'open')
+const appliedAs = ({ kind }: Take, cover: Cover): Pick<Piece, 'kind' | 'cover'> => ({ kind: kind === 'onScalp' ? 'onScalp' : cover === 'foil' ? 'foil' : 'open', cover })
+
+/** How what was not picked up is worked; in the same foil it is laid on like open work, and warm and moist like what it lies with. */
+const DROPPED: Record<DropoutKind, Pick<Piece, 'kind' | 'cover'>> = { lowlight: { kind: 'foil', cover: 'foil' }, sameFoil: { kind: 'open', cover: 'foil' }, paint: { kind: 'open', cover: 'open' }, base: { kind: 'onScalp', cover: 'open' } }
 
 /** How much higher paint starts here than at the back of the head, cm: all of the lift at the face, none at the nape. */
 function faceLift({ kind, faceLiftCm = 0 }: Take, line: Polyline): number {
@@ -245,6 +248,7 @@ function meanOver(line: Polyline, value: (x: number, y: number) => number): numb
 interface Amount {
   id: string
   kind: Piece['kind']
+  cover: Cover
   formulaId: string
   area: number
   hairs: number
@@ -255,7 +259,7 @@ interface Amount {
 /** Painted hair is soaked more or less: product on it against a fully saturated strand. Our estimate. */
 const soaked = ({ kind, saturation = 1 }: Take): number => (kind === 'painted' ? 0.5 + saturation : 1)
 
-function createPiece({ zoneId, row, index, placement, stretch: { line } }: Laid, take: Take, { id, kind, formulaId, area, hairs, takenHairs, startCm }: Amount): Piece {
+function createPiece({ zoneId, row, index, placement, stretch: { line } }: Laid, take: Take, { id, kind, cover, formulaId, area, hairs, takenHairs, startCm }: Amount): Piece {
   const meanLength = meanAlong(line, LENGTH)
   const hairLength = greatestAlong(line, LENGTH)
   const onScalp = take.kind === 'onScalp'
@@ -266,7 +270,7 @@ function createPiece({ zoneId, row, index, placement, stretch: { line } }: Laid,
     id,
     zoneId,
     kind,
-    cover: coverOf(placement),
+    cover,
     row: row.index,
     index,
     formulaId,

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { createHead, placeFromMap } from '../head'
 import { computePlan } from '../pipeline'
 import { signedArea } from '../layout'
-import { RAMP_FIGURES, type MapPoint, type Placement } from '../model'
+import { DROPOUT_KINDS, RAMP_FIGURES, type DropoutKind, type MapPoint, type Placement } from '../model'
 import { planWith, type Wanted } from '../../../tests/support/plan'
 import { rampedFigure } from './ramps'
 import { defaultPlacement, MAP, paintRamp, pieceOutline, pieceStitches, STRIDE, type Piece } from '.'
@@ -69,7 +69,7 @@ describe('ramps', () => {
 
 describe('what a subsection gives', () => {
   it('never gives the same hair twice: picked up and left out add up to what is there', () => {
-    for (const kind of ['lowlight', 'paint', 'base'] as const) {
+    for (const kind of DROPOUT_KINDS) {
       const all = pieces({ rowGapMm: 0, dropout: { kind, formulaId: 'B' } })
       const bySubsection = new Map<string, Piece[]>()
       for (const piece of all) bySubsection.set(piece.id.replace('/dropout', ''), [...(bySubsection.get(piece.id.replace('/dropout', '')) ?? []), piece])
@@ -79,10 +79,17 @@ describe('what a subsection gives', () => {
   })
 
   it('foils a dropout that is lowlit, paints one that is painted, and brings base to the skin', () => {
-    const dropped = (kind: 'lowlight' | 'paint' | 'base') => pieces({ dropout: { kind, formulaId: 'B' } }).find(({ id }) => id.endsWith('/dropout'))!
-    expect(dropped('lowlight').kind).toBe('foil')
-    expect(dropped('paint').kind).toBe('open')
-    expect(dropped('base')).toMatchObject({ kind: 'onScalp', fromCm: 0, toCm: 1.2 })
+    const dropped = (kind: DropoutKind) => pieces({ dropout: { kind, formulaId: 'B' } }).find(({ id }) => id.endsWith('/dropout'))!
+    expect(dropped('lowlight')).toMatchObject({ kind: 'foil', cover: 'foil' })
+    expect(dropped('sameFoil')).toMatchObject({ kind: 'open', cover: 'foil', foilLength: 0 })
+    expect(dropped('paint')).toMatchObject({ kind: 'open', cover: 'open' })
+    expect(dropped('base')).toMatchObject({ kind: 'onScalp', cover: 'open', fromCm: 0, toCm: 1.2 })
+  })
+
+  it('needs as many foils again where what is left goes into the next one, and none where it goes into the same', () => {
+    const foils = (kind?: DropoutKind) => pieces(kind ? { dropout: { kind, formulaId: 'B' } } : {}).filter((piece) => piece.kind === 'foil').length
+    expect(foils('lowlight')).toBe(2 * foils())
+    expect(foils('sameFoil')).toBe(foils())
   })
 
   it('is painted without foils, higher towards the face, and takes more product the more it is soaked', () => {

@@ -163,8 +163,11 @@ function onTimes(pieces: readonly ServedPiece[], lead: number): ServedPiece[] {
   return pieces.map((one) => ({ ...one, on: (at += one.seconds) }))
 }
 
-/** Foils come out at the chair, the rest in the rinse. */
-const byRemoval = (pieces: readonly ServedPiece[]): { foils: ServedPiece[]; others: ServedPiece[] } => ({ foils: pieces.filter(({ piece }) => piece.kind === 'foil'), others: pieces.filter(({ piece }) => piece.kind !== 'foil') })
+/** What is closed in foil comes out at the chair, the rest in the rinse. */
+function byRemoval(pieces: readonly ServedPiece[]): { foils: ServedPiece[]; others: ServedPiece[] } {
+  const inFoil = ({ piece: { kind, cover } }: ServedPiece) => kind === 'foil' || (kind === 'open' && cover === 'foil')
+  return { foils: pieces.filter(inFoil), others: pieces.filter((one) => !inFoil(one)) }
+}
 
 /** From the start of putting in to the start of taking out, each piece `each` s after the one before: what keeps every piece's times. */
 function windowOf(pieces: readonly ServedPiece[], each: number): { least: number; ideal: number; most: number; tightest: ServedPiece | undefined } {

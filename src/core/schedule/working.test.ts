@@ -1,3 +1,4 @@
+import type { DropoutKind } from '../model'
 import { computePlan } from '../pipeline'
 import { planWith, type Wanted } from '../../../tests/support/plan'
 import { stageOf } from '../../../tests/support/plan'
@@ -41,6 +42,20 @@ describe('lengths before the scalp', () => {
     const foils = planWith({})
     const done = computePlan(foils)
     expect(visitFor(foils, done, { order: 'lengthsFirst' })).toEqual(visitFor(foils, done, {}))
+  })
+})
+
+describe('what was not picked up', () => {
+  const removed = (kind: DropoutKind) => {
+    const plan = planWith({ only: ['backLeft'], placement: { dropout: { kind, formulaId: 'B' } } })
+    const { tasks } = visitFor(plan, computePlan(plan), {})
+    return tasks.filter((task) => task.kind === 'takeOut').flatMap(({ pieces = [] }) => pieces).filter(({ piece }) => piece.id.endsWith('/dropout')).length
+  }
+
+  it('comes out at the chair where it is closed in foil, its own or the same, and else in the rinse', () => {
+    expect(removed('lowlight')).toBeGreaterThan(0)
+    expect(removed('sameFoil')).toBe(removed('lowlight'))
+    expect([removed('paint'), removed('base')]).toEqual([0, 0])
   })
 })
 

@@ -10,7 +10,7 @@ export interface FoilLine {
   zone: string
   row: number
   formula: string
-  kind: 'foil' | 'open' | 'scalp'
+  kind: 'foil' | 'same foil' | 'open' | 'scalp'
   take: string
   widthCm: number
   foilLengthCm: number
@@ -32,7 +32,7 @@ export function foilList(plan: FaltoPlan, { zones }: Pick<ComputedStages, 'zones
         zone: zone.name,
         row: piece.row + 1,
         formula: piece.formulaId,
-        kind: KINDS[piece.kind],
+        kind: piece.kind === 'open' && piece.cover === 'foil' ? 'same foil' : KINDS[piece.kind],
         take: piece.id.endsWith('/dropout') ? 'dropout' : piece.take.kind,
         widthCm: tenth(piece.width),
         foilLengthCm: tenth(piece.foilLength),

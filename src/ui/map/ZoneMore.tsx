@@ -5,7 +5,7 @@ import MenuItem from '@mui/material/MenuItem'
 import Stack from '@mui/material/Stack'
 import TextField from '@mui/material/TextField'
 import { regrowthCm } from '@/core/hair'
-import { COUNTS, COVERS, LIMITS, PAINT_SHAPES, RAMP_FIGURES, SELECTIONS, type DropoutKind, type Placement, type Ramp, type RampFigure, type RampWay } from '@/core/model'
+import { COUNTS, COVERS, DROPOUT_KINDS, LIMITS, PAINT_SHAPES, RAMP_FIGURES, SELECTIONS, type DropoutKind, type Placement, type Ramp, type RampFigure, type RampWay } from '@/core/model'
 import { coverOf, isStitched, rampWays } from '@/core/placement'
 import { tenth } from '@/core/units'
 import { Choice, NumberField, Read } from '../parts'
@@ -48,7 +48,7 @@ export function ZoneMore() {
               })
             }
           >
-            {(['none', 'lowlight', 'paint', 'base'] as const).map((value) => (
+            {(['none', ...DROPOUT_KINDS] as const).map((value) => (
               <MenuItem key={value} value={value}>
                 {WORDS.dropout[value]}
               </MenuItem>
