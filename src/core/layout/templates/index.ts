@@ -52,14 +52,14 @@ export const defaultLayoutParameters = (): LayoutParameters => ({ separateNape: 
 
 /** What each template draws on, beyond the parameters that are always there. */
 export const TEMPLATE_PARAMETERS: Record<LayoutTemplate, readonly (keyof LayoutParameters)[]> = {
-  fourQuadrants: ['partOffsetCm', 'pastPartCm', 'separateNape'],
+  fourQuadrants: ['partOffsetCm', 'pastPartCm', 'zigzagMm', 'separateNape'],
   topStrip: ['stripWidthCm', 'partOffsetCm', 'zigzagMm'],
   onScalpSections: ['stripWidthCm', 'separateNape'],
-  radialBack: ['pieces', 'partOffsetCm', 'pastPartCm', 'separateNape'],
+  radialBack: ['pieces', 'partOffsetCm', 'pastPartCm', 'zigzagMm', 'separateNape'],
   halo: ['radiusCm', 'separateNape'],
   triangleFan: ['radiusCm', 'pieces'],
   crossedPanels: ['rimCm'],
-  occipitalV: ['partOffsetCm', 'pastPartCm'],
+  occipitalV: ['partOffsetCm', 'pastPartCm', 'zigzagMm'],
   hairlineRim: ['rimCm', 'stripWidthCm', 'partOffsetCm', 'zigzagMm', 'separateNape'],
   fringeTriangle: ['cutCornersCm'],
   faceFrame: ['rimCm', 'separateNape'],
@@ -238,10 +238,10 @@ const DRAW: Record<LayoutTemplate, (parameters: LayoutParameters) => Drawn> = {
 const wedgeMiddle = (i: number, pieces: number): number => 95 + (170 * (i + 0.5)) / pieces
 
 /** Parts the front in two: along the part, or past a side part, so that the side with less hair holds the whole part line. */
-function frontLine({ partOffsetCm, pastPartCm = 0 }: Pick<LayoutParameters, 'partOffsetCm' | 'pastPartCm'>): DiskPoint[] {
+function frontLine({ partOffsetCm, pastPartCm = 0, zigzagMm = 0 }: Pick<LayoutParameters, 'partOffsetCm' | 'pastPartCm' | 'zigzagMm'>): DiskPoint[] {
   const x = partOffsetCm - Math.sign(partOffsetCm) * pastPartCm
   // From beyond the front hairline to just behind the ear-to-ear parting.
-  return x === 0 ? parting(FACE(), CROWN) : sagittal(x, 78, -36)
+  return zigzag(x === 0 ? parting(FACE(), CROWN) : sagittal(x, 78, -36), zigzagMm)
 }
 
 /** The two edges of a panel along the part. @throws LayoutParameterError */

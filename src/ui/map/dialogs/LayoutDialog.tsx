@@ -103,11 +103,14 @@ function partWords(hair: HairState): string {
 
 type Measure = Exclude<keyof LayoutParameters, 'separateNape'>
 
+/** How far a zigzag part is usually drawn to either side, mm. Our estimate. */
+const ZIGZAG_MM = 4
+
 const FIELDS: Record<Measure, { label: string; step: number; help?: string; usual: (hair: HairState) => number }> = {
   stripWidthCm: { label: 'Panel along the part', step: 0.5, help: 'For a rim, 0 leaves the part alone.', usual: () => 6 },
   partOffsetCm: { label: 'Part from the middle', step: 0.5, help: 'Positive towards the client’s left.', usual: () => 0 },
   pastPartCm: { label: 'Past a side part by', step: 0.5, help: '2.5–5 cm, so that the part line is worked together.', usual: () => 0 },
-  zigzagMm: { label: 'Zigzag', step: 1, help: '0 is straight; more is softer.', usual: () => 0 },
+  zigzagMm: { label: 'Zigzag', step: 1, help: '0 is straight; more is softer.', usual: ({ part }) => (part === 'zigzag' ? ZIGZAG_MM : 0) },
   radiusCm: { label: 'Radius of the circle', step: 0.5, help: 'Finer hair carries a larger one, denser hair a smaller one.', usual: (hair) => circleRadiusFor(hair.density) },
   rimCm: { label: 'Width of the rim', step: 0.5, usual: () => 2.5 },
   pieces: { label: 'Pieces', step: 1, usual: () => 4 },
