@@ -1,5 +1,5 @@
 import { AxePuppeteer } from '@axe-core/puppeteer'
-import type { Page } from 'puppeteer-core'
+import type { KeyInput, Page } from 'puppeteer-core'
 import { computePlan, planFigures } from '@/core/pipeline'
 import { EXPECTED, DESIGNED_BY_HAND } from '../reference/services.expected'
 import { planWith } from '../support/plan'
@@ -140,6 +140,35 @@ it('a parting is drawn, bent, merged away and undone; one that crosses itself is
   for (const what of ['Zones merged', 'Corner moved', 'Parting drawn']) await press(page, `Undo: ${what}`)
   await saved(page)
   expect((await exported(planId)).variants[0]!.stages[0]!.layout.vertices).toEqual((await exported(await newPlan(oriel, await newClient(oriel, 'Fresh')))).variants[0]!.stages[0]!.layout.vertices)
+})
+
+it('a parting is drawn and merged away with the keyboard alone', async () => {
+  const planId = await newPlan(oriel, await newClient(oriel, 'By keys'))
+  const { page } = await counted(planId)
+  const strokes = async (...keys: [key: KeyInput, times?: number][]) => {
+    for (const [key, times = 1] of keys) for (let i = 0; i < times; i++) await page.keyboard.press(key)
+  }
+  const tool = async (name: string) => {
+    await page.locator(`::-p-aria([name="${name}"][role="button"])`).wait()
+    await page.focus(`::-p-aria([name="${name}"][role="button"])`)
+    await page.keyboard.press('Enter')
+    await page.waitForFunction(() => document.activeElement?.getAttribute('role') === 'application')
+  }
+  const zonesOf = async () => (await exported(planId)).variants[0]!.stages[0]!.zones
+  // A key before, so that the focus counts as the keyboard's.
+  await page.keyboard.press('Tab')
+  await tool('Draw a parting')
+  await strokes(['ArrowUp', 8], ['Enter'], ['ArrowLeft', 40], ['Enter'])
+  await page.waitForSelector('[aria-label="Undo: Parting drawn"]')
+  await saved(page)
+  expect((await zonesOf()).map(({ name }) => name)).toContain('Front left, part')
+  await tool('Merge')
+  await strokes(['ArrowLeft', 6], ['ArrowUp', 12], ['Enter'])
+  await page.waitForSelector('section[aria-label^="Zone"]')
+  await strokes(['ArrowDown', 8], ['Enter'])
+  await page.waitForSelector('[aria-label="Undo: Zones merged"]')
+  await saved(page)
+  expect(await zonesOf()).toHaveLength(4)
 })
 
 it('starts from a kind of service fitted to the client, switches between stages and opens how it will look', async () => {

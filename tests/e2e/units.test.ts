@@ -3,7 +3,7 @@ import { v7 as newId } from 'uuid'
 import type { FaltoPlan } from '@/core/model'
 import { AS_KEPT } from '@/core/units'
 import { deviceOf, exported, ONE_CALL, servicePlanOf, type Device } from '../support/server'
-import { clean, press, saved, totalsContain, url, windows, zone } from './browser'
+import { clean, press, saved, settled, totalsContain, url, windows, zone } from './browser'
 
 jest.setTimeout(180_000)
 
@@ -40,8 +40,14 @@ it('an owner sets the units of the salon, and nothing is read in others from the
   await clean(page)
   await press(page, 'Save')
   await totalsContain(page, ' oz')
+  await settled(page)
   await zone(page, 'Front left')
+  await page.locator('::-p-text(Paint, dropout, hairline, ramps)').click()
+  await page.waitForSelector('::-p-text(Which hair)')
+  await press(page, 'Ramp')
+  await page.waitForSelector('::-p-text(Begins at, in)')
   expect(await asKept(page)).toEqual([])
+  await press(page, 'Ramp')
   for (const total of ['Formula A', 'foils', 'How it will look', 'cautions and notes']) {
     await page.locator(`[aria-label="Totals"] button[aria-label*="${total}"]`).click()
     await page.waitForSelector('[role="dialog"]')

@@ -3,11 +3,13 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import IconButton from '@mui/material/IconButton'
 import Typography from '@mui/material/Typography'
+import dynamic from 'next/dynamic'
 import { memo, type KeyboardEvent } from 'react'
 import { useShallow } from 'zustand/react/shallow'
-import { otherSideFirst, sideBegun } from '@/core/layout'
-import { editStage, moveZone, pick, stageOf, usePlan, usePlanStore } from './context'
+import { moveZone, pick, stageOf, usePlan, usePlanStore } from './context'
 import type { PlanState } from './store'
+
+const OtherSide = dynamic(() => import('./OtherSide').then((module) => module.OtherSide))
 
 /** The zones in the order of application: the list a colourist reads aloud to an assistant. */
 export function OrderRibbon() {
@@ -21,21 +23,6 @@ export function OrderRibbon() {
       </Box>
       <OtherSide />
     </>
-  )
-}
-
-/** Begins on the other side of the head: with a side part the side with less hair goes first. */
-function OtherSide() {
-  const { store, permissions } = usePlanStore()
-  const side = usePlan((state) => sideBegun(stageOf(state)))
-  if (side === 0 || !permissions.write) return null
-  const other = side > 0 ? 'right' : 'left'
-  return (
-    <Box className="screen-only" sx={{ p: 1.5, pb: 0 }}>
-      <Button fullWidth variant="outlined" color="inherit" sx={{ borderColor: 'divider' }} onClick={() => editStage(store, `Begun on the ${other}`, 'order/side', (stage) => void (stage.order = otherSideFirst(stage)))}>
-        Begin on the {other}
-      </Button>
-    </Box>
   )
 }
 

@@ -4,10 +4,12 @@ import { v7 as newId } from 'uuid'
 import { createHead, mapFromPlace, placeFromMap, type Head } from '@/core/head'
 import { bendParting, checkStage, cut, diskFromPlace, DivisionError, edgeDrawer, merge, mirrored, moveParting, moveVertex, placeOf, snapPoint, zoneAt, type DiskPoint, type Division, type Snap, type SnapKind } from '@/core/layout'
 import type { MapPoint, Stage, Zone } from '@/core/model'
+import type { MapDrawing } from '@/core/sheet'
 import { placeUnder } from '../parts'
 import { INK } from '../theme'
 import { editStage, stageOf, usePlan, usePlanStore } from './context'
 import { MapSheet } from './MapSheet'
+import { usePen } from './usePen'
 
 /** A point nearer than this to a corner, landmark or line is drawn to it, cm of the whole map; less where the map is zoomed in. */
 const SNAP_CM = 0.7
@@ -46,12 +48,21 @@ function gripAt(target: EventTarget): { element: SVGElement; what: Held } | unde
   return { element, what: corner !== undefined ? { corner } : bend !== undefined ? { edge: edge!, bend: Number(bend) } : { edge: edge! } }
 }
 
+interface Props {
+  mode: 'draw' | 'move' | 'merge'
+  scale: number
+}
+
+export function PartingLayer(props: Props) {
+  const drawing = usePlan((state) => state.answer?.drawing)
+  return drawing ? <Partings key={props.mode} {...props} drawing={drawing} /> : null
+}
+
 /** A layer over the map in its own coordinates (y downwards, cm). */
-export function PartingLayer({ mode, scale }: { mode: 'draw' | 'move' | 'merge'; scale: number }) {
+function Partings({ mode, scale, drawing }: Props & { drawing: MapDrawing }) {
   const { store } = usePlanStore()
   const measures = usePlan((state) => state.document.head)
   const stage = usePlan(stageOf)
-  const drawing = usePlan((state) => state.answer?.drawing)
   const selected = usePlan((state) => state.selectedZone)
   const head = useMemo(() => createHead(measures), [measures])
   const draw = useMemo(() => edgeDrawer(head), [head])
@@ -61,7 +72,19 @@ export function PartingLayer({ mode, scale }: { mode: 'draw' | 'move' | 'merge';
   const held = useRef<Held>(undefined)
   const layer = useRef<SVGGElement>(null)
 
-  if (!drawing) return null
+  const pen = usePen(drawing.extent, {
+    onMove: (at) => mode === 'draw' && setDrawnTo(snapped(upright(at))),
+    onPress: (at, shift) => {
+      if (mode === 'merge') return mergeAt(upright(at))
+      const { point } = snapped(upright(at))
+      if (line.length === 0) setLine([point])
+      else finish([...line, point], shift)
+    },
+    onAway: () => {
+      setLine([])
+      setDrawnTo(undefined)
+    },
+  })
   const toMap = ({ psiDeg, s }: { psiDeg: number; s: number }) => mapFromPlace(head, placeOf({ psiDeg, s }))
   const corners = stage.layout.vertices.map((vertex) => ({ id: vertex.id, ...toMap(vertex) }))
   const partings = stage.layout.edges.filter(({ kind }) => kind === 'parting')
@@ -70,10 +93,7 @@ export function PartingLayer({ mode, scale }: { mode: 'draw' | 'move' | 'merge';
     if (store.getState().partingProblem !== partingProblem) store.setState({ partingProblem })
   }
 
-  function under(event: PointerEvent): MapPoint {
-    const { x, y } = placeUnder(layer.current!, event)
-    return { x, y: -y }
-  }
+  const under = (event: PointerEvent): MapPoint => upright(placeUnder(layer.current!, event))
 
   /** Carries out a change of the division, or says why it cannot be. @returns whether it was done */
   function change(label: string, key: string, work: (division: Division<Zone>, parents: Map<string, string>) => Division<Zone>): boolean {
@@ -114,7 +134,7 @@ export function PartingLayer({ mode, scale }: { mode: 'draw' | 'move' | 'merge';
     const others = corners.filter(({ id }) => id !== besides)
     const lines = besides ? partings.filter(({ from, to }) => from !== besides && to !== besides) : partings
     const hairlines = stage.layout.edges.filter(({ kind }) => kind === 'hairline').flatMap(({ id }) => drawnEdges.get(id)!)
-    return snapPoint(point, { corners: besides ? [] : others, landmarks: drawing!.landmarks.map(({ x, y }) => ({ x, y: -y })), partings: lines.map(({ id }) => drawnEdges.get(id)!), hairline: besides ? [] : hairlines }, SNAP_CM * scale)
+    return snapPoint(point, { corners: besides ? [] : others, landmarks: drawing.landmarks.map(({ x, y }) => ({ x, y: -y })), partings: lines.map(({ id }) => drawnEdges.get(id)!), hairline: besides ? [] : hairlines }, SNAP_CM * scale)
   }
 
   function take(event: PointerEvent): void {
@@ -149,22 +169,22 @@ export function PartingLayer({ mode, scale }: { mode: 'draw' | 'move' | 'merge';
 
   const shift = (edge: string, from: DiskPoint, to: DiskPoint) => change('Parting moved', `shift/${edge}`, (division) => moveParting(division, edge, { x: to.x - from.x, y: to.y - from.y }))
 
-  /** Arrow keys on a corner or a parting move it. */
+  /** Arrow keys on a corner, a bend or a parting move it. */
   function keys(event: KeyboardEvent): void {
     const what = gripAt(event.target)?.what
     const step = { ArrowLeft: [-KEY_CM, 0], ArrowRight: [KEY_CM, 0], ArrowUp: [0, KEY_CM], ArrowDown: [0, -KEY_CM] }[event.key]
-    if (!what || !step || 'bend' in what) return
+    if (!what || !step) return
     event.preventDefault()
     event.stopPropagation()
-    const from = 'corner' in what ? corners.find(({ id }) => id === what.corner)! : middleOf(drawnEdges.get(what.edge)!)
+    const from = 'corner' in what ? corners.find(({ id }) => id === what.corner)! : 'bend' in what ? toMap(partings.find(({ id }) => id === what.edge)!.via[what.bend]!) : middleOf(drawnEdges.get(what.edge)!)
     const to = toDisk({ x: from.x + step[0]!, y: from.y + step[1]! })
     if ('corner' in what) change('Corner moved', `move/${what.corner}`, (division) => moveVertex(division, what.corner, to))
+    else if ('bend' in what) change('Parting bent', `bend/${what.edge}`, (division) => bendParting(division, what.edge, what.bend, to))
     else shift(what.edge, toDisk(from), to)
   }
 
-  function tapToMerge(event: PointerEvent): void {
-    const disk = toDisk(under(event))
-    const tapped = zoneAt(divisionOf(stage), disk)
+  function mergeAt(point: MapPoint): void {
+    const tapped = zoneAt(divisionOf(stage), toDisk(point))
     if (!tapped) return
     if (!selected || tapped.id === selected) return store.select(tapped.id)
     change('Zones merged', `merge/${newId()}`, (division) => merge(division, selected, tapped.id))
@@ -176,9 +196,9 @@ export function PartingLayer({ mode, scale }: { mode: 'draw' | 'move' | 'merge';
       <MapSheet
         extent={drawing.extent}
         cursor={mode === 'draw' ? 'crosshair' : 'pointer'}
-        pointerEvents={mode === 'move' ? 'none' : undefined}
+        {...(mode === 'move' ? { pointerEvents: 'none' } : { ...pen.props, 'aria-label': mode === 'draw' ? 'Pen: arrow keys move it, Enter begins and ends a parting, with Shift on both sides alike' : 'Pointer: arrow keys move it, Enter chooses a zone and then the one to merge it with' })}
         onPointerDown={(event) => {
-          if (mode === 'merge') return tapToMerge(event)
+          if (mode === 'merge') return mergeAt(under(event))
           // A second finger means to zoom, not to draw.
           if (!event.isPrimary) return setLine([])
           event.currentTarget.setPointerCapture(event.pointerId)
@@ -196,13 +216,14 @@ export function PartingLayer({ mode, scale }: { mode: 'draw' | 'move' | 'merge';
           finish([...line, snapped(under(event)).point], event.shiftKey)
         }}
       />
-      {line.length > 1 && <polyline points={pointsOf(line)} fill="none" stroke={INK.strong} strokeWidth={3} strokeDasharray="9 5" vectorEffect="non-scaling-stroke" pointerEvents="none" />}
+      {pen.at && mode !== 'move' && <Handle x={pen.at.x} y={-pen.at.y} px={6} aria-hidden pointerEvents="none" />}
+      {(line.length > 1 || (line.length > 0 && pen.at)) && <polyline points={pointsOf(pen.at ? [...line, upright(pen.at)] : line)} fill="none" stroke={INK.strong} strokeWidth={3} strokeDasharray="9 5" vectorEffect="non-scaling-stroke" pointerEvents="none" />}
       {mode === 'move' && (
         <g onPointerDown={take} onPointerMove={drag} onPointerUp={letGo} onPointerCancel={letGo} onKeyDown={keys}>
           {partings.map(({ id }) => (
             <PartingGrip key={id} id={id} points={pointsOf(drawnEdges.get(id)!)} />
           ))}
-          {partings.flatMap(({ id, via }) => bends(via.length).map((at) => <Handle key={id + at} {...toMap(via[at]!)} px={6} aria-label="Bend of a parting" data-edge={id} data-bend={at} />))}
+          {partings.flatMap(({ id, via }) => bends(via.length).map((at) => <Handle key={id + at} {...toMap(via[at]!)} px={6} role="button" tabIndex={0} aria-label="Bend of a parting" data-edge={id} data-bend={at} />))}
           {corners.map(({ id, x, y }) => (
             <Handle key={id} x={x} y={y} px={9} role="button" aria-label={`Corner ${id}`} tabIndex={0} data-corner={id} />
           ))}
@@ -219,6 +240,9 @@ export function PartingLayer({ mode, scale }: { mode: 'draw' | 'move' | 'merge';
     </g>
   )
 }
+
+/** From the sheet, y downwards, to the map, and back. */
+const upright = ({ x, y }: MapPoint): MapPoint => ({ x, y: -y })
 
 /** To a hundredth of a cm: long numbers take a browser long to write and to read. */
 const pointsOf = (line: readonly MapPoint[]): string => line.map(({ x, y }) => `${Math.round(100 * x) / 100},${Math.round(-100 * y) / 100}`).join(' ')
@@ -254,6 +278,8 @@ interface HandleProps {
   'data-corner'?: string
   'data-edge'?: string
   'data-bend'?: number
+  'aria-hidden'?: boolean
+  pointerEvents?: 'none'
 }
 
 /** A dot of a size that stays on screen however near the map is, with room around it for a finger. */

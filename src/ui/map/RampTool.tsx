@@ -6,12 +6,15 @@ import type { Remote } from 'comlink'
 import { useRef, useState, type PointerEvent } from 'react'
 import { LIMITS, RAMP_FIGURES, type MapPoint, type Placement, type RampFigure } from '@/core/model'
 import type { ZoneRamp } from '@/core/placement'
+import type { MapDrawing } from '@/core/sheet'
 import type { PlanWorker } from '@/workers/plan.worker'
+import { useUnits } from '../hooks/useUnits'
 import { placeUnder } from '../parts'
 import { INK } from '../theme'
 import { WORDS } from '../words'
 import { editStage, stageOf, usePlan, usePlanStore } from './context'
 import { MapSheet } from './MapSheet'
+import { usePen } from './usePen'
 
 /** A figure and what it is to be where a line begins and where it ends. */
 export interface RampWish {
@@ -25,17 +28,18 @@ const inStep = (figure: RampFigure, value: number): number => Math.round(value /
 
 /** What the next line means. */
 export function RampFields({ wish, onWish }: { wish: RampWish; onWish: (wish: RampWish) => void }) {
-  const { min, max, unit } = LIMITS[wish.figure]
+  const { min, max, unit: keptUnit } = LIMITS[wish.figure]
+  const { unit, shown, kept, step } = useUnits().field(keptUnit)
   const field = (end: 'from' | 'to', label: string) => (
     <TextField
       size="small"
       type="number"
       label={`${label}, ${unit}`}
-      value={wish[end]}
+      value={shown(wish[end])}
       sx={{ flex: '1 1 88px', minWidth: 0 }}
-      slotProps={{ htmlInput: { min, max, step: stepOf(wish.figure) } }}
+      slotProps={{ htmlInput: { min: shown(min), max: shown(max), step: step(stepOf(wish.figure)) } }}
       onChange={({ target }) => {
-        const value = Number(target.value)
+        const value = kept(Number(target.value))
         if (target.value !== '' && value >= min && value <= max) onWish({ ...wish, [end]: value })
       }}
     />
@@ -75,12 +79,22 @@ interface LayerProps {
 }
 
 /** A layer over the map on which a line is drawn; the zones under it get the ramp. */
-export function RampLayer({ worker, wish, scale, onMessage }: LayerProps) {
-  const { store } = usePlanStore()
+export function RampLayer(props: LayerProps) {
   const extent = usePlan((state) => state.answer?.drawing.extent)
+  return extent ? <RampSheet {...props} extent={extent} /> : null
+}
+
+function RampSheet({ worker, wish, scale, onMessage, extent }: LayerProps & { extent: MapDrawing['extent'] }) {
+  const { store } = usePlanStore()
+  const { field } = useUnits()
+  const { unit, shown } = field(LIMITS[wish.figure].unit)
   const [line, setLine] = useState<[MapPoint, MapPoint]>()
   const layer = useRef<SVGGElement>(null)
-  if (!extent) return null
+  const pen = usePen(extent, {
+    onMove: (at) => line && setLine([line[0], at]),
+    onPress: (at) => (line ? void paint([line[0], at]) : setLine([at, at])),
+    onAway: () => setLine(undefined),
+  })
 
   const under = (event: PointerEvent): MapPoint => placeUnder(layer.current!, event)
 
@@ -105,6 +119,8 @@ export function RampLayer({ worker, wish, scale, onMessage }: LayerProps) {
       <MapSheet
         extent={extent}
         cursor="crosshair"
+        {...pen.props}
+        aria-label="Pen: arrow keys move it, Enter begins and ends the line of a ramp"
         onPointerDown={(event) => {
           // A second finger means to zoom, not to draw.
           if (!event.isPrimary) return setLine(undefined)
@@ -115,12 +131,13 @@ export function RampLayer({ worker, wish, scale, onMessage }: LayerProps) {
         onPointerUp={(event) => line && void paint([line[0], under(event)])}
         onPointerCancel={() => setLine(undefined)}
       />
+      {pen.at && !line && <circle cx={pen.at.x} cy={pen.at.y} r={0.2 * scale} fill={INK.strong} pointerEvents="none" />}
       {line && (
         <g pointerEvents="none">
           <line x1={line[0].x} y1={line[0].y} x2={line[1].x} y2={line[1].y} stroke={INK.strong} strokeWidth={4} vectorEffect="non-scaling-stroke" strokeLinecap="round" />
           {line.map(({ x, y }, i) => (
             <text key={i} x={x} y={y - 0.4 * scale} fontSize={0.8 * scale} fontWeight={700} textAnchor="middle" fill={INK.strong} stroke={INK.paper} strokeWidth={0.2 * scale} paintOrder="stroke">
-              {i === 0 ? wish.from : wish.to} {LIMITS[wish.figure].unit}
+              {shown(i === 0 ? wish.from : wish.to)} {unit}
             </text>
           ))}
         </g>
