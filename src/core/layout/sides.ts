@@ -9,7 +9,7 @@ export const mirrorRole = (role: string): string =>
   /left/i.test(role) ? role.replace('left', 'right').replace('Left', 'Right') : role.replace('right', 'left').replace('Right', 'Left')
 
 /** On which side of the client a zone lies: 1 left, −1 right, 0 on the middle. */
-export function sideOf({ vertices, edges }: Pick<Layout, 'vertices' | 'edges'>, zone: Bounded): -1 | 0 | 1 {
+function sideOf({ vertices, edges }: Pick<Layout, 'vertices' | 'edges'>, zone: Bounded): -1 | 0 | 1 {
   const outline = zoneOutline({ vertices, edges, zones: [] }, zone)
   const x = outline.reduce((sum, point) => sum + point.x, 0) / outline.length
   return Math.abs(x) < MIDDLE ? 0 : x > 0 ? 1 : -1

@@ -100,7 +100,7 @@ export function derivationsOf(plan: FaltoPlan, computed: ComputedPlan): Derivati
       })),
       inputs: [
         { label: 'Hairs on the head', value: `${figures.hairs}` },
-        { label: 'Regrowth since the last colour', value: `${tenth(regrowthCm(plan.hair.weeksSinceColour))} cm` },
+        { label: 'Regrowth since the last colour', value: `${tenth(regrowthCm(plan.hair.weeksSinceColour, plan.hair.growthCmPerMonth))} cm` },
         ...hairInputs.slice(0, 2),
       ],
       rule: 'Share of all hairs: subsection thickness over row distance, times stitch over stitch and gap, counted where the hair grows.',
