@@ -209,6 +209,9 @@ it('parts past a side part, begins on the other side in one press, and keeps a r
   await page.waitForSelector('[aria-label="Undo: Begun on the right"]')
   await zone(page, 'Front left')
   await page.locator('::-p-text(Paint, dropout, hairline, ramps)').click()
+  await page.waitForSelector('button::-p-text(New growth only: 2.3 cm)')
+  // What opens still moves; a press meanwhile lands beside.
+  await settled(page)
   const before = await totals(page)
   await page.locator('button::-p-text(New growth only: 2.3 cm)').click()
   await page.waitForFunction((was) => document.querySelector('[aria-label="Totals"]')?.textContent !== was, {}, before)
