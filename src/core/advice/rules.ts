@@ -1,10 +1,9 @@
 import type { Look } from '../appearance'
-import { haircutParting, partX, regrowthCm } from '../hair'
+import { haircutParting, newGrowthCm, partX } from '../hair'
 import { sideBegun } from '../layout'
-import { isLightener, type Advice, type AdviceSchool, type FaltoPlan, type Formula, type HairState, type Placement, type Product, type Stage, type Zone } from '../model'
-import { isStitched } from '../placement'
+import { isLightener, type Advice, type AdviceSchool, type FaltoPlan, type Formula, type Placement, type Product, type Stage, type Zone } from '../model'
+import { isDiagonal, isStitched } from '../placement'
 import type { ComputedStages, ZoneResult } from '../result'
-import { tenth } from '../units'
 
 /** What a rule looks at: the plan, what was computed, and every worked zone with its stage. */
 export interface Ground {
@@ -72,8 +71,7 @@ const coarseness = (one: Worked): number => placementOf(one).take.stitchMm
 const colours = ({ used }: Worked): boolean => used.some(({ product }) => product.kind === 'permanentColour')
 /** How far a retouch may run onto what was treated before, cm. Our estimate: what a brush cannot help. */
 const OVERLAP_CM = 0.5
-const growthOf = ({ weeksSinceColour, growthCmPerMonth }: HairState): number => tenth(regrowthCm(weeksSinceColour, growthCmPerMonth))
-const slanting = (one: Worked): boolean => placementOf(one).direction === 'diagonalBack' || placementOf(one).direction === 'diagonalForward'
+const slanting = (one: Worked): boolean => isDiagonal(placementOf(one).direction)
 const glosses = ({ used }: Worked): boolean => used.some(({ product }) => product.kind === 'gloss')
 const formulasUsed = ({ worked }: Ground) => [...new Map(worked.flatMap(({ used }) => used).map((one) => [one.formula.id, one])).values()]
 const wants = (formulas: readonly { formula: Formula; product: Product }[], test: (one: { formula: Formula; product: Product }) => boolean): string | undefined => {
@@ -136,9 +134,9 @@ export const RULES: readonly Rule[] = [
   // Fragile hair
   zoneRule('fragile-nape', (one, { plan }) => isNape(one) && one.lightens && (plan.hair.fragile?.includes('nape') ?? false), { text: 'The nape is recorded as fragile: a lowlight, a weaker mix, or leave it alone.', suggestion: { label: 'Leave the nape alone', set: () => ({ sequence: [] }) } }),
   zoneRule('fragile-hairline', (one, { plan }) => one.lightens && one.result.shape.area < 40 && isFront(one) && (plan.hair.fragile?.some((place) => place === 'hairline' || place === 'temples') ?? false), { text: 'The hairline is recorded as fragile. It may stay natural, with the light just behind it.' }),
-  zoneRule('light-over-light', (one, { plan: { hair } }) => one.lightens && placementOf(one).select === 'earlier' && hair.weeksSinceColour > 0 && (placementOf(one).upToCm ?? Infinity) > growthOf(hair) + OVERLAP_CM, ({ plan: { hair } }) => ({
+  zoneRule('light-over-light', (one, { plan: { hair } }) => one.lightens && placementOf(one).select === 'earlier' && hair.weeksSinceColour > 0 && (placementOf(one).upToCm ?? Infinity) > newGrowthCm(hair) + OVERLAP_CM, ({ plan: { hair } }) => ({
     text: 'Strands that are light already would be lightened again along their length, and that breaks hair. Work the new growth only.',
-    suggestion: { label: 'New growth only', set: () => ({ startCm: 0, upToCm: growthOf(hair) }) },
+    suggestion: { label: 'New growth only', set: () => ({ startCm: 0, upToCm: newGrowthCm(hair) }) },
   })),
   zoneRule('fragile-ends', (one, { plan }) => one.lightens && foiled(one) && !placementOf(one).stopBeforeEndsCm && (plan.hair.fragile?.includes('ends') ?? false), { text: 'The ends are recorded as fragile and would be lightened again. Stop before them, or mask them.', suggestion: { label: 'Keep 5 cm of the ends free', set: () => ({ stopBeforeEndsCm: 5 }) } }),
   // Colour

@@ -1,4 +1,5 @@
-import { DENSITIES, type Density, type Texture } from '../model'
+import { DENSITIES, type Density, type HairState, type Texture } from '../model'
+import { tenth } from '../units'
 import {
   FIBRE_DIAMETER_UM,
   FULL_DENSITY_AREA,
@@ -47,6 +48,9 @@ export function fibreLengthBetween(lengthCm: number, fromCm: number, toCm: numbe
 
 /** New growth after a number of weeks, cm, at the usual rate or the client's own. @example regrowthCm(8) // 2.3 */
 export const regrowthCm = (weeks: number, cmPerMonth = GROWTH_CM_PER_MONTH): number => (weeks / WEEKS_PER_MONTH) * cmPerMonth
+
+/** New growth since the last colour, cm, to the tenth that a brush can keep to. */
+export const newGrowthCm = ({ weeksSinceColour, growthCmPerMonth }: Pick<HairState, 'weeksSinceColour' | 'growthCmPerMonth'>): number => tenth(regrowthCm(weeksSinceColour, growthCmPerMonth))
 
 /**
  * Circumference of a ponytail of `hairs` fibres, cm: bundle area = N·πd²/4 / packing.

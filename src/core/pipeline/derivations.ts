@@ -1,5 +1,5 @@
 import type { FaltoPlan, HairState } from '../model'
-import { fibreGramsPerCm, fullDensity, regrowthCm } from '../hair'
+import { fibreGramsPerCm, fullDensity, newGrowthCm } from '../hair'
 import { FOIL_USABLE_CM, ONE_FOIL_ROW_CM } from '../placement'
 import { GRAMS_VARIATION, SECONDS_VARIATION, WASTE_VARIATION } from '../quantity'
 import { minutesFromSeconds, tenth } from '../units'
@@ -100,7 +100,7 @@ export function derivationsOf(plan: FaltoPlan, computed: ComputedPlan): Derivati
       })),
       inputs: [
         { label: 'Hairs on the head', value: `${figures.hairs}` },
-        { label: 'Regrowth since the last colour', value: `${tenth(regrowthCm(plan.hair.weeksSinceColour, plan.hair.growthCmPerMonth))} cm` },
+        { label: 'Regrowth since the last colour', value: `${newGrowthCm(plan.hair)} cm` },
         ...hairInputs.slice(0, 2),
       ],
       rule: 'Share of all hairs: subsection thickness over row distance, times stitch over stitch and gap, counted where the hair grows.',

@@ -12,5 +12,5 @@ export { MAP, pointCount, polylineLength, SPACE, STRIDE, type Polyline } from '.
 export { rampWays } from './ramps'
 export { pieceOutline, pieceStitches } from './stitches'
 export { openSite, siteFor, type Site } from './site'
-export { coverOf, isStitched, takenShare } from './take'
+export { coverOf, isDiagonal, isStitched, takenShare } from './take'
 export { zoneHair } from './zoneHair'

@@ -1,4 +1,4 @@
-import type { Cover, PaintShape, Placement, Take } from '../model'
+import type { Cover, Direction, PaintShape, Placement, Take } from '../model'
 
 /** Share of a panel that a painted shape covers, fully soaked. Our estimate: a V leaves its two flanks, a check mark more. */
 export const PAINTED_SHARE: Record<PaintShape, number> = { v: 0.5, w: 0.65, diagonal: 0.5, check: 0.4 }
@@ -27,3 +27,6 @@ export const coverOf = ({ cover, take }: Pick<Placement, 'cover' | 'take'>): Cov
   cover ?? (take.kind === 'painted' || take.kind === 'block' || take.kind === 'onScalp' ? 'open' : 'foil')
 
 export const isStitched = ({ kind }: Pick<Take, 'kind'>): boolean => kind === 'weave' || kind === 'babylight'
+
+/** Whether partings slant, so that they have a slope. */
+export const isDiagonal = (direction: Direction): boolean => direction === 'diagonalBack' || direction === 'diagonalForward'

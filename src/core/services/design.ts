@@ -1,7 +1,7 @@
 import { haircutParting } from '../hair'
 import { createLayout, defaultLayoutParameters, mirrorRole, partOffsetFor, pastPartFor } from '../layout'
 import type { FaltoPlan, Formula, HairState, LayoutParameters, LayoutTemplate, Placement, Stage, StageKind, Take } from '../model'
-import { defaultPlacement, TAKE_PRESETS } from '../placement'
+import { defaultPlacement, isDiagonal, TAKE_PRESETS } from '../placement'
 import { planOf, startingFormulas, type Person } from './newPlan'
 
 /** What is set for a zone, over the default and a preset. */
@@ -42,8 +42,7 @@ export function placed({ preset, take, ...change }: Change): Placement {
 
 /** Slanting partings fall as the haircut does, where it has a slope. */
 function echoing(placement: Placement, hair: HairState): Placement {
-  const slanting = placement.direction === 'diagonalBack' || placement.direction === 'diagonalForward'
-  return slanting ? { ...placement, ...haircutParting(hair) } : placement
+  return isDiagonal(placement.direction) ? { ...placement, ...haircutParting(hair) } : placement
 }
 
 const LEFT_ALONE: Change = { sequence: [] }

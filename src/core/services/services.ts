@@ -1,6 +1,5 @@
-import { regrowthCm } from '../hair'
+import { newGrowthCm } from '../hair'
 import type { FaltoPlan, Formula, HairState, StageKind } from '../model'
-import { tenth } from '../units'
 import { planFromDesign, type Change, type Design, type StageDesign } from './design'
 import type { Person } from './newPlan'
 
@@ -20,7 +19,7 @@ const low = (level: number, rest: Partial<Formula> = {}): Partial<Formula> => ({
 const gloss = (level: number, rest: Partial<Formula> = {}): Partial<Formula> => ({ name: 'Gloss', productId: 'lull', developerVol: 7, ratio: 1.5, level, ...rest })
 
 /** How far from the scalp a retouch reaches, cm. Where nothing is recorded, as after eight weeks. */
-const newGrowth = ({ weeksSinceColour, growthCmPerMonth }: Parameters<Service['design']>[0]): number => tenth(regrowthCm(weeksSinceColour || 8, growthCmPerMonth))
+const retouched = (hair: Parameters<Service['design']>[0]): number => newGrowthCm({ ...hair, weeksSinceColour: hair.weeksSinceColour || 8 })
 
 const stage = (kind: StageKind, name: string, rest: Omit<StageDesign, 'kind' | 'name'>): StageDesign => ({ kind, name, ...rest })
 const QUADRANTS = { template: 'fourQuadrants', parameters: { separateNape: true } } as const
@@ -112,7 +111,7 @@ export const SERVICES: readonly Service[] = [
     design: (hair) => ({
       name: 'New growth in foils',
       formulas: [light(hair.naturalLevel + 3)],
-      stages: [stage('lighten', 'New growth', { ...QUADRANTS, order: NAPE_TO_FRONT, zones: { '*': { preset: 'fineWeave', rowGapMm: 6, upToCm: newGrowth(hair), sequence: ['A'] } } })],
+      stages: [stage('lighten', 'New growth', { ...QUADRANTS, order: NAPE_TO_FRONT, zones: { '*': { preset: 'fineWeave', rowGapMm: 6, upToCm: retouched(hair), sequence: ['A'] } } })],
     }),
   },
   {

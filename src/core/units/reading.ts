@@ -36,6 +36,7 @@ const readingOf = ({ mass, length, developer }: ReadingUnits): Readonly<Record<s
 })
 
 const FIGURE = '[−-]?\\d+(?:\\.\\d+)?'
+const FIGURES = new RegExp(FIGURE, 'g')
 /** One figure or several that share a unit, as in "4–8 cm", "12.5 of 40.0 g" or "118 g (83–167)"; "g/ml" and "cm/month" are units of their own. */
 const QUANTITY = new RegExp(`(?<![\\w.])(${FIGURE})((?:(?:–| to | of | → )${FIGURE})*) ?(cm²|cm|mm|ml|g|vol)(?![\\w²/])(?: \\((${FIGURE})–(${FIGURE})\\))?`, 'g')
 
@@ -50,7 +51,7 @@ export function readIn(units: ReadingUnits, text: string): string {
   return text.replace(QUANTITY, (whole, first: string, more: string, unit: string, low?: string, high?: string) => {
     const reading = readings[unit]
     if (!reading) return whole
-    const turned = (figures: string) => figures.replace(new RegExp(FIGURE, 'g'), (figure) => turn(reading, figure))
+    const turned = (figures: string) => figures.replace(FIGURES, (figure) => turn(reading, figure))
     return `${turned(first)}${turned(more)} ${reading.unit}${low && high ? ` (${turned(low)}–${turned(high)})` : ''}`
   })
 }

@@ -22,11 +22,12 @@ export function remember(cookie: string, member: StaffMember, { token, expiresAt
   remembered().set(cookie, { member, token }, { ttl: Math.max(1, Math.min(REMEMBERED_MS, expiresAt.getTime() - Date.now())) })
 }
 
-export function forgetSession(token: string): void {
-  for (const [cookie, known] of remembered().entries()) if (known.token === token) remembered().delete(cookie)
-}
+/** It has ended. */
+export const forgetSession = (token: string): void => forget((known) => known.token === token)
 
 /** A salon has changed what its people go by. */
-export function forgetSalon(salonId: string): void {
-  for (const [cookie, { member }] of remembered().entries()) if (member.salonId === salonId) remembered().delete(cookie)
+export const forgetSalon = (salonId: string): void => forget(({ member }) => member.salonId === salonId)
+
+function forget(isMeant: (known: Remembered) => boolean): void {
+  for (const [cookie, known] of remembered().entries()) if (isMeant(known)) remembered().delete(cookie)
 }

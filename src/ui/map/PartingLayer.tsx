@@ -53,6 +53,7 @@ interface Props {
   scale: number
 }
 
+/** Partings in hand, once there is a head to draw them on. */
 export function PartingLayer(props: Props) {
   const drawing = usePlan((state) => state.answer?.drawing)
   return drawing ? <Partings key={props.mode} {...props} drawing={drawing} /> : null
@@ -216,7 +217,11 @@ function Partings({ mode, scale, drawing }: Props & { drawing: MapDrawing }) {
           finish([...line, snapped(under(event)).point], event.shiftKey)
         }}
       />
-      {pen.at && mode !== 'move' && <Handle x={pen.at.x} y={-pen.at.y} px={6} aria-hidden pointerEvents="none" />}
+      {pen.at && mode !== 'move' && (
+        <g pointerEvents="none" aria-hidden>
+          <Handle {...upright(pen.at)} px={6} />
+        </g>
+      )}
       {(line.length > 1 || (line.length > 0 && pen.at)) && <polyline points={pointsOf(pen.at ? [...line, upright(pen.at)] : line)} fill="none" stroke={INK.strong} strokeWidth={3} strokeDasharray="9 5" vectorEffect="non-scaling-stroke" pointerEvents="none" />}
       {mode === 'move' && (
         <g onPointerDown={take} onPointerMove={drag} onPointerUp={letGo} onPointerCancel={letGo} onKeyDown={keys}>
@@ -278,8 +283,6 @@ interface HandleProps {
   'data-corner'?: string
   'data-edge'?: string
   'data-bend'?: number
-  'aria-hidden'?: boolean
-  pointerEvents?: 'none'
 }
 
 /** A dot of a size that stays on screen however near the map is, with room around it for a finger. */

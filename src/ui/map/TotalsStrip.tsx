@@ -147,10 +147,10 @@ function CautionsTotal() {
 }
 
 function Figure({ value, unit, range }: { value: number; unit: string; range?: Range }) {
-  const { unit: read, shown } = useUnits().field(unit)
+  const { unit: inWhat, shown } = useUnits().field(unit)
   return (
     <span>
-      <b className="large">{shown(value)}</b> {read}
+      <b className="large">{shown(value)}</b> {inWhat}
       {range && range.expected > 0 && (
         <small>
           {' '}

@@ -14,7 +14,7 @@ import { useShallow } from 'zustand/react/shallow'
 import { haircutParting } from '@/core/hair'
 import { mirrorRole } from '@/core/layout'
 import { DIRECTIONS, ROW_ORDERS, type Placement, type Zone } from '@/core/model'
-import { isStitched, TAKE_PRESETS } from '@/core/placement'
+import { isDiagonal, isStitched, TAKE_PRESETS } from '@/core/placement'
 import { Choice, Read } from '../parts'
 import { optionsOf, WORDS } from '../words'
 import { copyZones, pasteZones } from './clipboard'
@@ -51,7 +51,7 @@ function ChosenZones({ onMessage }: Props) {
   const names = usePlan(useShallow((state) => chosenZones(state).map(({ name }) => name)))
   const stitched = usePlacement(({ take }) => isStitched(take))
   const onScalp = usePlacement(({ take }) => take.kind === 'onScalp')
-  const diagonal = usePlacement(({ direction }) => direction.startsWith('diagonal'))
+  const diagonal = usePlacement(({ direction }) => isDiagonal(direction))
   const toTheSkin = usePlacement(({ startCm }) => startCm === 0)
 
   return (
@@ -169,7 +169,7 @@ function Directions() {
   return <Choice label="Partings" value={direction} disabled={!permissions.write} options={optionsOf(DIRECTIONS, WORDS.direction)} onChange={(value) => editChosen(store, `${WORDS.direction[value]} partings`, 'direction', (draft) => {
     draft.direction = value
     // A slant begins as the haircut's own, where it has one.
-    if (value === 'diagonalBack' || value === 'diagonalForward') draft.angleDeg = haircutParting({ cutLine })?.angleDeg ?? draft.angleDeg
+    if (isDiagonal(value)) draft.angleDeg = haircutParting({ cutLine })?.angleDeg ?? draft.angleDeg
   })} />
 }
 

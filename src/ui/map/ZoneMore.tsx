@@ -4,10 +4,9 @@ import Button from '@mui/material/Button'
 import MenuItem from '@mui/material/MenuItem'
 import Stack from '@mui/material/Stack'
 import TextField from '@mui/material/TextField'
-import { regrowthCm } from '@/core/hair'
+import { newGrowthCm } from '@/core/hair'
 import { COUNTS, COVERS, DROPOUT_KINDS, LIMITS, PAINT_SHAPES, RAMP_FIGURES, SELECTIONS, type DropoutKind, type Placement, type Ramp, type RampFigure, type RampWay } from '@/core/model'
 import { coverOf, isStitched, rampWays } from '@/core/placement'
-import { tenth } from '@/core/units'
 import { Choice, NumberField, Read } from '../parts'
 import { optionsOf, WORDS } from '../words'
 import { editChosen, usePlacement, usePlan, usePlanStore } from './context'
@@ -126,7 +125,7 @@ export function ZoneMore() {
 function UpTo({ readOnly }: { readOnly: boolean }) {
   const { store } = usePlanStore()
   const upToCm = usePlacement((placement) => placement.upToCm)
-  const growth = usePlan(({ document: { hair } }) => tenth(regrowthCm(hair.weeksSinceColour, hair.growthCmPerMonth)))
+  const growth = usePlan(({ document }) => newGrowthCm(document.hair))
   const set = (what: string, recipe: (draft: Placement) => void) => editChosen(store, what, 'upTo', recipe)
   return (
     <>

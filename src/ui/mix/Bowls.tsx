@@ -11,7 +11,7 @@ import type { MixRecord } from '@/core/model'
 import { tenth } from '@/core/units'
 import { useUnits } from '../hooks/useUnits'
 import { usePlan, usePlanStore } from '../map/context'
-import { Choice, Read } from '../parts'
+import { Choice, Grams, Read } from '../parts'
 import { LINE } from '../theme'
 import { editFormula } from './context'
 
@@ -43,7 +43,7 @@ export function Bowls({ id, mixes, mayMix, onWeigh }: Props) {
           Bowls
         </Typography>
         <Typography>
-          <Read>{`${grams.expected} g (${grams.low}–${grams.high})`}</Read>
+          <Grams {...grams} />
         </Typography>
       </Box>
       <Options id={id} options={mix.options} />

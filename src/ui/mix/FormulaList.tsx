@@ -4,16 +4,14 @@ import Button from '@mui/material/Button'
 import ButtonBase from '@mui/material/ButtonBase'
 import Typography from '@mui/material/Typography'
 import { COUNTS } from '@/core/model'
-import { useUnits } from '../hooks/useUnits'
 import { freeLetter } from '../formulaLetters'
 import { usePlan, usePlanStore } from '../map/context'
-import { FormulaSample } from '../parts'
+import { FormulaSample, Grams } from '../parts'
 import { LINE } from '../theme'
 
 /** The plan's formulas with what each comes to. */
 export function FormulaList({ chosen, onChoose }: { chosen: string; onChoose: (id: string) => void }) {
   const { store, permissions } = usePlanStore()
-  const { unit, shown } = useUnits().field('g')
   const formulas = usePlan((state) => state.document.formulas)
   const products = usePlan((state) => state.document.products)
   const grams = usePlan((state) => state.answer?.figures.grams)
@@ -50,10 +48,7 @@ export function FormulaList({ chosen, onChoose }: { chosen: string; onChoose: (i
                 <Typography variant="caption" sx={{ display: 'block' }}>
                   {range.expected > 0 ? (
                     <>
-                      <b>
-                        {shown(range.expected)} {unit}
-                      </b>{' '}
-                      ({shown(Math.round(range.low))}–{shown(Math.round(range.high))}), {bowls} bowl{bowls === 1 ? '' : 's'}
+                      <Grams expected={range.expected} low={Math.round(range.low)} high={Math.round(range.high)} />, {bowls} bowl{bowls === 1 ? '' : 's'}
                     </>
                   ) : (
                     'not used yet'
