@@ -1,5 +1,5 @@
 import { SCALP_CELLS } from '@/core/canvas'
-import type { HairMap, HairState } from '@/core/model'
+import type { HairMap, HairState, HeadMeasures } from '@/core/model'
 import { planFromService } from '@/core/services'
 import { MEDIUM_HAIR } from './plan'
 
@@ -36,6 +36,40 @@ function counting(): () => string {
 /** The plan of a kind of service on its sample head; zone ids are counted. */
 export function servicePlan(id: string, newId = counting()) {
   return planFromService(id, { head: { circumferenceCm: 55 }, hair: { ...MEDIUM_HAIR, ...SAMPLE_HAIR[id] }, hairMap: id === 'whiteCopied' ? TEMPLE : undefined, newId })
+}
+
+interface SampleHead {
+  head: HeadMeasures
+  hair: Partial<HairState>
+  hairMap?: HairMap
+}
+
+/** The head that a kind of service is expected on. */
+export const OWN_HEAD = 'its own head'
+
+/** Four heads on which every kind of service is computed to the digit. */
+export const GOLDEN_HEADS: Record<string, SampleHead> = {
+  [OWN_HEAD]: { head: { circumferenceCm: 55 }, hair: {} },
+  'a dark, dense, long head': {
+    head: { circumferenceCm: 58, frontToNapeCm: 38 },
+    hair: { naturalLevel: 3, density: 'high', texture: 'coarse', curl: 'wavy', lengthCm: 60, cutLine: 'oneLength', part: 'left', fragile: ['ends'] },
+  },
+  'a fair, fine, short head': {
+    head: { circumferenceCm: 53.5, earToEarCm: 33 },
+    hair: { naturalLevel: 7.5, density: 'low', texture: 'fine', lengthCm: 14, cutLine: 'graduatedForward', part: 'right', weeksSinceColour: 4, fragile: ['nape', 'hairline'] },
+  },
+  'a curly head with a white temple': {
+    head: { circumferenceCm: 56, frontHairlineOffsetCm: 0.8 },
+    hair: { naturalLevel: 5, curl: 'curly', lengthCm: 30, weeksSinceColour: 12, regionLengthsCm: { nape: 22 }, growthCmPerMonth: 1.4 },
+    hairMap: TEMPLE,
+  },
+}
+
+/** The plan of a kind of service on one of the golden heads. */
+export function goldenPlan(id: string, name: string) {
+  const { head, hair, hairMap } = GOLDEN_HEADS[name]!
+  if (name === OWN_HEAD) return servicePlan(id)
+  return planFromService(id, { head, hair: { ...MEDIUM_HAIR, ...hair }, hairMap, newId: counting() })
 }
 
 /** A head worked as densely as anybody would: babylights of 3 mm with 1 mm between, more than two hundred foils. */
