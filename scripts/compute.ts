@@ -23,7 +23,10 @@ function main(file: string | undefined): void {
   if (!checked.ok) return refuse(`not a plan that can be computed: ${describeProblems(checked.problems)}`)
   try {
     const computed = computePlan(checked.value)
-    const figures = { ...planFigures(checked.value, computed), clock: clockFigures(checked.value, computed, { crew: ALONE }) }
+    const figures = {
+      ...planFigures(checked.value, computed),
+      clock: clockFigures(checked.value, computed, { crew: ALONE }),
+    }
     process.stdout.write(`${JSON.stringify(figures, null, 2)}\n`)
   } catch (error) {
     if (!(error instanceof TooManyPiecesError)) throw error

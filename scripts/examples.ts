@@ -9,6 +9,7 @@ let counted = 0
 const newId = () => v7({ msecs: written, seq: counted++, random: new Uint8Array(16).fill(7) })
 
 mkdirSync('docs/examples', { recursive: true })
-for (const demo of DEMO_CLIENTS) writeFileSync(`docs/examples/${demo.key}.json`, `${JSON.stringify(demo.plan(newId), null, 2)}\n`)
+for (const demo of DEMO_CLIENTS)
+  writeFileSync(`docs/examples/${demo.key}.json`, `${JSON.stringify(demo.plan(newId), null, 2)}\n`)
 mkdirSync('docs/schema', { recursive: true })
 writeFileSync('docs/schema/falto-plan-1.schema.json', `${JSON.stringify(planSchema(), null, 2)}\n`)

@@ -18,7 +18,9 @@ const [, , what, port = '', folder = '', target = ''] = process.argv
 /** Addresses of this machine in its local networks; FALTO_LAN_ADDRESS names one. */
 const addresses = process.env['FALTO_LAN_ADDRESS']
   ? [process.env['FALTO_LAN_ADDRESS']]
-  : Object.values(networkInterfaces()).flatMap((own = []) => own.flatMap(({ family, internal, address }) => (family === 'IPv4' && !internal ? [address] : [])))
+  : Object.values(networkInterfaces()).flatMap((own = []) =>
+      own.flatMap(({ family, internal, address }) => (family === 'IPv4' && !internal ? [address] : [])),
+    )
 
 interface Secrets {
   key: string
@@ -32,12 +34,17 @@ const VALID_DAYS = 397
 const RENEW_DAYS = 30
 
 /** A key with its certificate from the folder, made where there is none that still serves. */
-async function keptAs(name: string, serves: (cert: X509Certificate) => boolean, make: () => Promise<{ private: string; cert: string }>): Promise<Secrets> {
+async function keptAs(
+  name: string,
+  serves: (cert: X509Certificate) => boolean,
+  make: () => Promise<{ private: string; cert: string }>,
+): Promise<Secrets> {
   const [keyFile, certFile] = [join(folder, `${name}.key`), join(folder, `${name}.crt`)]
   if (existsSync(keyFile) && existsSync(certFile)) {
     const cert = readFileSync(certFile, 'utf8')
     const read = new X509Certificate(cert)
-    if (new Date(read.validTo).getTime() - Date.now() > RENEW_DAYS * DAY && serves(read)) return { key: readFileSync(keyFile, 'utf8'), cert }
+    if (new Date(read.validTo).getTime() - Date.now() > RENEW_DAYS * DAY && serves(read))
+      return { key: readFileSync(keyFile, 'utf8'), cert }
   }
   const made = await make()
   for (const [file, text] of [
@@ -54,33 +61,40 @@ const until = (days: number) => new Date(Date.now() + days * DAY)
 
 /** This installation's own authority. */
 const authority = () =>
-  keptAs('lan-authority', () => true, () =>
-    generate([{ name: 'commonName', value: 'Falto in this salon' }], {
-      keyType: 'ec',
-      algorithm: 'sha256',
-      notAfterDate: until(AUTHORITY_DAYS),
-      extensions: [
-        { name: 'basicConstraints', cA: true, critical: true },
-        { name: 'keyUsage', keyCertSign: true, cRLSign: true, critical: true },
-      ],
-    }),
+  keptAs(
+    'lan-authority',
+    () => true,
+    () =>
+      generate([{ name: 'commonName', value: 'Falto in this salon' }], {
+        keyType: 'ec',
+        algorithm: 'sha256',
+        notAfterDate: until(AUTHORITY_DAYS),
+        extensions: [
+          { name: 'basicConstraints', cA: true, critical: true },
+          { name: 'keyUsage', keyCertSign: true, cRLSign: true, critical: true },
+        ],
+      }),
   )
 
 /** The certificate of this machine's addresses, made anew when they change. */
 const certificate = (ca: Secrets) =>
-  keptAs('lan', (cert) => cert.verify(new X509Certificate(ca.cert).publicKey) && addresses.every((address) => cert.checkIP(address)), () =>
-    generate([{ name: 'commonName', value: 'Falto' }], {
-      keyType: 'ec',
-      algorithm: 'sha256',
-      ca,
-      notAfterDate: until(VALID_DAYS),
-      extensions: [
-        { name: 'basicConstraints', cA: false, critical: true },
-        { name: 'keyUsage', digitalSignature: true, critical: true },
-        { name: 'extKeyUsage', serverAuth: true },
-        { name: 'subjectAltName', altNames: addresses.map((ip) => ({ type: 7 as const, ip })) },
-      ],
-    }),
+  keptAs(
+    'lan',
+    (cert) =>
+      cert.verify(new X509Certificate(ca.cert).publicKey) && addresses.every((address) => cert.checkIP(address)),
+    () =>
+      generate([{ name: 'commonName', value: 'Falto' }], {
+        keyType: 'ec',
+        algorithm: 'sha256',
+        ca,
+        notAfterDate: until(VALID_DAYS),
+        extensions: [
+          { name: 'basicConstraints', cA: false, critical: true },
+          { name: 'keyUsage', digitalSignature: true, critical: true },
+          { name: 'extKeyUsage', serverAuth: true },
+          { name: 'subjectAltName', altNames: addresses.map((ip) => ({ type: 7 as const, ip })) },
+        ],
+      }),
   )
 
 async function serve(): Promise<void> {
@@ -90,7 +104,8 @@ async function serve(): Promise<void> {
   for (const address of addresses) {
     createServer(secrets, (request, response) => {
       // The authority, to be opened once on a tablet.
-      if (request.url === '/falto.crt') return response.writeHead(200, { 'content-type': 'application/x-x509-ca-cert' }).end(ca.cert)
+      if (request.url === '/falto.crt')
+        return response.writeHead(200, { 'content-type': 'application/x-x509-ca-cert' }).end(ca.cert)
       proxy.web(request, response).catch(() => {
         if (!response.headersSent) response.writeHead(502)
         response.end()
@@ -100,7 +115,9 @@ async function serve(): Promise<void> {
 }
 
 if (addresses.length === 0) {
-  console.error('This machine is in no local network, so tablets cannot reach it. Connect it, or name an address in FALTO_LAN_ADDRESS.')
+  console.error(
+    'This machine is in no local network, so tablets cannot reach it. Connect it, or name an address in FALTO_LAN_ADDRESS.',
+  )
   process.exit(1)
 }
 if (what === 'origins') for (const address of addresses) console.log(`https://${address}:${port}`)

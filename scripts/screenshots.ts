@@ -7,7 +7,18 @@ mkdirSync('docs/screenshots', { recursive: true })
 
 const browser = await puppeteer.launch({
   executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
-  args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--use-angle=swiftshader', '--enable-unsafe-swiftshader'],
+  args: [
+    '--headless',
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+    '--use-angle=swiftshader',
+    '--enable-unsafe-swiftshader',
+  ],
 })
 
 async function windowOf(person: string, size = { width: 1280, height: 800 }): Promise<Page> {
@@ -26,7 +37,8 @@ async function plan(page: Page, client: string, name: string): Promise<void> {
   await page.waitForSelector('[aria-label="Totals"]')
 }
 
-const zone = (page: Page, name: string) => page.locator(`::-p-aria([name="Order of application"]) ::-p-text(${name})`).click()
+const zone = (page: Page, name: string) =>
+  page.locator(`::-p-aria([name="Order of application"]) ::-p-text(${name})`).click()
 
 async function keep(page: Page, name: string): Promise<void> {
   // Two quiet frames after the network has come to rest: transitions are over and the head is drawn.
@@ -70,7 +82,11 @@ const nextStep = () => chair.$eval('[aria-label="Next step"]', ({ textContent })
 async function tell(step: string): Promise<void> {
   const before = await nextStep()
   await chair.locator(`[aria-label="Next step"] button::-p-text(${step})`).click()
-  await chair.waitForFunction((text) => document.querySelector('[aria-label="Next step"]')?.textContent !== text, {}, before)
+  await chair.waitForFunction(
+    (text) => document.querySelector('[aria-label="Next step"]')?.textContent !== text,
+    {},
+    before,
+  )
 }
 while (!(await nextStep()).includes('Put in')) for (const step of ['Begin', 'Done']) await tell(step)
 for (const step of ['Begin', 'One more in', 'One more in', 'One more in']) await tell(step)
@@ -84,7 +100,11 @@ await bench.goto(`${boldPlan}/mix`)
 await bench.locator('button[aria-label="Weigh bowl 1"]').click()
 await bench.locator('button::-p-text(Pour what is asked)').click()
 // The pour has come to rest once it can be taken.
-await bench.waitForFunction(() => [...document.querySelectorAll('button')].some(({ textContent, disabled }) => /^Take \d/.test(textContent ?? '') && !disabled))
+await bench.waitForFunction(() =>
+  [...document.querySelectorAll('button')].some(
+    ({ textContent, disabled }) => /^Take \d/.test(textContent ?? '') && !disabled,
+  ),
+)
 await bench.screenshot({ path: 'docs/screenshots/weigh.png' })
 
 const second = await windowOf('Bram Whitlock')
@@ -119,8 +139,14 @@ async function service(page: Page, client: string, id: string): Promise<void> {
   await page.waitForSelector('ul')
   const plan = await page.evaluate(
     async (who, kind) => {
-      const path = [...document.querySelectorAll('a')].find(({ textContent }) => textContent.includes(who))!.getAttribute('href')!
-      const answer = await fetch(`/api/clients/${path.split('/')[2]}/plans`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ name: kind.name, template: 'fourQuadrants', service: kind.id }) })
+      const path = [...document.querySelectorAll('a')]
+        .find(({ textContent }) => textContent.includes(who))!
+        .getAttribute('href')!
+      const answer = await fetch(`/api/clients/${path.split('/')[2]}/plans`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify({ name: kind.name, template: 'fourQuadrants', service: kind.id }),
+      })
       return ((await answer.json()) as { id: string }).id
     },
     client,

@@ -5,7 +5,10 @@ import type { ReactNode } from 'react'
 import '@fontsource-variable/source-sans-3/wght.css'
 import { AppTheme } from '@/ui/theme'
 
-export const metadata: Metadata = { title: 'Falto', description: 'Placement, product and timing for dimensional colour.' }
+export const metadata: Metadata = {
+  title: 'Falto',
+  description: 'Placement, product and timing for dimensional colour.',
+}
 export const viewport: Viewport = { width: 'device-width', initialScale: 1 }
 
 export default function RootLayout({ children }: { children: ReactNode }) {

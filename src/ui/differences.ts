@@ -25,4 +25,5 @@ export function clash(one: PlanPatch, other: PlanPatch): boolean {
   return one.path.slice(0, shorter).every((step, i) => step === other.path[i])
 }
 
-const isRecord = (value: unknown): value is Record<string, unknown> => typeof value === 'object' && value !== null && !Array.isArray(value)
+const isRecord = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value)

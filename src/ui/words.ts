@@ -46,7 +46,12 @@ export const WORDS = {
   density: { low: 'low', medium: 'medium', high: 'high' } satisfies Record<Density, string>,
   texture: { fine: 'fine', medium: 'medium', coarse: 'coarse' } satisfies Record<Texture, string>,
   curl: { straight: 'straight', wavy: 'wavy', curly: 'curly', coily: 'coily' } satisfies Record<Curl, string>,
-  cutLine: { oneLength: 'One length', layered: 'Layered', graduatedForward: 'Graduated forward', graduatedBack: 'Graduated back' } satisfies Record<CutLine, string>,
+  cutLine: {
+    oneLength: 'One length',
+    layered: 'Layered',
+    graduatedForward: 'Graduated forward',
+    graduatedBack: 'Graduated back',
+  } satisfies Record<CutLine, string>,
   direction: {
     horizontal: 'Horizontal',
     vertical: 'Vertical',
@@ -55,7 +60,15 @@ export const WORDS = {
     radial: 'Fanning out',
     parallel: 'Along the hairline',
   } satisfies Record<Direction, string>,
-  take: { weave: 'Weave', babylight: 'Babylight', slice: 'Slice', teased: 'Teased', painted: 'Painted', block: 'Block', onScalp: 'On the scalp' } satisfies Record<TakeKind, string>,
+  take: {
+    weave: 'Weave',
+    babylight: 'Babylight',
+    slice: 'Slice',
+    teased: 'Teased',
+    painted: 'Painted',
+    block: 'Block',
+    onScalp: 'On the scalp',
+  } satisfies Record<TakeKind, string>,
   preset: {
     babylight: 'Babylight',
     fineWeave: 'Fine weave',
@@ -67,7 +80,10 @@ export const WORDS = {
     block: 'Block',
     onScalp: 'On the scalp',
   } as Record<string, string>,
-  rowOrder: { bottomUp: 'From below', topDown: 'From above', fromPart: 'From the part' } satisfies Record<RowOrder, string>,
+  rowOrder: { bottomUp: 'From below', topDown: 'From above', fromPart: 'From the part' } satisfies Record<
+    RowOrder,
+    string
+  >,
   template: {
     fourQuadrants: 'Four quadrants',
     topStrip: 'Top strip',
@@ -87,19 +103,45 @@ export const WORDS = {
     onScalpSections: 'Back in three, sides, front sides and front centre: for lightener on the scalp, hairline last.',
     radialBack: 'The back in wedges that meet at the crown, the front in two.',
     halo: 'A circle on top, its size by density, over a bright or dark perimeter.',
-    triangleFan: 'Triangles round a circle, standing on hairline and circle by turns: every styling direction shows both shades.',
+    triangleFan:
+      'Triangles round a circle, standing on hairline and circle by turns: every styling direction shows both shades.',
     crossedPanels: 'Four panels that meet at the crown over a perimeter: for short shapes.',
     occipitalV: 'A V at the back whose tip lies on the occipital bone.',
-    hairlineRim: 'A rim along the front hairline, with or without a panel along the part: small refreshes, tied-up hair.',
+    hairlineRim:
+      'A rim along the front hairline, with or without a panel along the part: small refreshes, tied-up hair.',
     fringeTriangle: 'A triangle over the forehead, its corners cut off or not, with quadrants behind it.',
     faceFrame: 'A panel of given width along the face, with quadrants behind it.',
   } satisfies Record<LayoutTemplate, string>,
   cover: { foil: 'Foil', film: 'Film', open: 'Open air' } satisfies Record<Cover, string>,
   shape: { v: 'V', w: 'W', diagonal: 'Diagonal', check: 'Check' } satisfies Record<PaintShape, string>,
-  dropout: { none: 'stays', lowlight: 'lowlit in the next foil', sameFoil: 'lowlit in the same foil', paint: 'painted open', base: 'base colour' } satisfies Record<DropoutKind | 'none', string>,
-  select: { all: 'all hair', white: 'white hair only', dark: 'dark hair only', copyWhite: 'copy the white', earlier: 'earlier work again', notEarlier: 'not earlier work' } satisfies Record<Selection, string>,
-  rampFigure: { stitchMm: 'Stitch', stitchGapMm: 'Gap between stitches', subsectionMm: 'Subsection', rowGapMm: 'Row gap', startCm: 'Start from the scalp' } satisfies Record<RampFigure, string>,
-  rampWay: { upwards: 'growing upwards', alongRow: 'along the row', alternating: 'every other foil', afterRows: 'after some rows' } satisfies Record<RampWay, string>,
+  dropout: {
+    none: 'stays',
+    lowlight: 'lowlit in the next foil',
+    sameFoil: 'lowlit in the same foil',
+    paint: 'painted open',
+    base: 'base colour',
+  } satisfies Record<DropoutKind | 'none', string>,
+  select: {
+    all: 'all hair',
+    white: 'white hair only',
+    dark: 'dark hair only',
+    copyWhite: 'copy the white',
+    earlier: 'earlier work again',
+    notEarlier: 'not earlier work',
+  } satisfies Record<Selection, string>,
+  rampFigure: {
+    stitchMm: 'Stitch',
+    stitchGapMm: 'Gap between stitches',
+    subsectionMm: 'Subsection',
+    rowGapMm: 'Row gap',
+    startCm: 'Start from the scalp',
+  } satisfies Record<RampFigure, string>,
+  rampWay: {
+    upwards: 'growing upwards',
+    alongRow: 'along the row',
+    alternating: 'every other foil',
+    afterRows: 'after some rows',
+  } satisfies Record<RampWay, string>,
   stage: {
     prepare: 'Prepare',
     base: 'Base',
@@ -112,7 +154,13 @@ export const WORDS = {
     blockTone: 'Block colour',
     treat: 'Treat',
   } satisfies Record<StageKind, string>,
-  contrastVerdict: { none: 'no contrast', barely: 'barely visible', subtle: 'subtle', clear: 'clear', bold: 'bold' } satisfies Record<ContrastVerdict, string>,
+  contrastVerdict: {
+    none: 'no contrast',
+    barely: 'barely visible',
+    subtle: 'subtle',
+    clear: 'clear',
+    bold: 'bold',
+  } satisfies Record<ContrastVerdict, string>,
   tone: { cool: 'cool', neutral: 'neutral', warm: 'warm' } satisfies Record<Tone, string>,
   product: {
     powderLightener: 'powder lightener',
@@ -156,22 +204,59 @@ export const WORDS = {
     mineral: 'Mineral water',
   } satisfies Record<TreatmentKind, string>,
   porosity: { low: 'low', normal: 'normal', high: 'high' } satisfies Record<Porosity, string>,
-  integrity: { sound: 'sound', worn: 'worn', fragile: 'fragile', breaking: 'breaking' } satisfies Record<Integrity, string>,
-  region: { fringe: 'Fringe', front: 'Front', sides: 'Sides', crown: 'Crown', back: 'Back', nape: 'Nape' } satisfies Record<LengthRegion, string>,
-  targetRegion: { all: 'Whole head', fringe: 'Fringe', front: 'Front', sides: 'Sides', crown: 'Crown', back: 'Back', nape: 'Nape' } satisfies Record<TargetRegion, string>,
+  integrity: { sound: 'sound', worn: 'worn', fragile: 'fragile', breaking: 'breaking' } satisfies Record<
+    Integrity,
+    string
+  >,
+  region: {
+    fringe: 'Fringe',
+    front: 'Front',
+    sides: 'Sides',
+    crown: 'Crown',
+    back: 'Back',
+    nape: 'Nape',
+  } satisfies Record<LengthRegion, string>,
+  targetRegion: {
+    all: 'Whole head',
+    fringe: 'Fringe',
+    front: 'Front',
+    sides: 'Sides',
+    crown: 'Crown',
+    back: 'Back',
+    nape: 'Nape',
+  } satisfies Record<TargetRegion, string>,
   fall: { forward: 'forward', left: 'to the left', right: 'to the right', back: 'back' } satisfies Record<Fall, string>,
-  part: { none: 'none', left: 'left', centre: 'centre', right: 'right', zigzag: 'zigzag' } satisfies Record<Part, string>,
-  hairline: { rounded: 'rounded', straight: 'straight', peaked: 'peaked', receding: 'receding' } satisfies Record<HairlineShape, string>,
-  fragile: { nape: 'nape', hairline: 'hairline', temples: 'temples', ends: 'ends' } satisfies Record<FragileArea, string>,
-  scalp: { calm: 'calm', dry: 'dry', irritated: 'irritated', broken: 'broken skin' } satisfies Record<ScalpCondition, string>,
+  part: { none: 'none', left: 'left', centre: 'centre', right: 'right', zigzag: 'zigzag' } satisfies Record<
+    Part,
+    string
+  >,
+  hairline: { rounded: 'rounded', straight: 'straight', peaked: 'peaked', receding: 'receding' } satisfies Record<
+    HairlineShape,
+    string
+  >,
+  fragile: { nape: 'nape', hairline: 'hairline', temples: 'temples', ends: 'ends' } satisfies Record<
+    FragileArea,
+    string
+  >,
+  scalp: { calm: 'calm', dry: 'dry', irritated: 'irritated', broken: 'broken skin' } satisfies Record<
+    ScalpCondition,
+    string
+  >,
   warmth: { none: 'none', some: 'some', welcome: 'welcome' } satisfies Record<WarmthTolerance, string>,
   contrast: { subtle: 'subtle', clear: 'clear', bold: 'bold' } satisfies Record<Contrast, string>,
   faceFrame: { none: 'none', soft: 'soft', bold: 'bold' } satisfies Record<FaceFrame, string>,
   root: { toScalp: 'to the scalp', rooted: 'rooted', melt: 'soft melt' } satisfies Record<RootWish, string>,
   white: { cover: 'cover', blend: 'blend', keep: 'leave as it is' } satisfies Record<WhiteWish, string>,
-  means: { open: 'whatever it takes', permanentOnly: 'permanent colour only', depositOnly: 'deposit only' } satisfies Record<Means, string>,
+  means: {
+    open: 'whatever it takes',
+    permanentOnly: 'permanent colour only',
+    depositOnly: 'deposit only',
+  } satisfies Record<Means, string>,
   school: { lowAndSlow: 'Low and slow', stepUp: 'Step up' } satisfies Record<School, string>,
-  wear: { straight: 'straight', waved: 'waved or curled', tiedLow: 'tied low', tiedHigh: 'tied high' } satisfies Record<keyof Wear, string>,
+  wear: { straight: 'straight', waved: 'waved or curled', tiedLow: 'tied low', tiedHigh: 'tied high' } satisfies Record<
+    keyof Wear,
+    string
+  >,
   care: {
     allergyAlert: 'Allergy alert test',
     strandTest: 'Strand test',
@@ -205,4 +290,5 @@ export const dateInWords = (iso: string): string =>
   new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' })
 
 /** A few terms to choose from, in words. */
-export const optionsOf = <T extends string>(values: readonly T[], words: Record<T, string>) => values.map((value) => ({ value, label: words[value] }))
+export const optionsOf = <T extends string>(values: readonly T[], words: Record<T, string>) =>
+  values.map((value) => ({ value, label: words[value] }))

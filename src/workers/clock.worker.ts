@@ -2,7 +2,17 @@ import { expose } from 'comlink'
 import type { Canvas, FaltoPlan } from '@/core/model'
 import { checkPlan, clockFigures, computeStages, type ClockFigures } from '@/core/pipeline'
 import { TooManyPiecesError } from '@/core/placement'
-import { arrivalFor, dayFor, helpersFor, visitFor, withHelp, type ClockOptions, type DayClock, type Helper, type DayVisit } from '@/core/schedule'
+import {
+  arrivalFor,
+  dayFor,
+  helpersFor,
+  visitFor,
+  withHelp,
+  type ClockOptions,
+  type DayClock,
+  type Helper,
+  type DayVisit,
+} from '@/core/schedule'
 import { rescuesFor, type Rescue, type RunScript, type RunState } from '@/core/run'
 
 export type ClockAnswer = { ok: true; figures: ClockFigures } | { ok: false; message: string }
@@ -21,12 +31,16 @@ const api = {
   },
   /** A day of several clients; those in whose plans nothing is placed are left out. */
   day({ visits, helping, closes }: AskedDay): DayClock | undefined {
-    const own = visits.map((visit) => ({ ...dayVisit(visit), arrives: visit.arrives })).filter(({ visit }) => hasWork(visit))
+    const own = visits
+      .map((visit) => ({ ...dayVisit(visit), arrives: visit.arrives }))
+      .filter(({ visit }) => hasWork(visit))
     return own.length > 0 ? dayFor(own, crewOf(helping), closes) : undefined
   },
   /** The earliest time at which one more client fits in. */
   arrival({ visits, helping, opens, closes }: AskedDay, added: AskedVisit): number | undefined {
-    const own = visits.map((visit) => ({ ...dayVisit(visit), arrives: visit.arrives })).filter(({ visit }) => hasWork(visit))
+    const own = visits
+      .map((visit) => ({ ...dayVisit(visit), arrives: visit.arrives }))
+      .filter(({ visit }) => hasWork(visit))
     return arrivalFor(own, dayVisit(added), crewOf(helping), { opens, closes })?.arrives
   },
   /** How the rest of a visit could go on. */

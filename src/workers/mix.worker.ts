@@ -3,7 +3,8 @@ import { suggestFormulas, type Suggestion, type Wanted } from '@/core/formula'
 import type { Product } from '@/core/model'
 
 const api = {
-  suggest: (wanted: Wanted, products: readonly Product[], onProgress: (done: number) => void): Suggestion[] => suggestFormulas(wanted, products, onProgress),
+  suggest: (wanted: Wanted, products: readonly Product[], onProgress: (done: number) => void): Suggestion[] =>
+    suggestFormulas(wanted, products, onProgress),
 }
 export type MixWorker = typeof api
 

@@ -3,10 +3,32 @@ import { applyPatches, enablePatches, type Patch } from 'immer'
 import { HeadMeasureError, localScale, mapFromPlace, placeFromMap, regionAt } from '@/core/head'
 import { insidePolygon } from '@/core/layout'
 import type { FaltoPlan, MapPoint, PlanPatch } from '@/core/model'
-import { checkPlan, computePlan, computeStages, derivationsOf, judgedFigures, judgePlan, planFigures, stageFigures, type Derivations, type JudgedFigures, type PlanFigures, type PlanProblem, type StageFigures } from '@/core/pipeline'
+import {
+  checkPlan,
+  computePlan,
+  computeStages,
+  derivationsOf,
+  judgedFigures,
+  judgePlan,
+  planFigures,
+  stageFigures,
+  type Derivations,
+  type JudgedFigures,
+  type PlanFigures,
+  type PlanProblem,
+  type StageFigures,
+} from '@/core/pipeline'
 import { paintRamp, pieceOutline, TooManyPiecesError, type PaintedRamp, type ZoneRamp } from '@/core/placement'
 import type { ComputedStages } from '@/core/result'
-import { headModel, mapDrawing, type HeadModel, type MapDetail, type MapDrawing, type PieceDrawing, type ZoneDrawing } from '@/core/sheet'
+import {
+  headModel,
+  mapDrawing,
+  type HeadModel,
+  type MapDetail,
+  type MapDrawing,
+  type PieceDrawing,
+  type ZoneDrawing,
+} from '@/core/sheet'
 
 export interface Answer {
   figures: StageFigures
@@ -60,7 +82,10 @@ const api = {
    * Figures and drawing of a plan, or what is wrong with it.
    * @param patches what differs from the plan sent before, at first the whole of it: copying all of a plan at every move of a hand would cost as much as computing it
    */
-  compute(patches: readonly PlanPatch[], detail: MapDetail): { ok: true; answer: Answer } | { ok: false; problems: PlanProblem[] } {
+  compute(
+    patches: readonly PlanPatch[],
+    detail: MapDetail,
+  ): { ok: true; answer: Answer } | { ok: false; problems: PlanProblem[] } {
     const plan = applyPatches(sent ?? {}, patches as readonly Patch[]) as FaltoPlan
     sent = plan
     try {
@@ -91,18 +116,31 @@ const api = {
     const place = placeFromMap(head, onMap)
     if (place.s > 1) return undefined
     const edge = mapFromPlace(head, { ...place, s: 1 })
-    return { region: regionAt(place), ...localScale(head, onMap), angle: Math.atan2(-edge.y, edge.x), piece: pieceAt(onMap, stageId) }
+    return {
+      region: regionAt(place),
+      ...localScale(head, onMap),
+      angle: Math.atan2(-edge.y, edge.x),
+      piece: pieceAt(onMap, stageId),
+    }
   },
   /** What a ramp drawn over the map makes of a figure in the zones of a stage. The line has y downwards, as on screen. */
   paintRamp({ line: [start, end], from, to }: PaintedRamp, stageId: string, only: readonly string[]): ZoneRamp[] {
     const upright = ({ x, y }: MapPoint): MapPoint => ({ x, y: -y })
-    return paintRamp(inHand?.stages.zones.filter((zone) => zone.stageId === stageId) ?? [], { line: [upright(start), upright(end)], from, to }, only)
+    return paintRamp(
+      inHand?.stages.zones.filter((zone) => zone.stageId === stageId) ?? [],
+      { line: [upright(start), upright(end)], from, to },
+      only,
+    )
   },
   /** The head in space of the plan in hand. */
   model(): HeadModel | undefined {
     if (!inHand) return undefined
     const model = headModel(inHand.stages)
-    return transfer(model, [model.surface.positions.buffer, model.surface.indices.buffer, model.hairline.buffer] as Transferable[])
+    return transfer(model, [
+      model.surface.positions.buffer,
+      model.surface.indices.buffer,
+      model.hairline.buffer,
+    ] as Transferable[])
   },
   /** Figures alone, for a variant that is held against the one in hand. */
   figures(plan: FaltoPlan): PlanFigures {

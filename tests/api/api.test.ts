@@ -1,7 +1,19 @@
 import { and, eq } from 'drizzle-orm'
 import { parse } from 'csv-parse/sync'
 import { v7 as newId } from 'uuid'
-import { account, cautionAcknowledgement, client, database, plan, planEdit, planVersion, salon, session, staff, user } from '@/db'
+import {
+  account,
+  cautionAcknowledgement,
+  client,
+  database,
+  plan,
+  planEdit,
+  planVersion,
+  salon,
+  session,
+  staff,
+  user,
+} from '@/db'
 import type { FaltoPlan } from '@/core/model'
 import { computePlan } from '@/core/pipeline'
 import { MEDIUM_HAIR, planWith } from '../support/plan'
@@ -13,12 +25,24 @@ let juno: Device
 let tove: Device
 
 beforeAll(async () => {
-  ;[oriel, bram, juno, tove] = (await Promise.all(['oriel', 'bram', 'juno', 'tove'].map(deviceOf))) as [Device, Device, Device, Device]
+  ;[oriel, bram, juno, tove] = (await Promise.all(['oriel', 'bram', 'juno', 'tove'].map(deviceOf))) as [
+    Device,
+    Device,
+    Device,
+    Device,
+  ]
 })
 afterAll(() => database().$client.end())
 
-const rowGap = (mm: number, zone = 0) => [{ op: 'replace', path: ['variants', 0, 'stages', 0, 'zones', zone, 'placement', 'rowGapMm'], value: mm }]
-const edit = (mm: number, zone = 0, id = newId()) => ({ id, kind: 'edit', label: `Row gap ${mm} mm`, patches: rowGap(mm, zone) })
+const rowGap = (mm: number, zone = 0) => [
+  { op: 'replace', path: ['variants', 0, 'stages', 0, 'zones', zone, 'placement', 'rowGapMm'], value: mm },
+]
+const edit = (mm: number, zone = 0, id = newId()) => ({
+  id,
+  kind: 'edit',
+  label: `Row gap ${mm} mm`,
+  patches: rowGap(mm, zone),
+})
 const gapOf = async (device: Device, id: string, zone = 0) => {
   const { body } = await device.call('GET', `/api/plans/${id}`)
   return (body['document'] as unknown as FaltoPlan).variants[0]!.stages[0]!.zones[zone]!.placement.rowGapMm
@@ -28,7 +52,12 @@ const send = (device: Device, id: string, baseRevision: number, ...operations: o
 
 describe('signing in', () => {
   it('is needed everywhere, and a refusal says what to do', async () => {
-    for (const [method, path] of [['GET', '/api/me'], ['GET', '/api/clients'], ['GET', `/api/plans/${newId()}`], ['POST', '/api/clients']] as const) {
+    for (const [method, path] of [
+      ['GET', '/api/me'],
+      ['GET', '/api/clients'],
+      ['GET', `/api/plans/${newId()}`],
+      ['POST', '/api/clients'],
+    ] as const) {
       const { status, body } = await call(method, path, method === 'POST' ? {} : undefined)
       expect(status).toBe(401)
       expect(body['message']).toMatch(/Sign in again/)
@@ -44,7 +73,11 @@ describe('signing in', () => {
   it('ends when the session has expired', async () => {
     const device = await deviceOf('bram')
     const token = decodeURIComponent(device.cookie.match(/session_token=([^;]+)/)![1]!).split('.')[0]!
-    const ended = await database().update(session).set({ expiresAt: new Date(Date.now() - 1000) }).where(eq(session.token, token)).returning()
+    const ended = await database()
+      .update(session)
+      .set({ expiresAt: new Date(Date.now() - 1000) })
+      .where(eq(session.token, token))
+      .returning()
     expect(ended).toHaveLength(1)
     expect((await device.call('GET', '/api/me')).status).toBe(401)
   })
@@ -66,9 +99,15 @@ describe('signing in', () => {
   })
 
   it('does not work with a wrong password or an unknown demo user', async () => {
-    expect((await call('POST', '/api/auth/sign-in/email', { email: 'oriel@slack-tide.invalid', password: 'wrong-password' })).status).toBe(401)
+    expect(
+      (await call('POST', '/api/auth/sign-in/email', { email: 'oriel@slack-tide.invalid', password: 'wrong-password' }))
+        .status,
+    ).toBe(401)
     expect((await call('POST', '/api/demo/sign-in', { staff: 'nobody' })).status).toBe(422)
-    expect((await call('POST', '/api/auth/sign-up/email', { email: 'x@y.invalid', password: 'long-enough-1', name: 'X' })).status).toBeGreaterThanOrEqual(400)
+    expect(
+      (await call('POST', '/api/auth/sign-up/email', { email: 'x@y.invalid', password: 'long-enough-1', name: 'X' }))
+        .status,
+    ).toBeGreaterThanOrEqual(400)
   })
 
   it('says who one is', async () => {
@@ -84,7 +123,16 @@ describe('roles', () => {
       expect((await device.call('GET', `/api/plans/${planId}`)).status).toBe(200)
       expect((await send(device, planId, 0, edit(3))).status).toBe(403)
       expect((await device.call('DELETE', `/api/plans/${planId}`)).status).toBe(403)
-      expect((await device.call('POST', '/api/clients', { name: 'X', note: '', head: { circumferenceCm: 54 }, hair: MEDIUM_HAIR })).status).toBe(403)
+      expect(
+        (
+          await device.call('POST', '/api/clients', {
+            name: 'X',
+            note: '',
+            head: { circumferenceCm: 54 },
+            hair: MEDIUM_HAIR,
+          })
+        ).status,
+      ).toBe(403)
     }
     expect(await gapOf(oriel, planId)).toBe(7)
   })
@@ -134,7 +182,11 @@ describe('clients', () => {
   it('are found by part of the name, whatever its case and signs', async () => {
     const id = await newClient(oriel, '50% Odd_Name')
     const found = async (search: string) =>
-      ((await oriel.call('GET', `/api/clients?search=${encodeURIComponent(search)}`)).body['clients'] as { id: string }[]).map((one) => one.id)
+      (
+        (await oriel.call('GET', `/api/clients?search=${encodeURIComponent(search)}`)).body['clients'] as {
+          id: string
+        }[]
+      ).map((one) => one.id)
     expect(await found('odd_n')).toContain(id)
     expect(await found('50%')).toContain(id)
     expect(await found('odd-n')).not.toContain(id)
@@ -185,9 +237,14 @@ describe('editing a plan', () => {
     const second = edit(11)
     expect((await send(oriel, planId, 0, first, second)).body).toEqual({ revision: 2 })
     expect(await gapOf(bram, planId)).toBe(11)
-    expect((await send(bram, planId, 2, { id: newId(), kind: 'undo', label: '', patches: [], target: second.id })).body).toEqual({ revision: 3 })
+    expect(
+      (await send(bram, planId, 2, { id: newId(), kind: 'undo', label: '', patches: [], target: second.id })).body,
+    ).toEqual({ revision: 3 })
     expect(await gapOf(oriel, planId)).toBe(3)
-    const history = (await oriel.call('GET', `/api/plans/${planId}`)).body['history'] as unknown as { undo: { id: string; by: string }[]; redo: { id: string }[] }
+    const history = (await oriel.call('GET', `/api/plans/${planId}`)).body['history'] as unknown as {
+      undo: { id: string; by: string }[]
+      redo: { id: string }[]
+    }
     expect(history.undo.map(({ id }) => id)).toEqual([first.id])
     expect(history.redo.map(({ id }) => id)).toEqual([second.id])
     expect(history.undo[0]!.by).toBe('Oriel Castellane')
@@ -197,8 +254,17 @@ describe('editing a plan', () => {
 
   it('forgets what was undone once something new is done', async () => {
     const first = edit(3)
-    await send(oriel, planId, 0, first, { id: newId(), kind: 'undo', label: '', patches: [], target: first.id }, edit(5))
-    expect((await send(oriel, planId, 3, { id: newId(), kind: 'redo', label: '', patches: [], target: first.id })).status).toBe(422)
+    await send(
+      oriel,
+      planId,
+      0,
+      first,
+      { id: newId(), kind: 'undo', label: '', patches: [], target: first.id },
+      edit(5),
+    )
+    expect(
+      (await send(oriel, planId, 3, { id: newId(), kind: 'redo', label: '', patches: [], target: first.id })).status,
+    ).toBe(422)
     expect(await gapOf(oriel, planId)).toBe(5)
   })
 
@@ -213,7 +279,11 @@ describe('editing a plan', () => {
     await send(oriel, planId, 0, edit(3))
     const { status, body } = await send(bram, planId, 0, edit(9))
     expect(status).toBe(409)
-    expect(body).toMatchObject({ revision: 1, known: [], since: [{ kind: 'edit', label: 'Row gap 3 mm', by: 'Oriel Castellane' }] })
+    expect(body).toMatchObject({
+      revision: 1,
+      known: [],
+      since: [{ kind: 'edit', label: 'Row gap 3 mm', by: 'Oriel Castellane' }],
+    })
     expect(await gapOf(oriel, planId)).toBe(3)
   })
 
@@ -236,23 +306,56 @@ describe('editing a plan', () => {
     expect((await send(oriel, planId, 2, edit(4000), edit(12))).body).toEqual({ revision: 4 })
     expect(await gapOf(oriel, planId)).toBe(12)
     const history = (await oriel.call('GET', `/api/plans/${planId}`)).body['history'] as { undo: { id: string }[] }
-    expect((await send(oriel, planId, 4, { id: newId(), kind: 'undo', label: '', patches: [], target: history.undo.at(-1)!.id })).status).toBe(422)
+    expect(
+      (
+        await send(oriel, planId, 4, {
+          id: newId(),
+          kind: 'undo',
+          label: '',
+          patches: [],
+          target: history.undo.at(-1)!.id,
+        })
+      ).status,
+    ).toBe(422)
     expect(await gapOf(oriel, planId)).toBe(12)
   })
 
   it('refuses zones that come to overlap, and patches that do not fit', async () => {
-    const overlap = { id: newId(), kind: 'edit', label: 'x', patches: [{ op: 'replace', path: ['variants', 0, 'stages', 0, 'zones', 1, 'boundary'], value: (await documentOf(planId)).variants[0]!.stages[0]!.zones[0]!.boundary }] }
+    const overlap = {
+      id: newId(),
+      kind: 'edit',
+      label: 'x',
+      patches: [
+        {
+          op: 'replace',
+          path: ['variants', 0, 'stages', 0, 'zones', 1, 'boundary'],
+          value: (await documentOf(planId)).variants[0]!.stages[0]!.zones[0]!.boundary,
+        },
+      ],
+    }
     const answer = await send(oriel, planId, 0, overlap)
     expect(answer.status).toBe(422)
     expect(String(answer.body['message'])).toMatch(/between two zones/)
-    const misfit = { id: newId(), kind: 'edit', label: 'x', patches: [{ op: 'replace', path: ['variants', 7, 'name'], value: 'x' }] }
+    const misfit = {
+      id: newId(),
+      kind: 'edit',
+      label: 'x',
+      patches: [{ op: 'replace', path: ['variants', 7, 'name'], value: 'x' }],
+    }
     expect((await send(oriel, planId, 0, misfit)).status).toBe(422)
-    const pollution = { id: newId(), kind: 'edit', label: 'x', patches: [{ op: 'add', path: ['__proto__', 'polluted'], value: true }] }
+    const pollution = {
+      id: newId(),
+      kind: 'edit',
+      label: 'x',
+      patches: [{ op: 'add', path: ['__proto__', 'polluted'], value: true }],
+    }
     expect((await send(oriel, planId, 0, pollution)).status).toBe(422)
   })
 
   it('serialises devices that save at the same moment: one wins, the others are offered a merge', async () => {
-    const answers = await Promise.all(Array.from({ length: 8 }, (_, i) => send(i % 2 ? oriel : bram, planId, 0, edit(i + 1))))
+    const answers = await Promise.all(
+      Array.from({ length: 8 }, (_, i) => send(i % 2 ? oriel : bram, planId, 0, edit(i + 1))),
+    )
     expect(answers.map(({ status }) => status).sort()).toEqual([200, ...Array.from({ length: 7 }, () => 409)])
   })
 
@@ -267,7 +370,8 @@ describe('editing a plan', () => {
     expect(await database().select().from(planVersion).where(eq(planVersion.planId, planId))).toHaveLength(2)
   })
 
-  const documentOf = async (id: string) => (await oriel.call('GET', `/api/plans/${id}`)).body['document'] as unknown as FaltoPlan
+  const documentOf = async (id: string) =>
+    (await oriel.call('GET', `/api/plans/${id}`)).body['document'] as unknown as FaltoPlan
 })
 
 describe('plan files', () => {
@@ -299,7 +403,8 @@ describe('plan files', () => {
     expect(body['message']).toMatch(/larger than 2 MB/)
     const stream = new ReadableStream({
       start(controller) {
-        for (let i = 0; i < 10; i++) controller.enqueue(new TextEncoder().encode(large.slice(i * 1_000_000, (i + 1) * 1_000_000)))
+        for (let i = 0; i < 10; i++)
+          controller.enqueue(new TextEncoder().encode(large.slice(i * 1_000_000, (i + 1) * 1_000_000)))
         controller.close()
       },
     })
@@ -318,27 +423,51 @@ async function otherSalon(): Promise<Device> {
   const salonId = newId()
   const userId = newId()
   const email = `${userId}@other.invalid`
-  const [model] = await database().select({ password: account.password }).from(account).innerJoin(user, eq(user.id, account.userId)).where(eq(user.email, 'oriel@slack-tide.invalid'))
+  const [model] = await database()
+    .select({ password: account.password })
+    .from(account)
+    .innerJoin(user, eq(user.id, account.userId))
+    .where(eq(user.email, 'oriel@slack-tide.invalid'))
   await database().insert(salon).values({ id: salonId, name: 'Another salon' })
   await database().insert(user).values({ id: userId, name: 'Stranger', email })
-  await database().insert(account).values({ id: newId(), accountId: userId, providerId: 'credential', userId, password: model!.password })
+  await database()
+    .insert(account)
+    .values({ id: newId(), accountId: userId, providerId: 'credential', userId, password: model!.password })
   await database().insert(staff).values({ salonId, id: newId(), userId, name: 'Stranger', role: 'owner' })
   const answer = await call('POST', '/api/auth/sign-in/email', { email, password: process.env['FALTO_DEMO_PASSWORD'] })
-  const cookie = answer.headers.getSetCookie().map((line) => line.split(';')[0]).join('; ')
+  const cookie = answer.headers
+    .getSetCookie()
+    .map((line) => line.split(';')[0])
+    .join('; ')
   expect(answer.status).toBe(200)
-  expect(await database().select().from(client).where(and(eq(client.salonId, salonId)))).toHaveLength(0)
+  expect(
+    await database()
+      .select()
+      .from(client)
+      .where(and(eq(client.salonId, salonId))),
+  ).toHaveLength(0)
   return { cookie, call: (method, path, body) => call(method, path, body, cookie) }
 }
 
 describe('documents of a plan', () => {
   const fetched = async (planId: string, kind: string) => {
-    const response = await fetch(`${BASE_URL}/api/plans/${planId}/export?as=${kind}`, { headers: { cookie: oriel.cookie, ...ONE_CALL } })
-    return { status: response.status, type: response.headers.get('content-type') ?? '', bytes: Buffer.from(await response.arrayBuffer()) }
+    const response = await fetch(`${BASE_URL}/api/plans/${planId}/export?as=${kind}`, {
+      headers: { cookie: oriel.cookie, ...ONE_CALL },
+    })
+    return {
+      status: response.status,
+      type: response.headers.get('content-type') ?? '',
+      bytes: Buffer.from(await response.arrayBuffer()),
+    }
   }
 
   it('are a head sheet as SVG and PDF and a list of foils that a CSV reader takes, with as many foils as the plan has', async () => {
     const clientId = await newClient(oriel, 'Documents')
-    const answer = await oriel.call('POST', `/api/clients/${clientId}/plans`, { name: 'Correction "in" tiers, <first>', template: 'fourQuadrants', service: 'tieredCorrection' })
+    const answer = await oriel.call('POST', `/api/clients/${clientId}/plans`, {
+      name: 'Correction "in" tiers, <first>',
+      template: 'fourQuadrants',
+      service: 'tieredCorrection',
+    })
     const planId = String(answer.body['id'])
     const plan = (await oriel.call('GET', `/api/plans/${planId}/export`)).body as unknown as FaltoPlan
     const csv = await fetched(planId, 'csv')
@@ -348,7 +477,9 @@ describe('documents of a plan', () => {
     expect(rows.map(({ turn }) => Number(turn))).toEqual(rows.map((_, i) => i + 1))
     const svg = (await fetched(planId, 'svg')).bytes.toString('utf8')
     expect(svg).toContain('Correction &#34;in&#34; tiers, &#60;first&#62;')
-    expect(svg.match(/<circle/g)).toHaveLength(plan.variants[0]!.stages.reduce((sum, { zones }) => sum + zones.length, 0))
+    expect(svg.match(/<circle/g)).toHaveLength(
+      plan.variants[0]!.stages.reduce((sum, { zones }) => sum + zones.length, 0),
+    )
     const pdf = await fetched(planId, 'pdf')
     expect(pdf.type).toBe('application/pdf')
     expect(pdf.bytes.subarray(0, 5).toString()).toBe('%PDF-')

@@ -10,7 +10,15 @@ beforeAll(async () => {
 
 async function plan(service: string): Promise<string> {
   const client = await newClient(oriel, 'Calendar, "comma"; semicolon')
-  return String((await oriel.call('POST', `/api/clients/${client}/plans`, { name: 'Light, with notes', template: 'fourQuadrants', service })).body['id'])
+  return String(
+    (
+      await oriel.call('POST', `/api/clients/${client}/plans`, {
+        name: 'Light, with notes',
+        template: 'fourQuadrants',
+        service,
+      })
+    ).body['id'],
+  )
 }
 
 describe('the calendar file of a visit', () => {
@@ -20,7 +28,9 @@ describe('the calendar file of a visit', () => {
     const { status, body, headers } = await oriel.call('GET', `/api/plans/${id}/calendar?at=09:30`)
     expect(status).toBe(200)
     expect(headers.get('content-type')).toContain('text/calendar')
-    const events = new ICAL.Component(ICAL.parse(String(body['text']))).getAllSubcomponents('vevent').map((one) => new ICAL.Event(one))
+    const events = new ICAL.Component(ICAL.parse(String(body['text'])))
+      .getAllSubcomponents('vevent')
+      .map((one) => new ICAL.Event(one))
     const [visit, next] = events
     expect(events).toHaveLength(2)
     expect(visit!.summary).toBe('Calendar, "comma"; semicolon: Light, with notes')
@@ -37,7 +47,8 @@ describe('the calendar file of a visit', () => {
 
   it('is refused without a time or a day, with what to do', async () => {
     const id = await plan('topAndSides')
-    const refused = async (query: string, device = oriel) => (await device.call('GET', `/api/plans/${id}/calendar${query}`))
+    const refused = async (query: string, device = oriel) =>
+      await device.call('GET', `/api/plans/${id}/calendar${query}`)
     for (const query of ['', '?at=25:00', '?at=9', '?at=09:30:00']) expect((await refused(query)).status).toBe(422)
     const { status, body } = await refused('?at=09:30')
     expect(status).toBe(422)

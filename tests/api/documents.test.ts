@@ -16,25 +16,53 @@ const set = (target: object, key: string, value: unknown) => Object.assign(targe
 /** Documents that the schema alone refuses, with the field that the message must name. */
 const REFUSED: [string, Harm, string][] = [
   ['an unknown field', (plan) => set(plan, 'colour', 'blue'), 'colour'],
-  ['an unknown field deep inside', (plan) => set(zone(plan).placement.take, 'speed', 1), 'variants[0].stages[0].zones[0].placement.take.speed'],
+  [
+    'an unknown field deep inside',
+    (plan) => set(zone(plan).placement.take, 'speed', 1),
+    'variants[0].stages[0].zones[0].placement.take.speed',
+  ],
   ['a word for a number', (plan) => set(plan.head, 'circumferenceCm', 'large'), 'head.circumferenceCm'],
   ['a number as a word', (plan) => set(plan.head, 'circumferenceCm', '54'), 'head.circumferenceCm'],
   ['null for a number', (plan) => set(plan.head, 'earToEarCm', null), 'head.earToEarCm'],
   ['a 5 cm head', (plan) => set(plan.head, 'circumferenceCm', 5), 'head.circumferenceCm'],
-  ['a 0.1 mm stitch', (plan) => set(zone(plan).placement.take, 'stitchMm', 0.1), 'variants[0].stages[0].zones[0].placement.take.stitchMm'],
+  [
+    'a 0.1 mm stitch',
+    (plan) => set(zone(plan).placement.take, 'stitchMm', 0.1),
+    'variants[0].stages[0].zones[0].placement.take.stitchMm',
+  ],
   ['60 vol developer', (plan) => set(plan.formulas[0]!, 'developerVol', 60), 'formulas[0].developerVol'],
-  ['an unknown direction', (plan) => set(zone(plan).placement, 'direction', 'sideways'), 'variants[0].stages[0].zones[0].placement.direction'],
+  [
+    'an unknown direction',
+    (plan) => set(zone(plan).placement, 'direction', 'sideways'),
+    'variants[0].stages[0].zones[0].placement.direction',
+  ],
   ['a list for an object', (plan) => set(plan, 'hair', []), 'hair'],
   ['an object for a list', (plan) => set(plan, 'variants', {}), 'variants'],
   ['no variants', (plan) => set(plan, 'variants', []), 'variants'],
   ['a missing field', (plan) => delete (plan as Partial<FaltoPlan>).hair, 'hair'],
-  ['a missing take', (plan) => delete (zone(plan).placement as Partial<object> & { take?: object }).take, 'variants[0].stages[0].zones[0].placement.take'],
+  [
+    'a missing take',
+    (plan) => delete (zone(plan).placement as Partial<object> & { take?: object }).take,
+    'variants[0].stages[0].zones[0].placement.take',
+  ],
   ['another format', (plan) => set(plan, 'format', 'something-else'), 'format'],
   ['a newer version', (plan) => set(plan, 'schemaVersion', 2), 'schemaVersion'],
   ['a formula of two letters', (plan) => set(plan.formulas[0]!, 'id', 'AB'), 'formulas[0].id'],
-  ['a sequence of anything', (plan) => set(zone(plan).placement, 'sequence', ['everything']), 'variants[0].stages[0].zones[0].placement.sequence'],
-  ['a place beyond the hairline', (plan) => set(plan.variants[0]!.stages[0]!.layout.vertices[0]!, 's', 1.5), 'variants[0].stages[0].layout.vertices[0].s'],
-  ['a number among the zones', (plan) => set(plan.variants[0]!.stages[0]!, 'zones', [7]), 'variants[0].stages[0].zones[0]'],
+  [
+    'a sequence of anything',
+    (plan) => set(zone(plan).placement, 'sequence', ['everything']),
+    'variants[0].stages[0].zones[0].placement.sequence',
+  ],
+  [
+    'a place beyond the hairline',
+    (plan) => set(plan.variants[0]!.stages[0]!.layout.vertices[0]!, 's', 1.5),
+    'variants[0].stages[0].layout.vertices[0].s',
+  ],
+  [
+    'a number among the zones',
+    (plan) => set(plan.variants[0]!.stages[0]!, 'zones', [7]),
+    'variants[0].stages[0].zones[0]',
+  ],
   ['an empty name', (plan) => set(plan, 'name', ''), 'name'],
 ]
 
@@ -43,14 +71,17 @@ describe('the published schema and the checks at the entry', () => {
     expect(planSchema()).toEqual(published)
   })
 
-  it.each(DEMO_CLIENTS.map(({ key }) => [key] as const))('agree that the example %s is good, and it is what the demo makes', (key) => {
-    const example = JSON.parse(readFileSync(`docs/examples/${key}.json`, 'utf8')) as FaltoPlan
-    expect(matches(example)).toBe(true)
-    expect(checkPlanDocument(example)).toEqual({ ok: true, value: example })
-    const made = DEMO_CLIENTS.find((demo) => demo.key === key)!.plan(() => 'id')
-    const withoutIds = (plan: FaltoPlan) => JSON.stringify(plan).replace(/[0-9a-f]{8}-[0-9a-f-]{27}/g, 'id')
-    expect(withoutIds(example)).toBe(withoutIds(made))
-  })
+  it.each(DEMO_CLIENTS.map(({ key }) => [key] as const))(
+    'agree that the example %s is good, and it is what the demo makes',
+    (key) => {
+      const example = JSON.parse(readFileSync(`docs/examples/${key}.json`, 'utf8')) as FaltoPlan
+      expect(matches(example)).toBe(true)
+      expect(checkPlanDocument(example)).toEqual({ ok: true, value: example })
+      const made = DEMO_CLIENTS.find((demo) => demo.key === key)!.plan(() => 'id')
+      const withoutIds = (plan: FaltoPlan) => JSON.stringify(plan).replace(/[0-9a-f]{8}-[0-9a-f-]{27}/g, 'id')
+      expect(withoutIds(example)).toBe(withoutIds(made))
+    },
+  )
 
   it('there is one example per demo client', () => {
     expect(readdirSync('docs/examples').sort()).toEqual(DEMO_CLIENTS.map(({ key }) => `${key}.json`).sort())
@@ -73,11 +104,15 @@ describe('the published schema and the checks at the entry', () => {
 
   it('say the allowed range', () => {
     const checked = checkPlanDocument(planWith({ head: { circumferenceCm: 5 } }))
-    expect(checked).toEqual({ ok: false, problems: [{ path: 'head.circumferenceCm', message: 'must be a number from 45 to 68 cm' }] })
+    expect(checked).toEqual({
+      ok: false,
+      problems: [{ path: 'head.circumferenceCm', message: 'must be a number from 45 to 68 cm' }],
+    })
   })
 
   it('refuse NaN and infinity, which JSON cannot say but a caller can', () => {
-    for (const circumferenceCm of [NaN, Infinity]) expect(checkPlanDocument(planWith({ head: { circumferenceCm } })).ok).toBe(false)
+    for (const circumferenceCm of [NaN, Infinity])
+      expect(checkPlanDocument(planWith({ head: { circumferenceCm } })).ok).toBe(false)
   })
 
   it.each([[null], [7], ['text'], [[]]])('refuse %j', (entry) => {

@@ -19,11 +19,14 @@ afterAll(() => {
 /** An answer over HTTPS. @param ca what the asking tablet trusts; left out: anything, once */
 function get(port: number, path: string, ca?: string): Promise<{ status: number | undefined; text: string }> {
   return new Promise((resolve, reject) => {
-    request({ host: '127.0.0.1', port, path, agent: false, ...(ca ? { ca } : { rejectUnauthorized: false }) }, (response) => {
-      let text = ''
-      response.on('data', (part) => (text += String(part)))
-      response.on('end', () => resolve({ status: response.statusCode, text }))
-    })
+    request(
+      { host: '127.0.0.1', port, path, agent: false, ...(ca ? { ca } : { rejectUnauthorized: false }) },
+      (response) => {
+        let text = ''
+        response.on('data', (part) => (text += String(part)))
+        response.on('end', () => resolve({ status: response.statusCode, text }))
+      },
+    )
       .on('error', reject)
       .end()
   })
@@ -32,7 +35,11 @@ function get(port: number, path: string, ca?: string): Promise<{ status: number 
 async function serve(): Promise<{ port: number; stop: () => Promise<void> }> {
   const port = await freePort()
   // Only loopback in a test: the address stands in for the one in a salon's network.
-  const server = spawn(process.execPath, ['--import', 'tsx', 'scripts/lan.ts', 'serve', String(port), folder, BASE_URL], { env: { ...process.env, FALTO_LAN_ADDRESS: '127.0.0.1' }, stdio: ['ignore', 'pipe', 'inherit'] })
+  const server = spawn(
+    process.execPath,
+    ['--import', 'tsx', 'scripts/lan.ts', 'serve', String(port), folder, BASE_URL],
+    { env: { ...process.env, FALTO_LAN_ADDRESS: '127.0.0.1' }, stdio: ['ignore', 'pipe', 'inherit'] },
+  )
   started.push(server)
   await once(server.stdout, 'data')
   const stop = async () => {
@@ -58,6 +65,8 @@ it('answers tablets over HTTPS with what Falto answers, and a tablet that trusts
 
 it('is not trusted by a device that was not told to', async () => {
   const { port, stop } = await serve()
-  await expect(get(port, '/sign-in', '-----BEGIN CERTIFICATE-----\nMA==\n-----END CERTIFICATE-----\n')).rejects.toThrow()
+  await expect(
+    get(port, '/sign-in', '-----BEGIN CERTIFICATE-----\nMA==\n-----END CERTIFICATE-----\n'),
+  ).rejects.toThrow()
   await stop()
 })

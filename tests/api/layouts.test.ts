@@ -12,9 +12,11 @@ beforeAll(async () => {
 afterAll(() => database().$client.end())
 
 const sectionsOf = ({ layout, zones }: Stage) => ({ layout, zones: zones.map(({ id: _own, ...zone }) => zone) })
-const sections = (rimCm = 3) => sectionsOf(stageOf(planWith({ template: 'hairlineRim', parameters: { rimCm }, placement: { rowGapMm: 5 } })))
+const sections = (rimCm = 3) =>
+  sectionsOf(stageOf(planWith({ template: 'hairlineRim', parameters: { rimCm }, placement: { rowGapMm: 5 } })))
 const keep = (name: string, rest: object = sections()) => oriel.call('POST', '/api/layouts', { name, ...rest })
-const list = async (device = oriel) => (await device.call('GET', '/api/layouts')).body['layouts'] as unknown as OwnLayout[]
+const list = async (device = oriel) =>
+  (await device.call('GET', '/api/layouts')).body['layouts'] as unknown as OwnLayout[]
 
 describe('a salon’s own sections', () => {
   it('come back as they were kept, for everyone in the salon', async () => {
@@ -58,7 +60,10 @@ describe('a salon’s own sections', () => {
       expect(status).toBe(422)
       expect((body['problems'] as unknown as { path: string }[])[0]!.path).toMatch(path)
     }
-    const rows = await database().select().from(salonLayout).where(and(eq(salonLayout.name, 'With a hole')))
+    const rows = await database()
+      .select()
+      .from(salonLayout)
+      .where(and(eq(salonLayout.name, 'With a hole')))
     expect(rows).toEqual([])
   })
 

@@ -33,7 +33,10 @@ afterAll(async () => {
 function releaseWith(count: number): string {
   const folder = mkdtempSync(join(tmpdir(), 'falto-migrations-'))
   cpSync(FOLDER, folder, { recursive: true })
-  writeFileSync(join(folder, 'meta/_journal.json'), JSON.stringify({ ...journal, entries: journal.entries.slice(0, count) }))
+  writeFileSync(
+    join(folder, 'meta/_journal.json'),
+    JSON.stringify({ ...journal, entries: journal.entries.slice(0, count) }),
+  )
   return folder
 }
 
@@ -45,7 +48,9 @@ it('a database of the release before is brought forward with its rows, and a sec
     await migrate(db, { migrationsFolder: before })
     const [salonId, clientId] = [newId(), newId()]
     await db.execute(sql`insert into salon (id, name) values (${salonId}, 'Before')`)
-    await db.execute(sql`insert into client (salon_id, id, name, note, head, hair) values (${salonId}, ${clientId}, 'Kept', '', '{}', '{"lengthCm": 31}')`)
+    await db.execute(
+      sql`insert into client (salon_id, id, name, note, head, hair) values (${salonId}, ${clientId}, 'Kept', '', '{}', '{"lengthCm": 31}')`,
+    )
     for (let i = 0; i < 2; i++) await migrate(db, { migrationsFolder: FOLDER })
     const { rows } = await db.execute(sql`select name, hair->>'lengthCm' as length from client`)
     expect(rows).toEqual([{ name: 'Kept', length: '31' }])

@@ -26,7 +26,15 @@ async function newRun(device = oriel): Promise<OpenRun<RunScript>> {
 function deviceWith(device: Device, run: string, wrongBy = 0) {
   const deviceId = newId()
   let seq = 0
-  const event = (kind: RunEvent['kind'], rest: Partial<RunEvent> = {}): RunEvent => ({ id: newId(), kind, deviceId, deviceSeq: seq++, deviceTime: Date.now() + wrongBy, offsetMs: -wrongBy, ...rest })
+  const event = (kind: RunEvent['kind'], rest: Partial<RunEvent> = {}): RunEvent => ({
+    id: newId(),
+    kind,
+    deviceId,
+    deviceSeq: seq++,
+    deviceTime: Date.now() + wrongBy,
+    offsetMs: -wrongBy,
+    ...rest,
+  })
   const send = async (events: RunEvent[], after = 0) => {
     const { status, body } = await device.call('POST', `/api/runs/${run}/events`, { events, after })
     expect(status).toBe(200)
@@ -48,7 +56,10 @@ describe('a run', () => {
   it('keeps events in one order, counts one sent twice once, and answers what is new', async () => {
     const { id, script } = await newRun()
     const { event, send } = deviceWith(oriel, id)
-    const [begun, done] = [event('begun', { stepId: script.steps[0]!.id }), event('done', { stepId: script.steps[0]!.id })]
+    const [begun, done] = [
+      event('begun', { stepId: script.steps[0]!.id }),
+      event('done', { stepId: script.steps[0]!.id }),
+    ]
     expect((await send([begun])).map(({ runSeq, by }) => [runSeq, by])).toEqual([[1, 'Oriel Castellane']])
     expect((await send([begun, done], 1)).map(({ id: one, runSeq }) => [one, runSeq])).toEqual([[done.id, 2]])
     expect(await send([begun, done], 2)).toEqual([])
@@ -71,9 +82,19 @@ describe('a run', () => {
   it('comes to the same from two hundred events sent at once by two devices, one of whose clocks is seven minutes wrong', async () => {
     const { id, script } = await newRun()
     const devices = [deviceWith(oriel, id), deviceWith(tove, id, 7 * 60_000)] as const
-    const events = script.steps.flatMap(({ id: stepId }) => ['begun', 'done'].map((kind) => ({ kind: kind as RunEvent['kind'], stepId })))
-    const counts = Array.from({ length: 80 }, (_, i) => ({ kind: 'counted' as const, stepId: script.steps[0]!.id, value: i + 1 }))
-    await Promise.all(devices.flatMap((device) => [...events, ...counts].map(({ kind, ...rest }) => device.send([device.event(kind, rest)]))))
+    const events = script.steps.flatMap(({ id: stepId }) =>
+      ['begun', 'done'].map((kind) => ({ kind: kind as RunEvent['kind'], stepId })),
+    )
+    const counts = Array.from({ length: 80 }, (_, i) => ({
+      kind: 'counted' as const,
+      stepId: script.steps[0]!.id,
+      value: i + 1,
+    }))
+    await Promise.all(
+      devices.flatMap((device) =>
+        [...events, ...counts].map(({ kind, ...rest }) => device.send([device.event(kind, rest)])),
+      ),
+    )
     const log = await devices[0].send([])
     expect(log.map(({ runSeq }) => runSeq)).toEqual(log.map((_, i) => i + 1))
     expect(log).toHaveLength(events.length + counts.length)
@@ -88,7 +109,9 @@ describe('a run', () => {
     const { id, script } = await newRun()
     const { event, send } = deviceWith(oriel, id)
     await send([event('begun', { stepId: script.steps[0]!.id })])
-    const response = await fetch(`${BASE_URL}/api/runs/${id}/stream?after=1`, { headers: { cookie: tove.cookie, ...ONE_CALL } })
+    const response = await fetch(`${BASE_URL}/api/runs/${id}/stream?after=1`, {
+      headers: { cookie: tove.cookie, ...ONE_CALL },
+    })
     const reader = response.body!.getReader()
     let text = ''
     await send([event('done', { stepId: script.steps[0]!.id })], 1)
@@ -101,14 +124,20 @@ describe('a run', () => {
   it('refuses steps that are not in it, apprentices, strangers and plans with nothing in them, by name', async () => {
     const { id, script, planId } = await newRun()
     const { event } = deviceWith(oriel, id)
-    const post = (device: Device, events: unknown[]) => device.call('POST', `/api/runs/${id}/events`, { events, after: 0 })
-    const lost = await post(oriel, [event('done', { stepId: script.steps[0]!.id }), event('done', { stepId: 'nowhere' })])
+    const post = (device: Device, events: unknown[]) =>
+      device.call('POST', `/api/runs/${id}/events`, { events, after: 0 })
+    const lost = await post(oriel, [
+      event('done', { stepId: script.steps[0]!.id }),
+      event('done', { stepId: 'nowhere' }),
+    ])
     expect([lost.status, JSON.stringify(lost.body)]).toEqual([422, expect.stringContaining('events[1].stepId')])
     expect((await oriel.call('GET', `/api/runs/${id}`)).body['events']).toEqual([])
     expect((await post(juno, [event('ended')])).status).toBe(403)
     expect((await post(oriel, [{ ...event('ended'), kind: 'exploded' }])).status).toBe(422)
     expect((await oriel.call('GET', `/api/runs/${newId()}`)).status).toBe(404)
-    expect((await oriel.call('GET', `/api/plans/${planId}/runs`)).body['runs']).toEqual([expect.objectContaining({ id, ended: false })])
+    expect((await oriel.call('GET', `/api/plans/${planId}/runs`)).body['runs']).toEqual([
+      expect.objectContaining({ id, ended: false }),
+    ])
   })
 
   it('takes another order of what is left only of its own steps, and by name of who comes', async () => {
@@ -125,21 +154,42 @@ describe('a run', () => {
     const { id, script, client } = await newRun()
     const { event, send } = deviceWith(oriel, id)
     const on = new Date().toISOString().slice(0, 10)
-    const zones = [...new Map(script.zones.map(({ zoneId, formulaId }) => [zoneId, { zoneId, formulaId, level: 9.5 }])).values()]
+    const zones = [
+      ...new Map(script.zones.map(({ zoneId, formulaId }) => [zoneId, { zoneId, formulaId, level: 9.5 }])).values(),
+    ]
     const record = (device = oriel) => device.call('POST', `/api/runs/${id}/hair`, { on, levels: zones })
     expect((await record()).status).toBe(422)
     const skipped = zones[0]!.zoneId
-    await send(script.steps.map(({ id: stepId }) => event(stepId.startsWith('apply/') && stepId.includes(`/${skipped}/`) ? 'skipped' : 'done', { stepId })))
+    await send(
+      script.steps.map(({ id: stepId }) =>
+        event(stepId.startsWith('apply/') && stepId.includes(`/${skipped}/`) ? 'skipped' : 'done', { stepId }),
+      ),
+    )
     await send([event('ended')])
     expect((await record(tove)).status).toBe(403)
     expect((await record()).status).toBe(200)
     expect((await record()).status).toBe(409)
-    const { latest } = (await oriel.call('GET', `/api/clients/${client.id}/consultation`)).body as unknown as { latest: Consultation }
-    const lightened = latest.canvas.strands.filter(({ bands }) => bands.some(({ level }) => level === 9.5)).map((strand) => strand.id)
+    const { latest } = (await oriel.call('GET', `/api/clients/${client.id}/consultation`)).body as unknown as {
+      latest: Consultation
+    }
+    const lightened = latest.canvas.strands
+      .filter(({ bands }) => bands.some(({ level }) => level === 9.5))
+      .map((strand) => strand.id)
     expect([latest.kind, latest.recordedOn, lightened.length > 0]).toEqual(['done', on, true])
     // As much of the head as the zones that were done take, so less than the whole plan would have.
-    const share = latest.canvas.cells.reduce((sum, { populations }) => sum + populations.filter(({ strandId }) => lightened.includes(strandId)).reduce((part, one) => part + one.share, 0), 0) / latest.canvas.cells.length
-    const document = (await oriel.call('GET', `/api/plans/${(await oriel.call('GET', `/api/runs/${id}`)).body['planId'] as string}/export`)).body as unknown as FaltoPlan
+    const share =
+      latest.canvas.cells.reduce(
+        (sum, { populations }) =>
+          sum +
+          populations.filter(({ strandId }) => lightened.includes(strandId)).reduce((part, one) => part + one.share, 0),
+        0,
+      ) / latest.canvas.cells.length
+    const document = (
+      await oriel.call(
+        'GET',
+        `/api/plans/${(await oriel.call('GET', `/api/runs/${id}`)).body['planId'] as string}/export`,
+      )
+    ).body as unknown as FaltoPlan
     const whole = computePlan(document).shareByFormula['A']!
     expect(share).toBeGreaterThan(0.2 * whole)
     expect(share).toBeLessThan(0.95 * whole)

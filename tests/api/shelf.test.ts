@@ -17,15 +17,30 @@ beforeAll(async () => {
 afterAll(() => database().$client.end())
 
 const SHADE = DEMO_CATALOGUE.find(({ id }) => id === 'lull-8-beige')!
-const itemOf = (id: string, rest: Partial<CatalogueItem> = {}): CatalogueItem => ({ ...SHADE, id, name: `Test ${id}`, ...rest })
-const keep = (item: CatalogueItem, baseRevision?: number, device = oriel) => device.call('PUT', '/api/products', { item, ...(baseRevision !== undefined && { baseRevision }) })
-const shelf = async (id: string) => ((await oriel.call('GET', '/api/shelf')).body['items'] as ShelfItem[]).find(({ item }) => item.id === id)
-const deliver = (productId: string, grams: number, lot: string, expiresOn?: string) => oriel.call('POST', '/api/shelf/deliveries', { productId, grams, lot, ...(expiresOn && { expiresOn }) })
+const itemOf = (id: string, rest: Partial<CatalogueItem> = {}): CatalogueItem => ({
+  ...SHADE,
+  id,
+  name: `Test ${id}`,
+  ...rest,
+})
+const keep = (item: CatalogueItem, baseRevision?: number, device = oriel) =>
+  device.call('PUT', '/api/products', { item, ...(baseRevision !== undefined && { baseRevision }) })
+const shelf = async (id: string) =>
+  ((await oriel.call('GET', '/api/shelf')).body['items'] as ShelfItem[]).find(({ item }) => item.id === id)
+const deliver = (productId: string, grams: number, lot: string, expiresOn?: string) =>
+  oriel.call('POST', '/api/shelf/deliveries', { productId, grams, lot, ...(expiresOn && { expiresOn }) })
 
-async function bring(text: string, commit: '' | '?commit', device = oriel): Promise<{ steps: ImportStep[]; report: ImportReport }> {
+async function bring(
+  text: string,
+  commit: '' | '?commit',
+  device = oriel,
+): Promise<{ steps: ImportStep[]; report: ImportReport }> {
   const { body, status } = await device.call('POST', `/api/products/import${commit}`, text)
   expect(status).toBe(200)
-  const steps = String(body['text']).trim().split('\n').map((line) => JSON.parse(line) as ImportStep)
+  const steps = String(body['text'])
+    .trim()
+    .split('\n')
+    .map((line) => JSON.parse(line) as ImportStep)
   const last = steps.at(-1)!
   if (!('report' in last)) throw new Error(JSON.stringify(last))
   return { steps, report: last.report }
@@ -33,7 +48,9 @@ async function bring(text: string, commit: '' | '?commit', device = oriel): Prom
 
 async function planFor(name: string): Promise<string> {
   const client = await newClient(oriel, name)
-  return String((await oriel.call('POST', `/api/clients/${client}/plans`, { name, template: 'fourQuadrants' })).body['id'])
+  return String(
+    (await oriel.call('POST', `/api/clients/${client}/plans`, { name, template: 'fourQuadrants' })).body['id'],
+  )
 }
 
 describe('the catalogue', () => {
@@ -45,7 +62,10 @@ describe('the catalogue', () => {
     expect(stale.status).toBe(409)
     expect((await shelf('test-one'))!.item.name).toBe('Renamed')
     const wrong = await keep(itemOf('test-two', { maximumMinutes: 500 }))
-    expect([wrong.status, (wrong.body['problems'] as { path: string }[])[0]!.path]).toEqual([422, 'item.maximumMinutes'])
+    expect([wrong.status, (wrong.body['problems'] as { path: string }[])[0]!.path]).toEqual([
+      422,
+      'item.maximumMinutes',
+    ])
     const { shade: _shade, ...bare } = itemOf('test-two')
     expect((await keep(bare)).body['message']).toContain('level and tone')
     expect((await oriel.call('DELETE', '/api/products/test-one')).status).toBe(200)
@@ -65,24 +85,43 @@ describe('a catalogue as CSV', () => {
   it('comes back unchanged, and is RFC 4180 to a parser of the registry', async () => {
     const { body } = await oriel.call('GET', '/api/products/csv')
     const rows = parse(String(body['text']), { columns: true }) as Record<string, string>[]
-    expect(rows.find(({ code }) => code === 'lull-8-beige')).toMatchObject({ kind: 'gloss', level: '8', hue: 'beige', ratios: '1 1.5 2', damp: 'yes' })
+    expect(rows.find(({ code }) => code === 'lull-8-beige')).toMatchObject({
+      kind: 'gloss',
+      level: '8',
+      hue: 'beige',
+      ratios: '1 1.5 2',
+      damp: 'yes',
+    })
     const { report } = await bring(String(body['text']), '')
-    expect(report).toMatchObject({ rows: rows.length, unchanged: rows.length, changes: [], problems: [], committed: false })
+    expect(report).toMatchObject({
+      rows: rows.length,
+      unchanged: rows.length,
+      changes: [],
+      problems: [],
+      committed: false,
+    })
   })
 
   it('shows what would change and takes it over only when asked', async () => {
     const text = csvOfCatalogue([itemOf('test-csv'), { ...itemOf('test-csv-2'), name: '=SUM(A1)' }])
     const preview = await bring(text, '')
-    expect(preview.report.changes.map(({ id, kind }) => [id, kind])).toEqual([['test-csv', 'added'], ['test-csv-2', 'added']])
+    expect(preview.report.changes.map(({ id, kind }) => [id, kind])).toEqual([
+      ['test-csv', 'added'],
+      ['test-csv-2', 'added'],
+    ])
     expect(await shelf('test-csv')).toBeUndefined()
     expect((await bring(text, '?commit')).report.committed).toBe(true)
     expect((await shelf('test-csv-2'))!.item.name).toBe('=SUM(A1)')
     const changed = await bring(csvOfCatalogue([itemOf('test-csv', { reorderG: 60 })]), '')
-    expect(changed.report.changes).toEqual([{ id: 'test-csv', name: 'Test test-csv', kind: 'changed', columns: ['reorder_g'] }])
+    expect(changed.report.changes).toEqual([
+      { id: 'test-csv', name: 'Test test-csv', kind: 'changed', columns: ['reorder_g'] },
+    ])
   })
 
   it('names line and column of what is wrong, and then takes nothing over', async () => {
-    const good = csvOfCatalogue([itemOf('test-row-1'), itemOf('test-row-2'), itemOf('test-row-3')]).trimEnd().split('\r\n')
+    const good = csvOfCatalogue([itemOf('test-row-1'), itemOf('test-row-2'), itemOf('test-row-3')])
+      .trimEnd()
+      .split('\r\n')
     const headings = good[0]!.split(',')
     const broken = (row: number, column: string, cell: string) => {
       const lines = [...good]
@@ -109,7 +148,10 @@ describe('a catalogue as CSV', () => {
   })
 
   it('of thousands of rows says how far it is', async () => {
-    const { steps, report } = await bring(csvOfCatalogue(Array.from({ length: 1200 }, (_, i) => itemOf(`test-many-${i}`))), '')
+    const { steps, report } = await bring(
+      csvOfCatalogue(Array.from({ length: 1200 }, (_, i) => itemOf(`test-many-${i}`))),
+      '',
+    )
     expect(report.changes).toHaveLength(1200)
     expect(steps.slice(0, -1).map((step) => ('done' in step ? step.done : 0))).toEqual([250, 500, 750, 1000, 1200])
   })
@@ -121,7 +163,10 @@ describe('stock', () => {
     await deliver('test-stock', 60, 'late', '2027-12-01')
     await deliver('test-stock', 30.5, 'early', '2027-01-01')
     await deliver('test-stock', 9.5, 'late')
-    expect((await shelf('test-stock'))!.lots.map(({ lot, grams, expiresOn }) => [lot, grams, expiresOn])).toEqual([['early', 30.5, '2027-01-01'], ['late', 69.5, '2027-12-01']])
+    expect((await shelf('test-stock'))!.lots.map(({ lot, grams, expiresOn }) => [lot, grams, expiresOn])).toEqual([
+      ['early', 30.5, '2027-01-01'],
+      ['late', 69.5, '2027-12-01'],
+    ])
     const { id } = (await shelf('test-stock'))!.lots[1]!
     expect((await oriel.call('POST', '/api/shelf/counts', { lotId: id, grams: 50 })).status).toBe(200)
     expect((await shelf('test-stock'))!.grams).toBe(80.5)
@@ -139,8 +184,18 @@ describe('stock', () => {
     const bowl = async (i: number) => {
       const id = newId()
       // Every other bowl names its products the other way round, which would deadlock if they were locked as named.
-      const lines = ['test-race-a', 'test-race-b'].map((productId) => ({ name: productId, productId, role: 'product', grams: 1.3 }))
-      await oriel.call('POST', `/api/plans/${planId}/mixes`, { id, formulaId: 'A', bowl: 1, planned: i % 2 === 0 ? lines : lines.reverse() })
+      const lines = ['test-race-a', 'test-race-b'].map((productId) => ({
+        name: productId,
+        productId,
+        role: 'product',
+        grams: 1.3,
+      }))
+      await oriel.call('POST', `/api/plans/${planId}/mixes`, {
+        id,
+        formulaId: 'A',
+        bowl: 1,
+        planned: i % 2 === 0 ? lines : lines.reverse(),
+      })
       const events = [0, 1].map((line) => ({ id: newId(), kind: 'poured', line, grams: 1.3, source: 'typed' }))
       return oriel.call('POST', `/api/mixes/${id}/pours`, { events, end: 'done' })
     }
@@ -148,7 +203,10 @@ describe('stock', () => {
     expect(answers.map(({ status }) => status).filter((status) => status !== 200)).toEqual([])
     for (const id of ['test-race-a', 'test-race-b']) {
       const lots = await database().select().from(stockLot).where(eq(stockLot.productId, id))
-      const moves = await database().select().from(stockMove).where(and(eq(stockMove.productId, id)))
+      const moves = await database()
+        .select()
+        .from(stockMove)
+        .where(and(eq(stockMove.productId, id)))
       expect(lots.reduce((sum, { tenths }) => sum + tenths, 0)).toBe(4000 - 200 * 13)
       expect(lots.find(({ lot }) => lot === 'one')!.tenths).toBe(0)
       expect(moves.reduce((sum, { tenths }) => sum + tenths, 0)).toBe(4000 - 200 * 13)
@@ -161,8 +219,16 @@ describe('stock', () => {
     await deliver('test-short', 5, 'only')
     const planId = await planFor('Short')
     const id = newId()
-    await oriel.call('POST', `/api/plans/${planId}/mixes`, { id, formulaId: 'A', bowl: 1, planned: [{ name: 'x', productId: 'test-short', role: 'product', grams: 8 }] })
-    await oriel.call('POST', `/api/mixes/${id}/pours`, { events: [{ id: newId(), kind: 'poured', line: 0, grams: 8, source: 'typed' }], end: 'done' })
+    await oriel.call('POST', `/api/plans/${planId}/mixes`, {
+      id,
+      formulaId: 'A',
+      bowl: 1,
+      planned: [{ name: 'x', productId: 'test-short', role: 'product', grams: 8 }],
+    })
+    await oriel.call('POST', `/api/mixes/${id}/pours`, {
+      events: [{ id: newId(), kind: 'poured', line: 0, grams: 8, source: 'typed' }],
+      end: 'done',
+    })
     expect((await shelf('test-short'))!.grams).toBe(0)
     const moves = await database().select().from(stockMove).where(eq(stockMove.productId, 'test-short'))
     expect(moves.find(({ lotId }) => lotId === null)!.tenths).toBe(-30)
@@ -186,36 +252,72 @@ describe('a bowl', () => {
   it('keeps its log, counts what is sent twice once, and stays as it ended', async () => {
     const planId = await planFor('Weighing')
     const id = newId()
-    const planned = [{ name: 'Marl powder lightener', productId: 'marl', role: 'product', grams: 20 }, { name: 'Developer 20 vol', productId: null, role: 'developer', grams: 40 }]
+    const planned = [
+      { name: 'Marl powder lightener', productId: 'marl', role: 'product', grams: 20 },
+      { name: 'Developer 20 vol', productId: null, role: 'developer', grams: 40 },
+    ]
     const begin = () => tove.call('POST', `/api/plans/${planId}/mixes`, { id, formulaId: 'A', bowl: 1, planned })
     expect([(await begin()).status, (await begin()).status]).toEqual([200, 200])
     const pour = { id: newId(), kind: 'poured', line: 0, grams: 20.4, source: 'scale' }
     const lost = { id: newId(), kind: 'lost', line: 1, grams: 12.3, source: 'scale' }
     await tove.call('POST', `/api/mixes/${id}/pours`, { events: [pour, lost] })
-    await tove.call('POST', `/api/mixes/${id}/pours`, { events: [pour, { ...pour, id: newId(), kind: 'corrected', line: 1, grams: 40 }] })
+    await tove.call('POST', `/api/mixes/${id}/pours`, {
+      events: [pour, { ...pour, id: newId(), kind: 'corrected', line: 1, grams: 40 }],
+    })
     const marl = (await shelf('marl'))!.grams
-    expect((await tove.call('POST', `/api/mixes/${id}/pours`, { events: [], end: 'done' })).body).toEqual({ state: 'done' })
-    expect((await tove.call('POST', `/api/mixes/${id}/pours`, { events: [{ ...pour, id: newId() }], end: 'abandoned' })).body).toEqual({ state: 'done' })
+    expect((await tove.call('POST', `/api/mixes/${id}/pours`, { events: [], end: 'done' })).body).toEqual({
+      state: 'done',
+    })
+    expect(
+      (await tove.call('POST', `/api/mixes/${id}/pours`, { events: [{ ...pour, id: newId() }], end: 'abandoned' }))
+        .body,
+    ).toEqual({ state: 'done' })
     expect((await shelf('marl'))!.grams).toBeCloseTo(marl - 20.4, 6)
     const [record] = (await tove.call('GET', `/api/plans/${planId}/mixes`)).body['mixes'] as MixRecord[]
     expect(record!.state).toBe('done')
-    expect(record!.events.map(({ kind, line, grams }) => [kind, line, grams])).toEqual([['poured', 0, 20.4], ['lost', 1, 12.3], ['corrected', 1, 40]])
+    expect(record!.events.map(({ kind, line, grams }) => [kind, line, grams])).toEqual([
+      ['poured', 0, 20.4],
+      ['lost', 1, 12.3],
+      ['corrected', 1, 40],
+    ])
     expect(record!.by).toBe('Tove Lindqvist-Adeyemi')
   })
 
   it('is refused where it does not belong', async () => {
     const planId = await planFor('Refused')
     const id = newId()
-    expect((await oriel.call('POST', `/api/plans/${planId}/mixes`, { id, formulaId: 'Z', bowl: 1, planned: [{ name: 'x', productId: null, role: 'product', grams: 1 }] })).status).toBe(422)
-    expect((await juno.call('POST', `/api/plans/${planId}/mixes`, { id, formulaId: 'A', bowl: 1, planned: [{ name: 'x', productId: null, role: 'product', grams: 1 }] })).status).toBe(403)
+    expect(
+      (
+        await oriel.call('POST', `/api/plans/${planId}/mixes`, {
+          id,
+          formulaId: 'Z',
+          bowl: 1,
+          planned: [{ name: 'x', productId: null, role: 'product', grams: 1 }],
+        })
+      ).status,
+    ).toBe(422)
+    expect(
+      (
+        await juno.call('POST', `/api/plans/${planId}/mixes`, {
+          id,
+          formulaId: 'A',
+          bowl: 1,
+          planned: [{ name: 'x', productId: null, role: 'product', grams: 1 }],
+        })
+      ).status,
+    ).toBe(403)
     expect((await oriel.call('POST', `/api/mixes/${id}/pours`, { events: [] })).status).toBe(404)
   })
 })
 
 describe('prices', () => {
   it('are the owner’s to change, from what they were', async () => {
-    const { rates, revision } = (await oriel.call('GET', '/api/rates')).body as { rates: { hourMinor: number }; revision: number }
-    const change = (device: Device, baseRevision: number, hourMinor = rates.hourMinor) => device.call('PUT', '/api/rates', { rates: { ...rates, hourMinor }, baseRevision })
+    const { rates, revision } = (await oriel.call('GET', '/api/rates')).body as {
+      rates: { hourMinor: number }
+      revision: number
+    }
+    const change = (device: Device, baseRevision: number, hourMinor = rates.hourMinor) =>
+      device.call('PUT', '/api/rates', { rates: { ...rates, hourMinor }, baseRevision })
     expect((await change(tove, revision)).status).toBe(403)
     expect((await change(oriel, revision, 7000)).body).toMatchObject({ revision: revision + 1 })
     expect((await change(oriel, revision)).status).toBe(409)
@@ -227,7 +329,10 @@ describe('prices', () => {
 describe('the simulated scale', () => {
   it('pours with an after-run, settles, tares, drifts, and says nothing while it is unplugged', () => {
     let clock = 0
-    const scale = createScale(() => clock, () => 0.5)
+    const scale = createScale(
+      () => clock,
+      () => 0.5,
+    )
     scale.command('pour')
     clock = 1000
     expect(scale.read()!.steady).toBe(false)

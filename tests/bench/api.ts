@@ -23,11 +23,30 @@ const ids = Array.from({ length: CLIENTS }, () => newId())
 for (let at = 0; at < CLIENTS; at += 1000)
   await database()
     .insert(client)
-    .values(ids.slice(at, at + 1000).map((id, i) => ({ salonId, id, name: `Person ${at + i} of Brindle`, note: '', head: model.head, hair: model.hair })))
+    .values(
+      ids
+        .slice(at, at + 1000)
+        .map((id, i) => ({
+          salonId,
+          id,
+          name: `Person ${at + i} of Brindle`,
+          note: '',
+          head: model.head,
+          hair: model.hair,
+        })),
+    )
 for (let at = 0; at < PLANS; at += 250)
   await database()
     .insert(plan)
-    .values(Array.from({ length: 250 }, (_, i) => ({ salonId, id: newId(), clientId: ids[(at + i) % CLIENTS]!, name: document.name, document })))
+    .values(
+      Array.from({ length: 250 }, (_, i) => ({
+        salonId,
+        id: newId(),
+        clientId: ids[(at + i) % CLIENTS]!,
+        name: document.name,
+        document,
+      })),
+    )
 await database().execute('analyze')
 const [onePlan] = await database().select({ id: plan.id }).from(plan).where(eq(plan.clientId, ids[7]!)).limit(1)
 
@@ -61,15 +80,32 @@ await Promise.all(
   }),
 )
 const what = ['the first 200 clients', 'a search', 'a client with her plans', 'a plan with its history']
-paths.forEach((_, i) => row('api read', `${what[i]}; ${CLIENTS} clients, ${PLANS} plans, ${USERS} users reading once a second, budget p95 < 50 ms`, times.get(i)!))
+paths.forEach((_, i) =>
+  row(
+    'api read',
+    `${what[i]}; ${CLIENTS} clients, ${PLANS} plans, ${USERS} users reading once a second, budget p95 < 50 ms`,
+    times.get(i)!,
+  ),
+)
 
 /** A catalogue of thousands: shown first, then taken over, then the same again. */
 const PRODUCTS = 5000
 const shade = DEMO_CATALOGUE.find(({ id }) => id === 'lull-8-beige')!
-const file = (price: number) => csvOfCatalogue(Array.from({ length: PRODUCTS }, (_, i) => ({ ...shade, id: `bench-${i}`, name: `Bench ${i}`, pack: { ...shade.pack, priceMinor: price } })))
+const file = (price: number) =>
+  csvOfCatalogue(
+    Array.from({ length: PRODUCTS }, (_, i) => ({
+      ...shade,
+      id: `bench-${i}`,
+      name: `Bench ${i}`,
+      pack: { ...shade.pack, priceMinor: price },
+    })),
+  )
 const csv = { preview: [] as number[], commit: [] as number[] }
 for (let run = 0; run < 5; run++)
-  for (const [kind, path] of [['preview', ''], ['commit', '?commit']] as const) {
+  for (const [kind, path] of [
+    ['preview', ''],
+    ['commit', '?commit'],
+  ] as const) {
     const start = performance.now()
     const { body } = await device.call('POST', `/api/products/import${path}`, file(700 + run))
     if (!String(body['text']).includes(`"committed":${String(kind === 'commit')}`)) throw new Error('the import failed')

@@ -15,7 +15,12 @@ const dense = densePlan()
 const { foilCount, zones } = computePlan(dense)
 const what = `${foilCount} foils, ${zones.length} zones`
 
-function sample(runs: number, warmUp: number, work: (run: number) => void, prepare: (run: number) => void = () => {}): number[] {
+function sample(
+  runs: number,
+  warmUp: number,
+  work: (run: number) => void,
+  prepare: (run: number) => void = () => {},
+): number[] {
   const times: number[] = []
   for (let run = -warmUp; run < runs; run++) {
     prepare(run)
@@ -33,13 +38,28 @@ function fixedWork(): number {
   return x
 }
 const machine: number[] = []
-row('full recompute', `stages 1–4, ${what}, budget p95 < 16 ms`, sample(400, 60, () => computeStages(dense), () => {
-  machine.push(...sample(1, 0, fixedWork))
-  forgetAllButHeads()
-}))
+row(
+  'full recompute',
+  `stages 1–4, ${what}, budget p95 < 16 ms`,
+  sample(
+    400,
+    60,
+    () => computeStages(dense),
+    () => {
+      machine.push(...sample(1, 0, fixedWork))
+      forgetAllButHeads()
+    },
+  ),
+)
 row('machine', 'fixed arithmetic between the runs of the row above: its own spread is the machine’s', machine.slice(60))
-const demo = DEMO_CLIENTS.map(({ plan }) => plan(newId)).reduce((most, plan) => (computePlan(plan).foilCount > computePlan(most).foilCount ? plan : most))
-row('full recompute', `the densest demo plan, ${computePlan(demo).foilCount} foils, budget p95 < 16 ms`, sample(400, 60, () => computeStages(demo), forgetAllButHeads))
+const demo = DEMO_CLIENTS.map(({ plan }) => plan(newId)).reduce((most, plan) =>
+  computePlan(plan).foilCount > computePlan(most).foilCount ? plan : most,
+)
+row(
+  'full recompute',
+  `the densest demo plan, ${computePlan(demo).foilCount} foils, budget p95 < 16 ms`,
+  sample(400, 60, () => computeStages(demo), forgetAllButHeads),
+)
 
 const edited = structuredClone(dense)
 const { layout, zones: editedZones } = edited.variants[0]!.stages[0]!
@@ -47,14 +67,32 @@ const zone = editedZones.find(({ role }) => role === 'backLeft')!
 row(
   'incremental recompute',
   `row gap of one zone changed, ${what}, budget p95 < 4 ms`,
-  sample(400, 60, () => computeStages(edited), (run) => (zone.placement.rowGapMm = 1 + ((run + 1000) % 400) / 1000)),
+  sample(
+    400,
+    60,
+    () => computeStages(edited),
+    (run) => (zone.placement.rowGapMm = 1 + ((run + 1000) % 400) / 1000),
+  ),
 )
 const bend = layout.edges.find(({ kind, via }) => kind === 'parting' && via.length > 2)!
 const middle = bend.via[Math.floor(bend.via.length / 2)]!
 const rest = middle.s
-row('parting moved', `two zones shaped anew, ${what}`, sample(200, 40, () => computeStages(edited), (run) => (middle.s = rest * (1 + ((run + 1000) % 200) / 10_000))))
+row(
+  'parting moved',
+  `two zones shaped anew, ${what}`,
+  sample(
+    200,
+    40,
+    () => computeStages(edited),
+    (run) => (middle.s = rest * (1 + ((run + 1000) % 200) / 10_000)),
+  ),
+)
 const computed = computeStages(dense)
-row('judging', `look, cautions, advice, ${what}; follows when no newer plan waits`, sample(200, 40, () => judgePlan(dense, computed)))
+row(
+  'judging',
+  `look, cautions, advice, ${what}; follows when no newer plan waits`,
+  sample(200, 40, () => judgePlan(dense, computed)),
+)
 const toning = {
   surfaces: [lightenedSurface('lightened', 9)],
   goal: { level: 9, hue: 'beige' as const, strength: 0.4 },
@@ -62,13 +100,48 @@ const toning = {
   developerVol: 7,
   use: { stageKind: 'gloss' as const, onScalp: false, heat: false, damp: true },
 }
-row('formula search', `up to three of ${DEMO_CATALOGUE.length} products, in a worker`, sample(30, 5, () => suggestFormulas(toning, DEMO_CATALOGUE)))
-row('bowl plan', `bowls, parts and options of all formulas, ${what}`, sample(200, 40, () => mixPlan(dense, computed)))
-row('clock', `process and schedule, ${what}, alone; in a worker`, sample(12, 3, () => clockFor(dense, computed, { crew: ALONE })))
+row(
+  'formula search',
+  `up to three of ${DEMO_CATALOGUE.length} products, in a worker`,
+  sample(30, 5, () => suggestFormulas(toning, DEMO_CATALOGUE)),
+)
+row(
+  'bowl plan',
+  `bowls, parts and options of all formulas, ${what}`,
+  sample(200, 40, () => mixPlan(dense, computed)),
+)
+row(
+  'clock',
+  `process and schedule, ${what}, alone; in a worker`,
+  sample(12, 3, () => clockFor(dense, computed, { crew: ALONE })),
+)
 const day = prepare(visitProblem({ clients: 5, zones: 5, people: [...ALONE.people, ASSISTANT, SECOND_COLOURIST] }))
-row('schedule search', `${day.tasks.length} tasks, ${day.people.length} people, budget < 300 ms`, sample(12, 3, () => searchSchedule(day)))
-const small = Array.from({ length: 60 }, (_, seed) => prepare(visitProblem({ clients: 1, zones: 2 + (seed % 2), people: [...ALONE.people, ...(seed % 3 > 0 ? [ASSISTANT] : [])], seed })))
+row(
+  'schedule search',
+  `${day.tasks.length} tasks, ${day.people.length} people, budget < 300 ms`,
+  sample(12, 3, () => searchSchedule(day)),
+)
+const small = Array.from({ length: 60 }, (_, seed) =>
+  prepare(
+    visitProblem({
+      clients: 1,
+      zones: 2 + (seed % 2),
+      people: [...ALONE.people, ...(seed % 3 > 0 ? [ASSISTANT] : [])],
+      seed,
+    }),
+  ),
+)
 const gaps = small.map((one) => 100 * (searchSchedule(one).cost / exactSchedule(one).cost - 1))
-console.log(`**schedule search** | above the exact optimum on ${gaps.length} visits of ${Math.min(...small.map(({ tasks }) => tasks.length))}–${Math.max(...small.map(({ tasks }) => tasks.length))} tasks, budget ≤ 2 % | mean ${(gaps.reduce((sum, gap) => sum + gap, 0) / gaps.length).toFixed(2)} % | worst ${Math.max(...gaps).toFixed(2)} %`)
-row('map drawing', 'paths of all stitches of a plan that was never drawn', sample(100, 20, () => mapDrawing(dense, computeStages(dense)), forgetAllButHeads))
-row('new head', 'tables of a head that was never seen', sample(40, 10, (run) => createHead({ circumferenceCm: 52 + run / 100 })))
+console.log(
+  `**schedule search** | above the exact optimum on ${gaps.length} visits of ${Math.min(...small.map(({ tasks }) => tasks.length))}–${Math.max(...small.map(({ tasks }) => tasks.length))} tasks, budget ≤ 2 % | mean ${(gaps.reduce((sum, gap) => sum + gap, 0) / gaps.length).toFixed(2)} % | worst ${Math.max(...gaps).toFixed(2)} %`,
+)
+row(
+  'map drawing',
+  'paths of all stitches of a plan that was never drawn',
+  sample(100, 20, () => mapDrawing(dense, computeStages(dense)), forgetAllButHeads),
+)
+row(
+  'new head',
+  'tables of a head that was never seen',
+  sample(40, 10, (run) => createHead({ circumferenceCm: 52 + run / 100 })),
+)

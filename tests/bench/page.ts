@@ -9,7 +9,16 @@ const MOVE = '::-p-aria([name="Move"][role="button"])'
 const base = process.env['FALTO_TEST_URL']!
 const browser = await puppeteer.launch({
   executablePath: process.env['CHROMIUM']!,
-  args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+  args: [
+    '--headless',
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
 })
 const page = await browser.newPage()
 await page.setViewport({ width: 1280, height: 800 })
@@ -23,7 +32,9 @@ await page.goto(plan)
 await page.waitForSelector('[aria-label="Totals"]')
 
 const scripts = await firstLoad(await page.createCDPSession())
-console.log(`**page** | first-load JavaScript of the plan workspace, gzip over the wire | ${(scripts / 1000).toFixed(0)} kB | budget ≤ 300 kB`)
+console.log(
+  `**page** | first-load JavaScript of the plan workspace, gzip over the wire | ${(scripts / 1000).toFixed(0)} kB | budget ≤ 300 kB`,
+)
 
 const interactive: number[] = []
 for (let run = 0; run < 8; run++) {
@@ -35,7 +46,11 @@ for (let run = 0; run < 8; run++) {
 }
 row('page', 'plan workspace until its computed totals stand, budget < 1500 ms', interactive)
 
-await drag('a stitch is dragged on the comb', '::-p-aria([name="Order of application"]) ::-p-text(Back left)', '[role="slider"][aria-label="Stitch"]')
+await drag(
+  'a stitch is dragged on the comb',
+  '::-p-aria([name="Order of application"]) ::-p-text(Back left)',
+  '[role="slider"][aria-label="Stitch"]',
+)
 await drag('a bend of a parting is dragged on the map', MOVE, '[aria-label="Bend of a parting"]')
 await drag('the pointer moves and drags nothing, for comparison', MOVE, 'header')
 await chair()
@@ -58,7 +73,10 @@ async function firstLoad(session: CDPSession): Promise<number> {
 
 /** Carries out the first steps of a visit with the demo's clock running fast, and watches the main thread. */
 async function chair(): Promise<void> {
-  const { body: run } = await device.call('POST', `/api/plans/${plan.split('/').at(-1)!}/runs`, { id: newId(), helping: ['assistant'] })
+  const { body: run } = await device.call('POST', `/api/plans/${plan.split('/').at(-1)!}/runs`, {
+    id: newId(),
+    helping: ['assistant'],
+  })
   await page.goto(`${base}/runs/${String(run['id'])}`)
   await page.locator('button::-p-text(as fast)').click()
   await page.waitForSelector('header button[aria-pressed="true"]')
@@ -67,16 +85,24 @@ async function chair(): Promise<void> {
   for (let tap = 0; tap < 40; tap++) {
     const shown = await page.$eval('[aria-label="Next step"]', ({ textContent }) => textContent)
     await page.waitForFunction(() => {
-      const button = [...document.querySelectorAll<HTMLButtonElement>('[aria-label="Next step"] button')].find(({ textContent, disabled }) => /^(Begin|Done)$/.test(textContent ?? '') && !disabled)
+      const button = [...document.querySelectorAll<HTMLButtonElement>('[aria-label="Next step"] button')].find(
+        ({ textContent, disabled }) => /^(Begin|Done)$/.test(textContent ?? '') && !disabled,
+      )
       button?.click()
       return button !== undefined
     })
     const begun = performance.now()
-    await page.waitForFunction((before) => document.querySelector('[aria-label="Next step"]')?.textContent !== before, {}, shown)
+    await page.waitForFunction(
+      (before) => document.querySelector('[aria-label="Next step"]')?.textContent !== before,
+      {},
+      shown,
+    )
     taps.push(performance.now() - begun)
   }
   const { long } = await page.evaluate(() => (window as unknown as { watched: { long: number[] } }).watched)
-  console.log(`**chair** | main thread while steps are told at the chair, clock 60 × as fast | ${long.length} tasks > 50 ms${long.length ? `, longest ${Math.max(...long).toFixed(0)} ms` : ''} | ${taps.length} taps`)
+  console.log(
+    `**chair** | main thread while steps are told at the chair, clock 60 × as fast | ${long.length} tasks > 50 ms${long.length ? `, longest ${Math.max(...long).toFixed(0)} ms` : ''} | ${taps.length} taps`,
+  )
   row('chair', 'from a tap to the step after it', taps)
 }
 
@@ -84,7 +110,9 @@ async function watch(): Promise<void> {
   await page.evaluate(() => {
     const watched = { long: [] as number[], frames: [] as number[] }
     Object.assign(window, { watched })
-    new PerformanceObserver((list) => watched.long.push(...list.getEntries().map(({ duration }) => duration))).observe({ entryTypes: ['longtask'] })
+    new PerformanceObserver((list) => watched.long.push(...list.getEntries().map(({ duration }) => duration))).observe({
+      entryTypes: ['longtask'],
+    })
     let last = performance.now()
     requestAnimationFrame(function frame(now: number) {
       watched.frames.push(now - last)
@@ -118,9 +146,16 @@ async function drag(what: string, tool: string, selector: string): Promise<void>
     await page.waitForSelector('[data-save="saved"]')
   }
   const most = (of: keyof Task) => Math.max(...longest.map((task) => task[of])).toFixed(0)
-  const told = longest.length === 0 ? 'none had one' : `${longest.length} had one, longest ${most('ms')} ms; ${longest.filter(({ ran }) => ran > 50).length} had one that ran so long itself, most ${most('ran')} ms`
+  const told =
+    longest.length === 0
+      ? 'none had one'
+      : `${longest.length} had one, longest ${most('ms')} ms; ${longest.filter(({ ran }) => ran > 50).length} had one that ran so long itself, most ${most('ran')} ms`
   console.log(`**drag** | main thread while ${what}, budget: no task > 50 ms | of 5 drags ${told} | 120 moves each`)
-  row('drag', `frame to frame meanwhile, on average ${(frames.reduce((sum, ms) => sum + ms, 0) / frames.length).toFixed(1)} ms; 16.7 ms is 60 Hz; without a graphics chip`, frames)
+  row(
+    'drag',
+    `frame to frame meanwhile, on average ${(frames.reduce((sum, ms) => sum + ms, 0) / frames.length).toFixed(1)} ms; 16.7 ms is 60 Hz; without a graphics chip`,
+    frames,
+  )
 }
 
 /** A task of the main thread: how long it took by the clock, and how long of that it ran, which is less where other programs had the processor. */
@@ -131,10 +166,27 @@ interface Task {
 
 /** Tasks over 50 ms by the clock in a trace of the browser, the longest first. */
 function longTasks(trace: Uint8Array | undefined): Task[] {
-  const { traceEvents } = JSON.parse(new TextDecoder().decode(trace)) as { traceEvents: { name: string; ph: string; pid: number; tid: number; dur?: number; tdur?: number; args: { name?: string } }[] }
+  const { traceEvents } = JSON.parse(new TextDecoder().decode(trace)) as {
+    traceEvents: {
+      name: string
+      ph: string
+      pid: number
+      tid: number
+      dur?: number
+      tdur?: number
+      args: { name?: string }
+    }[]
+  }
   const threads = traceEvents.filter(({ name, args }) => name === 'thread_name' && args.name === 'CrRendererMain')
-  const tasks = threads.map(({ pid, tid }) => traceEvents.filter((event) => event.pid === pid && event.tid === tid && event.ph === 'X' && event.name.endsWith('RunTask')))
+  const tasks = threads.map(({ pid, tid }) =>
+    traceEvents.filter(
+      (event) => event.pid === pid && event.tid === tid && event.ph === 'X' && event.name.endsWith('RunTask'),
+    ),
+  )
   // The page's own process is the one that did most.
   const own = tasks.reduce((one, other) => (other.length > one.length ? other : one))
-  return own.map(({ dur = 0, tdur = 0 }) => ({ ms: dur / 1000, ran: tdur / 1000 })).filter(({ ms }) => ms > 50).sort((one, other) => other.ms - one.ms)
+  return own
+    .map(({ dur = 0, tdur = 0 }) => ({ ms: dur / 1000, ran: tdur / 1000 }))
+    .filter(({ ms }) => ms > 50)
+    .sort((one, other) => other.ms - one.ms)
 }

@@ -47,7 +47,14 @@ export function windows(): { open: (device?: Device, size?: Viewport) => Promise
     page.on('pageerror', (error) => problems.push(error instanceof Error ? error.message : String(error)))
     for (const pair of device?.cookie.split('; ') ?? []) {
       const at = pair.indexOf('=')
-      await context.setCookie({ name: pair.slice(0, at), value: pair.slice(at + 1), domain: '127.0.0.1', path: '/', sameSite: 'Lax', httpOnly: true })
+      await context.setCookie({
+        name: pair.slice(0, at),
+        value: pair.slice(at + 1),
+        domain: '127.0.0.1',
+        path: '/',
+        sameSite: 'Lax',
+        httpOnly: true,
+      })
     }
     return page
   }
@@ -67,7 +74,11 @@ export const saved = (page: Page) => page.waitForSelector('[data-save="saved"]')
 
 /** Waits for a condition on the strip's text. */
 export const totalsContain = (page: Page, text: string) =>
-  page.waitForFunction((wanted) => document.querySelector('[aria-label="Totals"]')?.textContent?.includes(wanted) ?? false, {}, text)
+  page.waitForFunction(
+    (wanted) => document.querySelector('[aria-label="Totals"]')?.textContent?.includes(wanted) ?? false,
+    {},
+    text,
+  )
 
 /** Presses what is labelled or named so. */
 export const press = (page: Page, name: string) => page.locator(`::-p-aria([name="${name}"][role="button"])`).click()
@@ -81,14 +92,28 @@ export async function fill(page: Page, label: string, text: string): Promise<voi
 
 /** Waits until no menu lies over the page and nothing is fading in or out. */
 export const settled = (page: Page) =>
-  page.waitForFunction(() => !document.querySelector('[role="menu"], [role="listbox"]') && document.getAnimations().every(({ playState }) => playState !== 'running'))
+  page.waitForFunction(
+    () =>
+      !document.querySelector('[role="menu"], [role="listbox"]') &&
+      document.getAnimations().every(({ playState }) => playState !== 'running'),
+  )
 
 /** Chooses a zone in the order of application. */
-export const zone = (page: Page, name: string) => page.locator(`::-p-aria([name="Order of application"]) ::-p-text(${name})`).click()
+export const zone = (page: Page, name: string) =>
+  page.locator(`::-p-aria([name="Order of application"]) ::-p-text(${name})`).click()
 
 /** Axe finds nothing at all on what is shown, once it has come up in full: what is half faded in has less contrast. */
 export async function clean(page: Page): Promise<void> {
-  await page.evaluate(() => Promise.allSettled(document.getAnimations().filter(({ effect }) => Number.isFinite(effect?.getComputedTiming().endTime)).map(({ finished }) => finished)))
+  await page.evaluate(() =>
+    Promise.allSettled(
+      document
+        .getAnimations()
+        .filter(({ effect }) => Number.isFinite(effect?.getComputedTiming().endTime))
+        .map(({ finished }) => finished),
+    ),
+  )
   const { violations } = await new AxePuppeteer(page).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze()
-  expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 120)).join(' | ')}`)).toEqual([])
+  expect(
+    violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 120)).join(' | ')}`),
+  ).toEqual([])
 }

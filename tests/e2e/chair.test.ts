@@ -47,11 +47,19 @@ describe('at the chair', () => {
     await page.waitForSelector('[role="dialog"] ::-p-text(Wipe and look)')
     await clean(page)
     await page.locator('button[aria-label="Level 7, orange"], button[aria-label^="Level 7,"]').click()
-    await page.waitForFunction(() => document.querySelector('[aria-label="Hair under product"]')?.textContent?.includes('seen 7'))
+    await page.waitForFunction(() =>
+      document.querySelector('[aria-label="Hair under product"]')?.textContent?.includes('seen 7'),
+    )
     await inStep(page)
-    expect((await logOf(id)).slice(-3).map(({ kind, value }) => [kind, value])).toEqual([['begun', undefined], ['counted', 1], ['seen', 7]])
+    expect((await logOf(id)).slice(-3).map(({ kind, value }) => [kind, value])).toEqual([
+      ['begun', undefined],
+      ['counted', 1],
+      ['seen', 7],
+    ])
     await page.locator('button::-p-text(Take back)').click()
-    await page.waitForFunction(() => !document.querySelector('[aria-label="Hair under product"]')?.textContent?.includes('seen 7'))
+    await page.waitForFunction(
+      () => !document.querySelector('[aria-label="Hair under product"]')?.textContent?.includes('seen 7'),
+    )
   })
 
   it('ends with what was planned beside what it took', async () => {
@@ -60,15 +68,21 @@ describe('at the chair', () => {
     const page = await chair(id)
     await press(page, 'Skip')
     for (let i = 1; i < script.steps.length; i++) await doStep(page)
-    await page.waitForFunction(() => document.querySelector('[aria-label="Next step"]')?.textContent?.includes('All steps are done'))
+    await page.waitForFunction(() =>
+      document.querySelector('[aria-label="Next step"]')?.textContent?.includes('All steps are done'),
+    )
     await press(page, 'End the visit')
-    await page.waitForFunction(() => document.querySelector('[aria-label="Next step"]')?.textContent?.includes('This visit is over'))
+    await page.waitForFunction(() =>
+      document.querySelector('[aria-label="Next step"]')?.textContent?.includes('This visit is over'),
+    )
     await inStep(page)
     await clean(page)
     const shown = await nextStep(page)
     expect(shown).toMatch(/Planned .+, took \d+ min/)
     expect(shown).toContain('skipped')
-    const { runs } = (await oriel.call('GET', `/api/plans/${(await openRun(id)).planId}/runs`)).body as { runs: { ended: boolean }[] }
+    const { runs } = (await oriel.call('GET', `/api/plans/${(await openRun(id)).planId}/runs`)).body as {
+      runs: { ended: boolean }[]
+    }
     expect(runs).toEqual([expect.objectContaining({ ended: true })])
   })
 
@@ -79,7 +93,11 @@ describe('at the chair', () => {
     for (const { kind, id: stepId } of script.steps) {
       await doStep(page)
       if (kind !== 'apply') continue
-      await page.waitForFunction((name) => document.querySelector('[aria-label="Cross-check"]')?.textContent?.includes(name), {}, script.steps.find((step) => step.id === stepId)!.about)
+      await page.waitForFunction(
+        (name) => document.querySelector('[aria-label="Cross-check"]')?.textContent?.includes(name),
+        {},
+        script.steps.find((step) => step.id === stepId)!.about,
+      )
       await press(page, 'All well')
       await page.waitForFunction(() => !document.querySelector('[aria-label="Cross-check"]'))
     }
@@ -92,7 +110,9 @@ describe('at the chair', () => {
     await clean(page)
     await press(page, 'This is the hair now')
     await page.waitForSelector('::-p-text(The hair this visit left is in)')
-    const { latest } = (await oriel.call('GET', `/api/clients/${client.id}/consultation`)).body as { latest: { kind: string; canvas: { strands: { bands: { level: number }[] }[] } } }
+    const { latest } = (await oriel.call('GET', `/api/clients/${client.id}/consultation`)).body as {
+      latest: { kind: string; canvas: { strands: { bands: { level: number }[] }[] } }
+    }
     expect(latest.kind).toBe('done')
     expect(latest.canvas.strands.some(({ bands }) => bands.some((band) => band.level === 9.5))).toBe(true)
     expect((await openRun(id)).recorded).toBe(true)
@@ -108,14 +128,28 @@ describe('at the chair', () => {
     await press(page, 'Begin')
     const { pieces } = script.steps.find(({ kind }) => kind === 'apply')!
     await press(page, 'One not planned')
-    await page.waitForFunction((count) => document.querySelector('[aria-label="Next step"]')?.textContent?.includes(`/ ${count}`), {}, pieces.length + 1)
+    await page.waitForFunction(
+      (count) => document.querySelector('[aria-label="Next step"]')?.textContent?.includes(`/ ${count}`),
+      {},
+      pieces.length + 1,
+    )
     await page.locator('[aria-label="Then"] button').click()
-    await page.waitForFunction(() => document.querySelector('main, body')?.textContent?.includes('Take back: handed over'))
+    await page.waitForFunction(() =>
+      document.querySelector('main, body')?.textContent?.includes('Take back: handed over'),
+    )
     await press(page, 'Something happened')
     await press(page, '15 min')
     await page.waitForFunction(() => document.querySelector('header')?.textContent?.includes('Held up: 15 min'))
     // Somebody else tells of a longer one.
-    const elsewhere = { id: newId(), kind: 'delayed', value: 90, deviceId: newId(), deviceSeq: 0, deviceTime: Date.now(), offsetMs: 0 }
+    const elsewhere = {
+      id: newId(),
+      kind: 'delayed',
+      value: 90,
+      deviceId: newId(),
+      deviceSeq: 0,
+      deviceTime: Date.now(),
+      offsetMs: 0,
+    }
     expect((await tove.call('POST', `/api/runs/${id}/events`, { events: [elsewhere], after: 0 })).status).toBe(200)
     await page.waitForFunction(() => document.querySelector('header')?.textContent?.includes('Held up: 90 min'))
     await press(page, 'Find a way')
@@ -147,10 +181,14 @@ describe('at the chair', () => {
     await page.setOfflineMode(true)
     for (let i = 0; i < 4; i++) await doStep(page)
     await press(page, 'Begin')
-    await page.waitForFunction(() => document.querySelector('header [role="status"]')?.textContent?.startsWith('9 kept here'))
+    await page.waitForFunction(() =>
+      document.querySelector('header [role="status"]')?.textContent?.startsWith('9 kept here'),
+    )
     const shown = (await nextStep(page)).replace(/\d+:\d\d/, '')
     await page.reload()
-    await page.waitForFunction(() => document.querySelector('header [role="status"]')?.textContent?.startsWith('9 kept here'))
+    await page.waitForFunction(() =>
+      document.querySelector('header [role="status"]')?.textContent?.startsWith('9 kept here'),
+    )
     expect((await nextStep(page)).replace(/\d+:\d\d/, '')).toBe(shown)
     await press(page, 'Done')
     await page.setOfflineMode(false)
@@ -158,7 +196,9 @@ describe('at the chair', () => {
     const log = await logOf(id)
     expect(log).toHaveLength(12)
     expect(new Set(log.map(({ id: one }) => one)).size).toBe(12)
-    expect(log.map(({ deviceTime }) => deviceTime)).toEqual(log.map(({ deviceTime }) => deviceTime).sort((a, b) => a - b))
+    expect(log.map(({ deviceTime }) => deviceTime)).toEqual(
+      log.map(({ deviceTime }) => deviceTime).sort((a, b) => a - b),
+    )
     expect(log.filter(({ kind }) => kind === 'done')).toHaveLength(6)
   })
 

@@ -28,7 +28,17 @@ const settled = async (page: Page) => {
   await page.waitForSelector('[aria-label="Compared"][aria-busy="false"]')
 }
 const text = (page: Page, selector: string) => page.$eval(selector, (element) => element.textContent ?? '')
-const doneAt = (page: Page) => page.$$eval('p', (lines) => /Done at (\d\d):(\d\d)/.exec(lines.map(({ textContent }) => textContent).join(' '))!.slice(1).map(Number) as [number, number]).then(([hours, minutes]) => 60 * hours + minutes)
+const doneAt = (page: Page) =>
+  page
+    .$$eval(
+      'p',
+      (lines) =>
+        /Done at (\d\d):(\d\d)/
+          .exec(lines.map(({ textContent }) => textContent).join(' '))!
+          .slice(1)
+          .map(Number) as [number, number],
+    )
+    .then(([hours, minutes]) => 60 * hours + minutes)
 
 describe('the clock', () => {
   it('says what the core works out, compares ways, and is sooner done with a second colourist', async () => {
@@ -41,7 +51,9 @@ describe('the clock', () => {
     expect(alone).toBe(600 + Math.round(minutes.expected))
     expect(await text(page, '[aria-label="Compared"]')).toContain('With a second colourist')
     await press(page, 'Second colourist')
-    await page.waitForFunction(() => document.querySelector('[aria-label="Who does what when"]')?.textContent?.includes('Second colourist'))
+    await page.waitForFunction(() =>
+      document.querySelector('[aria-label="Who does what when"]')?.textContent?.includes('Second colourist'),
+    )
     await settled(page)
     expect(await doneAt(page)).toBeLessThan(alone - 15)
   })
@@ -80,7 +92,9 @@ describe('the clock', () => {
     await settled(page)
     await press(page, 'Begin at the chair')
     await page.waitForSelector('[aria-label="Next step"]')
-    const run = (await oriel.call('GET', `/api/runs/${page.url().split('/').at(-1)!}`)).body as unknown as { script: { steps: { kind: string; id: string }[] } }
+    const run = (await oriel.call('GET', `/api/runs/${page.url().split('/').at(-1)!}`)).body as unknown as {
+      script: { steps: { kind: string; id: string }[] }
+    }
     const put = run.script.steps.filter(({ kind }) => kind === 'apply').map((step) => step.id.split('/')[2])
     expect(put).toEqual(after.filter((zoneId) => working.includes(zoneId)).reverse())
   })
@@ -89,9 +103,15 @@ describe('the clock', () => {
     const page = await clockPage(await planOf('Pressed', 'topAndSides'))
     const lane = await page.waitForSelector('[aria-label="Who does what when"] [data-track]')
     await lane!.click()
-    await page.waitForFunction(() => /\d\d:\d\d–\d\d:\d\d, /.test(document.querySelector('[aria-label="Who does what when"] [role="status"]')?.textContent ?? ''))
+    await page.waitForFunction(() =>
+      /\d\d:\d\d–\d\d:\d\d, /.test(
+        document.querySelector('[aria-label="Who does what when"] [role="status"]')?.textContent ?? '',
+      ),
+    )
     await page.locator('summary').click()
-    expect(await page.$$eval('[aria-label="Steps"] li', (steps) => steps.map(({ textContent }) => textContent).join('|'))).toMatch(/Set up.*Put in.*Take out.*Rinse.*Dry and style/)
+    expect(
+      await page.$$eval('[aria-label="Steps"] li', (steps) => steps.map(({ textContent }) => textContent).join('|')),
+    ).toMatch(/Set up.*Put in.*Take out.*Rinse.*Dry and style/)
     await page.locator('button[aria-label^="Right side, formula"]').click()
     await page.waitForSelector('.recharts-surface')
     await clean(page)
@@ -100,6 +120,11 @@ describe('the clock', () => {
   it('lets an assistant look on a phone, without changing the order', async () => {
     const page = await clockPage(await planOf('Looked at', 'topAndSides'), tove, { width: 390, height: 844 })
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
-    expect(await page.$$eval('button', (buttons) => buttons.filter(({ textContent }) => textContent === 'Later' || textContent === 'Earlier').length)).toBe(0)
+    expect(
+      await page.$$eval(
+        'button',
+        (buttons) => buttons.filter(({ textContent }) => textContent === 'Later' || textContent === 'Earlier').length,
+      ),
+    ).toBe(0)
   })
 })

@@ -22,8 +22,10 @@ beforeAll(async () => {
 })
 
 const day = (daysAgo: number) => new Date(Date.now() - daysAgo * 86_400_000).toISOString().slice(0, 10)
-const words = (iso: string) => new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' })
-const record = async (clientId: string) => (await oriel.call('GET', `/api/clients/${clientId}/consultation`)).body as unknown as OpenConsultation
+const words = (iso: string) =>
+  new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' })
+const record = async (clientId: string) =>
+  (await oriel.call('GET', `/api/clients/${clientId}/consultation`)).body as unknown as OpenConsultation
 
 /** A client whose hair was glossed and recorded ten weeks ago: 2 cm of root, then lightened and glossed. */
 async function glossedClient(name: string): Promise<string> {
@@ -33,10 +35,25 @@ async function glossedClient(name: string): Promise<string> {
   const plain = { porosity: 'normal', integrity: 'sound' } as const
   const bands: Band[] = [
     { ...plain, fromCm: 0, toCm: 2, level: 5, hue: 'neutral', strength: 0, treatments: [] },
-    { ...plain, fromCm: 2, toCm: 35, level: 8, hue: 'ash', strength: 0.8, beneathLevel: 9, treatments: [{ kind: 'lightened' }, { kind: 'demi', on: day(70) }] },
+    {
+      ...plain,
+      fromCm: 2,
+      toCm: 35,
+      level: 8,
+      hue: 'ash',
+      strength: 0.8,
+      beneathLevel: 9,
+      treatments: [{ kind: 'lightened' }, { kind: 'demi', on: day(70) }],
+    },
   ]
   const canvas = { ...start, strands: start.strands.map((strand) => ({ ...strand, bands })) }
-  const answer = await oriel.call('PUT', `/api/clients/${clientId}/consultation`, { recordedOn: day(70), hair, canvas, goal: startingGoal(hair), trimmedCm: 0 })
+  const answer = await oriel.call('PUT', `/api/clients/${clientId}/consultation`, {
+    recordedOn: day(70),
+    hair,
+    canvas,
+    goal: startingGoal(hair),
+    trimmedCm: 0,
+  })
   expect(answer.status).toBe(200)
   return clientId
 }
@@ -47,14 +64,18 @@ async function consult(clientId: string, size?: Viewport): Promise<{ page: Page;
   await page.evaluateOnNewDocument(() => {
     const counted = window as typeof window & { inputs: number }
     counted.inputs = 0
-    for (const kind of ['keydown', 'pointerdown']) window.addEventListener(kind, (event) => event.isTrusted && counted.inputs++, true)
+    for (const kind of ['keydown', 'pointerdown'])
+      window.addEventListener(kind, (event) => event.isTrusted && counted.inputs++, true)
   })
   await page.goto(url(`/people/${clientId}/consultation`))
   await page.waitForSelector('[aria-label^="Strand of"]')
   return { page, inputs: () => page.evaluate(() => (window as typeof window & { inputs: number }).inputs) }
 }
 
-const bandsShown = (page: Page) => page.$$eval('[aria-label^="Strand of"] [role="button"]', (bands) => bands.map((band) => band.getAttribute('aria-label') ?? ''))
+const bandsShown = (page: Page) =>
+  page.$$eval('[aria-label^="Strand of"] [role="button"]', (bands) =>
+    bands.map((band) => band.getAttribute('aria-label') ?? ''),
+  )
 const middleOf = async (element: ElementHandle<Element>) => {
   const box = (await element.boundingBox())!
   return { x: box.x + box.width / 2, y: box.y + box.height / 2, ...{ width: box.width, height: box.height } }
@@ -134,7 +155,10 @@ it('a first record: split the strand, say what was done, copy it to a region, cu
   await page.locator('section[aria-label="The head"] svg').click()
   await saved(page)
   const { latest } = await record(clientId)
-  expect(latest!.canvas.strands[0]!.bands).toMatchObject([{ treatments: [] }, { level: 3, treatments: [{ kind: 'boxDye' }] }])
+  expect(latest!.canvas.strands[0]!.bands).toMatchObject([
+    { treatments: [] },
+    { level: 3, treatments: [{ kind: 'boxDye' }] },
+  ])
   expect(latest!.canvas.cells.some(({ populations }) => populations[0]!.white === 0.5)).toBe(true)
 
   await page.locator('[role="tab"]::-p-text(Wish & verdict)').click()
@@ -206,7 +230,12 @@ it('care: a check is recorded, a signature drawn, and both stand in the log', as
 it('pictures: one is sent, shown large, removed and brought back; others are refused with what to do', async () => {
   const clientId = await newClient(oriel, 'Pictures')
   const folder = mkdtempSync(join(tmpdir(), 'falto-pictures-'))
-  writeFileSync(join(folder, 'daylight.jpg'), await sharp({ create: { width: 800, height: 600, channels: 3, background: '#9a7b58' } }).jpeg().toBuffer())
+  writeFileSync(
+    join(folder, 'daylight.jpg'),
+    await sharp({ create: { width: 800, height: 600, channels: 3, background: '#9a7b58' } })
+      .jpeg()
+      .toBuffer(),
+  )
   writeFileSync(join(folder, 'words.jpg'), 'not a picture')
   writeFileSync(join(folder, 'drawing.svg'), '<svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>')
   const page = await open(oriel)
@@ -221,7 +250,9 @@ it('pictures: one is sent, shown large, removed and brought back; others are ref
   await press(page, 'Remove')
   await press(page, 'Undo')
   await page.waitForSelector('[aria-label="Pictures"] img')
-  await page.waitForFunction(() => document.querySelector<HTMLImageElement>('[aria-label="Pictures"] img')!.naturalWidth > 0)
+  await page.waitForFunction(
+    () => document.querySelector<HTMLImageElement>('[aria-label="Pictures"] img')!.naturalWidth > 0,
+  )
 })
 
 it('a plan is carried out, and its foils lie under the next one', async () => {
@@ -256,7 +287,10 @@ it('has no serious accessibility issue on any screen of the record', async () =>
   await check('hair')
   await page.locator('button[value="regions"]').click()
   await check('hair, lengths')
-  for (const [tab, landmark] of [['Fibre & scalp', 'Length as worn'], ['Wish & verdict', 'Visit by visit']] as const) {
+  for (const [tab, landmark] of [
+    ['Fibre & scalp', 'Length as worn'],
+    ['Wish & verdict', 'Visit by visit'],
+  ] as const) {
     await page.locator(`[role="tab"]::-p-text(${tab})`).click()
     await page.waitForSelector(`::-p-text(${landmark})`)
     await check(tab)

@@ -19,11 +19,16 @@ it('shows who comes on a day, finds a time at which one more fits in, and keeps 
   expect((await oriel.call('PUT', `/api/plans/${second}/booking`, { on: ON })).status).toBe(200)
   const page = await open(oriel)
   await page.goto(url(`/day?on=${ON}`))
-  await page.waitForFunction(() => document.querySelector('li[aria-label="Day, first"]')?.textContent?.includes('done at'))
+  await page.waitForFunction(() =>
+    document.querySelector('li[aria-label="Day, first"]')?.textContent?.includes('done at'),
+  )
   expect(await page.$eval('li[aria-label="Day, second"]', ({ textContent }) => textContent)).toContain('no time yet')
   await clean(page)
   await page.locator('li[aria-label="Day, second"] ::-p-text(Earliest)').click()
-  await page.waitForFunction(() => document.querySelector('li[aria-label="Day, second"]')?.textContent?.includes('done at'), { timeout: 60_000 })
+  await page.waitForFunction(
+    () => document.querySelector('li[aria-label="Day, second"]')?.textContent?.includes('done at'),
+    { timeout: 60_000 },
+  )
   await page.waitForFunction(() => document.querySelector('main [role="status"]')?.textContent?.startsWith('It fits'))
   const kept = () => page.$eval('li[aria-label="Day, second"] input', (input) => (input as HTMLInputElement).value)
   const found = await kept()

@@ -23,14 +23,23 @@ afterAll(() => servers.forEach((one) => one.kill('SIGKILL')))
 /** A server of this test's own, on the database of all, so that it can be killed. */
 async function serve(port: number): Promise<ChildProcess> {
   const base = `http://127.0.0.1:${port}`
-  const server = spawn(process.execPath, ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)], { env: { ...process.env, NODE_ENV: 'production', BETTER_AUTH_URL: base }, stdio: ['ignore', 'pipe', 'pipe'] })
+  const server = spawn(
+    process.execPath,
+    ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
+    { env: { ...process.env, NODE_ENV: 'production', BETTER_AUTH_URL: base }, stdio: ['ignore', 'pipe', 'pipe'] },
+  )
   servers.push(server)
   for await (const line of server.stdout) if (String(line).includes('Ready')) break
   server.stdout.resume()
   return server
 }
 
-const keptHere = (page: Page, count: number) => page.waitForFunction((words) => document.querySelector('header [role="status"]')?.textContent?.startsWith(words), {}, `${count} kept here`)
+const keptHere = (page: Page, count: number) =>
+  page.waitForFunction(
+    (words) => document.querySelector('header [role="status"]')?.textContent?.startsWith(words),
+    {},
+    `${count} kept here`,
+  )
 
 it('comes to one log, the same for both devices, with nothing lost or doubled', async () => {
   const [oriel, tove] = [await deviceOf('oriel'), await deviceOf('tove')]
@@ -74,10 +83,18 @@ it('comes to one log, the same for both devices, with nothing lost or doubled', 
   await keptHere(other, 2)
   server = await serve(port)
   await inStep(other)
-  await one.waitForFunction((until) => Date.now() >= until, { timeout: 1000 * OFFLINE_SECONDS + 30_000 }, begun + 1000 * OFFLINE_SECONDS)
+  await one.waitForFunction(
+    (until) => Date.now() >= until,
+    { timeout: 1000 * OFFLINE_SECONDS + 30_000 },
+    begun + 1000 * OFFLINE_SECONDS,
+  )
   await one.setOfflineMode(false)
   await Promise.all([inStep(one), inStep(other)])
-  await other.waitForFunction((wanted) => document.querySelector('[aria-label="Next step"]')?.textContent === wanted, {}, await nextStep(one))
+  await other.waitForFunction(
+    (wanted) => document.querySelector('[aria-label="Next step"]')?.textContent === wanted,
+    {},
+    await nextStep(one),
+  )
 
   // Now both tap one step at the same time.
   await Promise.all([tap(one, 'Begin', 'Now'), tap(other, 'Begin', 'Now')])
@@ -92,7 +109,9 @@ it('comes to one log, the same for both devices, with nothing lost or doubled', 
   const { steps, startedAt } = foldRun(events)
   expect(script.steps.filter(({ id: own }) => steps.get(own)?.status === 'done')).toHaveLength(5)
   // Every time lies within the test, on the server's clock: none is seven minutes off.
-  for (const { begunAt, endedAt } of steps.values()) for (const at of [begunAt, endedAt]) if (at !== undefined) expect(Math.abs(at - begun)).toBeLessThan(1000 * OFFLINE_SECONDS + WRONG_BY_MS / 2)
+  for (const { begunAt, endedAt } of steps.values())
+    for (const at of [begunAt, endedAt])
+      if (at !== undefined) expect(Math.abs(at - begun)).toBeLessThan(1000 * OFFLINE_SECONDS + WRONG_BY_MS / 2)
   expect(startedAt).toBeGreaterThan(begun - 5000)
   for (const page of [one, other]) {
     await page.reload()

@@ -47,9 +47,18 @@ describe('mixing', () => {
     expect(chosen.shades!.length).toBeGreaterThan(0)
     const kept = await documentOf(id)
     const { bowls } = planFigures(kept, computePlan(kept)).mix.find(({ formulaId }) => formulaId === gloss)!
-    await page.waitForFunction((wanted) => document.querySelector('[aria-label="Bowl 1"]')?.textContent?.includes(wanted), {}, `${bowls[0]!.parts[0]!.grams.toFixed(1)} g`)
+    await page.waitForFunction(
+      (wanted) => document.querySelector('[aria-label="Bowl 1"]')?.textContent?.includes(wanted),
+      {},
+      `${bowls[0]!.parts[0]!.grams.toFixed(1)} g`,
+    )
     await press(page, 'Undo: Formula ' + gloss + ': suggested shades')
-    await page.waitForFunction((letter) => document.querySelector(`section[aria-label="Formula ${letter}"]`)?.textContent?.includes('no shade chosen yet'), {}, gloss)
+    await page.waitForFunction(
+      (letter) =>
+        document.querySelector(`section[aria-label="Formula ${letter}"]`)?.textContent?.includes('no shade chosen yet'),
+      {},
+      gloss,
+    )
   })
 
   it('divides into more, fresher bowls, and half of them, and says what that costs', async () => {
@@ -57,10 +66,21 @@ describe('mixing', () => {
     const page = await mixPage(id)
     const before = (await page.$$('[aria-label^="Bowl "]')).length
     await page.locator(`button[aria-label="Mix in ${before + 1} bowls"]`).click()
-    await page.waitForFunction((count) => document.querySelectorAll('[aria-label^="Bowl "]').length === count, {}, before + 1)
+    await page.waitForFunction(
+      (count) => document.querySelectorAll('[aria-label^="Bowl "]').length === count,
+      {},
+      before + 1,
+    )
     const whole = Number(/· ([\d.]+) g/.exec(await text(page, '[aria-label="Bowl 1"]'))![1])
     await page.locator('button::-p-text(half)').click()
-    await page.waitForFunction((grams) => Math.abs(Number(/· ([\d.]+) g/.exec(document.querySelector('[aria-label="Bowl 1"]')!.textContent!)![1]) - grams / 2) < 0.11, {}, whole)
+    await page.waitForFunction(
+      (grams) =>
+        Math.abs(
+          Number(/· ([\d.]+) g/.exec(document.querySelector('[aria-label="Bowl 1"]')!.textContent!)![1]) - grams / 2,
+        ) < 0.11,
+      {},
+      whole,
+    )
     await saved(page)
     expect((await documentOf(id)).formulas[0]!.bowls).toBe(before + 1)
   })
@@ -76,7 +96,11 @@ describe('mixing', () => {
     const net = async () => /Net€([\d.]+)/.exec(await text(page, '[role="dialog"]'))![1]
     const before = Number(await net())
     await page.locator('button[aria-label="Hands-on time: more"]').click()
-    await page.waitForFunction((was) => Number(/Net€([\d.]+)/.exec(document.querySelector('[role="dialog"]')!.textContent!)![1]) > was, {}, before)
+    await page.waitForFunction(
+      (was) => Number(/Net€([\d.]+)/.exec(document.querySelector('[role="dialog"]')!.textContent!)![1]) > was,
+      {},
+      before,
+    )
     const assistant = await mixPage(id, tove)
     await press(assistant, 'Open the money')
     await assistant.locator('[role="tab"]::-p-text(Prices)').click()
@@ -89,13 +113,19 @@ describe('weighing', () => {
   const pouredSoFar = (page: Page) => page.$eval(meter, (element) => Number(element.getAttribute('aria-valuenow')))
   const take = async (page: Page) => {
     await page.waitForSelector('[role="dialog"] button::-p-text(Take ):not([disabled])')
-    const button = await page.waitForFunction(() => [...document.querySelectorAll<HTMLButtonElement>('[role="dialog"] button')].find(({ textContent, disabled }) => /^Take \d/.test(textContent ?? '') && !disabled))
+    const button = await page.waitForFunction(() =>
+      [...document.querySelectorAll<HTMLButtonElement>('[role="dialog"] button')].find(
+        ({ textContent, disabled }) => /^Take \d/.test(textContent ?? '') && !disabled,
+      ),
+    )
     await (button.asElement() as Awaited<ReturnType<Page['$']>>)!.click()
   }
 
   it('follows the scale, keeps everything when it falls silent or the page is loaded again, and counts the shelf down', async () => {
     const id = await planOf('Weighed', 'fullBabylights')
-    const marl = async () => ((await oriel.call('GET', '/api/shelf')).body['items'] as ShelfItem[]).find(({ item }) => item.id === 'marl')!.grams
+    const marl = async () =>
+      ((await oriel.call('GET', '/api/shelf')).body['items'] as ShelfItem[]).find(({ item }) => item.id === 'marl')!
+        .grams
     const before = await marl()
     await tove.call('POST', '/api/scale', { command: 'plug' })
     const page = await mixPage(id, tove, { width: 1024, height: 768 })
@@ -106,14 +136,25 @@ describe('weighing', () => {
     await press(page, 'Pour what is asked')
     await take(page)
     // The line is in, or lacks a few tenths more that a hand types.
-    await page.waitForFunction((selector, first) => document.querySelector(selector)?.getAttribute('aria-label') !== first || Number(document.querySelector(selector)!.getAttribute('aria-valuenow')) > 1, {}, meter, '')
+    await page.waitForFunction(
+      (selector, first) =>
+        document.querySelector(selector)?.getAttribute('aria-label') !== first ||
+        Number(document.querySelector(selector)!.getAttribute('aria-valuenow')) > 1,
+      {},
+      meter,
+      '',
+    )
     await press(page, 'Pull the plug')
     await page.waitForSelector('::-p-text(scale: silent)')
     await page.reload()
     await page.waitForSelector('[aria-label="Bowls"]')
     await press(page, 'Weigh bowl 1')
     await page.waitForSelector('[role="dialog"] table')
-    const inBowl = Number(/: ([\d.]+) g in the bowl/.exec((await page.$eval('[role="dialog"] table button', (button) => button.getAttribute('aria-label')))!)![1])
+    const inBowl = Number(
+      /: ([\d.]+) g in the bowl/.exec(
+        (await page.$eval('[role="dialog"] table button', (button) => button.getAttribute('aria-label')))!,
+      )![1],
+    )
     expect(inBowl).toBeGreaterThan(target - 2)
     await press(page, 'Plug it in again')
     await page.waitForSelector('::-p-text(scale: simulated)')
@@ -121,14 +162,20 @@ describe('weighing', () => {
       const was = await text(page, '[role="dialog"] [role="status"]')
       await page.locator('::-p-aria([name="Or type what went in, g"])').fill(/^[\d.]+/.exec(was)![0])
       await page.keyboard.press('Enter')
-      await page.waitForFunction((words) => document.querySelector('[role="dialog"] [role="status"]')?.textContent !== words, {}, was)
+      await page.waitForFunction(
+        (words) => document.querySelector('[role="dialog"] [role="status"]')?.textContent !== words,
+        {},
+        was,
+      )
     }
     await page.locator('[role="dialog"] button::-p-text(Mixed)').click()
     await page.waitForSelector('::-p-text(the shelf is counted down)')
     const [record] = (await oriel.call('GET', `/api/plans/${id}/mixes`)).body['mixes'] as MixRecord[]
     expect(record!.state).toBe('done')
     expect(record!.events.some(({ kind }) => kind === 'lost')).toBe(true)
-    const used = record!.events.filter(({ kind, line }) => kind === 'poured' && line === 0).reduce((sum, { grams }) => sum + grams, 0)
+    const used = record!.events
+      .filter(({ kind, line }) => kind === 'poured' && line === 0)
+      .reduce((sum, { grams }) => sum + grams, 0)
     expect(await marl()).toBeCloseTo(before - used, 5)
     expect(used).toBeGreaterThan(target - 2)
   })
@@ -155,9 +202,19 @@ describe('weighing', () => {
     await page.keyboard.press('Enter')
     await page.waitForFunction(() => !document.body.textContent!.includes('cannot be reached'))
     // The first pour may be sent before the second is typed, so both are waited for where they are kept.
-    await page.waitForFunction(async (path) => ((await (await fetch(path)).json()) as { mixes: MixRecord[] }).mixes[0]!.events.filter(({ kind }) => kind === 'poured').length >= 2, { polling: 100 }, `/api/plans/${id}/mixes`)
+    await page.waitForFunction(
+      async (path) =>
+        ((await (await fetch(path)).json()) as { mixes: MixRecord[] }).mixes[0]!.events.filter(
+          ({ kind }) => kind === 'poured',
+        ).length >= 2,
+      { polling: 100 },
+      `/api/plans/${id}/mixes`,
+    )
     const [record] = (await oriel.call('GET', `/api/plans/${id}/mixes`)).body['mixes'] as MixRecord[]
-    expect(record!.events.filter(({ kind }) => kind === 'poured').map(({ grams }) => grams)).toEqual([Number((target * 1.1).toFixed(1)), 1])
+    expect(record!.events.filter(({ kind }) => kind === 'poured').map(({ grams }) => grams)).toEqual([
+      Number((target * 1.1).toFixed(1)),
+      1,
+    ])
   })
 })
 
@@ -182,11 +239,17 @@ describe('the shelf', () => {
     const mark = String(Date.now())
     const folder = mkdtempSync(join(tmpdir(), 'falto-csv-'))
     const shade = DEMO_CATALOGUE.find(({ id }) => id === 'lull-8-beige')!
-    const rows = csvOfCatalogue(Array.from({ length: 3 }, (_, i) => ({ ...shade, id: `e2e-${mark}-${i}`, name: `Driftwood ${mark} ${i}` })))
-    writeFileSync(join(folder, 'bad.csv'), rows.replace(`Driftwood ${mark} 1,gloss,8,beige`, `Driftwood ${mark} 1,gloss,eight,beige`))
+    const rows = csvOfCatalogue(
+      Array.from({ length: 3 }, (_, i) => ({ ...shade, id: `e2e-${mark}-${i}`, name: `Driftwood ${mark} ${i}` })),
+    )
+    writeFileSync(
+      join(folder, 'bad.csv'),
+      rows.replace(`Driftwood ${mark} 1,gloss,8,beige`, `Driftwood ${mark} 1,gloss,eight,beige`),
+    )
     writeFileSync(join(folder, 'good.csv'), rows)
     await press(page, 'Import CSV')
-    const choose = async (name: string) => (await page.waitForSelector('input[type="file"]'))!.uploadFile(join(folder, name))
+    const choose = async (name: string) =>
+      (await page.waitForSelector('input[type="file"]'))!.uploadFile(join(folder, name))
     await choose('bad.csv')
     await page.waitForSelector('::-p-text(Nothing was taken over)')
     expect(await text(page, '[role="dialog"] tbody')).toBe('3level"eight" is not a number')

@@ -28,14 +28,14 @@ async function openPlan(page: Page, planId: string): Promise<void> {
   await totals(page)
 }
 
-
 const exported = (planId: string) => exportedBy(oriel, planId)
 
 /** The totals strip says exactly these figures. */
 async function expectStrip(page: Page, figures: PlanFigures): Promise<void> {
   const strip = await totals(page)
   expect(strip).toContain(`${figures.foils} foils`)
-  for (const { expected, low, high } of Object.values(figures.grams)) expect(strip).toContain(expected > 0 ? `${expected} g (${low}–${high})` : '0 g')
+  for (const { expected, low, high } of Object.values(figures.grams))
+    expect(strip).toContain(expected > 0 ? `${expected} g (${low}–${high})` : '0 g')
   expect(strip).toContain(`${figures.minutes.expected} min hands-on (${figures.minutes.low}–${figures.minutes.high})`)
   expect(strip).toContain(`left ${figures.sharePercent.left} %`)
 }
@@ -70,7 +70,9 @@ it('from sign-in to a plan: choose a layout, set three zones, read totals that t
   await totalsContain(page, `${figures.foils} foils`)
   expect(await totals(page)).not.toBe(before)
   await expectStrip(page, figures)
-  const placements = Object.fromEntries(document.variants[0]!.stages[0]!.zones.map(({ role, placement }) => [role, placement]))
+  const placements = Object.fromEntries(
+    document.variants[0]!.stages[0]!.zones.map(({ role, placement }) => [role, placement]),
+  )
   expect(placements['nape']!.take.kind).toBe('slice')
   expect(placements['back']!.sequence).toEqual(['A', 'B'])
   expect(placements['top']).toMatchObject({ rowGapMm: 2, subsectionMm: 3, take: { kind: 'babylight' } })
@@ -85,7 +87,9 @@ it('from sign-in to a plan: choose a layout, set three zones, read totals that t
   }
   await saved(page)
   await totalsContain(page, `${computed(await exported(planId)).foils} foils`)
-  expect((await totals(page)).replace(/tap a figure to open it|\d[^a-z]* here/g, '')).toContain(before.match(/^\d+ foils/)![0])
+  expect((await totals(page)).replace(/tap a figure to open it|\d[^a-z]* here/g, '')).toContain(
+    before.match(/^\d+ foils/)![0],
+  )
   expect(clientId).toBeTruthy()
 })
 
@@ -121,10 +125,15 @@ it('two windows on one plan: the second save is offered a merge, and nothing is 
   await saved(one)
   const after = (await exported(planId)).variants[0]!.stages[0]!.zones
   expect(after.find(({ role }) => role === 'frontLeft')!.placement.rowGapMm).toBe(19)
-  const client = ((await oriel.call('GET', '/api/clients?search=Two%20windows')).body['clients'] as { id: string }[])[0]!
+  const client = (
+    (await oriel.call('GET', '/api/clients?search=Two%20windows')).body['clients'] as { id: string }[]
+  )[0]!
   const plans = (await oriel.call('GET', `/api/clients/${client.id}`)).body['plans'] as { id: string; name: string }[]
   const copy = plans.find(({ name }) => name === 'Test plan (my changes)')!
-  expect((await exported(copy.id)).variants[0]!.stages[0]!.zones.find(({ role }) => role === 'frontLeft')!.placement.rowGapMm).toBe(11)
+  expect(
+    (await exported(copy.id)).variants[0]!.stages[0]!.zones.find(({ role }) => role === 'frontLeft')!.placement
+      .rowGapMm,
+  ).toBe(11)
 })
 
 it('the keyboard alone: walk zones in working order, assign formulas by digit, undo, list the keys', async () => {
@@ -132,7 +141,11 @@ it('the keyboard alone: walk zones in working order, assign formulas by digit, u
   const page = await open(oriel)
   await openPlan(page, planId)
   const focused = () => page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? '')
-  await page.locator('::-p-aria([name="Scalp map, seen from behind and above: the face is at the top, the client’s left on the left"])').wait()
+  await page
+    .locator(
+      '::-p-aria([name="Scalp map, seen from behind and above: the face is at the top, the client’s left on the left"])',
+    )
+    .wait()
   await page.evaluate(() => document.querySelector<SVGGElement>('svg g[role="button"][tabindex="0"]')!.focus())
   expect(await focused()).toMatch(/^1, Back left/)
   await page.keyboard.press('ArrowRight')
@@ -141,7 +154,8 @@ it('the keyboard alone: walk zones in working order, assign formulas by digit, u
   await page.keyboard.press('ArrowLeft')
   await page.keyboard.press('0')
   await saved(page)
-  const sequences = async () => (await exported(planId)).variants[0]!.stages[0]!.zones.map(({ placement }) => placement.sequence.join())
+  const sequences = async () =>
+    (await exported(planId)).variants[0]!.stages[0]!.zones.map(({ placement }) => placement.sequence.join())
   expect((await sequences()).slice(0, 2)).toEqual(['', 'B'])
   await page.keyboard.down('Control')
   await page.keyboard.press('z')
@@ -190,21 +204,35 @@ it('keeps unsaved work through an ended session and a reload', async () => {
   await zone(page, 'Back left')
   await fill(page, 'Row gap', '17')
   await page.waitForSelector('::-p-text(Your session has ended.)')
-  const kept = await page.evaluate(() => Object.entries(localStorage).filter(([key]) => key.startsWith('falto-unsent')).length)
+  const kept = await page.evaluate(
+    () => Object.entries(localStorage).filter(([key]) => key.startsWith('falto-unsent')).length,
+  )
   expect(kept).toBe(1)
   const again = await deviceOf('bram')
-  const [name, value] = [again.cookie.slice(0, again.cookie.indexOf('=')), again.cookie.slice(again.cookie.indexOf('=') + 1)]
-  await page.browserContext().setCookie({ name, value: value.split('; ')[0]!, domain: '127.0.0.1', path: '/', sameSite: 'Lax', httpOnly: true })
+  const [name, value] = [
+    again.cookie.slice(0, again.cookie.indexOf('=')),
+    again.cookie.slice(again.cookie.indexOf('=') + 1),
+  ]
+  await page
+    .browserContext()
+    .setCookie({ name, value: value.split('; ')[0]!, domain: '127.0.0.1', path: '/', sameSite: 'Lax', httpOnly: true })
   await openPlan(page, planId)
   await page.waitForFunction(() => !Object.keys(localStorage).some((key) => key.startsWith('falto-unsent')))
-  expect((await exported(planId)).variants[0]!.stages[0]!.zones.find(({ role }) => role === 'backLeft')!.placement.rowGapMm).toBe(17)
+  expect(
+    (await exported(planId)).variants[0]!.stages[0]!.zones.find(({ role }) => role === 'backLeft')!.placement.rowGapMm,
+  ).toBe(17)
 })
 
 it('opens every total to what it came from, and lets a caution be acknowledged by name', async () => {
   const planId = await newPlan(oriel, await newClient(oriel, 'Totals'))
   const page = await open(oriel)
   await openPlan(page, planId)
-  for (const [start, words] of [['foils', 'Rows are laid'], ['Formula A', 'mix per gram of hair'], ['Hands-on', '45 s to section'], ['Share of hair', 'stitch over stitch and gap']] as const) {
+  for (const [start, words] of [
+    ['foils', 'Rows are laid'],
+    ['Formula A', 'mix per gram of hair'],
+    ['Hands-on', '45 s to section'],
+    ['Share of hair', 'stitch over stitch and gap'],
+  ] as const) {
     await page.locator(`[aria-label="Totals"] button[aria-label*="${start}"]`).click()
     await page.waitForSelector(`[role="dialog"] ::-p-text(${words})`)
   }
@@ -250,7 +278,9 @@ it('by touch: tap a zone on the map, step a figure with a fingertip, on a tablet
   await more!.tap()
   await more!.tap()
   await saved(page)
-  expect((await exported(planId)).variants[0]!.stages[0]!.zones.find(({ role }) => role === 'frontLeft')!.placement.rowGapMm).toBe(9)
+  expect(
+    (await exported(planId)).variants[0]!.stages[0]!.zones.find(({ role }) => role === 'frontLeft')!.placement.rowGapMm,
+  ).toBe(9)
 })
 
 it('saves a client’s name and head again and again, says so, and offers a plan the newer record', async () => {
@@ -262,9 +292,14 @@ it('saves a client’s name and head again and again, says so, and offers a plan
     await fill(page, 'Circumference', circumference)
     await press(page, 'Save record')
     await page.waitForSelector('::-p-text(Record saved.)')
-    await page.waitForFunction(() => [...document.querySelectorAll('button')].find(({ textContent }) => textContent === 'Save record')?.disabled)
+    await page.waitForFunction(
+      () => [...document.querySelectorAll('button')].find(({ textContent }) => textContent === 'Save record')?.disabled,
+    )
   }
-  expect((await oriel.call('GET', `/api/clients/${clientId}`)).body).toMatchObject({ revision: 2, head: { circumferenceCm: 57 } })
+  expect((await oriel.call('GET', `/api/clients/${clientId}`)).body).toMatchObject({
+    revision: 2,
+    head: { circumferenceCm: 57 },
+  })
   await openPlan(page, planId)
   await page.waitForSelector('::-p-text(differs from the client’s record)')
   await press(page, 'Head & hair')

@@ -23,7 +23,8 @@ async function counted(planId: string): Promise<{ page: Page; inputs: () => Prom
   await page.evaluateOnNewDocument(() => {
     const window_ = window as typeof window & { inputs: number }
     window_.inputs = 0
-    for (const kind of ['keydown', 'pointerdown']) window.addEventListener(kind, (event) => event.isTrusted && window_.inputs++, true)
+    for (const kind of ['keydown', 'pointerdown'])
+      window.addEventListener(kind, (event) => event.isTrusted && window_.inputs++, true)
   })
   await page.goto(url(`/plans/${planId}`))
   await totals(page)
@@ -85,22 +86,25 @@ const BY_HAND: Record<(typeof DESIGNED_BY_HAND)[number], (page: Page) => Promise
   },
 }
 
-it.each(DESIGNED_BY_HAND)('%s is designed from an empty plan in at most sixty presses, and comes out as expected', async (kind) => {
-  const planId = await newPlan(oriel, await newClient(oriel, `By hand ${kind}`))
-  const { page, inputs } = await counted(planId)
-  await BY_HAND[kind](page)
-  await saved(page)
-  const hands = await inputs()
-  expect(hands).toBeGreaterThan(8)
-  expect(hands).toBeLessThanOrEqual(60)
-  const plan = await exported(planId)
-  const { foils, look } = planFigures(plan, computePlan(plan))
-  const { foils: expected, light } = EXPECTED[kind]!
-  expect(foils).toBeGreaterThanOrEqual(expected[0])
-  expect(foils).toBeLessThanOrEqual(expected[1])
-  expect(look.lightPercent).toBeGreaterThanOrEqual(light[0])
-  expect(look.lightPercent).toBeLessThanOrEqual(light[1])
-})
+it.each(DESIGNED_BY_HAND)(
+  '%s is designed from an empty plan in at most sixty presses, and comes out as expected',
+  async (kind) => {
+    const planId = await newPlan(oriel, await newClient(oriel, `By hand ${kind}`))
+    const { page, inputs } = await counted(planId)
+    await BY_HAND[kind](page)
+    await saved(page)
+    const hands = await inputs()
+    expect(hands).toBeGreaterThan(8)
+    expect(hands).toBeLessThanOrEqual(60)
+    const plan = await exported(planId)
+    const { foils, look } = planFigures(plan, computePlan(plan))
+    const { foils: expected, light } = EXPECTED[kind]!
+    expect(foils).toBeGreaterThanOrEqual(expected[0])
+    expect(foils).toBeLessThanOrEqual(expected[1])
+    expect(look.lightPercent).toBeGreaterThanOrEqual(light[0])
+    expect(look.lightPercent).toBeLessThanOrEqual(light[1])
+  },
+)
 
 it('a parting is drawn, bent, merged away and undone; one that crosses itself is refused in words and nothing is lost', async () => {
   const planId = await newPlan(oriel, await newClient(oriel, 'Partings'))
@@ -116,12 +120,21 @@ it('a parting is drawn, bent, merged away and undone; one that crosses itself is
     for (const point of points.slice(1)) await page.mouse.move(...at(...point), { steps: 6 })
     await page.mouse.up()
   }
-  await draw([[0.5, 0.3], [0.3, 0.28], [0.12, 0.2]])
+  await draw([
+    [0.5, 0.3],
+    [0.3, 0.28],
+    [0.12, 0.2],
+  ])
   await page.waitForSelector('::-p-text(Front left, part)')
   await saved(page)
   expect((await exported(planId)).variants[0]!.stages[0]!.zones).toHaveLength(5)
 
-  await draw([[0.2, 0.4], [0.45, 0.4], [0.3, 0.5], [0.3, 0.3]])
+  await draw([
+    [0.2, 0.4],
+    [0.45, 0.4],
+    [0.3, 0.5],
+    [0.3, 0.3],
+  ])
   await page.waitForSelector('[role="alert"]::-p-text(crosses itself)')
   expect((await exported(planId)).variants[0]!.stages[0]!.zones).toHaveLength(5)
 
@@ -139,7 +152,9 @@ it('a parting is drawn, bent, merged away and undone; one that crosses itself is
   expect((await exported(planId)).variants[0]!.stages[0]!.zones).toHaveLength(4)
   for (const what of ['Zones merged', 'Corner moved', 'Parting drawn']) await press(page, `Undo: ${what}`)
   await saved(page)
-  expect((await exported(planId)).variants[0]!.stages[0]!.layout.vertices).toEqual((await exported(await newPlan(oriel, await newClient(oriel, 'Fresh')))).variants[0]!.stages[0]!.layout.vertices)
+  expect((await exported(planId)).variants[0]!.stages[0]!.layout.vertices).toEqual(
+    (await exported(await newPlan(oriel, await newClient(oriel, 'Fresh')))).variants[0]!.stages[0]!.layout.vertices,
+  )
 })
 
 it('a parting is drawn and merged away with the keyboard alone', async () => {
@@ -218,7 +233,12 @@ it('parts past a side part, begins on the other side in one press, and keeps a r
   await saved(page)
   const { zones, order, layout } = (await exported(planId)).variants[0]!.stages[0]!
   expect(layout.parameters).toMatchObject({ partOffsetCm: 3, pastPartCm: 5 })
-  expect(order.map((id) => zones.find((one) => one.id === id)!.role)).toEqual(['backRight', 'backLeft', 'frontRight', 'frontLeft'])
+  expect(order.map((id) => zones.find((one) => one.id === id)!.role)).toEqual([
+    'backRight',
+    'backLeft',
+    'frontRight',
+    'frontLeft',
+  ])
   // Eight weeks at 1.25 cm a month: public dermatology guidance, as in docs/method.md.
   expect(zones.find(({ role }) => role === 'frontLeft')!.placement).toMatchObject({ startCm: 0, upToCm: 2.3 })
   await press(page, 'Undo: New growth only, Front left')
@@ -257,7 +277,10 @@ it('advice says why and does in one press what it suggests; a plan proposed from
   await page.waitForSelector('[aria-label="Advice"] ::-p-text(lifts in patches)')
   await press(page, 'Part at 7 mm')
   await saved(page)
-  expect((await exported(planId)).variants[0]!.stages[0]!.zones.find(({ role }) => role === 'backLeft')!.placement.subsectionMm).toBe(7)
+  expect(
+    (await exported(planId)).variants[0]!.stages[0]!.zones.find(({ role }) => role === 'backLeft')!.placement
+      .subsectionMm,
+  ).toBe(7)
   await page.waitForSelector('[aria-label="Undo: Part at 7 mm"]')
 
   await page.goto(url(`/people/${clientId}`))
@@ -305,9 +328,13 @@ it('another idea is made from one, changed, and both stand side by side with wha
   const { variants, activeVariantId } = await exported(planId)
   expect(variants.map(({ name }) => name)).toEqual(['First idea', 'Idea 2'])
   expect(activeVariantId).toBe(variants[1]!.id)
-  const gaps = variants.map(({ stages }) => stages[0]!.zones.find(({ role }) => role === 'backLeft')!.placement.rowGapMm)
+  const gaps = variants.map(
+    ({ stages }) => stages[0]!.zones.find(({ role }) => role === 'backLeft')!.placement.rowGapMm,
+  )
   expect(gaps).toEqual([7, 3])
-  expect(new Set(variants.flatMap(({ stages }) => stages.flatMap(({ zones }) => zones.map(({ id }) => id)))).size).toBe(8)
+  expect(new Set(variants.flatMap(({ stages }) => stages.flatMap(({ zones }) => zones.map(({ id }) => id)))).size).toBe(
+    8,
+  )
 })
 
 it('the map comes nearer by buttons, keys, wheel and fingers, fills the view with a zone, is moved, and shows the whole head again', async () => {
@@ -337,7 +364,10 @@ it('the map comes nearer by buttons, keys, wheel and fingers, fills the view wit
   expect(wheeled).toBeLessThan(near)
   await page.keyboard.press('f')
   expect(await width()).toBeCloseTo(whole, 6)
-  const [one, two] = [await page.touchscreen.touchStart(middle[0] - 40, middle[1]), await page.touchscreen.touchStart(middle[0] + 40, middle[1])]
+  const [one, two] = [
+    await page.touchscreen.touchStart(middle[0] - 40, middle[1]),
+    await page.touchscreen.touchStart(middle[0] + 40, middle[1]),
+  ]
   await one.move(middle[0] - 120, middle[1])
   await two.move(middle[0] + 120, middle[1])
   await one.end()
@@ -355,7 +385,10 @@ it('several zones are set at once, and what one has is pasted on another head', 
   await fill(page, 'Row gap', '12')
   await page.waitForSelector('[aria-label="Undo: Row gap 7 → 12 mm, Left side and 1 more"]')
   await saved(page)
-  const gaps = async (id: string) => Object.fromEntries((await exported(id)).variants[0]!.stages[0]!.zones.map(({ role, placement }) => [role, placement.rowGapMm]))
+  const gaps = async (id: string) =>
+    Object.fromEntries(
+      (await exported(id)).variants[0]!.stages[0]!.zones.map(({ role, placement }) => [role, placement.rowGapMm]),
+    )
   expect(await gaps(planId)).toEqual({ nape: 7, back: 7, leftSide: 12, rightSide: 12, top: 7 })
   await press(page, 'Copy all zones')
   const other = await newPlan(oriel, await newClient(oriel, 'Pasted'), 'topStrip')
@@ -413,12 +446,20 @@ it('sections are kept as the salon’s own and laid out on another head, removed
 
 it('more than five thousand foils are counted, said to be more than a day, and can still be worked on', async () => {
   const clientId = await newClient(oriel, 'Thousands')
-  const document = planWith({ placement: { subsectionMm: 2, rowGapMm: 0, dropout: { kind: 'lowlight', formulaId: 'B' } } })
+  const document = planWith({
+    placement: { subsectionMm: 2, rowGapMm: 0, dropout: { kind: 'lowlight', formulaId: 'B' } },
+  })
   const { stages } = document.variants[0]!
   document.variants[0]!.stages = Array.from({ length: 8 }, (_, i) => {
     const stage = structuredClone(stages[0]!)
     const own = (id: string) => `${id}-${i}`
-    return { ...stage, id: own(stage.id), name: `Layer ${i + 1}`, zones: stage.zones.map((one) => ({ ...one, id: own(one.id) })), order: stage.order.map(own) }
+    return {
+      ...stage,
+      id: own(stage.id),
+      name: `Layer ${i + 1}`,
+      zones: stage.zones.map((one) => ({ ...one, id: own(one.id) })),
+      order: stage.order.map(own),
+    }
   })
   const { foils } = planFigures(document, computePlan(document))
   expect(foils).toBeGreaterThan(5000)

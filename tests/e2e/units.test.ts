@@ -24,7 +24,12 @@ afterAll(() => oriel.call('PUT', '/api/units', AS_KEPT))
 /** Every figure that is still in a unit that this salon does not read, on screen or for a screen reader. */
 const asKept = (page: Page) =>
   page.evaluate(() => {
-    const said = [document.body.innerText, ...[...document.querySelectorAll('[aria-label], [aria-valuetext], [title]')].flatMap((element) => ['aria-label', 'aria-valuetext', 'title'].map((name) => element.getAttribute(name) ?? ''))]
+    const said = [
+      document.body.innerText,
+      ...[...document.querySelectorAll('[aria-label], [aria-valuetext], [title]')].flatMap((element) =>
+        ['aria-label', 'aria-valuetext', 'title'].map((name) => element.getAttribute(name) ?? ''),
+      ),
+    ]
     const kept = /.{0,30}(\d ?(cm²|cm|mm|ml|g|vol)(?![\w²/])|, g$|\b(1[3-9]|2[0-3]):[0-5]\d\b).{0,20}/gm
     return [...new Set(said.flatMap((text) => text.match(kept) ?? []))]
   })
@@ -36,7 +41,11 @@ it('an owner sets the units of the salon, and nothing is read in others from the
   await page.locator('::-p-aria([name="Oriel Castellane, owner: account"])').click()
   await page.locator('[role="menuitem"]::-p-text(Units of the salon)').click()
   for (const name of ['Ounces', 'Inches', 'Per cent', '12 hours']) await press(page, name)
-  await page.waitForFunction(() => document.querySelector('[aria-label="Example"]')?.textContent === 'Formula A: 4.16 oz (2.93–5.89) with 6 %, row gap 0.24 in, foils 9.45–11.8 in long, done by 2:30 pm.')
+  await page.waitForFunction(
+    () =>
+      document.querySelector('[aria-label="Example"]')?.textContent ===
+      'Formula A: 4.16 oz (2.93–5.89) with 6 %, row gap 0.24 in, foils 9.45–11.8 in long, done by 2:30 pm.',
+  )
   await clean(page)
   await press(page, 'Save')
   await totalsContain(page, ' oz')
@@ -63,9 +72,12 @@ it('what is typed in the salon’s units is kept in ours, and undo says it in th
   await zone(page, 'Front left')
   const field = page.locator('::-p-aria([name="Row gap"][role="textbox"])')
   await field.fill('0.5')
-  await page.waitForFunction(() => document.querySelector('button[aria-label^="Undo: Row gap"]')?.getAttribute('aria-label')?.includes('→ 0.50 in'))
+  await page.waitForFunction(() =>
+    document.querySelector('button[aria-label^="Undo: Row gap"]')?.getAttribute('aria-label')?.includes('→ 0.50 in'),
+  )
   await saved(page)
-  const gapOf = ({ variants }: FaltoPlan) => variants[0]!.stages.flatMap(({ zones }) => zones).find(({ name }) => name === 'Front left')!.placement.rowGapMm
+  const gapOf = ({ variants }: FaltoPlan) =>
+    variants[0]!.stages.flatMap(({ zones }) => zones).find(({ name }) => name === 'Front left')!.placement.rowGapMm
   expect(gapOf(await exported(oriel, planId))).toBe(12.7)
   await field.fill('9')
   await page.waitForSelector('::-p-text(Enter a number from 0 to 1.57 in)')
@@ -100,7 +112,9 @@ it('every page and the paper read so, for everybody in the salon', async () => {
   await reads(`/plans/${planId}/clock`, '[aria-label="Compared"][aria-busy="false"]')
   await reads(`/day?on=${on}`, 'main [role="status"]')
   await reads('/shelf', 'table')
-  const sheet = await (await fetch(url(`/api/plans/${planId}/export?as=svg`), { headers: { cookie: oriel.cookie, ...ONE_CALL } })).text()
+  const sheet = await (
+    await fetch(url(`/api/plans/${planId}/export?as=svg`), { headers: { cookie: oriel.cookie, ...ONE_CALL } })
+  ).text()
   expect(sheet).toMatch(/\d oz \([\d.]+–[\d.]+\)/)
   expect(sheet).not.toMatch(/\d (g|cm|vol)\b/)
 })

@@ -3,7 +3,8 @@ import { press } from './browser'
 
 /** What tests of a visit do and read on its page. */
 export const nextStep = (page: Page) => page.$eval('[aria-label="Next step"]', ({ textContent }) => textContent ?? '')
-export const inStep = (page: Page) => page.waitForFunction(() => document.querySelector('header [role="status"]')?.textContent === 'in step')
+export const inStep = (page: Page) =>
+  page.waitForFunction(() => document.querySelector('header [role="status"]')?.textContent === 'in step')
 
 /** Reloads once the page can be opened without a network: it is kept for later once its worker is in charge of it. */
 export async function kept(page: Page): Promise<void> {
@@ -23,7 +24,9 @@ export async function tap(page: Page, name: string, then: 'Now' | 'Next'): Promi
   await page.waitForFunction(
     (wanted, begins) => {
       const card = document.querySelector('[aria-label="Next step"]')!
-      const button = [...card.querySelectorAll('button')].find(({ textContent, disabled }) => textContent === wanted && !disabled)
+      const button = [...card.querySelectorAll('button')].find(
+        ({ textContent, disabled }) => textContent === wanted && !disabled,
+      )
       button?.click()
       return button !== undefined || card.textContent?.startsWith(begins)
     },
@@ -31,5 +34,9 @@ export async function tap(page: Page, name: string, then: 'Now' | 'Next'): Promi
     name,
     then,
   )
-  await page.waitForFunction((begins) => document.querySelector('[aria-label="Next step"]')?.textContent?.startsWith(begins), {}, then)
+  await page.waitForFunction(
+    (begins) => document.querySelector('[aria-label="Next step"]')?.textContent?.startsWith(begins),
+    {},
+    then,
+  )
 }

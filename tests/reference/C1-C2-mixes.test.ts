@@ -4,11 +4,26 @@
  */
 import { blendDeveloper, mixShades, type MixPart } from '@/core/formula'
 
-const level = (...mix: [level: number, parts: number][]) => mixShades(mix.map(([one, parts]): MixPart => ({ shade: { kind: 'shade', level: one, hue: 'neutral', strength: 0 }, parts }))).level
+const level = (...mix: [level: number, parts: number][]) =>
+  mixShades(
+    mix.map(([one, parts]): MixPart => ({ shade: { kind: 'shade', level: one, hue: 'neutral', strength: 0 }, parts })),
+  ).level
 
 it.each([
-  [[[9, 1], [6, 1]], 7.5],
-  [[[9, 3], [6, 1]], 8.25],
+  [
+    [
+      [9, 1],
+      [6, 1],
+    ],
+    7.5,
+  ],
+  [
+    [
+      [9, 3],
+      [6, 1],
+    ],
+    8.25,
+  ],
 ] as [[number, number][], number][])('levels %j mix to %d', (mix, expected) => {
   expect(level(...mix)).toBeCloseTo(expected, 12)
 })

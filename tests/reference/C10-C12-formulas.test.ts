@@ -28,7 +28,23 @@ describe('C10', () => {
 
   it('no strength lifts a dye', () => {
     const dyed: Surface = { ...lightenedSurface('dyed', 5), state: 'dyed', porosity: 'normal' }
-    const on = (vol: number) => depositOn(dyed, recipeOf({ id: 'A', name: '', productId: 'fathom-9-neutral', developerVol: vol, ratio: 1, level: 9, tone: 'neutral', shades: [{ productId: 'fathom-9-neutral', amount: 1, unit: 'parts' }] }, DEMO_CATALOGUE).dye!).level
+    const on = (vol: number) =>
+      depositOn(
+        dyed,
+        recipeOf(
+          {
+            id: 'A',
+            name: '',
+            productId: 'fathom-9-neutral',
+            developerVol: vol,
+            ratio: 1,
+            level: 9,
+            tone: 'neutral',
+            shades: [{ productId: 'fathom-9-neutral', amount: 1, unit: 'parts' }],
+          },
+          DEMO_CATALOGUE,
+        ).dye!,
+      ).level
     expect(on(40)).toBeCloseTo(on(10), 9)
     expect(on(40)).toBeLessThanOrEqual(5)
   })
@@ -36,7 +52,10 @@ describe('C10', () => {
 
 it('C11. block colour on a chin-length bob stays under 60 + 30 + 45 g and is no thimbleful', () => {
   const bob: Wanted['hair'] = { lengthCm: 20, cutLine: 'oneLength' }
-  const { grams } = figures({ hair: bob, placement: { take: { kind: 'block' }, subsectionMm: 20, rowGapMm: 0, sequence: ['B'] } })
+  const { grams } = figures({
+    hair: bob,
+    placement: { take: { kind: 'block' }, subsectionMm: 20, rowGapMm: 0, sequence: ['B'] },
+  })
   expect(grams['B']!.expected).toBeLessThan(135)
   expect(grams['B']!.expected).toBeGreaterThan(135 / 4)
 })
@@ -47,7 +66,10 @@ it.each([
   [1, 'barely'],
   [3.5, 'clear'],
 ])('C12. %d levels between light and low read as %s', (levels, verdict) => {
-  const plan = planWith({ placement: { take: { kind: 'slice' }, rowGapMm: 0, sequence: ['A', 'B'] }, hair: { naturalLevel: 5 } })
+  const plan = planWith({
+    placement: { take: { kind: 'slice' }, rowGapMm: 0, sequence: ['A', 'B'] },
+    hair: { naturalLevel: 5 },
+  })
   plan.formulas[0]!.level = 5 + levels
   plan.formulas[1]!.level = 5
   expect(planFigures(plan, computePlan(plan)).look.contrast).toBe(verdict)
@@ -55,7 +77,11 @@ it.each([
 
 describe('bowls', () => {
   it('of solid slices are double ones on waist-length hair and single ones on shoulder-length hair, none of them stale', () => {
-    const full = (lengthCm: number) => figures({ hair: { lengthCm, density: 'high' }, placement: { take: { kind: 'slice' }, subsectionMm: 8, rowGapMm: 0 } }).mix[0]!.bowls
+    const full = (lengthCm: number) =>
+      figures({
+        hair: { lengthCm, density: 'high' },
+        placement: { take: { kind: 'slice' }, subsectionMm: 8, rowGapMm: 0 },
+      }).mix[0]!.bowls
     const [long, short] = [full(85), full(36)]
     expect(Math.max(...long.map(({ grams }) => grams))).toBeGreaterThan(120)
     expect(Math.max(...short.map(({ grams }) => grams))).toBeLessThanOrEqual(120)
@@ -63,7 +89,9 @@ describe('bowls', () => {
   })
 
   it('of a whole-head retouch are one or two', () => {
-    const { bowls } = figures({ placement: { take: { kind: 'onScalp', bandCm: 1.2 }, subsectionMm: 3, rowGapMm: 0, sequence: ['C'] } }).mix.find(({ formulaId }) => formulaId === 'C')!
+    const { bowls } = figures({
+      placement: { take: { kind: 'onScalp', bandCm: 1.2 }, subsectionMm: 3, rowGapMm: 0, sequence: ['C'] },
+    }).mix.find(({ formulaId }) => formulaId === 'C')!
     expect(bowls.length).toBeLessThanOrEqual(2)
     expect(bowls[0]!.serves).toMatch(/partings/)
   })

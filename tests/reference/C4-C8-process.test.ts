@@ -10,8 +10,17 @@ const LEVELS = 0.7
 
 describe('C4. natural 3, cream lightener 1:1 with 20 vol on a short regrowth, kept moist', () => {
   const course: Course = {
-    kind: 'creamLightener', mixRate: mixRate({ developerVol: 20, ratio: 1 }), peroxidePercent: 3, workingLifeMinutes: 30, maximumMinutes: 90, cover: 'open', onScalp: true,
-    distanceCm: 0.6, insulation: 1, roomCelsius: 21, bowlAgeMinutes: 3,
+    kind: 'creamLightener',
+    mixRate: mixRate({ developerVol: 20, ratio: 1 }),
+    peroxidePercent: 3,
+    workingLifeMinutes: 30,
+    maximumMinutes: 90,
+    cover: 'open',
+    onScalp: true,
+    distanceCm: 0.6,
+    insulation: 1,
+    roomCelsius: 21,
+    bowlAgeMinutes: 3,
     events: [15, 30, 45, 60, 75].map((at) => ({ at, kind: 'reapply' as const, bowlAgeMinutes: 5 })),
   }
   const place = { band: band(0, 1.2, { level: 3 }), naturalLevel: 3, texture: 'medium' as const, placeRate: 1 }
@@ -42,12 +51,18 @@ describe('C8. how long things stay', () => {
     expect(permanent.most).toBe(45)
   })
 
-  it.each([[5, 8, 20], [6, 9, 20], [5, 9, 30]])('lightener in foils takes level %i to %i with %i vol in 30–60 min', (naturalLevel, level, vol) => {
+  it.each([
+    [5, 8, 20],
+    [6, 9, 20],
+    [5, 9, 30],
+  ])('lightener in foils takes level %i to %i with %i vol in 30–60 min', (naturalLevel, level, vol) => {
     const plan = planWith({ hair: { ...MEDIUM_HAIR, naturalLevel, lengthCm: 30 }, placement: { rowGapMm: 0 } })
     Object.assign(plan.formulas[0]!, { level, developerVol: vol })
     plan.products[0]!.maximumMinutes = 90
     const process = createProcess(plan, createHead(plan.head), undefined)
-    const stays = computePlan(plan).pieces.map((piece) => process.stay(piece, 5, vol).ready).sort((a, b) => a - b)
+    const stays = computePlan(plan)
+      .pieces.map((piece) => process.stay(piece, 5, vol).ready)
+      .sort((a, b) => a - b)
     const median = stays[Math.floor(stays.length / 2)]!
     expect(median).toBeGreaterThan(30 * 0.8)
     expect(median).toBeLessThan(60 * 1.2)
@@ -55,11 +70,19 @@ describe('C8. how long things stay', () => {
 })
 
 describe('C10. permanent colour lifts natural pigment by its developer, and never artificial pigment', () => {
-  const highLift = (vol: number) => dyeOf('permanentColour', vol, 1, [{ shade: { level: 11, hue: 'neutral', strength: 0, base: 'natural', whiteCoverPercent: 0 }, share: 1 }])
+  const highLift = (vol: number) =>
+    dyeOf('permanentColour', vol, 1, [
+      { shade: { level: 11, hue: 'neutral', strength: 0, base: 'natural', whiteCoverPercent: 0 }, share: 1 },
+    ])
   const natural = { band: band(0, 20, { level: 5 }), naturalLevel: 5, texture: 'medium' as const, placeRate: 1 }
   const dyed = { ...natural, band: band(0, 20, { level: 5, treatments: [{ kind: 'permanent' }] }) }
 
-  it.each([[10, 0, 0], [20, 1, 2], [30, 2, 3], [40, 3, 4]])('%i vol: %i–%i levels', (vol, least, most) => {
+  it.each([
+    [10, 0, 0],
+    [20, 1, 2],
+    [30, 2, 3],
+    [40, 3, 4],
+  ])('%i vol: %i–%i levels', (vol, least, most) => {
     const lift = colouredAfter(natural, highLift(vol), 45, 45) - 5
     expect(lift).toBeGreaterThan(least - LEVELS)
     expect(lift).toBeLessThan(most + LEVELS)

@@ -6,7 +6,9 @@ import { computePlan } from '@/core/pipeline'
 import { takenShare, TAKE_PRESETS } from '@/core/placement'
 import { MEDIUM_HAIR, planWith, type Wanted } from '../support/plan'
 
-const retouch: Wanted = { placement: { take: { kind: 'onScalp', bandCm: 1.2 }, subsectionMm: 3, rowGapMm: 0, sequence: ['C'] } }
+const retouch: Wanted = {
+  placement: { take: { kind: 'onScalp', bandCm: 1.2 }, subsectionMm: 3, rowGapMm: 0, sequence: ['C'] },
+}
 const computed = (wanted: Wanted) => computePlan(planWith(wanted))
 const foilsIn = (wanted: Wanted, role: string) =>
   computed({ ...wanted, only: [role] }).pieces.filter(({ kind, zoneId }) => kind === 'foil' && zoneId === role).length
@@ -26,7 +28,10 @@ it('C6. 50 g lightener + 50 g developer does a whole-head root retouch of about 
 
 it('C7. back-to-back foils on very long, dense hair need about twice the mix of shoulder-length hair', () => {
   const fullHead = (hair: Wanted['hair']) =>
-    computed({ hair, placement: { take: TAKE_PRESETS.find(({ id }) => id === 'mediumWeave')!.take, subsectionMm: 8, rowGapMm: 0 } }).grams[0]!.range.expected
+    computed({
+      hair,
+      placement: { take: TAKE_PRESETS.find(({ id }) => id === 'mediumWeave')!.take, subsectionMm: 8, rowGapMm: 0 },
+    }).grams[0]!.range.expected
   const ratio = fullHead({ ...MEDIUM_HAIR, lengthCm: 72, density: 'high' }) / fullHead({ ...MEDIUM_HAIR, lengthCm: 36 })
   between(ratio, 2, 2, 0.25)
 })
@@ -34,9 +39,17 @@ it('C7. back-to-back foils on very long, dense hair need about twice the mix of 
 describe('C9. foils in a section', () => {
   const fiveSections: Wanted = { template: 'fourQuadrants', parameters: { separateNape: true } }
 
-  it.each([3, 6])('back quadrant above a separate nape, %i mm slices with 25 mm left between: 4–5 foils', (subsectionMm) => {
-    between(foilsIn({ ...fiveSections, placement: { take: { kind: 'slice' }, subsectionMm, rowGapMm: 25 } }, 'backLeft'), 4, 5, 0.2)
-  })
+  it.each([3, 6])(
+    'back quadrant above a separate nape, %i mm slices with 25 mm left between: 4–5 foils',
+    (subsectionMm) => {
+      between(
+        foilsIn({ ...fiveSections, placement: { take: { kind: 'slice' }, subsectionMm, rowGapMm: 25 } }, 'backLeft'),
+        4,
+        5,
+        0.2,
+      )
+    },
+  )
 
   it('front quadrant of hairline stitching at about 20 mm pitch: about 8 — one foil at the hairline end of each row, so rows are counted', () => {
     const { zones } = computed({ ...fiveSections, only: ['frontLeft'], placement: { subsectionMm: 4, rowGapMm: 16 } })

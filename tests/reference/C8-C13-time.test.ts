@@ -20,8 +20,18 @@ describe('C12. subtle dimension: the second shade 2–3 levels from the first (c
 
 /** Ten weeks: 70 days at 396 ± 55 µm a day are 2.8 ± 0.4 cm (Loussouarn et al. 2001, from memory); half an inch a month gives 2.9 cm. */
 describe('ten weeks after a record', () => {
-  const glossed = band(0, 30, { level: 8, hue: 'ash', strength: 0.8, beneathLevel: 9, treatments: [{ kind: 'lightened' }, { kind: 'demi' }] })
-  const later = (washesPerWeek: number) => mainStrand(predictCanvas(canvasWith([glossed], '2026-09-15'), { ...MEDIUM_HAIR, washesPerWeek }, { on: '2026-11-24' }), 'all').bands
+  const glossed = band(0, 30, {
+    level: 8,
+    hue: 'ash',
+    strength: 0.8,
+    beneathLevel: 9,
+    treatments: [{ kind: 'lightened' }, { kind: 'demi' }],
+  })
+  const later = (washesPerWeek: number) =>
+    mainStrand(
+      predictCanvas(canvasWith([glossed], '2026-09-15'), { ...MEDIUM_HAIR, washesPerWeek }, { on: '2026-11-24' }),
+      'all',
+    ).bands
 
   it('there are 2.4–3.2 cm of virgin root at the natural level', () => {
     const [root] = later(3)

@@ -46,7 +46,12 @@ it('has the area of a fine triangulation of the head within 0.1 %', () => {
   for (let j = 0; j < spokes; j++) {
     const psis = [j, j + 1].map((k) => (2 * Math.PI * k) / spokes) as [number, number]
     for (let i = 0; i < rings; i++) {
-      const [a, b, c, d] = [[i, 0], [i + 1, 0], [i + 1, 1], [i, 1]].map(([ring, side]) => {
+      const [a, b, c, d] = [
+        [i, 0],
+        [i + 1, 0],
+        [i + 1, 1],
+        [i, 1],
+      ].map(([ring, side]) => {
         const psi = psis[side!]!
         return surfacePoint(head.axes, (head.hairline(psi) * ring!) / rings, psi)
       }) as [P, P, P, P]

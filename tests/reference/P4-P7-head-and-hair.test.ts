@@ -1,5 +1,12 @@
 import { createHead, DEFAULT_CIRCUMFERENCE_CM } from '@/core/head'
-import { FIBRE_DIAMETER_UM, GROWTH_CM_PER_MONTH, HAIRS_PER_CM2, hairsOnHead, KERATIN_DENSITY, regrowthCm } from '@/core/hair'
+import {
+  FIBRE_DIAMETER_UM,
+  GROWTH_CM_PER_MONTH,
+  HAIRS_PER_CM2,
+  hairsOnHead,
+  KERATIN_DENSITY,
+  regrowthCm,
+} from '@/core/hair'
 import { MEDIUM_HAIR } from '../support/plan'
 
 const head = createHead({ circumferenceCm: DEFAULT_CIRCUMFERENCE_CM })
@@ -20,8 +27,13 @@ describe('P4. adult female heads: circumference 54–57 cm, length 18.5–19 cm,
 
 describe('P5. density 227 ± 55, 190 ± 40 and 175 ± 54 hairs/cm², growth 396 ± 55 µm/day in one sample (Loussouarn et al. 2001, 2005, from memory)', () => {
   it('keeps the density classes within one standard deviation of at least one sample each', () => {
-    const samples = [[227, 55], [190, 40], [175, 54]] as const
-    for (const density of Object.values(HAIRS_PER_CM2)) expect(samples.some(([mean, sd]) => Math.abs(density - mean) <= sd)).toBe(true)
+    const samples = [
+      [227, 55],
+      [190, 40],
+      [175, 54],
+    ] as const
+    for (const density of Object.values(HAIRS_PER_CM2))
+      expect(samples.some(([mean, sd]) => Math.abs(density - mean) <= sd)).toBe(true)
   })
   it('grows as fast as the sample within one standard deviation', () => {
     const perDay = (regrowthCm(1) / 7) * 10_000

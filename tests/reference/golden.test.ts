@@ -30,7 +30,8 @@ function golden(head: string, plan: FaltoPlan): Golden {
   const figures = planFigures(plan, computed)
   const crew = ALONE
   // What would make a clock fit is searched for on one head only: it takes longer than everything else together.
-  const clock = head === OWN_HEAD ? clockFigures(plan, computed, { crew }) : clockInShort(clockFor(plan, computed, { crew }))
+  const clock =
+    head === OWN_HEAD ? clockFigures(plan, computed, { crew }) : clockInShort(clockFor(plan, computed, { crew }))
   return {
     foils: figures.foils,
     grams: Object.fromEntries(Object.entries(figures.grams).map(([id, { expected }]) => [id, expected])),
@@ -49,7 +50,13 @@ function clockInShort({ fits, finish, tasks, zones, conflicts }: ReturnType<type
     fits,
     minutes: { low: tenth(finish.low), expected: tenth(finish.expected), high: tenth(finish.high) },
     tasks: tasks.map(({ id, from, to }) => [id, tenth(from), tenth(to)]),
-    zones: zones.map(({ zoneId, level, strain, short }) => [zoneId, tenth(level.low), tenth(level.high), Math.round(100 * strain), short]),
+    zones: zones.map(({ zoneId, level, strain, short }) => [
+      zoneId,
+      tenth(level.low),
+      tenth(level.high),
+      Math.round(100 * strain),
+      short,
+    ]),
     conflicts: conflicts.map(({ about, over }) => [about, tenth(over)]),
   }
 }
@@ -60,11 +67,16 @@ const CASES = SERVICES.flatMap(({ id }) => Object.keys(GOLDEN_HEADS).map((head) 
 
 if (process.env['FALTO_GOLDEN'] === 'write')
   it('writes the golden figures anew', () => {
-    const lines = CASES.map(([id, head]) => `  ${JSON.stringify(`${id} on ${head}`)}: ${JSON.stringify(golden(head, goldenPlan(id, head)))}`)
+    const lines = CASES.map(
+      ([id, head]) => `  ${JSON.stringify(`${id} on ${head}`)}: ${JSON.stringify(golden(head, goldenPlan(id, head)))}`,
+    )
     writeFileSync(FILE, `{\n${lines.join(',\n')}\n}\n`)
   })
 else {
   const known = JSON.parse(readFileSync(FILE, 'utf8')) as Record<string, Golden>
-  it('there is a figure for every kind on every head', () => expect(Object.keys(known)).toEqual(CASES.map(([id, head]) => `${id} on ${head}`)))
-  it.each(CASES)('%s on %s', (id, head) => expect(golden(head, goldenPlan(id, head))).toEqual(known[`${id} on ${head}`]))
+  it('there is a figure for every kind on every head', () =>
+    expect(Object.keys(known)).toEqual(CASES.map(([id, head]) => `${id} on ${head}`)))
+  it.each(CASES)('%s on %s', (id, head) =>
+    expect(golden(head, goldenPlan(id, head))).toEqual(known[`${id} on ${head}`]),
+  )
 }

@@ -8,7 +8,10 @@ import { MEDIUM_HAIR } from '../support/plan'
 
 let n = 0
 const propose = (goal: Partial<Goal>, hair: Partial<HairState> = {}, meanWhite = 0) =>
-  proposePlan({ hair: { ...MEDIUM_HAIR, ...hair }, goal: { ...GOAL, ...goal }, meanWhite }, { head: { circumferenceCm: 55 }, hair: { ...MEDIUM_HAIR, ...hair }, newId: () => `id-${n++}` })
+  proposePlan(
+    { hair: { ...MEDIUM_HAIR, ...hair }, goal: { ...GOAL, ...goal }, meanWhite },
+    { head: { circumferenceCm: 55 }, hair: { ...MEDIUM_HAIR, ...hair }, newId: () => `id-${n++}` },
+  )
 const wear = (way: keyof Goal['wear']) => ({ wear: { straight: 0, waved: 0, tiedLow: 0, tiedHigh: 0, [way]: 1 } })
 
 it.each([
@@ -25,18 +28,24 @@ it.each([
   ['a rooted wish', { root: 'rooted', lightPercent: 25 }, {}, 0, 'rootedTeased'],
   ['darker than it is', { targets: [{ region: 'all', level: 3, hue: 'gold', strength: 0.4 }] }, {}, 0, 'deeperAgain'],
   ['a little to the skin', { root: 'toScalp', lightPercent: 15 }, {}, 0, 'fullBabylights'],
-] satisfies [string, Partial<Goal>, Partial<HairState>, number, string][])('%s is answered by the kind a colourist would take, with reasons', (_what, goal, hair, white, expected) => {
-  const { serviceId, reasons, plan } = propose(goal, hair, white)
-  expect(serviceId).toBe(expected)
-  expect(reasons.length).toBeGreaterThan(0)
-  expect(plan.proposal).toEqual(reasons)
-})
+] satisfies [string, Partial<Goal>, Partial<HairState>, number, string][])(
+  '%s is answered by the kind a colourist would take, with reasons',
+  (_what, goal, hair, white, expected) => {
+    const { serviceId, reasons, plan } = propose(goal, hair, white)
+    expect(serviceId).toBe(expected)
+    expect(reasons.length).toBeGreaterThan(0)
+    expect(plan.proposal).toEqual(reasons)
+  },
+)
 
-it.each(DEMO_HEADS.map((demo) => [demo.key, demo] as const))('%s gets a whole plan that computes, at the wished level', (_key, { head, hair, goal }) => {
-  const { plan } = proposePlan({ hair, goal, meanWhite: 0 }, { head, hair, newId: () => `id-${n++}` })
-  expect(checkPlan(plan)).toEqual([])
-  expect(computePlan(plan).pieces.length).toBeGreaterThan(0)
-})
+it.each(DEMO_HEADS.map((demo) => [demo.key, demo] as const))(
+  '%s gets a whole plan that computes, at the wished level',
+  (_key, { head, hair, goal }) => {
+    const { plan } = proposePlan({ hair, goal, meanWhite: 0 }, { head, hair, newId: () => `id-${n++}` })
+    expect(checkPlan(plan)).toEqual([])
+    expect(computePlan(plan).pieces.length).toBeGreaterThan(0)
+  },
+)
 
 it('leaves a fragile nape alone and takes the developer of the school', () => {
   const { plan } = propose({ root: 'rooted', lightPercent: 25, school: 'stepUp' }, { fragile: ['nape'] })
@@ -52,15 +61,20 @@ it.each([
   ['top and sides', { root: 'toScalp', lightPercent: 10 }, {}],
   ['painted long hair', { root: 'melt', lightPercent: 25 }, { lengthCm: 55 }],
   ['all light', { lightPercent: 80 }, {}],
-] satisfies [string, Partial<Goal>, Partial<HairState>][])('%s come out with the wished share of light, within three points', (_what, goal, hair) => {
-  const { plan, reasons } = propose(goal, hair)
-  const { look } = computePlan(plan)
-  expect(Math.abs(100 * look.light - goal.lightPercent)).toBeLessThanOrEqual(3)
-  expect(reasons.join(' ')).toMatch(/bout \d+ % of the hair gets lighter, as wished/)
-})
+] satisfies [string, Partial<Goal>, Partial<HairState>][])(
+  '%s come out with the wished share of light, within three points',
+  (_what, goal, hair) => {
+    const { plan, reasons } = propose(goal, hair)
+    const { look } = computePlan(plan)
+    expect(Math.abs(100 * look.light - goal.lightPercent)).toBeLessThanOrEqual(3)
+    expect(reasons.join(' ')).toMatch(/bout \d+ % of the hair gets lighter, as wished/)
+  },
+)
 
 it('more light is never fewer foils', () => {
-  const foils = [15, 22, 30, 38].map((lightPercent) => computePlan(propose({ root: 'toScalp', lightPercent }).plan).foilCount)
+  const foils = [15, 22, 30, 38].map(
+    (lightPercent) => computePlan(propose({ root: 'toScalp', lightPercent }).plan).foilCount,
+  )
   expect([...foils].sort((a, b) => a - b)).toEqual(foils)
 })
 
@@ -71,18 +85,27 @@ it('says plainly when a kind of work cannot give the wished share', () => {
 })
 
 it('puts a face frame, a shadow of the wished depth, and says when the time does not suffice', () => {
-  const at = (plan: ReturnType<typeof propose>['plan']) => plan.variants[0]!.stages[0]!.zones.find(({ role }) => role === 'frontLeft')!.placement
-  const brightness = (faceFrame: Goal['faceFrame']) => computePlan(propose({ root: 'toScalp', lightPercent: 25, faceFrame }).plan).look.faceToBack!
+  const at = (plan: ReturnType<typeof propose>['plan']) =>
+    plan.variants[0]!.stages[0]!.zones.find(({ role }) => role === 'frontLeft')!.placement
+  const brightness = (faceFrame: Goal['faceFrame']) =>
+    computePlan(propose({ root: 'toScalp', lightPercent: 25, faceFrame }).plan).look.faceToBack!
   expect(brightness('soft')).toBeGreaterThan(brightness('none'))
   expect(brightness('bold')).toBeGreaterThan(brightness('none'))
-  expect(at(propose({ root: 'toScalp', lightPercent: 25, faceFrame: 'bold' }).plan).panel).toEqual({ widthCm: 2.5, take: 'slice', rest: 'same' })
+  expect(at(propose({ root: 'toScalp', lightPercent: 25, faceFrame: 'bold' }).plan).panel).toEqual({
+    widthCm: 2.5,
+    take: 'slice',
+    rest: 'same',
+  })
   const rooted = propose({ root: 'rooted', lightPercent: 25, shadowCm: 3.5, timeLimitMinutes: 30 })
-  expect(rooted.plan.variants[0]!.stages.find(({ kind }) => kind === 'shadowRoot')!.zones[0]!.placement.take.bandCm).toBe(3.5)
+  expect(
+    rooted.plan.variants[0]!.stages.find(({ kind }) => kind === 'shadowRoot')!.zones[0]!.placement.take.bandCm,
+  ).toBe(3.5)
   expect(rooted.reasons.join(' ')).toMatch(/minutes of hands alone, more than the 30 there are/)
 })
 
 it('lays panels over a side part and begins on the side with less hair', () => {
-  const stageFor = (part: HairState['part']) => propose({ root: 'toScalp', lightPercent: 10 }, { part }).plan.variants[0]!.stages[0]!
+  const stageFor = (part: HairState['part']) =>
+    propose({ root: 'toScalp', lightPercent: 10 }, { part }).plan.variants[0]!.stages[0]!
   const turns = (part: HairState['part']) => {
     const { zones, order } = stageFor(part)
     return order.map((id) => zones.find((zone) => zone.id === id)!.role).filter((role) => role.endsWith('Side'))

@@ -24,22 +24,25 @@ it('every kind that was expected is there, and no other', () => {
   expect(SERVICES.map(({ id }) => id).sort()).toEqual(Object.keys(EXPECTED).sort())
 })
 
-it.each(Object.entries(EXPECTED))('%s comes out as expected, or among the misses that are owned up to', (id, expected) => {
-  const plan = servicePlan(id)
-  expect(checkPlan(plan)).toEqual([])
-  const computed = computePlan(plan)
-  const { foils, look } = planFigures(plan, computed)
-  const roles = new Map(plan.variants[0]!.stages.flatMap(({ zones }) => zones.map((zone) => [zone.id, zone.role])))
-  const firstStage = plan.variants[0]!.stages[0]!.id
-  const worked = computed.zones.filter(({ placement }) => placement.pieces.length > 0)
-  const inFirst = worked.filter(({ stageId }) => stageId === firstStage).map(({ zoneId }) => roles.get(zoneId))
-  const within = (value: number, [least, most]: [number, number]) => value >= least && value <= most
-  const differs = [
-    !within(foils, expected.foils) && 'foils',
-    !within(look.lightPercent, expected.light) && 'light',
-    !within(look.lowPercent, expected.low) && 'low',
-    inFirst[0] !== expected.first && 'first',
-    inFirst.at(-1) !== expected.last && 'last',
-  ].filter(Boolean)
-  expect(differs).toEqual(MISSES[id] ?? [])
-})
+it.each(Object.entries(EXPECTED))(
+  '%s comes out as expected, or among the misses that are owned up to',
+  (id, expected) => {
+    const plan = servicePlan(id)
+    expect(checkPlan(plan)).toEqual([])
+    const computed = computePlan(plan)
+    const { foils, look } = planFigures(plan, computed)
+    const roles = new Map(plan.variants[0]!.stages.flatMap(({ zones }) => zones.map((zone) => [zone.id, zone.role])))
+    const firstStage = plan.variants[0]!.stages[0]!.id
+    const worked = computed.zones.filter(({ placement }) => placement.pieces.length > 0)
+    const inFirst = worked.filter(({ stageId }) => stageId === firstStage).map(({ zoneId }) => roles.get(zoneId))
+    const within = (value: number, [least, most]: [number, number]) => value >= least && value <= most
+    const differs = [
+      !within(foils, expected.foils) && 'foils',
+      !within(look.lightPercent, expected.light) && 'light',
+      !within(look.lowPercent, expected.low) && 'low',
+      inFirst[0] !== expected.first && 'first',
+      inFirst.at(-1) !== expected.last && 'last',
+    ].filter(Boolean)
+    expect(differs).toEqual(MISSES[id] ?? [])
+  },
+)

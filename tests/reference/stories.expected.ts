@@ -33,11 +33,13 @@ export const STORIES = {
     expected: { lighterWhenFirstBy: 0.7, spreadSmallerWhenLast: true },
   },
   glossEndsLater: {
-    story: 'A gloss two levels deeper than the hair, 20 min, ends porous: put on together, or the ends five minutes after the mid-lengths.',
+    story:
+      'A gloss two levels deeper than the hair, 20 min, ends porous: put on together, or the ends five minutes after the mid-lengths.',
     expected: { togetherEndsDeeperBy: 0.1, laterDifferenceAtMost: 0.1 },
   },
   lengthsFirst: {
-    story: 'Virgin hair lightened to the scalp: scalp and lengths at once, or the scalp twenty minutes after the lengths.',
+    story:
+      'Virgin hair lightened to the scalp: scalp and lengths at once, or the scalp twenty minutes after the lengths.',
     expected: { hotRootAtOnceBy: 1, differenceLengthsFirstAtMost: 0.7 },
   },
 } as const

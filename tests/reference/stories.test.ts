@@ -8,17 +8,33 @@ import { planWith, stageOf, type Wanted } from '../support/plan'
 import { STORIES } from './stories.expected'
 
 /** Every piece of a plan after the same minutes, with the zone it lies in. */
-function processed(plan: FaltoPlan, minutes: number, events?: CourseEvent[], canvas?: Parameters<typeof createProcess>[2]) {
+function processed(
+  plan: FaltoPlan,
+  minutes: number,
+  events?: CourseEvent[],
+  canvas?: Parameters<typeof createProcess>[2],
+) {
   const { after } = createProcess(plan, createHead(plan.head), canvas)
-  return computePlan(plan).pieces.map((piece) => ({ piece, spots: after(piece, { on: 0, off: minutes, bowlAgeMinutes: 5, vol: plan.formulas.find(({ id }) => id === piece.formulaId)!.developerVol, ...(events && { events }) }) }))
+  return computePlan(plan).pieces.map((piece) => ({
+    piece,
+    spots: after(piece, {
+      on: 0,
+      off: minutes,
+      bowlAgeMinutes: 5,
+      vol: plan.formulas.find(({ id }) => id === piece.formulaId)!.developerVol,
+      ...(events && { events }),
+    }),
+  }))
 }
 const at = (spots: SpotResult[], spot: StrandSpot) => spots.find((one) => one.spot === spot)!
 const mean = (values: number[]) => values.reduce((sum, value) => sum + value, 0) / values.length
-const meanLevel = (pieces: ReturnType<typeof processed>, spot: StrandSpot) => mean(pieces.map(({ spots }) => at(spots, spot).level.expected))
+const meanLevel = (pieces: ReturnType<typeof processed>, spot: StrandSpot) =>
+  mean(pieces.map(({ spots }) => at(spots, spot).level.expected))
 
 describe('very long hair with cold ends', () => {
   const { lag, heatHelpsBy } = STORIES.coldEnds.expected
-  const foils = (lengthCm: number, events?: CourseEvent[]) => processed(planWith({ hair: { lengthCm }, placement: { rowGapMm: 0 } }), 45, events)
+  const foils = (lengthCm: number, events?: CourseEvent[]) =>
+    processed(planWith({ hair: { lengthCm }, placement: { rowGapMm: 0 } }), 45, events)
   const lagOf = (pieces: ReturnType<typeof processed>) => meanLevel(pieces, 'scalpEnd') - meanLevel(pieces, 'ends')
 
   it('lags at the ends, and much more than short hair', () => {
@@ -37,7 +53,10 @@ describe('very long hair with cold ends', () => {
 it('a fragile nape is the place to check first', () => {
   const { riskAgainstRest } = STORIES.fragileNape.expected
   const plan = planWith({ parameters: { separateNape: true }, hair: { fragile: ['nape'] } })
-  const strains = processed(plan, 40).map(({ piece, spots }) => ({ zone: piece.zoneId, strain: Math.max(...spots.map(({ strain }) => strain)) }))
+  const strains = processed(plan, 40).map(({ piece, spots }) => ({
+    zone: piece.zoneId,
+    strain: Math.max(...spots.map(({ strain }) => strain)),
+  }))
   const nape = strains.filter(({ zone }) => zone === 'nape').map(({ strain }) => strain)
   const rest = strains.filter(({ zone }) => zone !== 'nape').map(({ strain }) => strain)
   expect(Math.max(...nape) / mean(rest)).toBeGreaterThan(riskAgainstRest)
@@ -46,14 +65,27 @@ it('a fragile nape is the place to check first', () => {
 
 it('the hairline goes on last: first, it comes out lighter than the rest', () => {
   const { lighterWhenFirstBy } = STORIES.hairlineLast.expected
-  const plan = planWith({ placement: { take: { kind: 'onScalp', bandCm: 1.5 }, subsectionMm: 3, rowGapMm: 0, sequence: ['C'] } })
+  const plan = planWith({
+    placement: { take: { kind: 'onScalp', bandCm: 1.5 }, subsectionMm: 3, rowGapMm: 0, sequence: ['C'] },
+  })
   const process = createProcess(plan, createHead(plan.head), undefined)
   const { pieces } = computePlan(plan)
-  const [front, back] = [pieces.filter(({ zoneId }) => zoneId.startsWith('front')), pieces.filter(({ zoneId }) => zoneId.startsWith('back'))]
+  const [front, back] = [
+    pieces.filter(({ zoneId }) => zoneId.startsWith('front')),
+    pieces.filter(({ zoneId }) => zoneId.startsWith('back')),
+  ]
   // Half an hour of application, rinsed at 60 min.
-  const levels = (own: typeof pieces, from: number) => own.map((piece, i) => at(process.after(piece, { on: from + (15 * i) / own.length, off: 60, bowlAgeMinutes: 5, vol: 20 }), 'scalpEnd').level.expected)
+  const levels = (own: typeof pieces, from: number) =>
+    own.map(
+      (piece, i) =>
+        at(process.after(piece, { on: from + (15 * i) / own.length, off: 60, bowlAgeMinutes: 5, vol: 20 }), 'scalpEnd')
+          .level.expected,
+    )
   const edge = (values: number[]) => Math.max(...values)
-  const [hairlineFirst, hairlineLast] = [{ front: levels(front, 0), back: levels(back, 15) }, { front: levels(front, 15), back: levels(back, 0) }]
+  const [hairlineFirst, hairlineLast] = [
+    { front: levels(front, 0), back: levels(back, 15) },
+    { front: levels(front, 15), back: levels(back, 0) },
+  ]
   const spread = ({ front, back }: typeof hairlineFirst) => Math.max(...front, ...back) - Math.min(...front, ...back)
   expect(edge(hairlineFirst.front) - edge(hairlineLast.front)).toBeGreaterThan(0.3)
   expect(edge(hairlineFirst.front) - mean(hairlineFirst.back)).toBeGreaterThan(lighterWhenFirstBy)
@@ -62,10 +94,27 @@ it('the hairline goes on last: first, it comes out lighter than the rest', () =>
 
 describe('a gloss over porous ends', () => {
   const { togetherEndsDeeperBy, laterDifferenceAtMost } = STORIES.glossEndsLater.expected
-  const blonde = canvasWith([band(0, 25, { level: 9, treatments: [{ kind: 'lightened' }] }), band(25, 35, { level: 9, treatments: [{ kind: 'lightened' }], porosity: 'high' })])
+  const blonde = canvasWith([
+    band(0, 25, { level: 9, treatments: [{ kind: 'lightened' }] }),
+    band(25, 35, { level: 9, treatments: [{ kind: 'lightened' }], porosity: 'high' }),
+  ])
   const plan = planWith({ placement: { take: { kind: 'block' }, rowGapMm: 0, subsectionMm: 20, sequence: ['G'] } })
-  plan.products.push({ id: 'gloss', name: 'Gloss', kind: 'gloss', maximumMinutes: 20, shade: { level: 7, hue: 'beige', strength: 0.3, base: 'natural', whiteCoverPercent: 0 } })
-  plan.formulas.push({ id: 'G', name: 'Gloss', productId: 'gloss', developerVol: 7, ratio: 1, level: 7, tone: 'neutral' })
+  plan.products.push({
+    id: 'gloss',
+    name: 'Gloss',
+    kind: 'gloss',
+    maximumMinutes: 20,
+    shade: { level: 7, hue: 'beige', strength: 0.3, base: 'natural', whiteCoverPercent: 0 },
+  })
+  plan.formulas.push({
+    id: 'G',
+    name: 'Gloss',
+    productId: 'gloss',
+    developerVol: 7,
+    ratio: 1,
+    level: 7,
+    tone: 'neutral',
+  })
   const [long, short] = [processed(plan, 20, undefined, blonde), processed(plan, 15, undefined, blonde)]
 
   it('makes the ends deeper when all of it goes on together', () => {
@@ -79,7 +128,10 @@ describe('a gloss over porous ends', () => {
 
 describe('virgin hair lightened to the scalp', () => {
   const { hotRootAtOnceBy, differenceLengthsFirstAtMost } = STORIES.lengthsFirst.expected
-  const wanted: Wanted = { hair: { lengthCm: 35 }, placement: { take: { kind: 'slice' }, rowGapMm: 0, subsectionMm: 6, startCm: 0 } }
+  const wanted: Wanted = {
+    hair: { lengthCm: 35 },
+    placement: { take: { kind: 'slice' }, rowGapMm: 0, subsectionMm: 6, startCm: 0 },
+  }
   const plan = planWith(wanted)
   stageOf(plan).zones.forEach(({ placement }) => (placement.cover = 'film'))
   const atOnce = processed(plan, 50)
@@ -91,7 +143,9 @@ describe('virgin hair lightened to the scalp', () => {
 
   it('is even when the scalp follows after twenty minutes', () => {
     const scalpLater = processed(plan, 30)
-    expect(Math.abs(meanLevel(scalpLater, 'scalpEnd') - meanLevel(atOnce, 'middle'))).toBeLessThan(differenceLengthsFirstAtMost)
+    expect(Math.abs(meanLevel(scalpLater, 'scalpEnd') - meanLevel(atOnce, 'middle'))).toBeLessThan(
+      differenceLengthsFirstAtMost,
+    )
   })
 })
 
@@ -99,13 +153,30 @@ describe('base under foils', () => {
   const { longProduct, shortProduct } = STORIES.baseUnderFoils.expected
   /** Every third row of foils on top, then base on what lies between. */
   const planOf = (baseMinutes: number) => {
-    const plan = planWith({ hair: { naturalLevel: 6, lengthCm: 30 }, only: ['frontLeft', 'frontRight'], placement: { take: { kind: 'slice' }, subsectionMm: 6, rowGapMm: 18 } })
+    const plan = planWith({
+      hair: { naturalLevel: 6, lengthCm: 30 },
+      only: ['frontLeft', 'frontRight'],
+      placement: { take: { kind: 'slice' }, subsectionMm: 6, rowGapMm: 18 },
+    })
     plan.formulas[0]!.level = 8
     plan.products[1]!.maximumMinutes = baseMinutes
     const foils = stageOf(plan)
     plan.variants[0]!.stages.push({
-      ...structuredClone(foils), id: 'base', kind: 'base', name: 'Base', worksOn: { kind: 'dropped', stageId: foils.id },
-      zones: foils.zones.map((zone) => ({ ...structuredClone(zone), placement: { ...structuredClone(zone.placement), take: { ...zone.placement.take, kind: 'onScalp', bandCm: 1.5 }, subsectionMm: 8, rowGapMm: 0, sequence: zone.placement.sequence.length > 0 ? ['B'] : [] } })),
+      ...structuredClone(foils),
+      id: 'base',
+      kind: 'base',
+      name: 'Base',
+      worksOn: { kind: 'dropped', stageId: foils.id },
+      zones: foils.zones.map((zone) => ({
+        ...structuredClone(zone),
+        placement: {
+          ...structuredClone(zone.placement),
+          take: { ...zone.placement.take, kind: 'onScalp', bandCm: 1.5 },
+          subsectionMm: 8,
+          rowGapMm: 0,
+          sequence: zone.placement.sequence.length > 0 ? ['B'] : [],
+        },
+      })),
     })
     return plan
   }
@@ -124,7 +195,17 @@ describe('base under foils', () => {
   it('is refused with a product of twenty minutes, which the foils outlast', () => {
     const plan = planOf(20)
     // The foils need longer than that after the last of them is in.
-    plan.products[0]!.rules = { ratios: [2], developerMinVol: 10, developerMaxVol: 40, workingLifeMinutes: 30, minimumMinutes: 40, maximumLift: 8, heat: false, onScalp: false, damp: false }
+    plan.products[0]!.rules = {
+      ratios: [2],
+      developerMinVol: 10,
+      developerMaxVol: 40,
+      workingLifeMinutes: 30,
+      minimumMinutes: 40,
+      maximumLift: 8,
+      heat: false,
+      onScalp: false,
+      damp: false,
+    }
     const clock = clockOf(plan)
     expect(clock.fits).toBe(shortProduct.fits)
     expect(clock.conflicts.some(({ formulaId }) => formulaId === 'B')).toBe(shortProduct.saysProduct)
@@ -139,7 +220,9 @@ describe('a full head of foils', () => {
   const plan = planWith({ placement: { subsectionMm: 8, rowGapMm: 0 } })
   const clockOf = (crew: Crew) => clockFor(plan, computePlan(plan), { crew })
   const [one, two] = [clockOf(ALONE), clockOf({ ...ALONE, people: [...ALONE.people, SECOND_COLOURIST] })]
-  const someOutBeforeLastIn = ({ tasks }: Clock) => Math.min(...tasks.filter(({ kind }) => kind === 'takeOut').map(({ from }) => from)) < Math.max(...tasks.filter(({ kind }) => kind === 'apply').map(({ to }) => to))
+  const someOutBeforeLastIn = ({ tasks }: Clock) =>
+    Math.min(...tasks.filter(({ kind }) => kind === 'takeOut').map(({ from }) => from)) <
+    Math.max(...tasks.filter(({ kind }) => kind === 'apply').map(({ to }) => to))
 
   it('takes so long alone that early foils come out before the last are in', () => {
     const hands = one.tasks.filter(({ kind }) => kind === 'apply').reduce((sum, { from, to }) => sum + to - from, 0)

@@ -38,11 +38,14 @@ const VERDICTS: Record<string, Verdict> = {
   'garrick-thole': { reach: 'notNow', visits: [0, 0], limiting: 1, caution: 'metallic' },
 }
 
-it.each(DEMO_HEADS.map((head) => [head.key, head] as const))('%s is a record that can be judged, and its verdict names a band it has', (key, head) => {
-  const canvas = head.canvas('2026-09-01')
-  expect(checkCanvas(canvas)).toEqual([])
-  expect(VERDICTS[key]!.limiting).toBeLessThan(mainStrand(canvas, 'all').bands.length)
-})
+it.each(DEMO_HEADS.map((head) => [head.key, head] as const))(
+  '%s is a record that can be judged, and its verdict names a band it has',
+  (key, head) => {
+    const canvas = head.canvas('2026-09-01')
+    expect(checkCanvas(canvas)).toEqual([])
+    expect(VERDICTS[key]!.limiting).toBeLessThan(mainStrand(canvas, 'all').bands.length)
+  },
+)
 
 /**
  * Where the verdict above and the computed one differ, each with what differs. The constants were not moved afterwards. Hits: 7 of 10.
@@ -56,15 +59,18 @@ const MISSES: Record<string, ('reach' | 'visits' | 'limiting' | 'caution')[]> = 
   'pim-okafor-lund': ['visits'],
 }
 
-it.each(DEMO_HEADS.map((head) => [head.key, head] as const))('%s: the computed verdict agrees, or is among the misses that are owned up to', (key, { head, hair, goal, canvas: record }) => {
-  const verdict = VERDICTS[key]!
-  const canvas = record('2026-09-01')
-  const computed = assess({ hair, canvas, goal, meanWhite: meanWhite(createHead(head), hair, canvas) })
-  const differs = [
-    computed.reach !== verdict.reach && 'reach',
-    (computed.visits.high < verdict.visits[0] || computed.visits.low > verdict.visits[1]) && 'visits',
-    computed.limiting.index !== verdict.limiting && 'limiting',
-    verdict.caution !== undefined && !computed.reasons.some(({ id }) => id === verdict.caution) && 'caution',
-  ].filter(Boolean)
-  expect(differs).toEqual(MISSES[key] ?? [])
-})
+it.each(DEMO_HEADS.map((head) => [head.key, head] as const))(
+  '%s: the computed verdict agrees, or is among the misses that are owned up to',
+  (key, { head, hair, goal, canvas: record }) => {
+    const verdict = VERDICTS[key]!
+    const canvas = record('2026-09-01')
+    const computed = assess({ hair, canvas, goal, meanWhite: meanWhite(createHead(head), hair, canvas) })
+    const differs = [
+      computed.reach !== verdict.reach && 'reach',
+      (computed.visits.high < verdict.visits[0] || computed.visits.low > verdict.visits[1]) && 'visits',
+      computed.limiting.index !== verdict.limiting && 'limiting',
+      verdict.caution !== undefined && !computed.reasons.some(({ id }) => id === verdict.caution) && 'caution',
+    ].filter(Boolean)
+    expect(differs).toEqual(MISSES[key] ?? [])
+  },
+)

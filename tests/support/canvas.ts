@@ -39,7 +39,12 @@ export const anyBands: fc.Arbitrary<Band[]> = fc
   .map((parts) => {
     let from = 0
     return parts.map(({ cm, level, strength, treatments, ...rest }) => {
-      const one = band(edge(from), edge(from + cm / 10), { ...rest, level: level / 4, strength: strength / 10, treatments: treatments.map((kind) => ({ kind })) })
+      const one = band(edge(from), edge(from + cm / 10), {
+        ...rest,
+        level: level / 4,
+        strength: strength / 10,
+        treatments: treatments.map((kind) => ({ kind })),
+      })
       from += cm / 10
       return one
     })

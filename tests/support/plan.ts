@@ -34,7 +34,14 @@ export interface Wanted {
 }
 
 /** A plan whose zone ids are the roles of their sections. Formula A is a powder lightener, B a permanent colour, C an on-scalp cream. */
-export function planWith({ template = 'fourQuadrants', parameters, head = { circumferenceCm: 54 }, hair, placement, only }: Wanted = {}): FaltoPlan {
+export function planWith({
+  template = 'fourQuadrants',
+  parameters,
+  head = { circumferenceCm: 54 },
+  hair,
+  placement,
+  only,
+}: Wanted = {}): FaltoPlan {
   const { layout, sections } = createLayout(template, { ...defaultLayoutParameters(), ...parameters })
   const base = defaultPlacement()
   const zones = sections.map((section) => ({

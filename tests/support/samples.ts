@@ -35,7 +35,12 @@ function counting(): () => string {
 
 /** The plan of a kind of service on its sample head; zone ids are counted. */
 export function servicePlan(id: string, newId = counting()) {
-  return planFromService(id, { head: { circumferenceCm: 55 }, hair: { ...MEDIUM_HAIR, ...SAMPLE_HAIR[id] }, hairMap: id === 'whiteCopied' ? TEMPLE : undefined, newId })
+  return planFromService(id, {
+    head: { circumferenceCm: 55 },
+    hair: { ...MEDIUM_HAIR, ...SAMPLE_HAIR[id] },
+    hairMap: id === 'whiteCopied' ? TEMPLE : undefined,
+    newId,
+  })
 }
 
 interface SampleHead {
@@ -52,15 +57,40 @@ export const GOLDEN_HEADS: Record<string, SampleHead> = {
   [OWN_HEAD]: { head: { circumferenceCm: 55 }, hair: {} },
   'a dark, dense, long head': {
     head: { circumferenceCm: 58, frontToNapeCm: 38 },
-    hair: { naturalLevel: 3, density: 'high', texture: 'coarse', curl: 'wavy', lengthCm: 60, cutLine: 'oneLength', part: 'left', fragile: ['ends'] },
+    hair: {
+      naturalLevel: 3,
+      density: 'high',
+      texture: 'coarse',
+      curl: 'wavy',
+      lengthCm: 60,
+      cutLine: 'oneLength',
+      part: 'left',
+      fragile: ['ends'],
+    },
   },
   'a fair, fine, short head': {
     head: { circumferenceCm: 53.5, earToEarCm: 33 },
-    hair: { naturalLevel: 7.5, density: 'low', texture: 'fine', lengthCm: 14, cutLine: 'graduatedForward', part: 'right', weeksSinceColour: 4, fragile: ['nape', 'hairline'] },
+    hair: {
+      naturalLevel: 7.5,
+      density: 'low',
+      texture: 'fine',
+      lengthCm: 14,
+      cutLine: 'graduatedForward',
+      part: 'right',
+      weeksSinceColour: 4,
+      fragile: ['nape', 'hairline'],
+    },
   },
   'a curly head with a white temple': {
     head: { circumferenceCm: 56, frontHairlineOffsetCm: 0.8 },
-    hair: { naturalLevel: 5, curl: 'curly', lengthCm: 30, weeksSinceColour: 12, regionLengthsCm: { nape: 22 }, growthCmPerMonth: 1.4 },
+    hair: {
+      naturalLevel: 5,
+      curl: 'curly',
+      lengthCm: 30,
+      weeksSinceColour: 12,
+      regionLengthsCm: { nape: 22 },
+      growthCmPerMonth: 1.4,
+    },
     hairMap: TEMPLE,
   },
 }
@@ -75,6 +105,7 @@ export function goldenPlan(id: string, name: string) {
 /** A head worked as densely as anybody would: babylights of 3 mm with 1 mm between, more than two hundred foils. */
 export function densePlan(newId?: () => string) {
   const plan = servicePlan('fullBabylights', newId)
-  for (const { zones } of plan.variants[0]!.stages) for (const { placement } of zones) placement.rowGapMm = Math.min(placement.rowGapMm, 1)
+  for (const { zones } of plan.variants[0]!.stages)
+    for (const { placement } of zones) placement.rowGapMm = Math.min(placement.rowGapMm, 1)
   return { ...plan, name: 'Dense babylights' }
 }

@@ -23,12 +23,17 @@ export async function call(method: string, path: string, body?: unknown, cookie 
   const response = await fetch(`${BASE_URL}${path}`, {
     method,
     redirect: 'manual',
-    headers: { cookie, origin: BASE_URL, ...ONE_CALL, ...(body !== undefined && { 'content-type': 'application/json' }) },
+    headers: {
+      cookie,
+      origin: BASE_URL,
+      ...ONE_CALL,
+      ...(body !== undefined && { 'content-type': 'application/json' }),
+    },
     ...(body !== undefined && { body: typeof body === 'string' ? body : JSON.stringify(body) }),
   })
   const text = await response.text()
   const isJson = response.headers.get('content-type')?.startsWith('application/json')
-  return { status: response.status, body: (isJson ? JSON.parse(text) : { text }), headers: response.headers }
+  return { status: response.status, body: isJson ? JSON.parse(text) : { text }, headers: response.headers }
 }
 
 /** Signs in as one of the demo staff: oriel (owner), bram (colourist), tove (assistant), juno (apprentice). */
@@ -45,7 +50,12 @@ export async function deviceOf(staff: string): Promise<Device> {
 /** A client of its own for a test, so that tests do not meet. */
 export async function newClient(device: Device, name: string): Promise<string> {
   const { MEDIUM_HAIR } = await import('./plan')
-  const answer = await device.call('POST', '/api/clients', { name, note: '', head: { circumferenceCm: 54 }, hair: MEDIUM_HAIR })
+  const answer = await device.call('POST', '/api/clients', {
+    name,
+    note: '',
+    head: { circumferenceCm: 54 },
+    hair: MEDIUM_HAIR,
+  })
   if (answer.status !== 200) throw new Error(JSON.stringify(answer.body))
   return String(answer.body['id'])
 }
@@ -58,10 +68,15 @@ export async function newPlan(device: Device, clientId: string, template = 'four
 
 /** A plan of a kind of service, of a client of its own. */
 export async function servicePlanOf(device: Device, name: string, service: string): Promise<string> {
-  const answer = await device.call('POST', `/api/clients/${await newClient(device, name)}/plans`, { name, template: 'fourQuadrants', service })
+  const answer = await device.call('POST', `/api/clients/${await newClient(device, name)}/plans`, {
+    name,
+    template: 'fourQuadrants',
+    service,
+  })
   if (answer.status !== 200) throw new Error(JSON.stringify(answer.body))
   return String(answer.body['id'])
 }
 
 /** A plan as the server holds it. */
-export const exported = async (device: Device, planId: string): Promise<FaltoPlan> => (await device.call('GET', `/api/plans/${planId}/export`)).body as unknown as FaltoPlan
+export const exported = async (device: Device, planId: string): Promise<FaltoPlan> =>
+  (await device.call('GET', `/api/plans/${planId}/export`)).body as unknown as FaltoPlan

@@ -1,7 +1,17 @@
 import type { Lag, Person, Problem, Task } from '@/core/schedule'
 
 /** A salon's day in made-up figures: clients with zones that are put in and taken out within their windows, a bowl and a rinse each. */
-export function visitProblem({ clients, zones, people, seed = 0 }: { clients: number; zones: number; people: readonly Person[]; seed?: number }): Problem {
+export function visitProblem({
+  clients,
+  zones,
+  people,
+  seed = 0,
+}: {
+  clients: number
+  zones: number
+  people: readonly Person[]
+  seed?: number
+}): Problem {
   let state = seed + 1
   const between = (low: number, high: number) => {
     state = (state * 48271) % 2147483647
@@ -19,7 +29,10 @@ export function visitProblem({ clients, zones, people, seed = 0 }: { clients: nu
       const out: Task = { id: key(`out${zone}`), seconds: between(100, 400), skill: 'rinse' }
       const least = on.seconds + between(600, 1200)
       tasks.push(on, out)
-      lags.push({ from: mix.id, to: on.id, least: mix.seconds }, { from: on.id, to: out.id, least, ideal: least + between(0, 900), most: least + between(1200, 2100) })
+      lags.push(
+        { from: mix.id, to: on.id, least: mix.seconds },
+        { from: on.id, to: out.id, least, ideal: least + between(0, 900), most: least + between(1200, 2100) },
+      )
       if (zone > 0) lags.push({ from: key(`on${zone - 1}`), to: on.id, least: 0 })
       lags.push({ from: out.id, to: rinse.id, least: out.seconds })
     }

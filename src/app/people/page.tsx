@@ -12,7 +12,12 @@ export default async function PeoplePage({ searchParams }: { searchParams: Promi
   const clients = await listClients(member, search)
   return (
     <Shell member={member}>
-      <People clients={clients} more={clients.length === CLIENTS_PAGE} search={search} writable={may(member, 'write')} />
+      <People
+        clients={clients}
+        more={clients.length === CLIENTS_PAGE}
+        search={search}
+        writable={may(member, 'write')}
+      />
     </Shell>
   )
 }

@@ -7,7 +7,10 @@ const raised = (wanted: Wanted, change?: (plan: ReturnType<typeof planWith>) => 
   return computePlan(plan).cautions.map(({ id }) => id)
 }
 const onScalp = (developerVol: number) =>
-  raised({ placement: { take: { kind: 'onScalp' }, subsectionMm: 3, rowGapMm: 0, sequence: ['C'] } }, (plan) => (plan.formulas[2]!.developerVol = developerVol))
+  raised(
+    { placement: { take: { kind: 'onScalp' }, subsectionMm: 3, rowGapMm: 0, sequence: ['C'] } },
+    (plan) => (plan.formulas[2]!.developerVol = developerVol),
+  )
 
 /** Every rule both ways: raised where it must be, silent where it must not. */
 describe('cautions', () => {
@@ -24,20 +27,26 @@ describe('cautions', () => {
 
   it('speak up when it is more than a day of hands', () => {
     const finest = { subsectionMm: 2, rowGapMm: 0 }
-    expect(raised({ placement: { ...finest, dropout: { kind: 'lowlight', formulaId: 'B' } } })).toContain('more-than-a-day')
+    expect(raised({ placement: { ...finest, dropout: { kind: 'lowlight', formulaId: 'B' } } })).toContain(
+      'more-than-a-day',
+    )
     expect(raised({ placement: finest })).not.toContain('more-than-a-day')
   })
 
   it('speak up when application alone outlasts the product', () => {
     expect(raised({ placement: { subsectionMm: 3, rowGapMm: 0 } })).toContain('longer-than-maximum-A')
     expect(raised({ placement: { rowGapMm: 25 } })).not.toContain('longer-than-maximum-A')
-    expect(raised({ placement: { subsectionMm: 3, rowGapMm: 0 } }, (plan) => (plan.products[0]!.maximumMinutes = 120))).toContain('longer-than-maximum-A')
+    expect(
+      raised({ placement: { subsectionMm: 3, rowGapMm: 0 } }, (plan) => (plan.products[0]!.maximumMinutes = 120)),
+    ).toContain('longer-than-maximum-A')
   })
 
   it('note that the first foil runs ahead of the last', () => {
     expect(raised({ placement: { rowGapMm: 0 } })).toContain('uneven-lift-A')
     expect(raised({ only: ['backLeft'], placement: { rowGapMm: 15 } })).not.toContain('uneven-lift-A')
-    expect(raised({ placement: { rowGapMm: 0 } }, (plan) => (plan.formulas[0]!.developerVol = 0))).not.toContain('uneven-lift-A')
+    expect(raised({ placement: { rowGapMm: 0 } }, (plan) => (plan.formulas[0]!.developerVol = 0))).not.toContain(
+      'uneven-lift-A',
+    )
   })
 
   it('note thick subsections under lightener, not under colour', () => {

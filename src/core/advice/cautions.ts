@@ -18,7 +18,8 @@ const IN_FOIL = { celsius: 30, moist: 0.9, fresh: 0.95, maximumLift: 8, rate: 1 
 type Rule = (plan: FaltoPlan, computed: ComputedStages) => Caution[]
 
 /** Everything to be looked at before this plan is carried out, in a fixed order. */
-export const cautionsFor = (plan: FaltoPlan, computed: ComputedStages): Caution[] => RULES.flatMap((rule) => rule(plan, computed))
+export const cautionsFor = (plan: FaltoPlan, computed: ComputedStages): Caution[] =>
+  RULES.flatMap((rule) => rule(plan, computed))
 
 const careChecks: Rule = (_plan, { pieces }) =>
   pieces.length === 0
@@ -28,7 +29,8 @@ const careChecks: Rule = (_plan, { pieces }) =>
           id: 'care-checks',
           severity: 'caution',
           text: 'Allergy alert test, strand test and a look at the scalp belong before every colour service, as the products’ instructions and local rules say.',
-          remedy: 'Do them, keep gloves and air moving, and refer questions of health, medicines or earlier reactions to the instructions and a doctor.',
+          remedy:
+            'Do them, keep gloves and air moving, and refer questions of health, medicines or earlier reactions to the instructions and a doctor.',
           zoneIds: [],
         },
       ]
@@ -37,7 +39,9 @@ const onScalpStrength: Rule = (plan, { zones }) =>
   lighteners(plan).flatMap(({ formula }) => {
     if (formula.developerVol <= ON_SCALP_VOL) return []
     const zoneIds = zones
-      .filter((zone) => zone.placement.pieces.some((piece) => piece.kind === 'onScalp' && piece.formulaId === formula.id))
+      .filter((zone) =>
+        zone.placement.pieces.some((piece) => piece.kind === 'onScalp' && piece.formulaId === formula.id),
+      )
       .map((zone) => zone.zoneId)
     if (zoneIds.length === 0) return []
     return [
@@ -93,7 +97,8 @@ const moreThanADay: Rule = (_plan, { foilCount, handsOn }) =>
           id: 'more-than-a-day',
           severity: 'note',
           text: `${foilCount} foils and about ${Math.round(handsOn.expected / 3600)} hours of hands alone: more than anybody does in a day.`,
-          remedy: 'Look whether subsections or stages slipped in that nobody meant; else work with help, or split the visit.',
+          remedy:
+            'Look whether subsections or stages slipped in that nobody meant; else work with help, or split the visit.',
           zoneIds: [],
         },
       ]
@@ -101,7 +106,11 @@ const moreThanADay: Rule = (_plan, { foilCount, handsOn }) =>
 const thickSubsections: Rule = (plan, computed) => {
   const letters = new Set(lighteners(plan).map(({ formula }) => formula.id))
   const zoneIds = computed.zones
-    .filter((zone) => zone.placement.thickness * 10 > THICK_SUBSECTION_MM + 0.5 && zone.placement.pieces.some((piece) => letters.has(piece.formulaId)))
+    .filter(
+      (zone) =>
+        zone.placement.thickness * 10 > THICK_SUBSECTION_MM + 0.5 &&
+        zone.placement.pieces.some((piece) => letters.has(piece.formulaId)),
+    )
     .map((zone) => zone.zoneId)
   if (zoneIds.length === 0) return []
   return [
@@ -116,7 +125,9 @@ const thickSubsections: Rule = (plan, computed) => {
 }
 
 const longFoils: Rule = (_plan, { zones }) => {
-  const zoneIds = zones.filter((zone) => zone.placement.pieces.some((piece) => piece.foilLength > LONG_FOIL_CM)).map((zone) => zone.zoneId)
+  const zoneIds = zones
+    .filter((zone) => zone.placement.pieces.some((piece) => piece.foilLength > LONG_FOIL_CM))
+    .map((zone) => zone.zoneId)
   if (zoneIds.length === 0) return []
   return [
     {
@@ -129,9 +140,18 @@ const longFoils: Rule = (_plan, { zones }) => {
   ]
 }
 
-const RULES: readonly Rule[] = [careChecks, onScalpStrength, longerThanMaximum, unevenLift, thickSubsections, longFoils, moreThanADay]
+const RULES: readonly Rule[] = [
+  careChecks,
+  onScalpStrength,
+  longerThanMaximum,
+  unevenLift,
+  thickSubsections,
+  longFoils,
+  moreThanADay,
+]
 
-const productOf = (plan: FaltoPlan, formula: Formula): Product => plan.products.find(({ id }) => id === formula.productId)!
+const productOf = (plan: FaltoPlan, formula: Formula): Product =>
+  plan.products.find(({ id }) => id === formula.productId)!
 
 const lighteners = (plan: FaltoPlan): { formula: Formula; product: Product }[] =>
   plan.formulas

@@ -11,7 +11,12 @@ export const RULE_IDS: readonly string[] = RULES.map(({ id }) => id)
 
 /** What the rules of thumb say about a computed plan. @param stages of the active variant */
 export function adviceFor(plan: FaltoPlan, stages: readonly Stage[], computed: ComputedStages, look: Look): Advice[] {
-  const formulas = new Map(plan.formulas.map((formula) => [formula.id, { formula, product: plan.products.find(({ id }) => id === formula.productId)! }]))
+  const formulas = new Map(
+    plan.formulas.map((formula) => [
+      formula.id,
+      { formula, product: plan.products.find(({ id }) => id === formula.productId)! },
+    ]),
+  )
   const worked = computed.zones.flatMap((result): Worked[] => {
     if (result.placement.pieces.length === 0) return []
     const stage = stages.find(({ id }) => id === result.stageId)!

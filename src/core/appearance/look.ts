@@ -33,28 +33,79 @@ const DECIDING: readonly Stage['kind'][] = ['lighten', 'dropoutPaint', 'base', '
 /** A colour this much above the natural level counts as light. Our estimate. */
 const LIGHTER_BY = 0.5
 /** Contrast ladder, levels: 1–2 barely visible, 2–3 subtle, 3–4 clear, 5 and more bold (common practice). */
-const LADDER: readonly [number, ContrastVerdict][] = [[4.5, 'bold'], [3, 'clear'], [2, 'subtle'], [0.5, 'barely']]
+const LADDER: readonly [number, ContrastVerdict][] = [
+  [4.5, 'bold'],
+  [3, 'clear'],
+  [2, 'subtle'],
+  [0.5, 'barely'],
+]
 /** Weeks a root carries: to the scalp 3–4, rooted 6–8, soft or well away from the scalp 8–12 (common practice); bounds in cm our estimate. */
-const UPKEEP = [{ from: 3, low: 8, high: 12 }, { from: 0.8, low: 6, high: 8 }, { from: 0, low: 3, high: 4 }] as const
+const UPKEEP = [
+  { from: 3, low: 8, high: 12 },
+  { from: 0.8, low: 6, high: 8 },
+  { from: 0, low: 3, high: 4 },
+] as const
 const SOFT_TAKES: readonly string[] = ['teased', 'painted']
 
 /** Estimates the look of a plan from its pieces. */
 export function lookOf(plan: FaltoPlan, stages: readonly Stage[], { head, zones }: ComputedStages): Look {
   const whole = hairsOfCells(head, plan.hair)
   const formulas = new Map(plan.formulas.map((formula) => [formula.id, formula]))
-  const cells = cellMixes(plan, stages, zones.flatMap((zone) => zone.placement.pieces.map((piece) => ({ stageId: zone.stageId, piece }))), whole, { head, formulas })
+  const cells = cellMixes(
+    plan,
+    stages,
+    zones.flatMap((zone) => zone.placement.pieces.map((piece) => ({ stageId: zone.stageId, piece }))),
+    whole,
+    { head, formulas },
+  )
   const hairs = whole.reduce((sum, one) => sum + one, 0)
-  const mean = (value: (mix: CellMix) => number) => cells.reduce((sum, mix, i) => sum + whole[i]! * value(mix), 0) / hairs
+  const mean = (value: (mix: CellMix) => number) =>
+    cells.reduce((sum, mix, i) => sum + whole[i]! * value(mix), 0) / hairs
   const deciding = new Set(stages.filter(({ kind }) => DECIDING.includes(kind)).map(({ id }) => id))
   // One stage takes no hair twice, so its pieces say the shares exactly; several cross each other cell by cell.
   const direct = (which: 'light' | 'low') =>
-    zones.reduce((sum, zone) => (deciding.has(zone.stageId) ? zone.placement.pieces.reduce((inner, piece) => (isLight(plan, formulas.get(piece.formulaId)!) === (which === 'light') ? inner + piece.takenHairs : inner), sum) : sum), 0) / hairs
+    zones.reduce(
+      (sum, zone) =>
+        deciding.has(zone.stageId)
+          ? zone.placement.pieces.reduce(
+              (inner, piece) =>
+                isLight(plan, formulas.get(piece.formulaId)!) === (which === 'light')
+                  ? inner + piece.takenHairs
+                  : inner,
+              sum,
+            )
+          : sum,
+      0,
+    ) / hairs
   const light = deciding.size === 1 ? Math.min(1, direct('light')) : mean((mix) => mix.light)
   const low = deciding.size === 1 ? Math.min(1 - light, direct('low')) : mean((mix) => mix.low)
-  const used = new Set(zones.flatMap((zone) => (deciding.has(zone.stageId) ? zone.placement.pieces.map(({ formulaId }) => formulaId) : [])))
-  const lightest = Math.max(0, ...[...used].map((id) => formulas.get(id)!).filter((formula) => isLight(plan, formula)).map(({ level }) => level))
-  const deepest = low > 0.02 ? Math.min(...[...used].map((id) => formulas.get(id)!).filter((formula) => !isLight(plan, formula)).map(({ level }) => level)) : plan.hair.naturalLevel
-  const contrastLevels = light > 0 ? lightest - Math.min(deepest, light + low < 0.98 ? plan.hair.naturalLevel : deepest) : low > 0 ? Math.abs(plan.hair.naturalLevel - deepest) : 0
+  const used = new Set(
+    zones.flatMap((zone) =>
+      deciding.has(zone.stageId) ? zone.placement.pieces.map(({ formulaId }) => formulaId) : [],
+    ),
+  )
+  const lightest = Math.max(
+    0,
+    ...[...used]
+      .map((id) => formulas.get(id)!)
+      .filter((formula) => isLight(plan, formula))
+      .map(({ level }) => level),
+  )
+  const deepest =
+    low > 0.02
+      ? Math.min(
+          ...[...used]
+            .map((id) => formulas.get(id)!)
+            .filter((formula) => !isLight(plan, formula))
+            .map(({ level }) => level),
+        )
+      : plan.hair.naturalLevel
+  const contrastLevels =
+    light > 0
+      ? lightest - Math.min(deepest, light + low < 0.98 ? plan.hair.naturalLevel : deepest)
+      : low > 0
+        ? Math.abs(plan.hair.naturalLevel - deepest)
+        : 0
   const seen = seenShares(head, partX(plan.hair))
   return {
     light,
@@ -63,11 +114,26 @@ export function lookOf(plan: FaltoPlan, stages: readonly Stage[], { head, zones 
     contrastLevels,
     contrast: LADDER.find(([from]) => contrastLevels >= from)?.[1] ?? 'none',
     symmetry: symmetryOf(cells, whole),
-    partLine: ratio(cells, whole, (i) => seen.straight[i] === 1, (i) => SCALP_CELLS[i]!.centre.s < 0.6),
-    faceToBack: ratio(cells, whole, (i) => SCALP_CELLS[i]!.centre.s > 0.7 && azimuth(i) < 70, (i) => SCALP_CELLS[i]!.centre.s > 0.5 && azimuth(i) > 140),
-    meanLevel: Object.fromEntries(WEARS.map((wear) => [wear, seenLevel(cells, whole, seen[wear])])) as Record<WearKind, number>,
+    partLine: ratio(
+      cells,
+      whole,
+      (i) => seen.straight[i] === 1,
+      (i) => SCALP_CELLS[i]!.centre.s < 0.6,
+    ),
+    faceToBack: ratio(
+      cells,
+      whole,
+      (i) => SCALP_CELLS[i]!.centre.s > 0.7 && azimuth(i) < 70,
+      (i) => SCALP_CELLS[i]!.centre.s > 0.5 && azimuth(i) > 140,
+    ),
+    meanLevel: Object.fromEntries(WEARS.map((wear) => [wear, seenLevel(cells, whole, seen[wear])])) as Record<
+      WearKind,
+      number
+    >,
     upkeepWeeks: upkeepOf(
-      zones.flatMap((zone) => (deciding.has(zone.stageId) ? zone.placement.pieces : [])).filter((piece) => isLight(plan, formulas.get(piece.formulaId)!)),
+      zones
+        .flatMap((zone) => (deciding.has(zone.stageId) ? zone.placement.pieces : []))
+        .filter((piece) => isLight(plan, formulas.get(piece.formulaId)!)),
     ),
   }
 }
@@ -110,11 +176,18 @@ function cellMixes(
       if (taken === 0) return
       const mix = mixes[i]!
       // A stage on what an earlier one took or dropped adds to it; one on everything crosses it by chance.
-      const over = stage.worksOn && stage.worksOn.kind !== 'everything' ? Math.max(0, taken + mix.light + mix.low - 1) : Math.min(1, taken) * (mix.light + mix.low)
+      const over =
+        stage.worksOn && stage.worksOn.kind !== 'everything'
+          ? Math.max(0, taken + mix.light + mix.low - 1)
+          : Math.min(1, taken) * (mix.light + mix.low)
       const before = mix.light + mix.low
       const keep = before > 0 ? Math.max(0, 1 - over / before) : 1
       const fit = Math.min(1, 1 / taken)
-      mixes[i] = { light: Math.min(1, mix.light * keep + light * fit), low: Math.min(1, mix.low * keep + low * fit), level: mix.level * (1 - Math.min(1, taken)) + levels * fit }
+      mixes[i] = {
+        light: Math.min(1, mix.light * keep + light * fit),
+        low: Math.min(1, mix.low * keep + low * fit),
+        level: mix.level * (1 - Math.min(1, taken)) + levels * fit,
+      }
     })
   }
   return mixes
@@ -136,7 +209,12 @@ function symmetryOf(cells: readonly CellMix[], whole: Float64Array): number {
   return sum > 0 ? 1 - off / sum : 1
 }
 
-function ratio(cells: readonly CellMix[], whole: Float64Array, one: (i: number) => boolean, other: (i: number) => boolean): number | undefined {
+function ratio(
+  cells: readonly CellMix[],
+  whole: Float64Array,
+  one: (i: number) => boolean,
+  other: (i: number) => boolean,
+): number | undefined {
   const mean = (which: (i: number) => boolean) => {
     let light = 0
     let hairs = 0
@@ -165,7 +243,12 @@ function seenLevel(cells: readonly CellMix[], whole: Float64Array, seen: Float64
 function upkeepOf(pieces: readonly Piece[]): Look['upkeepWeeks'] {
   if (pieces.length === 0) return undefined
   const hairs = pieces.reduce((sum, { takenHairs }) => sum + takenHairs, 0)
-  const start = pieces.reduce((sum, piece) => sum + piece.takenHairs * (SOFT_TAKES.includes(piece.take.kind) ? Math.max(piece.fromCm, 2) : piece.fromCm), 0) / hairs
+  const start =
+    pieces.reduce(
+      (sum, piece) =>
+        sum + piece.takenHairs * (SOFT_TAKES.includes(piece.take.kind) ? Math.max(piece.fromCm, 2) : piece.fromCm),
+      0,
+    ) / hairs
   const { low, high } = UPKEEP.find(({ from }) => start >= from)!
   return { low, high }
 }

@@ -23,13 +23,16 @@ export function seenShares(head: Head, partX: number): Record<WearKind, Float64A
   const remembered = byPart.get(partX)
   if (remembered) return remembered
   const points = SCALP_CELLS.map(({ centre }) => pointFromMap(head, mapFromPlace(head, centre)))
-  const shares = Object.fromEntries(WEARS.map((wear) => [wear, Float64Array.from(SCALP_CELLS, (cell, i) => seenShare(points[i]!, cell, wear, partX))])) as Record<WearKind, Float64Array>
+  const shares = Object.fromEntries(
+    WEARS.map((wear) => [wear, Float64Array.from(SCALP_CELLS, (cell, i) => seenShare(points[i]!, cell, wear, partX))]),
+  ) as Record<WearKind, Float64Array>
   byPart.set(partX, shares)
   return shares
 }
 
 /** How far round from the face a place lies, 0…180°. */
-export const fromFace = ({ psi }: Place): number => Math.abs(degrees(psi - 2 * Math.PI * Math.round(psi / (2 * Math.PI))))
+export const fromFace = ({ psi }: Place): number =>
+  Math.abs(degrees(psi - 2 * Math.PI * Math.round(psi / (2 * Math.PI))))
 
 function seenShare(point: Point3, { centre }: ScalpCell, wear: WearKind, partX: number): number {
   const rim = centre.s > RIM_FROM_S

@@ -25,7 +25,9 @@ export const virginBand = (naturalLevel: number, fromCm: number, toCm: number): 
 })
 
 /** What keeps bands from tiling a strand from the scalp to its tip: the first fault with its band, or nothing. */
-export function bandFault(bands: readonly Band[]): { index: number; field: 'fromCm' | 'toCm'; message: string } | undefined {
+export function bandFault(
+  bands: readonly Band[],
+): { index: number; field: 'fromCm' | 'toCm'; message: string } | undefined {
   for (const [index, band] of bands.entries()) {
     const before = index === 0 ? 0 : bands[index - 1]!.toCm
     if (Math.abs(band.fromCm - before) > 1e-9)
@@ -40,7 +42,11 @@ export function bandFault(bands: readonly Band[]): { index: number; field: 'from
               : `Between ${before} and ${band.fromCm} cm nothing is recorded. Begin this band at ${before} cm.`,
       }
     if (band.toCm - band.fromCm < SHORTEST_BAND_CM - 1e-9)
-      return { index, field: 'toCm', message: `A band is at least ${SHORTEST_BAND_CM} cm long. Move its end or merge it with its neighbour.` }
+      return {
+        index,
+        field: 'toCm',
+        message: `A band is at least ${SHORTEST_BAND_CM} cm long. Move its end or merge it with its neighbour.`,
+      }
   }
   return undefined
 }
@@ -50,13 +56,16 @@ export function moveEdge(bands: readonly Band[], index: number, cm: number): Ban
   const upper = bands[index]!
   const lower = bands[index + 1]!
   const at = edge(Math.min(Math.max(cm, upper.fromCm + SHORTEST_BAND_CM), lower.toCm - SHORTEST_BAND_CM))
-  return bands.map((band, i) => (i === index ? { ...band, toCm: at } : i === index + 1 ? { ...band, fromCm: at } : band))
+  return bands.map((band, i) =>
+    i === index ? { ...band, toCm: at } : i === index + 1 ? { ...band, fromCm: at } : band,
+  )
 }
 
 /** Cuts a band in two with the same history. @throws BandError when it is too short */
 export function splitBand(bands: readonly Band[], index: number): Band[] {
   const band = bands[index]!
-  if (band.toCm - band.fromCm < 2 * SHORTEST_BAND_CM) throw new BandError(`This band is too short to split; it would have to be ${2 * SHORTEST_BAND_CM} cm long.`)
+  if (band.toCm - band.fromCm < 2 * SHORTEST_BAND_CM)
+    throw new BandError(`This band is too short to split; it would have to be ${2 * SHORTEST_BAND_CM} cm long.`)
   const at = edge((band.fromCm + band.toCm) / 2)
   return [...bands.slice(0, index), { ...band, toCm: at }, { ...band, fromCm: at }, ...bands.slice(index + 1)]
 }
@@ -92,6 +101,7 @@ export function growBands(bands: readonly Band[], cm: number, naturalLevel: numb
 /** Cut at the tip. @throws BandError when nothing would be left */
 export function trimBands(bands: readonly Band[], cm: number): Band[] {
   const length = edge(strandLength(bands) - cm)
-  if (length < SHORTEST_BAND_CM) throw new BandError(`Cutting ${cm} cm off ${strandLength(bands)} cm leaves no hair. Enter what was really cut.`)
+  if (length < SHORTEST_BAND_CM)
+    throw new BandError(`Cutting ${cm} cm off ${strandLength(bands)} cm leaves no hair. Enter what was really cut.`)
   return cm <= 0 ? [...bands] : fitBands(bands, length)
 }

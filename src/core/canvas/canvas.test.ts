@@ -55,7 +55,8 @@ describe('scalp cells', () => {
 
   it('fall into six regions, alike on both sides', () => {
     expect(new Set(SCALP_CELLS.map(({ region }) => region)).size).toBe(6)
-    for (const { centre, region } of SCALP_CELLS) expect(SCALP_CELLS[cellAt({ psi: -centre.psi, s: centre.s })]!.region).toBe(region)
+    for (const { centre, region } of SCALP_CELLS)
+      expect(SCALP_CELLS[cellAt({ psi: -centre.psi, s: centre.s })]!.region).toBe(region)
   })
 })
 
@@ -88,7 +89,10 @@ describe('bands', () => {
       fc.property(anyBands, cm, fc.double({ min: 0, max: 0.9, noNaN: true }), (bands, grown, share) => {
         const cut = edge(strandLength(bands) * share)
         fc.pre(strandLength(bands) - cut >= 0.6)
-        expect(strandLength(trimBands(growBands(bands, grown, 5), cut))).toBeCloseTo(strandLength(growBands(trimBands(bands, cut), grown, 5)), 6)
+        expect(strandLength(trimBands(growBands(bands, grown, 5), cut))).toBeCloseTo(
+          strandLength(growBands(trimBands(bands, cut), grown, 5)),
+          6,
+        )
       }),
     )
     const bands = [band(0, 2), band(2, 30, { treatments: [{ kind: 'permanent' }] })]
@@ -102,8 +106,14 @@ describe('bands', () => {
   })
 
   it('that overlap, leave holes or do not begin at the scalp are named with what to do', () => {
-    expect(bandFault([band(0, 5), band(4, 10)])).toMatchObject({ index: 1, message: expect.stringContaining('Begin it at 5 cm') })
-    expect(bandFault([band(0, 5), band(6, 10)])).toMatchObject({ index: 1, message: expect.stringContaining('nothing is recorded') })
+    expect(bandFault([band(0, 5), band(4, 10)])).toMatchObject({
+      index: 1,
+      message: expect.stringContaining('Begin it at 5 cm'),
+    })
+    expect(bandFault([band(0, 5), band(6, 10)])).toMatchObject({
+      index: 1,
+      message: expect.stringContaining('nothing is recorded'),
+    })
     expect(bandFault([band(1, 5)])).toMatchObject({ index: 0, message: expect.stringContaining('scalp') })
     expect(bandFault([band(0, 5), band(5, 5.1)])).toMatchObject({ index: 1, field: 'toCm' })
   })
@@ -127,17 +137,27 @@ describe('populations', () => {
     fc.assert(
       fc.property(fc.array(any, { minLength: 1, maxLength: 24 }), (populations) => {
         const merged = mergePopulations(populations)
-        const sum = (list: Population[], weight: (one: Population) => number) => list.reduce((total, one) => total + one.share * weight(one), 0)
+        const sum = (list: Population[], weight: (one: Population) => number) =>
+          list.reduce((total, one) => total + one.share * weight(one), 0)
         expect(merged.length).toBeLessThanOrEqual(6)
-        expect(sum(merged, () => 1)).toBeCloseTo(sum(populations, () => 1), 9)
-        expect(sum(merged, ({ white }) => white)).toBeCloseTo(sum(populations, ({ white }) => white), 9)
+        expect(sum(merged, () => 1)).toBeCloseTo(
+          sum(populations, () => 1),
+          9,
+        )
+        expect(sum(merged, ({ white }) => white)).toBeCloseTo(
+          sum(populations, ({ white }) => white),
+          9,
+        )
       }),
     )
   })
 })
 
 describe('a canvas', () => {
-  const sums = (canvas: Canvas) => canvas.cells.forEach(({ populations }) => expect(populations.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9))
+  const sums = (canvas: Canvas) =>
+    canvas.cells.forEach(({ populations }) =>
+      expect(populations.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9),
+    )
 
   it('begins with one strand a length and passes its own check', () => {
     const bob = startingCanvas(head, { ...MEDIUM_HAIR, cutLine: 'oneLength' }, '2026-09-15')
@@ -154,7 +174,9 @@ describe('a canvas', () => {
     const everywhere = setBands(bob, 'all', main.id, dyed)
     expect(everywhere.strands.every(({ bands }) => bands[0]!.level === 7)).toBe(true)
     expect(regionLengths(everywhere)).toEqual(regionLengths(bob))
-    const napeOnly = setBands(bob, 'nape', mainStrand(bob, 'nape').id, [band(0, strandLength(mainStrand(bob, 'nape').bands), { level: 2 })])
+    const napeOnly = setBands(bob, 'nape', mainStrand(bob, 'nape').id, [
+      band(0, strandLength(mainStrand(bob, 'nape').bands), { level: 2 }),
+    ])
     expect(mainStrand(napeOnly, 'nape').bands[0]!.level).toBe(2)
     expect(mainStrand(napeOnly, 'crown').bands[0]!.level).toBe(5)
     const copied = copyBands(napeOnly, 'nape', ['crown'])
@@ -180,7 +202,9 @@ describe('a canvas', () => {
 
   it('knows how white the head is', () => {
     const start = startingCanvas(head, MEDIUM_HAIR, '2026-09-15')
-    expect(meanWhite(head, MEDIUM_HAIR, paintWhite(start, new Set(SCALP_CELLS.map(({ index }) => index)), 0.4))).toBeCloseTo(0.4, 9)
+    expect(
+      meanWhite(head, MEDIUM_HAIR, paintWhite(start, new Set(SCALP_CELLS.map(({ index }) => index)), 0.4)),
+    ).toBeCloseTo(0.4, 9)
     const temple = paintWhite(start, new Set([cellAt({ psi: 1, s: 0.9 })]), 1)
     expect(meanWhite(head, MEDIUM_HAIR, temple)).toBeLessThan(0.01)
     expect(meanWhite(head, MEDIUM_HAIR, temple, 'sides')).toBeGreaterThan(meanWhite(head, MEDIUM_HAIR, temple))
@@ -188,18 +212,46 @@ describe('a canvas', () => {
 
   it.each([
     ['a day to come', (canvas: Canvas) => ({ ...canvas, recordedOn: '2026-12-24' }), 'recordedOn'],
-    ['a treatment to come', (canvas: Canvas) => ({ ...canvas, strands: [{ id: 'one', bands: [band(0, 30, { treatments: [{ kind: 'demi' as const, on: '2027-01-01' }] })] }] }), 'strands[0].bands[0].treatments[0].on'],
-    ['a hole', (canvas: Canvas) => ({ ...canvas, strands: [{ id: 'one', bands: [band(0, 3), band(5, 30)] }] }), 'strands[0].bands[1].fromCm'],
+    [
+      'a treatment to come',
+      (canvas: Canvas) => ({
+        ...canvas,
+        strands: [{ id: 'one', bands: [band(0, 30, { treatments: [{ kind: 'demi' as const, on: '2027-01-01' }] })] }],
+      }),
+      'strands[0].bands[0].treatments[0].on',
+    ],
+    [
+      'a hole',
+      (canvas: Canvas) => ({ ...canvas, strands: [{ id: 'one', bands: [band(0, 3), band(5, 30)] }] }),
+      'strands[0].bands[1].fromCm',
+    ],
     ['a cell short', (canvas: Canvas) => ({ ...canvas, cells: canvas.cells.slice(1) }), 'cells'],
-    ['a strand that is not there', (canvas: Canvas) => ({ ...canvas, strands: [{ id: 'other', bands: [band(0, 30)] }] }), 'cells[0].populations[0].strandId'],
-    ['shares that do not add up', (canvas: Canvas) => ({ ...canvas, cells: canvas.cells.map(({ populations }) => ({ populations: [{ ...populations[0]!, share: 0.7 }] })) }), 'cells[0].populations'],
+    [
+      'a strand that is not there',
+      (canvas: Canvas) => ({ ...canvas, strands: [{ id: 'other', bands: [band(0, 30)] }] }),
+      'cells[0].populations[0].strandId',
+    ],
+    [
+      'shares that do not add up',
+      (canvas: Canvas) => ({
+        ...canvas,
+        cells: canvas.cells.map(({ populations }) => ({ populations: [{ ...populations[0]!, share: 0.7 }] })),
+      }),
+      'cells[0].populations',
+    ],
   ])('with %s is refused at the field', (_what, harm, path) => {
     expect(checkCanvas(harm(canvasWith([band(0, 30)])), '2026-11-24').map((problem) => problem.path)).toContain(path)
   })
 })
 
 describe('time', () => {
-  const glossed = band(0, 30, { level: 8, hue: 'ash', strength: 0.8, beneathLevel: 9, treatments: [{ kind: 'lightened' }, { kind: 'demi' }] })
+  const glossed = band(0, 30, {
+    level: 8,
+    hue: 'ash',
+    strength: 0.8,
+    beneathLevel: 9,
+    treatments: [{ kind: 'lightened' }, { kind: 'demi' }],
+  })
   const hair = { ...MEDIUM_HAIR, washesPerWeek: 3 }
 
   it('ten weeks after a record has grown 2.9 cm of root and washed the gloss out to warm hair', () => {
@@ -212,12 +264,17 @@ describe('time', () => {
 
   it('fades the more the longer, cool tones first, and never past the level beneath', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0, max: 60, noNaN: true }), fc.double({ min: 1, max: 60, noNaN: true }), (washes, more) => {
-        const gold = { ...glossed, hue: 'gold' as const }
-        expect(fadeBand(gold, washes + more).strength).toBeLessThanOrEqual(fadeBand(gold, washes).strength)
-        expect(fadeBand(gold, washes).level).toBeLessThanOrEqual(9)
-        if (fadeBand(glossed, washes).hue === 'ash') expect(fadeBand(glossed, washes).strength).toBeLessThanOrEqual(fadeBand(gold, washes).strength)
-      }),
+      fc.property(
+        fc.double({ min: 0, max: 60, noNaN: true }),
+        fc.double({ min: 1, max: 60, noNaN: true }),
+        (washes, more) => {
+          const gold = { ...glossed, hue: 'gold' as const }
+          expect(fadeBand(gold, washes + more).strength).toBeLessThanOrEqual(fadeBand(gold, washes).strength)
+          expect(fadeBand(gold, washes).level).toBeLessThanOrEqual(9)
+          if (fadeBand(glossed, washes).hue === 'ash')
+            expect(fadeBand(glossed, washes).strength).toBeLessThanOrEqual(fadeBand(gold, washes).strength)
+        },
+      ),
     )
   })
 
@@ -229,7 +286,11 @@ describe('time', () => {
   })
 
   it('grows at the client’s own rate and cuts what was cut', () => {
-    const fast = predictCanvas(canvasWith([glossed]), { ...hair, growthCmPerMonth: 2.5 }, { on: '2026-11-24', trimmedCm: 5 })
+    const fast = predictCanvas(
+      canvasWith([glossed]),
+      { ...hair, growthCmPerMonth: 2.5 },
+      { on: '2026-11-24', trimmedCm: 5 },
+    )
     expect(mainStrand(fast, 'all').bands[0]!.toCm).toBe(5.7)
     expect(strandLength(mainStrand(fast, 'all').bands)).toBeCloseTo(30.7, 9)
   })
@@ -245,7 +306,12 @@ describe('corrections', () => {
       { region: 'nape', what: '1.level', predicted: '8', seen: '7.5' },
     ])
     expect(correctionsOf(predicted, paintWhite(predicted, new Set([3]), 1))).toMatchObject([{ what: 'white' }])
-    expect(correctionsOf(predicted, setBands(predicted, 'all', 'one', [band(0, 33)]))).toContainEqual({ region: 'back', what: 'bands', predicted: '2', seen: '1' })
+    expect(correctionsOf(predicted, setBands(predicted, 'all', 'one', [band(0, 33)]))).toContainEqual({
+      region: 'back',
+      what: 'bands',
+      predicted: '2',
+      seen: '1',
+    })
   })
 })
 

@@ -1,6 +1,17 @@
 import { LENGTH_REGION_CENTRES, type Head } from '../head'
 import { hairsPerCm2, rootLength } from '../hair'
-import { LENGTH_REGIONS, type Band, type Canvas, type CellHair, type HairMap, type HairState, type LengthRegion, type Population, type RegionLengths, type Strand } from '../model'
+import {
+  LENGTH_REGIONS,
+  type Band,
+  type Canvas,
+  type CellHair,
+  type HairMap,
+  type HairState,
+  type LengthRegion,
+  type Population,
+  type RegionLengths,
+  type Strand,
+} from '../model'
 import { edge, fitBands, strandLength, virginBand } from './bands'
 import { cellArea, SCALP_CELLS } from './cells'
 import { MOST_POPULATIONS } from './constants'
@@ -14,7 +25,9 @@ export function mergePopulations(populations: readonly Population[]): Population
   const merged: Population[] = []
   for (const population of populations) {
     if (population.share <= 0) continue
-    const twin = merged.findIndex((other) => other.strandId === population.strandId && other.sources.join() === population.sources.join())
+    const twin = merged.findIndex(
+      (other) => other.strandId === population.strandId && other.sources.join() === population.sources.join(),
+    )
     if (twin < 0) merged.push(population)
     else merged[twin] = join(merged[twin]!, population)
   }
@@ -51,7 +64,11 @@ export function tidy(canvas: Canvas): Canvas {
   const same = strands.length === canvas.strands.length
   const cells = same
     ? canvas.cells
-    : canvas.cells.map(({ populations }) => ({ populations: mergePopulations(populations.map((population) => ({ ...population, strandId: names.get(population.strandId)! }))) }))
+    : canvas.cells.map(({ populations }) => ({
+        populations: mergePopulations(
+          populations.map((population) => ({ ...population, strandId: names.get(population.strandId)! })),
+        ),
+      }))
   return { ...canvas, strands, cells }
 }
 
@@ -62,12 +79,17 @@ export function startingCanvas(head: Head, hair: HairState, recordedOn: string):
     const { theta, psi } = directionOf(head, LENGTH_REGION_CENTRES[region][0]!)
     return { id: region, bands: [virginBand(hair.naturalLevel, 0, Math.max(1, edge(lengthAt(theta, psi))))] }
   })
-  const cells: CellHair[] = SCALP_CELLS.map(({ region }) => ({ populations: [{ strandId: region, share: 1, white: 0, sources: [] }] }))
+  const cells: CellHair[] = SCALP_CELLS.map(({ region }) => ({
+    populations: [{ strandId: region, share: 1, white: 0, sources: [] }],
+  }))
   return tidy({ recordedOn, strands, cells })
 }
 
 /** A strand's share of a region's hair (by cells; of the whole head for `all`), largest first. */
-export function strandsOf(canvas: Canvas, region: LengthRegion | 'all'): { strand: Strand; share: number; white: number }[] {
+export function strandsOf(
+  canvas: Canvas,
+  region: LengthRegion | 'all',
+): { strand: Strand; share: number; white: number }[] {
   const sums = new Map<string, { share: number; white: number }>()
   let cells = 0
   canvas.cells.forEach(({ populations }, i) => {
@@ -87,15 +109,21 @@ export function strandsOf(canvas: Canvas, region: LengthRegion | 'all'): { stran
 }
 
 /** Whether a strand has the bands of a longer one as far as it reaches. */
-const follows = (bands: readonly Band[], longer: readonly Band[]): boolean => JSON.stringify(bands) === JSON.stringify(fitBands(longer, strandLength(bands)))
+const follows = (bands: readonly Band[], longer: readonly Band[]): boolean =>
+  JSON.stringify(bands) === JSON.stringify(fitBands(longer, strandLength(bands)))
 
 /**
  * Kinds of hair in a region that differ by more than length: strands that have the same bands as far as they reach count as one, told by the
  * longest of them. Largest share first.
  */
-export function kindsOf(canvas: Canvas, region: LengthRegion | 'all'): { strand: Strand; share: number; white: number }[] {
+export function kindsOf(
+  canvas: Canvas,
+  region: LengthRegion | 'all',
+): { strand: Strand; share: number; white: number }[] {
   const kinds: { strand: Strand; share: number; white: number }[] = []
-  for (const one of strandsOf(canvas, region).sort((a, b) => strandLength(b.strand.bands) - strandLength(a.strand.bands))) {
+  for (const one of strandsOf(canvas, region).sort(
+    (a, b) => strandLength(b.strand.bands) - strandLength(a.strand.bands),
+  )) {
     const kin = kinds.find(({ strand }) => follows(one.strand.bands, strand.bands))
     if (!kin) kinds.push({ ...one })
     else {
@@ -128,9 +156,15 @@ export function setBands(canvas: Canvas, region: LengthRegion | 'all', strandId:
     })
     return tidy({ ...canvas, strands })
   }
-  const elsewhere = canvas.cells.some(({ populations }, i) => SCALP_CELLS[i]!.region !== region && populations.some((population) => population.strandId === strandId))
+  const elsewhere = canvas.cells.some(
+    ({ populations }, i) =>
+      SCALP_CELLS[i]!.region !== region && populations.some((population) => population.strandId === strandId),
+  )
   if (elsewhere) return tidy(withFork(canvas, region, strandId, bands))
-  return tidy({ ...canvas, strands: canvas.strands.map((strand) => (strand.id === strandId ? { ...strand, bands } : strand)) })
+  return tidy({
+    ...canvas,
+    strands: canvas.strands.map((strand) => (strand.id === strandId ? { ...strand, bands } : strand)),
+  })
 }
 
 function withFork(canvas: Canvas, region: LengthRegion, strandId: string, bands: Band[]): Canvas {
@@ -140,7 +174,11 @@ function withFork(canvas: Canvas, region: LengthRegion, strandId: string, bands:
     strands: [...canvas.strands, { id, bands }],
     cells: canvas.cells.map((cell, i) =>
       SCALP_CELLS[i]!.region === region
-        ? { populations: cell.populations.map((population) => (population.strandId === strandId ? { ...population, strandId: id } : population)) }
+        ? {
+            populations: cell.populations.map((population) =>
+              population.strandId === strandId ? { ...population, strandId: id } : population,
+            ),
+          }
         : cell,
     ),
   }
@@ -159,7 +197,11 @@ export function copyBands(canvas: Canvas, from: LengthRegion | 'all', to: readon
 export function setLength(canvas: Canvas, region: LengthRegion | 'all', lengthCm: number): Canvas {
   const regions: readonly LengthRegion[] = region === 'all' ? LENGTH_REGIONS : [region]
   return regions.reduce<Canvas>(
-    (result, one) => strandsOf(result, one).reduce((inner, { strand }) => setBands(inner, one, strand.id, fitBands(strand.bands, lengthCm)), result),
+    (result, one) =>
+      strandsOf(result, one).reduce(
+        (inner, { strand }) => setBands(inner, one, strand.id, fitBands(strand.bands, lengthCm)),
+        result,
+      ),
     canvas,
   )
 }
@@ -168,12 +210,15 @@ export function setLength(canvas: Canvas, region: LengthRegion | 'all', lengthCm
 export function paintWhite(canvas: Canvas, cells: ReadonlySet<number>, white: number): Canvas {
   return {
     ...canvas,
-    cells: canvas.cells.map((cell, i) => (cells.has(i) ? { populations: cell.populations.map((population) => ({ ...population, white })) } : cell)),
+    cells: canvas.cells.map((cell, i) =>
+      cells.has(i) ? { populations: cell.populations.map((population) => ({ ...population, white })) } : cell,
+    ),
   }
 }
 
 /** Share of white hair in a cell, 0…1. */
-export const whiteOfCell = ({ populations }: CellHair): number => populations.reduce((sum, { share, white }) => sum + share * white, 0)
+export const whiteOfCell = ({ populations }: CellHair): number =>
+  populations.reduce((sum, { share, white }) => sum + share * white, 0)
 
 /** Share of white hair on the whole head or a region, weighted by how many hairs grow where, 0…1. */
 export function meanWhite(head: Head, hair: HairState, canvas: Canvas, region: LengthRegion | 'all' = 'all'): number {
@@ -196,11 +241,18 @@ export const regionLengths = (canvas: Canvas): RegionLengths =>
 export function hairFromCanvas(hair: HairState, canvas: Canvas): HairState {
   const regionLengthsCm = regionLengths(canvas)
   const root = mainStrand(canvas, 'all').bands[0]!
-  return { ...hair, regionLengthsCm, lengthCm: Math.max(2, regionLengthsCm.crown!), naturalLevel: root.treatments.length === 0 ? Math.min(10, root.level) : hair.naturalLevel }
+  return {
+    ...hair,
+    regionLengthsCm,
+    lengthCm: Math.max(2, regionLengthsCm.crown!),
+    naturalLevel: root.treatments.length === 0 ? Math.min(10, root.level) : hair.naturalLevel,
+  }
 }
 
 /** What a plan needs of a canvas place by place: white hair, and hair that carries earlier work, in whole percent. */
 export const hairMapOf = (canvas: Canvas): HairMap => ({
   whitePercent: canvas.cells.map((cell) => Math.round(100 * whiteOfCell(cell))),
-  earlierPercent: canvas.cells.map(({ populations }) => Math.round(100 * populations.reduce((sum, { share, sources }) => sum + (sources.length > 0 ? share : 0), 0))),
+  earlierPercent: canvas.cells.map(({ populations }) =>
+    Math.round(100 * populations.reduce((sum, { share, sources }) => sum + (sources.length > 0 ? share : 0), 0)),
+  ),
 })

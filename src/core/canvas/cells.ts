@@ -53,6 +53,8 @@ export function cellArea(head: Head, cell: ScalpCell): number {
 /** The outline of a cell on the map, closed. */
 export function cellOutline(head: Head, cell: ScalpCell): MapPoint[] {
   const along = (s: number) =>
-    Array.from({ length: ARC_STEPS + 1 }, (_, i) => mapFromPlace(head, { psi: cell.psi[0] + ((cell.psi[1] - cell.psi[0]) * i) / ARC_STEPS, s }))
+    Array.from({ length: ARC_STEPS + 1 }, (_, i) =>
+      mapFromPlace(head, { psi: cell.psi[0] + ((cell.psi[1] - cell.psi[0]) * i) / ARC_STEPS, s }),
+    )
   return [...along(cell.s[1]), ...along(cell.s[0]).reverse()]
 }

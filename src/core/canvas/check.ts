@@ -33,12 +33,18 @@ export function checkCanvas(canvas: Canvas, today?: string): CanvasProblem[] {
       }),
     )
   })
-  if (canvas.cells.length !== SCALP_CELLS.length) add('cells', `There have to be ${SCALP_CELLS.length} scalp cells, not ${canvas.cells.length}.`)
+  if (canvas.cells.length !== SCALP_CELLS.length)
+    add('cells', `There have to be ${SCALP_CELLS.length} scalp cells, not ${canvas.cells.length}.`)
   canvas.cells.forEach(({ populations }, c) => {
     const unknown = populations.findIndex(({ strandId }) => !ids.has(strandId))
-    if (unknown >= 0) add(`cells[${c}].populations[${unknown}].strandId`, `There is no strand "${populations[unknown]!.strandId}" in this record.`)
+    if (unknown >= 0)
+      add(
+        `cells[${c}].populations[${unknown}].strandId`,
+        `There is no strand "${populations[unknown]!.strandId}" in this record.`,
+      )
     const sum = populations.reduce((total, { share }) => total + share, 0)
-    if (Math.abs(sum - 1) > 1e-6) add(`cells[${c}].populations`, `The shares of a cell have to add up to 1, not ${Math.round(sum * 1000) / 1000}.`)
+    if (Math.abs(sum - 1) > 1e-6)
+      add(`cells[${c}].populations`, `The shares of a cell have to add up to 1, not ${Math.round(sum * 1000) / 1000}.`)
   })
   return problems
 }

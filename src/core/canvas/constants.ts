@@ -13,7 +13,14 @@ export const EDGE_STEP_CM = 0.1
  * Washes after which half of a dye's tone has gone. Demi-permanent colour is commonly said to last about 24 washes (two of these: a quarter
  * is left); permanent and box dye lose their tone several times slower. Common practice; figures our estimate.
  */
-export const HALF_LIFE_WASHES: Partial<Record<TreatmentKind, number>> = { demi: 12, permanent: 40, boxDye: 50, henna: 200, unknown: 60, metallic: 200 }
+export const HALF_LIFE_WASHES: Partial<Record<TreatmentKind, number>> = {
+  demi: 12,
+  permanent: 40,
+  boxDye: 50,
+  henna: 200,
+  unknown: 60,
+  metallic: 200,
+}
 /** Cool tones leave first (common practice): share of the half-life they last. Our estimate. */
 export const COOL_HALF_LIFE_SHARE = 0.6
 /** Depth goes more slowly than tone. Our estimate. */

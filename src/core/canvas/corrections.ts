@@ -17,7 +17,8 @@ export function correctionsOf(predicted: Canvas, seen: Canvas): Correction[] {
     if (before.length !== after.length) note('bands', before.length, after.length)
     else
       before.forEach((band, i) => {
-        for (const figure of FIGURES) if (figure !== 'toCm' || i < before.length - 1) note(`${i}.${figure}`, band[figure], after[i]![figure])
+        for (const figure of FIGURES)
+          if (figure !== 'toCm' || i < before.length - 1) note(`${i}.${figure}`, band[figure], after[i]![figure])
         note(`${i}.history`, historyText(band), historyText(after[i]!))
       })
     return found
@@ -27,8 +28,11 @@ export function correctionsOf(predicted: Canvas, seen: Canvas): Correction[] {
 const historyText = ({ treatments }: Band): string => treatments.map(({ kind }) => kind).join(', ') || 'virgin'
 
 function whiteCorrection(predicted: Canvas, seen: Canvas): Correction[] {
-  const sum = (canvas: Canvas) => canvas.cells.reduce((total, cell) => total + whiteOfCell(cell), 0) / canvas.cells.length
+  const sum = (canvas: Canvas) =>
+    canvas.cells.reduce((total, cell) => total + whiteOfCell(cell), 0) / canvas.cells.length
   const changed = predicted.cells.some((cell, i) => Math.abs(whiteOfCell(cell) - whiteOfCell(seen.cells[i]!)) > 1e-9)
   const percent = (share: number) => `${Math.round(100 * share)} %`
-  return changed ? [{ region: 'crown', what: 'white', predicted: percent(sum(predicted)), seen: percent(sum(seen)) }] : []
+  return changed
+    ? [{ region: 'crown', what: 'white', predicted: percent(sum(predicted)), seen: percent(sum(seen)) }]
+    : []
 }

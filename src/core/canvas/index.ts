@@ -2,7 +2,21 @@
  * The hair as it is: 192 fixed scalp cells in (ψ, s), each with up to six kinds of hair, each kind with bands from root to tip. Distances along the
  * stretched strand in cm, shares and white 0…1, levels 1…12, dates `YYYY-MM-DD`. Everything here returns new canvases and changes none.
  */
-export { bandFault, BandError, edge, fitBands, growBands, isVirgin, mergeBand, moveEdge, quarter, splitBand, strandLength, trimBands, virginBand } from './bands'
+export {
+  bandFault,
+  BandError,
+  edge,
+  fitBands,
+  growBands,
+  isVirgin,
+  mergeBand,
+  moveEdge,
+  quarter,
+  splitBand,
+  strandLength,
+  trimBands,
+  virginBand,
+} from './bands'
 export {
   copyBands,
   hairFromCanvas,
@@ -23,5 +37,13 @@ export {
 export { cellArea, cellAt, cellOutline, SCALP_CELLS, type ScalpCell } from './cells'
 export { checkCanvas, NOT_YET_COME, type CanvasProblem } from './check'
 export { correctionsOf } from './corrections'
-export { HALF_LIFE_WASHES, COOL_HALF_LIFE_SHARE, MOST_POPULATIONS, MOST_STRANDS, READABLE_STRENGTH, SHORTEST_BAND_CM, USUAL_WASHES_PER_WEEK } from './constants'
+export {
+  HALF_LIFE_WASHES,
+  COOL_HALF_LIFE_SHARE,
+  MOST_POPULATIONS,
+  MOST_STRANDS,
+  READABLE_STRENGTH,
+  SHORTEST_BAND_CM,
+  USUAL_WASHES_PER_WEEK,
+} from './constants'
 export { cutCanvas, daysBetween, dyeOf, fadeBand, isCool, predictCanvas, predictHair, type Since } from './time'

@@ -5,19 +5,46 @@ import { MEDIUM_HAIR } from '../../../tests/support/plan'
 import { careCautions, careStates, CONSENT_TEXT } from '.'
 
 const TODAY = '2026-11-24'
-const check = (kind: CareKind, on: string, rest: Partial<CareCheck> = {}): CareCheck => ({ id: `${kind}-${on}`, kind, on, result: 'clear', product: '', note: '', by: 'Oriel', ...rest })
-const consent = (on: string, textVersion: string = CONSENT_TEXT.version) => ({ id: on, on, textVersion, strokes: [[0, 0, 1, 1]], by: 'Oriel' })
+const check = (kind: CareKind, on: string, rest: Partial<CareCheck> = {}): CareCheck => ({
+  id: `${kind}-${on}`,
+  kind,
+  on,
+  result: 'clear',
+  product: '',
+  note: '',
+  by: 'Oriel',
+  ...rest,
+})
+const consent = (on: string, textVersion: string = CONSENT_TEXT.version) => ({
+  id: on,
+  on,
+  textVersion,
+  strokes: [[0, 0, 1, 1]],
+  by: 'Oriel',
+})
 const COMPLETE: CareRecord = {
-  checks: [check('allergyAlert', '2026-11-21'), check('strandTest', '2026-11-10'), check('scalp', TODAY), check('age', '2024-01-01'), check('metallicHenna', '2026-09-01'), check('reactions', '2026-09-01')],
+  checks: [
+    check('allergyAlert', '2026-11-21'),
+    check('strandTest', '2026-11-10'),
+    check('scalp', TODAY),
+    check('age', '2024-01-01'),
+    check('metallicHenna', '2026-09-01'),
+    check('reactions', '2026-09-01'),
+  ],
   consents: [consent('2026-09-01')],
 }
-const ids = (record: CareRecord, rest: Partial<Parameters<typeof careCautions>[0]> = {}) => careCautions({ record, hair: MEDIUM_HAIR, canvas: undefined, on: TODAY, ...rest }).map(({ id }) => id)
-const standing = (record: CareRecord, kind: CareKind) => careStates(record, TODAY).find((state) => state.kind === kind)!.standing
+const ids = (record: CareRecord, rest: Partial<Parameters<typeof careCautions>[0]> = {}) =>
+  careCautions({ record, hair: MEDIUM_HAIR, canvas: undefined, on: TODAY, ...rest }).map(({ id }) => id)
+const standing = (record: CareRecord, kind: CareKind) =>
+  careStates(record, TODAY).find((state) => state.kind === kind)!.standing
 
 describe('care checks', () => {
   it('raise nothing when all are current, and everything when nothing is recorded', () => {
     expect(ids(COMPLETE)).toEqual([])
-    expect(ids({ checks: [], consents: [] })).toEqual([...CARE_KINDS.map((kind) => `care-${kind}-missing`), 'care-consent-missing'])
+    expect(ids({ checks: [], consents: [] })).toEqual([
+      ...CARE_KINDS.map((kind) => `care-${kind}-missing`),
+      'care-consent-missing',
+    ])
   })
 
   it.each([
@@ -33,8 +60,15 @@ describe('care checks', () => {
   })
 
   it('count until the day the record names, and no longer', () => {
-    expect(standing({ checks: [check('allergyAlert', '2026-01-01', { expiresOn: TODAY })], consents: [] }, 'allergyAlert')).toBe('current')
-    expect(standing({ checks: [check('allergyAlert', '2026-11-20', { expiresOn: '2026-11-23' })], consents: [] }, 'allergyAlert')).toBe('expired')
+    expect(
+      standing({ checks: [check('allergyAlert', '2026-01-01', { expiresOn: TODAY })], consents: [] }, 'allergyAlert'),
+    ).toBe('current')
+    expect(
+      standing(
+        { checks: [check('allergyAlert', '2026-11-20', { expiresOn: '2026-11-23' })], consents: [] },
+        'allergyAlert',
+      ),
+    ).toBe('expired')
   })
 
   it('keep a concern until a later check clears it, and take the later of two on one day', () => {
@@ -59,7 +93,12 @@ describe('care checks', () => {
   })
 
   it('never say that something is safe, and always say what to do', () => {
-    const all = careCautions({ record: { checks: [], consents: [] }, hair: { ...MEDIUM_HAIR, scalp: 'broken' }, canvas: canvasWith([band(0, 30, { treatments: [{ kind: 'henna' }] })]), on: TODAY })
+    const all = careCautions({
+      record: { checks: [], consents: [] },
+      hair: { ...MEDIUM_HAIR, scalp: 'broken' },
+      canvas: canvasWith([band(0, 30, { treatments: [{ kind: 'henna' }] })]),
+      on: TODAY,
+    })
     for (const { text, remedy } of all) {
       expect(`${text} ${remedy}`).not.toMatch(/\bsafe\b/i)
       expect(remedy.length).toBeGreaterThan(20)

@@ -42,7 +42,12 @@ const STANDING_WORDS: Record<Exclude<CareStanding, 'current'>, string> = {
  * Cautions from a client's record on the day of a service: checks that are missing, out of date or worrying; salts in the hair; a scalp that is
  * not calm; consent. Their ids name the state, so that one acknowledged as missing asks again when it has run out.
  */
-export const careCautions = (input: CareInput): Caution[] => [...careStates(input.record, input.on).flatMap(checkCaution), ...metallic(input), ...scalp(input), ...consent(input)]
+export const careCautions = (input: CareInput): Caution[] => [
+  ...careStates(input.record, input.on).flatMap(checkCaution),
+  ...metallic(input),
+  ...scalp(input),
+  ...consent(input),
+]
 
 function checkCaution({ kind, standing, check }: CareState): Caution[] {
   if (standing === 'current') return []
@@ -56,26 +61,52 @@ function checkCaution({ kind, standing, check }: CareState): Caution[] {
 }
 
 function metallic({ canvas }: CareInput): Caution[] {
-  const found = canvas?.strands.some(({ bands }) => bands.some(({ treatments }) => treatments.some(({ kind }) => kind === 'metallic' || kind === 'henna')))
+  const found = canvas?.strands.some(({ bands }) =>
+    bands.some(({ treatments }) => treatments.some(({ kind }) => kind === 'metallic' || kind === 'henna')),
+  )
   if (!found) return []
-  return [caution('care-metallic-recorded', 'The hair record names metallic salts or henna.', 'No lightener and no oxidative colour over metallic salts. Let a strand test decide about henna.')]
+  return [
+    caution(
+      'care-metallic-recorded',
+      'The hair record names metallic salts or henna.',
+      'No lightener and no oxidative colour over metallic salts. Let a strand test decide about henna.',
+    ),
+  ]
 }
 
 function scalp({ hair }: CareInput): Caution[] {
   if (hair.scalp !== 'irritated' && hair.scalp !== 'broken') return []
-  return [caution(`care-scalp-${hair.scalp}`, `The scalp is recorded as ${hair.scalp}.`, 'No colour service on broken or irritated skin; with any doubt a doctor decides.')]
+  return [
+    caution(
+      `care-scalp-${hair.scalp}`,
+      `The scalp is recorded as ${hair.scalp}.`,
+      'No colour service on broken or irritated skin; with any doubt a doctor decides.',
+    ),
+  ]
 }
 
 function consent({ record, on }: CareInput): Caution[] {
-  const newest = record.consents.reduce<CareRecord['consents'][number] | undefined>((best, one) => (best && best.on > one.on ? best : one), undefined)
-  if (newest && newest.textVersion === CONSENT_TEXT.version && daysBetween(newest.on, on) <= 7 * CONSENT_WEEKS) return []
+  const newest = record.consents.reduce<CareRecord['consents'][number] | undefined>(
+    (best, one) => (best && best.on > one.on ? best : one),
+    undefined,
+  )
+  if (newest && newest.textVersion === CONSENT_TEXT.version && daysBetween(newest.on, on) <= 7 * CONSENT_WEEKS)
+    return []
   return [
     caution(
       newest ? 'care-consent-expired' : 'care-consent-missing',
-      newest ? `Consent was given on ${newest.on} to an earlier text or over a year ago.` : 'There is no signed consent.',
+      newest
+        ? `Consent was given on ${newest.on} to an earlier text or over a year ago.`
+        : 'There is no signed consent.',
       'Let the client read and sign it under Care.',
     ),
   ]
 }
 
-const caution = (id: string, text: string, remedy: string): Caution => ({ id, severity: 'caution', text, remedy, zoneIds: [] })
+const caution = (id: string, text: string, remedy: string): Caution => ({
+  id,
+  severity: 'caution',
+  text,
+  remedy,
+  zoneIds: [],
+})

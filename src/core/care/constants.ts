@@ -5,7 +5,14 @@ import type { CareKind } from '../model'
  * Allergy alert test: products ask for one before every colouring, usually 48 h ahead, so it carries one appointment; a week, our estimate. Strand
  * test: tells about the hair as it was, four weeks, our estimate. Questions: half a year, our estimate. Age: does not expire.
  */
-export const VALID_DAYS: Record<CareKind, number> = { allergyAlert: 7, strandTest: 28, scalp: 0, age: Infinity, metallicHenna: 182, reactions: 182 }
+export const VALID_DAYS: Record<CareKind, number> = {
+  allergyAlert: 7,
+  strandTest: 28,
+  scalp: 0,
+  age: Infinity,
+  metallicHenna: 182,
+  reactions: 182,
+}
 
 /** An allergy alert test is read after 48 h by most instructions. Common practice; the product's own instructions come first. */
 export const ALLERGY_WAIT_DAYS = 2

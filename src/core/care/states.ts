@@ -18,7 +18,9 @@ export interface CareState {
 export const careStates = (record: CareRecord, on: string): CareState[] =>
   CARE_KINDS.map((kind) => {
     // Of two on one day the one that was written later counts.
-    const check = record.checks.filter((one) => one.kind === kind && daysBetween(one.on, on) >= 0).reduce<CareCheck | undefined>((newest, one) => (newest && newest.on > one.on ? newest : one), undefined)
+    const check = record.checks
+      .filter((one) => one.kind === kind && daysBetween(one.on, on) >= 0)
+      .reduce<CareCheck | undefined>((newest, one) => (newest && newest.on > one.on ? newest : one), undefined)
     if (!check) return { kind, standing: 'missing', check, daysLeft: undefined }
     const daysLeft = daysLeftOf(check, on)
     return { kind, standing: standingOf(check, daysLeft, on), check, daysLeft }

@@ -1,6 +1,17 @@
 import fc from 'fast-check'
 import { TONE_HUES, TONES } from '../model'
-import { apparentLevel, colourDifference, exposedLab, hexFromLab, labFromLevel, labFromPigments, labOfHair, levelFromLab, pigmentsAt, type Lab } from '.'
+import {
+  apparentLevel,
+  colourDifference,
+  exposedLab,
+  hexFromLab,
+  labFromLevel,
+  labFromPigments,
+  labOfHair,
+  levelFromLab,
+  pigmentsAt,
+  type Lab,
+} from '.'
 
 const anyLevel = fc.double({ min: 1, max: 12, noNaN: true })
 const strength = fc.double({ min: 0, max: 1, noNaN: true })
@@ -19,8 +30,10 @@ describe('levels', () => {
 
   it('grow lighter, and neighbours can be told apart', () => {
     for (const tone of TONES)
-      for (let level = 1; level < 12; level += 0.25) expect(labFromLevel(level + 0.25, tone).l).toBeGreaterThan(labFromLevel(level, tone).l)
-    for (let level = 1; level < 12; level++) expect(colourDifference(labFromLevel(level, 'neutral'), labFromLevel(level + 1, 'neutral'))).toBeGreaterThan(2)
+      for (let level = 1; level < 12; level += 0.25)
+        expect(labFromLevel(level + 0.25, tone).l).toBeGreaterThan(labFromLevel(level, tone).l)
+    for (let level = 1; level < 12; level++)
+      expect(colourDifference(labFromLevel(level, 'neutral'), labFromLevel(level + 1, 'neutral'))).toBeGreaterThan(2)
   })
 
   it('beyond the scale read as its ends', () => {
@@ -34,10 +47,13 @@ describe('tones', () => {
   it('are warmer in warm hues and cooler in cool ones, in proportion to their strength', () => {
     for (const level of [4, 7, 9]) {
       const neutral = labOfHair(level, 'neutral', 0)
-      for (const hue of ['ash', 'violet', 'pearl', 'silver'] as const) expect(labOfHair(level, hue, 1).b).toBeLessThan(neutral.b)
+      for (const hue of ['ash', 'violet', 'pearl', 'silver'] as const)
+        expect(labOfHair(level, hue, 1).b).toBeLessThan(neutral.b)
       for (const hue of ['gold', 'copper'] as const) expect(labOfHair(level, hue, 1).b).toBeGreaterThan(neutral.b)
       expect(labOfHair(level, 'red', 1).a).toBeGreaterThan(neutral.a)
-      expect(colourDifference(neutral, labOfHair(level, 'ash', 0.3))).toBeLessThan(colourDifference(neutral, labOfHair(level, 'ash', 0.9)))
+      expect(colourDifference(neutral, labOfHair(level, 'ash', 0.3))).toBeLessThan(
+        colourDifference(neutral, labOfHair(level, 'ash', 0.9)),
+      )
     }
     expect(chroma(labOfHair(10, 'silver', 1))).toBeLessThan(5)
   })
@@ -62,23 +78,27 @@ describe('the path of lift', () => {
   it.each([
     ['as a table', exposedLab],
     ['as melanins', (level: number) => labFromPigments(pigmentsAt(level))],
-  ] as const)('%s: hue rises from red-brown to yellow with rising lightness, most chromatic at orange', (_how, colourAt) => {
-    const path = Array.from({ length: 37 }, (_, i) => colourAt(1 + i / 4))
-    path.slice(1).forEach((lab, i) => {
-      expect(lab.l).toBeGreaterThan(path[i]!.l)
-      expect(hueDeg(lab)).toBeGreaterThan(hueDeg(path[i]!))
-    })
-    expect(hueDeg(path[0]!)).toBeLessThan(40)
-    expect(hueDeg(path[36]!)).toBeGreaterThan(80)
-    const strongest = 1 + path.map(chroma).indexOf(Math.max(...path.map(chroma))) / 4
-    expect(strongest).toBeGreaterThanOrEqual(6)
-    expect(strongest).toBeLessThanOrEqual(8)
-    expect(Math.max(...path.map(chroma))).toBeGreaterThan(38)
-    expect(Math.max(...path.map(chroma))).toBeLessThan(50)
-  })
+  ] as const)(
+    '%s: hue rises from red-brown to yellow with rising lightness, most chromatic at orange',
+    (_how, colourAt) => {
+      const path = Array.from({ length: 37 }, (_, i) => colourAt(1 + i / 4))
+      path.slice(1).forEach((lab, i) => {
+        expect(lab.l).toBeGreaterThan(path[i]!.l)
+        expect(hueDeg(lab)).toBeGreaterThan(hueDeg(path[i]!))
+      })
+      expect(hueDeg(path[0]!)).toBeLessThan(40)
+      expect(hueDeg(path[36]!)).toBeGreaterThan(80)
+      const strongest = 1 + path.map(chroma).indexOf(Math.max(...path.map(chroma))) / 4
+      expect(strongest).toBeGreaterThanOrEqual(6)
+      expect(strongest).toBeLessThanOrEqual(8)
+      expect(Math.max(...path.map(chroma))).toBeGreaterThan(38)
+      expect(Math.max(...path.map(chroma))).toBeLessThan(50)
+    },
+  )
 
   it('has melanins that agree with the table at every level', () => {
-    for (let level = 1; level <= 10; level++) expect(colourDifference(exposedLab(level), labFromPigments(pigmentsAt(level)))).toBeLessThan(2.5)
+    for (let level = 1; level <= 10; level++)
+      expect(colourDifference(exposedLab(level), labFromPigments(pigmentsAt(level)))).toBeLessThan(2.5)
   })
 
   it('loses dark pigment first and the warm residue last, and none of them ever grows', () => {

@@ -12,13 +12,39 @@ type Step = readonly [chroma: number, hueDeg: number]
 const LIGHTNESS = [12, 15, 19, 25, 32, 40, 50, 61, 73, 84, 87.5, 90] as const
 
 /** Neutral hair, natural or toned to look so. Our estimate: chroma grows to the light browns and falls again, hue turns to yellow. */
-const NEUTRAL: readonly Step[] = [[1.8, 34], [3.9, 40], [7, 45], [10.6, 49], [14.7, 55], [19, 60], [23, 66], [25.3, 72], [25.6, 78], [22.2, 82], [16, 85], [11, 87]]
+const NEUTRAL: readonly Step[] = [
+  [1.8, 34],
+  [3.9, 40],
+  [7, 45],
+  [10.6, 49],
+  [14.7, 55],
+  [19, 60],
+  [23, 66],
+  [25.3, 72],
+  [25.6, 78],
+  [22.2, 82],
+  [16, 85],
+  [11, 87],
+]
 
 /**
  * Lightened hair with nothing on it. Our estimate after common practice: red-brown below level 4, orange and strongest at 6–7, yellow above 7,
  * palest yellow at 10.
  */
-const EXPOSED: readonly Step[] = [[6, 32], [10, 36], [17, 41], [26, 46], [33, 52], [39, 58], [42, 65], [41, 74], [34, 82], [23, 88], [17, 90], [12, 92]]
+const EXPOSED: readonly Step[] = [
+  [6, 32],
+  [10, 36],
+  [17, 41],
+  [26, 46],
+  [33, 52],
+  [39, 58],
+  [42, 65],
+  [41, 74],
+  [34, 82],
+  [23, 88],
+  [17, 90],
+  [12, 92],
+]
 
 /** What a tone at full strength makes of neutral hair: factor on chroma, then a shift of a* and b*. Our estimate. */
 const TONE_SHIFT: Record<ToneHue, { chroma: number; a: number; b: number }> = {
@@ -53,8 +79,17 @@ function at(table: readonly number[], level: number): number {
 }
 
 function labOnPath(path: readonly Step[], level: number): Lab {
-  const chroma = at(path.map(([c]) => c), level)
-  const hue = (at(path.map(([, h]) => h), level) * Math.PI) / 180
+  const chroma = at(
+    path.map(([c]) => c),
+    level,
+  )
+  const hue =
+    (at(
+      path.map(([, h]) => h),
+      level,
+    ) *
+      Math.PI) /
+    180
   return { l: at(LIGHTNESS, level), a: chroma * Math.cos(hue), b: chroma * Math.sin(hue) }
 }
 
@@ -67,7 +102,8 @@ export function labOfHair(level: number, hue: ToneHue, strength: number): Lab {
 }
 
 /** Lab of hair at a level with a formula's tone on it. */
-export const labFromLevel = (level: number, tone: Tone): Lab => labOfHair(level, FORMULA_TONE[tone].hue, FORMULA_TONE[tone].strength)
+export const labFromLevel = (level: number, tone: Tone): Lab =>
+  labOfHair(level, FORMULA_TONE[tone].hue, FORMULA_TONE[tone].strength)
 
 /** Lab of lightened hair with nothing on it: its underlying pigment exposed. */
 export const exposedLab = (level: number): Lab => labOnPath(EXPOSED, level)
@@ -75,15 +111,26 @@ export const exposedLab = (level: number): Lab => labOnPath(EXPOSED, level)
 /** Level of a Lab reading, from its lightness. Inverse of {@link labOfHair} and {@link exposedLab}. @returns 1…12 */
 export function levelFromLab({ l }: Lab): number {
   if (l <= LIGHTNESS[0]) return 1
-  for (let i = 1; i < LIGHTNESS.length; i++) if (l <= LIGHTNESS[i]!) return i + (l - LIGHTNESS[i - 1]!) / (LIGHTNESS[i]! - LIGHTNESS[i - 1]!)
+  for (let i = 1; i < LIGHTNESS.length; i++)
+    if (l <= LIGHTNESS[i]!) return i + (l - LIGHTNESS[i - 1]!) / (LIGHTNESS[i]! - LIGHTNESS[i - 1]!)
   return LIGHTNESS.length
 }
 
 /** Cool results look up to a level deeper than their number says, warm ones lighter (common practice; half a level is our estimate). */
-const LOOKS_DEEPER: Partial<Record<ToneHue, number>> = { ash: 1, green: 1, violet: 1, pearl: 0.75, silver: 0.75, beige: -0.25, gold: -0.5, copper: -0.5 }
+const LOOKS_DEEPER: Partial<Record<ToneHue, number>> = {
+  ash: 1,
+  green: 1,
+  violet: 1,
+  pearl: 0.75,
+  silver: 0.75,
+  beige: -0.25,
+  gold: -0.5,
+  copper: -0.5,
+}
 
 /** The level that a result seems to have. @param strength 0…1 */
-export const apparentLevel = (level: number, hue: ToneHue, strength: number): number => level - strength * (LOOKS_DEEPER[hue] ?? 0)
+export const apparentLevel = (level: number, hue: ToneHue, strength: number): number =>
+  level - strength * (LOOKS_DEEPER[hue] ?? 0)
 
 /** sRGB hex of a Lab colour, clipped to what a screen can show. */
 export const hexFromLab = (lab: Lab): string => formatHex({ mode: 'lab65', ...lab })

@@ -3,7 +3,18 @@ import type { Lab } from './difference'
 
 /** Hues of the painters' circle, twelve of them; opposite ones cancel each other (colour theory). */
 export const HUE_CIRCLE = [
-  'red', 'red-orange', 'orange', 'yellow-orange', 'yellow', 'yellow-green', 'green', 'blue-green', 'blue', 'blue-violet', 'violet', 'red-violet',
+  'red',
+  'red-orange',
+  'orange',
+  'yellow-orange',
+  'yellow',
+  'yellow-green',
+  'green',
+  'blue-green',
+  'blue',
+  'blue-violet',
+  'violet',
+  'red-violet',
 ] as const
 export type CircleHue = (typeof HUE_CIRCLE)[number]
 
@@ -47,7 +58,8 @@ const SURFACE_REFLECTION = 0.012
 
 /** Azimuthal roughness 0.3 in the fit of Chiang et al. 2016 (from memory): albedo c = exp(−g·√σ). */
 const BETA = 0.3
-const ALBEDO_EXPONENT = 5.969 - 0.215 * BETA + 2.532 * BETA ** 2 - 10.73 * BETA ** 3 + 5.574 * BETA ** 4 + 0.245 * BETA ** 5
+const ALBEDO_EXPONENT =
+  5.969 - 0.215 * BETA + 2.532 * BETA ** 2 - 10.73 * BETA ** 3 + 5.574 * BETA ** 4 + 0.245 * BETA ** 5
 
 export interface Pigments {
   eumelanin: number
@@ -60,8 +72,16 @@ export interface Pigments {
  * Our estimate, by search under the condition that none of them ever grows.
  */
 const PIGMENTS: readonly (readonly [number, number, number])[] = [
-  [0.856, 0.418, 2.41], [0.584, 0.374, 1.69], [0.281, 0.265, 1.6], [0.0656, 0.191, 1.46], [0.00559, 0.101, 1.13],
-  [0.0001, 0.00033, 0.825], [0.00007, 0.00032, 0.452], [0.000066, 0.00031, 0.217], [0.000065, 0.0003, 0.0846], [0.000063, 0.00001, 0.0262],
+  [0.856, 0.418, 2.41],
+  [0.584, 0.374, 1.69],
+  [0.281, 0.265, 1.6],
+  [0.0656, 0.191, 1.46],
+  [0.00559, 0.101, 1.13],
+  [0.0001, 0.00033, 0.825],
+  [0.00007, 0.00032, 0.452],
+  [0.000066, 0.00031, 0.217],
+  [0.000065, 0.0003, 0.0846],
+  [0.000063, 0.00001, 0.0262],
 ]
 
 /** Pigments of hair at a level, 1…10; between levels they are interpolated in proportion. */

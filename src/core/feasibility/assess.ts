@@ -1,5 +1,14 @@
 import { strandsOf } from '../canvas'
-import { LENGTH_REGIONS, type Band, type Canvas, type Goal, type HairState, type LengthRegion, type Strand, type Target } from '../model'
+import {
+  LENGTH_REGIONS,
+  type Band,
+  type Canvas,
+  type Goal,
+  type HairState,
+  type LengthRegion,
+  type Strand,
+  type Target,
+} from '../model'
 import { judgeBand, levelAfter, type BandVerdict, type Span } from './band'
 import { reasonsFor, type Reason } from './reasons'
 import { targetFor } from './target'
@@ -63,7 +72,13 @@ export function assess(wish: Wish): Feasibility {
   const bands = judgedBands(wish)
   const limiting = [...bands].sort((a, b) => weightOf(b) - weightOf(a) || a.index - b.index)[0]!
   const reach = reachOf(bands, limiting)
-  const visits = reach === 'notNow' ? { low: 0, high: 0 } : { low: Math.max(...bands.map(({ visits }) => visits.low)), high: Math.max(...bands.map(({ visits }) => visits.high)) }
+  const visits =
+    reach === 'notNow'
+      ? { low: 0, high: 0 }
+      : {
+          low: Math.max(...bands.map(({ visits }) => visits.low)),
+          high: Math.max(...bands.map(({ visits }) => visits.high)),
+        }
   const judged = {
     reach,
     visits,
@@ -85,7 +100,15 @@ function judgedBands({ canvas, goal, hair }: Wish): JudgedBand[] {
         const key = `${strand.id}/${index}/${target.region}`
         const known = judged.get(key)
         if (known) known.regions.push(region)
-        else judged.set(key, { ...judgeBand(band, target, goal, hair.texture), strandId: strand.id, index, band, target, regions: [region] })
+        else
+          judged.set(key, {
+            ...judgeBand(band, target, goal, hair.texture),
+            strandId: strand.id,
+            index,
+            band,
+            target,
+            regions: [region],
+          })
       })
   }
   return [...judged.values()]

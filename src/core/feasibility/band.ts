@@ -52,7 +52,8 @@ export interface BandVerdict {
   state: 'fine' | 'lift' | 'short' | 'blocked'
 }
 
-export const has = ({ treatments }: Band, ...kinds: readonly TreatmentKind[]): boolean => treatments.some(({ kind }) => kinds.includes(kind))
+export const has = ({ treatments }: Band, ...kinds: readonly TreatmentKind[]): boolean =>
+  treatments.some(({ kind }) => kinds.includes(kind))
 export const isArtificial = (band: Band): boolean => dyeOf(band) !== undefined
 
 /** Canvas level at which the target's tone reads. Hair that is only deposited on, or that shows its natural pigment, needs none. */
@@ -72,7 +73,8 @@ export function liftPerVisit(rate: number, goal: Pick<Goal, 'school'>): Span {
 
 /** Levels that the damage budget of a band pays for. */
 export const levelsItStands = (band: Band, texture: Texture, goal: Pick<Goal, 'school'>): number =>
-  BUDGET[band.integrity] / (TOLL_PER_LEVEL * SCHOOL_MEANS[goal.school].toll * POROSITY_TOLL[band.porosity] * TEXTURE_TOLL[texture])
+  BUDGET[band.integrity] /
+  (TOLL_PER_LEVEL * SCHOOL_MEANS[goal.school].toll * POROSITY_TOLL[band.porosity] * TEXTURE_TOLL[texture])
 
 /** Judges one band against one wish. */
 export function judgeBand(band: Band, target: Target, goal: Goal, texture: Texture): BandVerdict {
@@ -87,7 +89,8 @@ export function judgeBand(band: Band, target: Target, goal: Goal, texture: Textu
   const { lightest, lightestBy } = lightestLevel(band, goal, stands, removed)
   const blocked = lifts && (has(band, 'metallic') || band.integrity === 'breaking')
   const reach = Math.min(need, Math.max(0, lightest - band.level))
-  const count = (gained: number, each: number) => Math.min(MOST_VISITS, Math.max(1, Math.ceil((reach - gained - UNSEEN_LEVELS) / each)))
+  const count = (gained: number, each: number) =>
+    Math.min(MOST_VISITS, Math.max(1, Math.ceil((reach - gained - UNSEEN_LEVELS) / each)))
   return {
     required,
     need,
@@ -97,15 +100,28 @@ export function judgeBand(band: Band, target: Target, goal: Goal, texture: Textu
     stands,
     lightest,
     lightestBy,
-    visits: blocked ? { low: 0, high: 0 } : lifts ? { low: count(removed.high, perVisit.high), high: count(removed.low, perVisit.low) } : { low: 1, high: 1 },
+    visits: blocked
+      ? { low: 0, high: 0 }
+      : lifts
+        ? { low: count(removed.high, perVisit.high), high: count(removed.low, perVisit.low) }
+        : { low: 1, high: 1 },
     prework: preworkOf(band, target, lifts, remover),
     state: blocked ? 'blocked' : !lifts ? 'fine' : lightest < required - UNSEEN_LEVELS ? 'short' : 'lift',
   }
 }
 
-function lightestLevel(band: Band, goal: Goal, stands: number, removed: Span): Pick<BandVerdict, 'lightest' | 'lightestBy'> {
+function lightestLevel(
+  band: Band,
+  goal: Goal,
+  stands: number,
+  removed: Span,
+): Pick<BandVerdict, 'lightest' | 'lightestBy'> {
   if (goal.means === 'depositOnly') return { lightest: band.level, lightestBy: 'deposit' }
-  if (goal.means === 'permanentOnly') return { lightest: band.level + (isArtificial(band) ? 0 : colourLift(STRONGEST_VOL)), lightestBy: 'permanent colour' }
+  if (goal.means === 'permanentOnly')
+    return {
+      lightest: band.level + (isArtificial(band) ? 0 : colourLift(STRONGEST_VOL)),
+      lightestBy: 'permanent colour',
+    }
   const byHistory = Math.min(LIGHTEST_AT_ALL, ...band.treatments.map(({ kind }) => LIGHTEST[kind] ?? LIGHTEST_AT_ALL))
   // A remover takes artificial pigment and leaves the hair's own, so what it gains costs the hair nothing here.
   const byIntegrity = band.level + stands + removed.low
@@ -124,7 +140,11 @@ function preworkOf(band: Band, target: Target, lifts: boolean, remover: boolean)
 }
 
 /** Canvas level of a band after so many slow or fast visits, never past what is asked or possible. Levels in quarter steps. */
-export function levelAfter({ band, required, lightest, perVisit, removed, state }: BandVerdict & { band: Band }, slowVisits: number, fastVisits: number): Span {
+export function levelAfter(
+  { band, required, lightest, perVisit, removed, state }: BandVerdict & { band: Band },
+  slowVisits: number,
+  fastVisits: number,
+): Span {
   if (state === 'blocked' || state === 'fine') return { low: band.level, high: band.level }
   const at = (gained: number, each: number, visits: number) =>
     Math.floor(4 * (Math.min(required, lightest, band.level + gained + visits * each) + UNSEEN_LEVELS / 2)) / 4

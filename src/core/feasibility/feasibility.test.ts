@@ -5,16 +5,33 @@ import { MEDIUM_HAIR } from '../../../tests/support/plan'
 import { assess, checkGoal, judgeBand, startingGoal, targetFor, type Reason } from '.'
 
 const wish = (bands: Band[], goal: Partial<Goal> = {}, rest: { hair?: Partial<HairState>; white?: number } = {}) =>
-  assess({ hair: { ...MEDIUM_HAIR, ...rest.hair }, canvas: canvasWith(bands), goal: { ...GOAL, ...goal }, meanWhite: rest.white ?? 0 })
+  assess({
+    hair: { ...MEDIUM_HAIR, ...rest.hair },
+    canvas: canvasWith(bands),
+    goal: { ...GOAL, ...goal },
+    meanWhite: rest.white ?? 0,
+  })
 const ids = (...args: Parameters<typeof wish>) => wish(...args).reasons.map(({ id }) => id)
-const to = (level: number, hue: Goal['targets'][number]['hue'] = 'beige'): Partial<Goal> => ({ targets: [{ region: 'all', level, hue, strength: 0.5 }] })
-const dyed = (...kinds: Band['treatments'][number]['kind'][]): Partial<Band> => ({ treatments: kinds.map((kind) => ({ kind })) })
+const to = (level: number, hue: Goal['targets'][number]['hue'] = 'beige'): Partial<Goal> => ({
+  targets: [{ region: 'all', level, hue, strength: 0.5 }],
+})
+const dyed = (...kinds: Band['treatments'][number]['kind'][]): Partial<Band> => ({
+  treatments: kinds.map((kind) => ({ kind })),
+})
 
 describe('a verdict', () => {
   it('is a range in order, names a band it judged, and plans as many visits as it may take', () => {
     fc.assert(
       fc.property(anyBands, fc.integer({ min: 2, max: 24 }), fc.constantFrom(...TONE_HUES), (bands, half, hue) => {
-        const { visits, atEnd, afterFirst, limiting, plan, bands: judged, reach } = wish(bands, { ...to(half / 2, hue), lightPercent: 100 })
+        const {
+          visits,
+          atEnd,
+          afterFirst,
+          limiting,
+          plan,
+          bands: judged,
+          reach,
+        } = wish(bands, { ...to(half / 2, hue), lightPercent: 100 })
         for (const { low, high } of [visits, atEnd, afterFirst]) expect(low).toBeLessThanOrEqual(high)
         expect(judged).toContain(limiting)
         expect(plan).toHaveLength(reach === 'notNow' ? 0 : visits.high)
@@ -23,7 +40,13 @@ describe('a verdict', () => {
   })
 
   it('never promises lighter hair from more history, less integrity or stricter means', () => {
-    const need = (one: Partial<Band>, goal: Partial<Goal> = {}) => judgeBand(band(0, 30, { level: 4, ...one }), { region: 'all', level: 9, hue: 'beige', strength: 0.5 }, { ...GOAL, ...goal }, 'medium')
+    const need = (one: Partial<Band>, goal: Partial<Goal> = {}) =>
+      judgeBand(
+        band(0, 30, { level: 4, ...one }),
+        { region: 'all', level: 9, hue: 'beige', strength: 0.5 },
+        { ...GOAL, ...goal },
+        'medium',
+      )
     const virgin = need({})
     for (const kinds of [['demi'], ['permanent'], ['boxDye'], ['unknown']] as const) {
       expect(need(dyed(...kinds)).lightest).toBeLessThanOrEqual(virgin.lightest)
@@ -43,14 +66,18 @@ describe('a verdict', () => {
   })
 
   it('takes more visits the further it goes, and fewer with the stronger school', () => {
-    const visits = (level: number, goal: Partial<Goal> = {}) => wish([band(0, 30, { level: 3, ...dyed('permanent') })], { ...to(level, 'gold'), ...goal }).visits.high
+    const visits = (level: number, goal: Partial<Goal> = {}) =>
+      wish([band(0, 30, { level: 3, ...dyed('permanent') })], { ...to(level, 'gold'), ...goal }).visits.high
     expect(visits(9)).toBeGreaterThanOrEqual(visits(7))
     expect(visits(7)).toBeGreaterThanOrEqual(visits(5))
     expect(visits(9, { school: 'stepUp' })).toBeLessThanOrEqual(visits(9))
   })
 
   it('takes the wish of a region before the one for all', () => {
-    const goal: Goal = { ...GOAL, targets: [...GOAL.targets, { region: 'nape', level: 4, hue: 'neutral', strength: 0 }] }
+    const goal: Goal = {
+      ...GOAL,
+      targets: [...GOAL.targets, { region: 'nape', level: 4, hue: 'neutral', strength: 0 }],
+    }
     expect(targetFor(goal, 'nape').level).toBe(4)
     expect(targetFor(goal, 'crown').level).toBe(8)
   })
@@ -66,7 +93,11 @@ describe('reasons', () => {
     ['strand-test', [[band(0, 30, dyed('boxDye'))]], [[band(0, 30, dyed('permanent'))]]],
     ['metallic', [[band(0, 30, dyed('metallic'))]], [[band(0, 30, dyed('henna'))]]],
     ['clarify', [[band(0, 30, dyed('mineral'))]], [virgin]],
-    ['remover', [[band(0, 30, { level: 4, ...dyed('permanent') })]], [[band(0, 30, { level: 6.5, ...dyed('permanent') })]]],
+    [
+      'remover',
+      [[band(0, 30, { level: 4, ...dyed('permanent') })]],
+      [[band(0, 30, { level: 6.5, ...dyed('permanent') })]],
+    ],
     ['filler', [light, to(5, 'beige')], [light, to(8.5, 'beige')]],
     ['fragile', [[band(0, 30, { integrity: 'fragile' })]], [virgin]],
     ['lightest', [[band(0, 30, dyed('unknown'))], to(9)], [virgin, to(9)]],
@@ -85,11 +116,15 @@ describe('reasons', () => {
   })
 
   it('each carry the figures they rest on', () => {
-    for (const [, where] of cases) for (const { figures } of wish(...where).reasons) expect(figures.length).toBeGreaterThan(0)
+    for (const [, where] of cases)
+      for (const { figures } of wish(...where).reasons) expect(figures.length).toBeGreaterThan(0)
   })
 
   it('cover white with darker shades and warn that lighter ones stain', () => {
-    const cover = (level: number) => wish([band(0, 30)], { ...to(level), white: 'cover' }, { white: 0.5 }).reasons.find(({ id }) => id === 'white-cover')!.severity
+    const cover = (level: number) =>
+      wish([band(0, 30)], { ...to(level), white: 'cover' }, { white: 0.5 }).reasons.find(
+        ({ id }) => id === 'white-cover',
+      )!.severity
     expect(cover(6)).toBe('fact')
     expect(cover(9)).toBe('caution')
   })
@@ -97,7 +132,8 @@ describe('reasons', () => {
 
 describe('a goal', () => {
   it('begins as one that holds', () => {
-    for (let level = 1; level <= 10; level++) expect(checkGoal(startingGoal({ naturalLevel: level }), canvasWith([band(0, 30, { level })]))).toEqual([])
+    for (let level = 1; level <= 10; level++)
+      expect(checkGoal(startingGoal({ naturalLevel: level }), canvasWith([band(0, 30, { level })]))).toEqual([])
   })
 
   it.each([

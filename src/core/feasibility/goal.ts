@@ -29,12 +29,21 @@ export const startingGoal = ({ naturalLevel }: Pick<HairState, 'naturalLevel'>):
 export function checkGoal(goal: Goal, canvas?: Canvas): GoalProblem[] {
   const problems: GoalProblem[] = []
   const regions = goal.targets.map(({ region }) => region)
-  if (!regions.includes('all')) problems.push({ path: 'targets', message: 'Say first what is wanted for the whole head, then where a region differs.' })
+  if (!regions.includes('all'))
+    problems.push({
+      path: 'targets',
+      message: 'Say first what is wanted for the whole head, then where a region differs.',
+    })
   regions.forEach((region, i) => {
-    if (regions.indexOf(region) < i) problems.push({ path: `targets[${i}].region`, message: 'This region has a wish already. Change that one, or remove one of them.' })
+    if (regions.indexOf(region) < i)
+      problems.push({
+        path: `targets[${i}].region`,
+        message: 'This region has a wish already. Change that one, or remove one of them.',
+      })
   })
   const { straight, waved, tiedLow, tiedHigh } = goal.wear
-  if (straight + waved + tiedLow + tiedHigh <= 0) problems.push({ path: 'wear', message: 'Say how the hair is worn: at least one way has to count.' })
+  if (straight + waved + tiedLow + tiedHigh <= 0)
+    problems.push({ path: 'wear', message: 'Say how the hair is worn: at least one way has to count.' })
   if (canvas && goal.means === 'depositOnly')
     goal.targets.forEach(({ region, level }, i) => {
       const lightest = Math.max(...strandsOf(canvas, region).map(({ strand }) => strandLevel(strand)))

@@ -23,8 +23,24 @@ import { targetFor } from './target'
 /** Why a verdict is what it is, with the figures behind it. */
 export interface Reason {
   id:
-    | 'levels' | 'tone-canvas' | 'artificial-pigment' | 'strand-test' | 'metallic' | 'clarify' | 'remover' | 'filler' | 'fragile' | 'lightest' | 'means'
-    | 'scalp' | 'white-cover' | 'white-blend' | 'contrast' | 'upkeep' | 'fade' | 'later'
+    | 'levels'
+    | 'tone-canvas'
+    | 'artificial-pigment'
+    | 'strand-test'
+    | 'metallic'
+    | 'clarify'
+    | 'remover'
+    | 'filler'
+    | 'fragile'
+    | 'lightest'
+    | 'means'
+    | 'scalp'
+    | 'white-cover'
+    | 'white-blend'
+    | 'contrast'
+    | 'upkeep'
+    | 'fade'
+    | 'later'
   severity: 'fact' | 'caution' | 'stop'
   text: string
   figures: { label: string; value: string }[]
@@ -36,7 +52,8 @@ type Rule = (wish: Wish, judged: Judged) => Reason[]
 const cm = (band: JudgedBand['band']): string => `${band.fromCm}–${band.toCm} cm`
 const quarterText = (level: number): string => String(quarter(level))
 const tenthText = (value: number): string => String(tenth(value))
-const span = ({ low, high }: { low: number; high: number }): string => (tenthText(low) === tenthText(high) ? tenthText(low) : `${tenthText(low)}–${tenthText(high)}`)
+const span = ({ low, high }: { low: number; high: number }): string =>
+  tenthText(low) === tenthText(high) ? tenthText(low) : `${tenthText(low)}–${tenthText(high)}`
 const cmList = (bands: readonly JudgedBand[]): string => [...new Set(bands.map(({ band }) => cm(band)))].join(', ')
 
 const levels: Rule = (_wish, { limiting, visits, reach }) => {
@@ -56,7 +73,10 @@ const levels: Rule = (_wish, { limiting, visits, reach }) => {
         { label: 'Level now', value: quarterText(band.level) },
         { label: 'Canvas wanted', value: `${quarterText(required)}, ${then.name}; ${then.cancelledBy} cancels it` },
         { label: 'Speed against virgin hair', value: `× ${tenthText(rate)}` },
-        { label: `Lift in a visit of ${ONE_VISIT.slow.minutes}–${ONE_VISIT.fast.minutes} min`, value: `${span(perVisit)} levels` },
+        {
+          label: `Lift in a visit of ${ONE_VISIT.slow.minutes}–${ONE_VISIT.fast.minutes} min`,
+          value: `${span(perVisit)} levels`,
+        },
         ...(reach === 'notNow' ? [] : [{ label: 'Visits', value: span(visits) }]),
       ],
     },
@@ -64,7 +84,9 @@ const levels: Rule = (_wish, { limiting, visits, reach }) => {
 }
 
 const toneCanvas: Rule = ({ goal }, { bands }) => {
-  const raised = bands.find(({ state, required, target }) => (state === 'lift' || state === 'short') && required > target.level + 1e-9)
+  const raised = bands.find(
+    ({ state, required, target }) => (state === 'lift' || state === 'short') && required > target.level + 1e-9,
+  )
   if (!raised) return []
   const { target, required, lightest } = raised
   const reads = lightest >= required - UNSEEN_LEVELS
@@ -91,7 +113,10 @@ const artificial: Rule = (_wish, { bands }) => {
       id: 'artificial-pigment',
       severity: 'fact',
       text: `There is artificial pigment at ${cmList(dyed)}. Permanent colour does not lift it; only lightener or a remover does, more slowly and less evenly than on virgin hair.`,
-      figures: dyed.map(({ band, rate, perVisit }) => ({ label: `${cm(band)}: × ${tenthText(rate)} of virgin speed`, value: `${span(perVisit)} levels a visit` })),
+      figures: dyed.map(({ band, rate, perVisit }) => ({
+        label: `${cm(band)}: × ${tenthText(rate)} of virgin speed`,
+        value: `${span(perVisit)} levels a visit`,
+      })),
     },
   ]
 }
@@ -104,7 +129,10 @@ const strandTest: Rule = (_wish, { bands }) => {
       id: 'strand-test',
       severity: 'caution',
       text: `Nobody can say beforehand what lightener does at ${cmList(doubtful)}. Test a hidden strand first and promise nothing before it has dried.`,
-      figures: doubtful.map(({ band }) => ({ label: cm(band), value: band.treatments.map(({ kind }) => HISTORY_WORDS[kind]).join(', ') })),
+      figures: doubtful.map(({ band }) => ({
+        label: cm(band),
+        value: band.treatments.map(({ kind }) => HISTORY_WORDS[kind]).join(', '),
+      })),
     },
   ]
 }
@@ -143,7 +171,10 @@ const remover: Rule = (_wish, { bands }) => {
       id: 'remover',
       severity: 'fact',
       text: `A remover at ${cmList(removed)} before lightening spares the hair part of the way. Keep it off the scalp.`,
-      figures: [{ label: 'Gains', value: `${REMOVER_LEVELS.low}–${REMOVER_LEVELS.high} levels` }, { label: 'Time for it', value: '30 min each time' }],
+      figures: [
+        { label: 'Gains', value: `${REMOVER_LEVELS.low}–${REMOVER_LEVELS.high} levels` },
+        { label: 'Time for it', value: '30 min each time' },
+      ],
     },
   ]
 }
@@ -156,7 +187,10 @@ const filler: Rule = (_wish, { bands }) => {
       id: 'filler',
       severity: 'fact',
       text: `Very light, even hair at ${cmList(filled)} needs warm pigment put back before it goes darker, or it turns muddy or green.`,
-      figures: filled.map(({ band, target }) => ({ label: cm(band), value: `${quarterText(band.level)} → ${quarterText(target.level)}` })),
+      figures: filled.map(({ band, target }) => ({
+        label: cm(band),
+        value: `${quarterText(band.level)} → ${quarterText(target.level)}`,
+      })),
     },
   ]
 }
@@ -173,7 +207,10 @@ const fragile: Rule = ({ goal, hair }, { bands }) => {
       text: `The band at ${cm(worst.band)} is ${worst.band.integrity}: it stands about ${tenthText(worst.stands)} levels more${stops ? `, ${tenthText(worst.need)} are asked for` : ''}. Low strength, bond additive, minutes only; stretch a wet strand before and during.`,
       figures: [
         { label: `Budget, ${worst.band.integrity}`, value: `${BUDGET[worst.band.integrity]} of a sound strand’s 0.9` },
-        { label: `Porosity ${worst.band.porosity}, ${hair.texture} fibre, ${SCHOOL_MEANS[goal.school].name.toLowerCase()}`, value: `${tenthText(worst.stands)} levels` },
+        {
+          label: `Porosity ${worst.band.porosity}, ${hair.texture} fibre, ${SCHOOL_MEANS[goal.school].name.toLowerCase()}`,
+          value: `${tenthText(worst.stands)} levels`,
+        },
         { label: 'Levels asked for', value: tenthText(worst.need) },
       ],
     },
@@ -188,7 +225,10 @@ const lightest: Rule = (_wish, { bands }) => {
       id: 'lightest',
       severity: 'caution',
       text: `Over this history lightener cannot be trusted to go as far as is wished at ${cmList(short)}.`,
-      figures: short.map((judged) => ({ label: cm(judged.band), value: `up to level ${quarterText(judged.lightest)}, ${quarterText(judged.required)} wanted` })),
+      figures: short.map((judged) => ({
+        label: cm(judged.band),
+        value: `up to level ${quarterText(judged.lightest)}, ${quarterText(judged.required)} wanted`,
+      })),
     },
   ]
 }
@@ -205,7 +245,10 @@ const means: Rule = ({ goal }, { bands }) => {
         goal.means === 'depositOnly'
           ? 'Deposit never lightens. Allow lightener, or choose a level no lighter than the hair.'
           : 'Permanent colour lifts natural hair by up to 3–4 levels and artificial pigment not at all. Allow lightener, or choose a deeper level.',
-      figures: short.map((judged) => ({ label: cm(judged.band), value: `reaches ${quarterText(judged.lightest)}, ${quarterText(judged.required)} wanted` })),
+      figures: short.map((judged) => ({
+        label: cm(judged.band),
+        value: `reaches ${quarterText(judged.lightest)}, ${quarterText(judged.required)} wanted`,
+      })),
     },
   ]
 }
@@ -314,17 +357,48 @@ const later: Rule = ({ goal }) =>
           id: 'later',
           severity: 'fact',
           text: `Lighter hair is planned in ${goal.lighterInMonths} months: put no lasting dark pigment where it is to be light; demi before permanent.`,
-          figures: [{ label: 'Growth until then', value: `${tenthText(regrowthCm((goal.lighterInMonths * 365.2425) / 84))} cm` }],
+          figures: [
+            {
+              label: 'Growth until then',
+              value: `${tenthText(regrowthCm((goal.lighterInMonths * 365.2425) / 84))} cm`,
+            },
+          ],
         },
       ]
 
-const RULES: readonly Rule[] = [levels, metallic, scalp, means, strandTest, fragile, lightest, clarify, toneCanvas, artificial, remover, filler, white, contrast, upkeep, fade, later]
+const RULES: readonly Rule[] = [
+  levels,
+  metallic,
+  scalp,
+  means,
+  strandTest,
+  fragile,
+  lightest,
+  clarify,
+  toneCanvas,
+  artificial,
+  remover,
+  filler,
+  white,
+  contrast,
+  upkeep,
+  fade,
+  later,
+]
 
 /** The reasons of a verdict, the decisive ones first. */
 export const reasonsFor = (wish: Wish, judged: Judged): Reason[] => RULES.flatMap((rule) => rule(wish, judged))
 
 const HISTORY_WORDS = {
-  lightened: 'lightened', permanent: 'permanent colour', demi: 'demi', boxDye: 'box dye', henna: 'henna', unknown: 'unknown', metallic: 'metallic salts', sun: 'sun', mineral: 'mineral water',
+  lightened: 'lightened',
+  permanent: 'permanent colour',
+  demi: 'demi',
+  boxDye: 'box dye',
+  henna: 'henna',
+  unknown: 'unknown',
+  metallic: 'metallic salts',
+  sun: 'sun',
+  mineral: 'mineral water',
 } as const
 const ROOT_WORDS = { toScalp: 'design to the scalp', rooted: 'rooted, glossed design', melt: 'soft melt' } as const
 const capital = (word: string): string => word[0]!.toUpperCase() + word.slice(1)

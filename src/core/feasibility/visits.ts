@@ -20,11 +20,15 @@ const PREWORK_STEPS: Record<Prework, string> = {
   filler: 'Put warm pigment back before going darker',
 }
 
-const where = (bands: readonly JudgedBand[]): string => [...new Set(bands.map(({ band }) => `${band.fromCm}–${band.toCm} cm`))].join(', ')
+const where = (bands: readonly JudgedBand[]): string =>
+  [...new Set(bands.map(({ band }) => `${band.fromCm}–${band.toCm} cm`))].join(', ')
 const level = (value: number): string => String(quarter(value))
 
 /** The promise, visit by visit. Empty where nothing can be promised. */
-export function visitPlan({ goal }: Wish, { reach, visits, limiting, bands }: Omit<Feasibility, 'reasons' | 'plan'>): Visit[] {
+export function visitPlan(
+  { goal }: Wish,
+  { reach, visits, limiting, bands }: Omit<Feasibility, 'reasons' | 'plan'>,
+): Visit[] {
   if (reach === 'notNow') return []
   const lifted = bands.filter(({ state }) => state === 'lift' || state === 'short')
   const prework = PREWORK.flatMap((kind) => {
@@ -43,8 +47,14 @@ export function visitPlan({ goal }: Wish, { reach, visits, limiting, bands }: Om
       after,
       steps: [
         ...(number === 1 ? prework : []),
-        ...(now.length > 0 ? [`Lighten ${where(now)} with at most ${developerVol} vol in foil; expect level ${after.low === after.high ? level(after.low) : `${level(after.low)}–${level(after.high)}`} (${underlyingPigment(after.low).name}) where it is slowest.`] : []),
-        ...(now.some(({ band }) => band.integrity !== 'sound') ? ['Bond additive, weakest strength on the worn stretches, wet stretch test before and during.'] : []),
+        ...(now.length > 0
+          ? [
+              `Lighten ${where(now)} with at most ${developerVol} vol in foil; expect level ${after.low === after.high ? level(after.low) : `${level(after.low)}–${level(after.high)}`} (${underlyingPigment(after.low).name}) where it is slowest.`,
+            ]
+          : []),
+        ...(now.some(({ band }) => band.integrity !== 'sound')
+          ? ['Bond additive, weakest strength on the worn stretches, wet stretch test before and during.']
+          : []),
         last || visits.low === visits.high
           ? `Tone to ${limiting.target.hue} ${level(limiting.target.level)}.`
           : `Tone to something she can wear: ${underlyingPigment(after.low).cancelledBy} calms ${underlyingPigment(after.low).name}.`,

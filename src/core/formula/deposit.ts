@@ -1,9 +1,24 @@
-import { absorbanceOf, exposedLab, labFromAbsorbance, labOfHair, levelFromLab, type Absorbance, type Lab } from '../colour'
+import {
+  absorbanceOf,
+  exposedLab,
+  labFromAbsorbance,
+  labOfHair,
+  levelFromLab,
+  type Absorbance,
+  type Lab,
+} from '../colour'
 import type { Base, Porosity, ProductKind, ProductShade, ToneHue } from '../model'
 import { labOfSurface, WHITE_HAIR, type Surface } from './surface'
 
 /** Share of a shade's pigment that hair takes up by the end of the label's time. Our estimate: permanent colour fullest, a gloss sheerest. */
-const UPTAKE: Partial<Record<ProductKind, number>> = { permanentColour: 0.95, demiColour: 0.85, gloss: 0.75, directDye: 0.8, filler: 0.6, clear: 0 }
+const UPTAKE: Partial<Record<ProductKind, number>> = {
+  permanentColour: 0.95,
+  demiColour: 0.85,
+  gloss: 0.75,
+  directDye: 0.8,
+  filler: 0.6,
+  clear: 0,
+}
 /** Porous hair takes more, resistant hair less. Common practice; figures our estimate. */
 const POROSITY_UPTAKE: Record<Porosity, number> = { low: 0.85, normal: 1, high: 1.1 }
 /** Clear makes a mix sheerer: uptake × depth^0.6, so that 1 : 1 is soft (two thirds) and 1 : 4 sheer (two fifths). Our estimate. */
@@ -35,7 +50,12 @@ const BASE_DEPTH: Record<Base, number> = { natural: 1, toned: 0.85, none: 0.6 }
 const depthOf = ([red, green, blue]: Absorbance): number => 0.3 * red + 0.6 * green + 0.1 * blue
 
 /** Levels that permanent colour lifts natural pigment. Common practice (10 vol deposit, 20 vol 1–2, 30 vol 2–3, 40 vol 3–4); between them interpolated. */
-const COLOUR_LIFT: readonly (readonly [vol: number, levels: number])[] = [[10, 0], [20, 1.5], [30, 2.5], [40, 3.5]]
+const COLOUR_LIFT: readonly (readonly [vol: number, levels: number])[] = [
+  [10, 0],
+  [20, 1.5],
+  [30, 2.5],
+  [40, 3.5],
+]
 
 /** Lift from which on colour exposes as much warmth as lightener does at that level; less lift exposes its share. Our estimate. */
 const FULL_WARMTH_LIFT = 4
@@ -66,7 +86,12 @@ export interface Dye {
 }
 
 /** A mix of shades as a dye. @param shades with their shares of the coloured part; empty for clear alone @param depth share of the mix that carries colour */
-export function dyeOf(kind: ProductKind, vol: number, depth: number, shades: readonly { shade: ProductShade; share: number }[]): Dye {
+export function dyeOf(
+  kind: ProductKind,
+  vol: number,
+  depth: number,
+  shades: readonly { shade: ProductShade; share: number }[],
+): Dye {
   const base: [number, number, number] = [0, 0, 0]
   const tone: [number, number, number] = [0, 0, 0]
   let whiteCover = 0
@@ -86,7 +111,10 @@ export function dyeOf(kind: ProductKind, vol: number, depth: number, shades: rea
  * A dye as it is after a share of its time, 0…1: what a fibre takes up grows with the root of time (Fickian diffusion at early times; Crank, The
  * Mathematics of Diffusion, from memory).
  */
-export const depositAfter = (dye: Dye, share: number): Dye => ({ ...dye, depth: dye.depth * Math.min(1, Math.max(0, share)) ** (0.5 / DEPTH_EXPONENT) })
+export const depositAfter = (dye: Dye, share: number): Dye => ({
+  ...dye,
+  depth: dye.depth * Math.min(1, Math.max(0, share)) ** (0.5 / DEPTH_EXPONENT),
+})
 
 /** Colour that a mix leaves on a surface, and how light that is. */
 export interface Deposited {

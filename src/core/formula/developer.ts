@@ -25,7 +25,10 @@ export function blendDeveloper(wanted: number, shelf: readonly number[]): BlendP
   const weaker = Math.max(...shelf.filter((vol) => vol < wanted))
   const stronger = Math.min(...shelf.filter((vol) => vol > wanted))
   if (!Number.isFinite(weaker) || !Number.isFinite(stronger)) {
-    const reach = shelf.length > 0 ? `The shelf reaches from ${Math.min(...shelf)} to ${Math.max(...shelf)} vol.` : 'There is no developer on the shelf.'
+    const reach =
+      shelf.length > 0
+        ? `The shelf reaches from ${Math.min(...shelf)} to ${Math.max(...shelf)} vol.`
+        : 'There is no developer on the shelf.'
     throw new BlendError(`${wanted} vol cannot be blended. ${reach}`)
   }
   const share = (stronger - wanted) / (stronger - weaker)
@@ -53,7 +56,10 @@ export interface Thinned {
  * Adds developer to a bowl that has thickened: ratio and strength change, and have to be recorded.
  * @param bowl g of product and of developer of one strength in it @param added g of developer of a strength
  */
-export function addDeveloper(bowl: { productG: number; developerG: number; vol: number }, added: { g: number; vol: number }): Thinned {
+export function addDeveloper(
+  bowl: { productG: number; developerG: number; vol: number },
+  added: { g: number; vol: number },
+): Thinned {
   const developerG = bowl.developerG + added.g
   const vol = (bowl.developerG * bowl.vol + added.g * added.vol) / developerG
   const ratio = developerG / bowl.productG
@@ -66,5 +72,7 @@ const wholeVol = (vol: number): number => Math.round(vol)
 /** Weaker first bowls rise evenly to the formula's strength, so that the first foils do not overtake the last. */
 export function bowlVol({ developerVol, firstBowlVol }: Formula, number: number, of: number): number {
   if (firstBowlVol === undefined || of === 1) return developerVol
-  return number === of ? developerVol : wholeVol(firstBowlVol + ((developerVol - firstBowlVol) * (number - 1)) / (of - 1))
+  return number === of
+    ? developerVol
+    : wholeVol(firstBowlVol + ((developerVol - firstBowlVol) * (number - 1)) / (of - 1))
 }

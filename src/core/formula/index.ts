@@ -1,8 +1,24 @@
 /** Formulas: what is mixed, what it leaves on hair, what speaks against it, and what would be nearer to the goal. Masses in g, strengths in vol, peroxide in % (w/w). */
 export { fillerFor, shadowRootLevel, wantsCompanion, type Filler } from './companions'
 export { colourLift, depositAfter, depositOn, dyeOf, type Deposited, type Dye } from './deposit'
-export { addDeveloper, BlendError, blendDeveloper, bowlVol, peroxideInMix, type BlendPart, type Thinned } from './developer'
-export { fillerNeeded, findingsOf, neutralisedBy, STRONGEST_VOL, type Finding, type Neutralised, type Use } from './findings'
+export {
+  addDeveloper,
+  BlendError,
+  blendDeveloper,
+  bowlVol,
+  peroxideInMix,
+  type BlendPart,
+  type Thinned,
+} from './developer'
+export {
+  fillerNeeded,
+  findingsOf,
+  neutralisedBy,
+  STRONGEST_VOL,
+  type Finding,
+  type Neutralised,
+  type Use,
+} from './findings'
 export { mixShades, type MixedShade, type MixPart, type Shade } from './mix'
 export { gramsOfParts, millilitres, recipeOf, type Recipe, type RecipePart } from './recipe'
 export { SCALE_STEP_G, splitExactly } from './split'

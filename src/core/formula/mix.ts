@@ -36,6 +36,8 @@ export function mixShades(mix: readonly MixPart[]): MixedShade {
     levels += parts * shade.level
     if (shade.strength > 0) strengths.set(shade.hue, (strengths.get(shade.hue) ?? 0) + parts * shade.strength)
   }
-  const tones = [...strengths].map(([hue, strength]) => ({ hue, strength: strength / colour })).sort((a, b) => b.strength - a.strength || (a.hue < b.hue ? -1 : 1))
+  const tones = [...strengths]
+    .map(([hue, strength]) => ({ hue, strength: strength / colour }))
+    .sort((a, b) => b.strength - a.strength || (a.hue < b.hue ? -1 : 1))
   return { level: colour > 0 ? levels / colour : undefined, tones, depth: colour / whole }
 }

@@ -76,44 +76,93 @@ function sharesOf({ productId, shades }: Formula): { productId: string; share: n
   return shades.map((shade, i) => ({ productId: shade.productId, share: amounts[i]! / whole }))
 }
 
-function blended({ developerVol, ratio }: Formula, products: readonly Product[]): { blend: Recipe['blend']; problem: string | undefined } {
+function blended(
+  { developerVol, ratio }: Formula,
+  products: readonly Product[],
+): { blend: Recipe['blend']; problem: string | undefined } {
   if (ratio === 0) return { blend: [], problem: undefined }
   const shelf = products.filter(({ developerVol: vol }) => vol !== undefined)
   const strengths = shelf.length > 0 ? shelf.map(({ developerVol: vol }) => vol!) : USUAL_SHELF
   try {
-    return { blend: blendDeveloper(developerVol, strengths).map((part) => ({ ...part, product: shelf.find(({ developerVol: vol }) => vol === part.vol) })), problem: undefined }
+    return {
+      blend: blendDeveloper(developerVol, strengths).map((part) => ({
+        ...part,
+        product: shelf.find(({ developerVol: vol }) => vol === part.vol),
+      })),
+      problem: undefined,
+    }
   } catch (error) {
     if (!(error instanceof BlendError)) throw error
     return { blend: [{ vol: developerVol, share: 1, product: undefined }], problem: error.message }
   }
 }
 
-function partsOf(products: Recipe['products'], additives: Recipe['additives'], blend: Recipe['blend'], ratio: number): RecipePart[] {
+function partsOf(
+  products: Recipe['products'],
+  additives: Recipe['additives'],
+  blend: Recipe['blend'],
+  ratio: number,
+): RecipePart[] {
   const extra = additives.reduce((sum, { percent }) => sum + percent / 100, 0)
   const whole = (1 + extra) * (1 + ratio)
   return [
-    ...products.map(({ product, share }): RecipePart => ({ role: 'product', name: product.name, productId: product.id, share: share / whole })),
-    ...additives.map(({ product, percent }): RecipePart => ({ role: 'additive', name: product.name, productId: product.id, share: percent / 100 / whole })),
-    ...blend.map(({ product, vol, share }): RecipePart => ({ role: 'developer', name: product?.name ?? `Developer ${vol} vol`, productId: product?.id, share: (share * ratio * (1 + extra)) / whole })),
+    ...products.map(({ product, share }): RecipePart => ({
+      role: 'product',
+      name: product.name,
+      productId: product.id,
+      share: share / whole,
+    })),
+    ...additives.map(({ product, percent }): RecipePart => ({
+      role: 'additive',
+      name: product.name,
+      productId: product.id,
+      share: percent / 100 / whole,
+    })),
+    ...blend.map(({ product, vol, share }): RecipePart => ({
+      role: 'developer',
+      name: product?.name ?? `Developer ${vol} vol`,
+      productId: product?.id,
+      share: (share * ratio * (1 + extra)) / whole,
+    })),
   ]
 }
 
-function colourOf(leading: Product, chosen: Recipe['products'], { developerVol }: Formula): Pick<Recipe, 'mixed' | 'dye' | 'baseShare'> {
+function colourOf(
+  leading: Product,
+  chosen: Recipe['products'],
+  { developerVol }: Formula,
+): Pick<Recipe, 'mixed' | 'dye' | 'baseShare'> {
   const shades = chosen.filter(({ product }) => product.shade || product.kind === 'clear')
-  if (!isColour(leading.kind) && leading.kind !== 'clear' && leading.kind !== 'filler') return { mixed: undefined, dye: undefined, baseShare: 0 }
+  if (!isColour(leading.kind) && leading.kind !== 'clear' && leading.kind !== 'filler')
+    return { mixed: undefined, dye: undefined, baseShare: 0 }
   if (shades.length === 0) return { mixed: undefined, dye: undefined, baseShare: 0 }
-  const mixed = mixShades(shades.map(({ product: { shade }, share }) => ({ shade: shade ? { kind: 'shade', ...shade } : { kind: 'clear' }, parts: share })))
+  const mixed = mixShades(
+    shades.map(({ product: { shade }, share }) => ({
+      shade: shade ? { kind: 'shade', ...shade } : { kind: 'clear' },
+      parts: share,
+    })),
+  )
   const coloured = shades.flatMap(({ product: { shade }, share }) => (shade ? [{ shade, share }] : []))
   const whole = coloured.reduce((sum, { share }) => sum + share, 0)
   return {
     mixed,
-    dye: dyeOf(leading.kind, developerVol, mixed.depth, coloured.map(({ shade, share }) => ({ shade, share: share / whole }))),
+    dye: dyeOf(
+      leading.kind,
+      developerVol,
+      mixed.depth,
+      coloured.map(({ shade, share }) => ({ shade, share: share / whole })),
+    ),
     baseShare: coloured.reduce((sum, { shade, share }) => sum + (share / whole) * BASE_SHARE[shade.base], 0),
   }
 }
 
 /** Grams of every part of a bowl, to the scale's step; together they are the bowl exactly. In the order of the recipe's parts. */
-export const gramsOfParts = ({ parts }: Pick<Recipe, 'parts'>, totalG: number): number[] => splitExactly(totalG, parts.map(({ share }) => share))
+export const gramsOfParts = ({ parts }: Pick<Recipe, 'parts'>, totalG: number): number[] =>
+  splitExactly(
+    totalG,
+    parts.map(({ share }) => share),
+  )
 
 /** A mix in ml, where it is measured so. */
-export const millilitres = (grams: number, product: Product | undefined): number => grams / (product?.pack?.densityGPerMl ?? USUAL_DENSITY_G_PER_ML)
+export const millilitres = (grams: number, product: Product | undefined): number =>
+  grams / (product?.pack?.densityGPerMl ?? USUAL_DENSITY_G_PER_ML)

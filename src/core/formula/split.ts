@@ -10,13 +10,16 @@ export const SCALE_STEP_G = 0.1
  */
 export function splitExactly(total: number, parts: readonly number[], step = SCALE_STEP_G): number[] {
   const sum = parts.reduce((all, part) => all + part, 0)
-  if (!(sum > 0) || parts.some((part) => part < 0)) throw new RangeError('A mix needs at least one part, and none below nothing.')
+  if (!(sum > 0) || parts.some((part) => part < 0))
+    throw new RangeError('A mix needs at least one part, and none below nothing.')
   // In whole steps, because sums of tenths are not exact.
   const steps = Math.round(total / step)
   const exact = parts.map((part) => (steps * part) / sum)
   const whole = exact.map(Math.floor)
   const left = steps - whole.reduce((all, one) => all + one, 0)
-  const byRemainder = exact.map((value, i) => ({ i, remainder: value - whole[i]! })).sort((a, b) => b.remainder - a.remainder || a.i - b.i)
+  const byRemainder = exact
+    .map((value, i) => ({ i, remainder: value - whole[i]! }))
+    .sort((a, b) => b.remainder - a.remainder || a.i - b.i)
   for (const { i } of byRemainder.slice(0, left)) whole[i]!++
   const perUnit = Math.round(1 / step)
   return whole.map((one) => one / perUnit)

@@ -18,7 +18,8 @@ export interface Surface {
 }
 
 /** Colour of the pigmented hairs of a surface; on lightened hair a tone that no longer reads leaves the warmth beneath bare, as in fading. */
-export const labOfSurface = ({ state, level, hue, strength }: Surface): Lab => (state === 'lightened' && strength < READABLE_STRENGTH ? exposedLab(level) : labOfHair(level, hue, strength))
+export const labOfSurface = ({ state, level, hue, strength }: Surface): Lab =>
+  state === 'lightened' && strength < READABLE_STRENGTH ? exposedLab(level) : labOfHair(level, hue, strength)
 
 /** White hair, unpigmented: our estimate, between the palest blonde and paper. */
 export const WHITE_HAIR: Lab = { l: 88, a: 0, b: 7 }
@@ -28,8 +29,26 @@ export function surfaceOfBand(name: string, band: Band, white: number): Surface 
   const kinds = band.treatments.map(({ kind }) => kind)
   const state = dyeOf(band) ? 'dyed' : kinds.includes('lightened') ? 'lightened' : 'natural'
   const { level, hue, strength, porosity } = band
-  return { name, level, hue, strength, state, porosity, white: state === 'natural' ? white : 0, metallic: kinds.includes('metallic') }
+  return {
+    name,
+    level,
+    hue,
+    strength,
+    state,
+    porosity,
+    white: state === 'natural' ? white : 0,
+    metallic: kinds.includes('metallic'),
+  }
 }
 
 /** Hair as lightener leaves it at a level. */
-export const lightenedSurface = (name: string, level: number): Surface => ({ name, level, hue: 'neutral', strength: 0, state: 'lightened', porosity: 'high', white: 0, metallic: false })
+export const lightenedSurface = (name: string, level: number): Surface => ({
+  name,
+  level,
+  hue: 'neutral',
+  strength: 0,
+  state: 'lightened',
+  porosity: 'high',
+  white: 0,
+  metallic: false,
+})

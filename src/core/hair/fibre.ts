@@ -47,10 +47,15 @@ export function fibreLengthBetween(lengthCm: number, fromCm: number, toCm: numbe
 }
 
 /** New growth after a number of weeks, cm, at the usual rate or the client's own. @example regrowthCm(8) // 2.3 */
-export const regrowthCm = (weeks: number, cmPerMonth = GROWTH_CM_PER_MONTH): number => (weeks / WEEKS_PER_MONTH) * cmPerMonth
+export const regrowthCm = (weeks: number, cmPerMonth = GROWTH_CM_PER_MONTH): number =>
+  (weeks / WEEKS_PER_MONTH) * cmPerMonth
 
 /** New growth since the last colour, cm, to the tenth that a brush can keep to. */
-export const newGrowthCm = ({ weeksSinceColour, growthCmPerMonth }: Pick<HairState, 'weeksSinceColour' | 'growthCmPerMonth'>): number => tenth(regrowthCm(weeksSinceColour, growthCmPerMonth))
+export const newGrowthCm = ({
+  weeksSinceColour,
+  growthCmPerMonth,
+}: Pick<HairState, 'weeksSinceColour' | 'growthCmPerMonth'>): number =>
+  tenth(regrowthCm(weeksSinceColour, growthCmPerMonth))
 
 /**
  * Circumference of a ponytail of `hairs` fibres, cm: bundle area = N·πd²/4 / packing.
@@ -63,6 +68,7 @@ export function ponytailCircumference(hairs: number, texture: Texture): number {
 
 /** The density class whose ponytail comes nearest to a measured one. Inverse of {@link ponytailCircumference}. @param circumferenceCm cm */
 export function densityFromPonytail(circumferenceCm: number, texture: Texture): Density {
-  const miss = (density: Density) => Math.abs(ponytailCircumference(HAIRS_PER_CM2[density] * FULL_DENSITY_AREA, texture) - circumferenceCm)
+  const miss = (density: Density) =>
+    Math.abs(ponytailCircumference(HAIRS_PER_CM2[density] * FULL_DENSITY_AREA, texture) - circumferenceCm)
   return [...DENSITIES].sort((a, b) => miss(a) - miss(b))[0]!
 }

@@ -1,7 +1,15 @@
 import fc from 'fast-check'
 import { createHead } from '../head'
 import { MEDIUM_HAIR } from '../../../tests/support/plan'
-import { fibreGramsPerCm, fibreLengthBetween, hairsOnHead, hairsPerCm2, meanLengthShare, regrowthCm, rootLength } from '.'
+import {
+  fibreGramsPerCm,
+  fibreLengthBetween,
+  hairsOnHead,
+  hairsPerCm2,
+  meanLengthShare,
+  regrowthCm,
+  rootLength,
+} from '.'
 
 const head = createHead({ circumferenceCm: 54 })
 const length = fc.double({ min: 2, max: 150, noNaN: true })
@@ -18,7 +26,11 @@ describe('fibre in a lock', () => {
   })
 
   it('amounts to the mean length over the whole lock', () => {
-    fc.assert(fc.property(length, (total) => expect(fibreLengthBetween(total, 0, total)).toBeCloseTo(total * meanLengthShare(total), 9)))
+    fc.assert(
+      fc.property(length, (total) =>
+        expect(fibreLengthBetween(total, 0, total)).toBeCloseTo(total * meanLengthShare(total), 9),
+      ),
+    )
   })
 
   it('is none beyond the tip or where the stretch is empty', () => {
@@ -71,6 +83,10 @@ describe('mass and growth', () => {
   })
 
   it('grows in proportion to time', () => {
-    fc.assert(fc.property(fc.double({ min: 0, max: 500, noNaN: true }), (weeks) => expect(regrowthCm(2 * weeks)).toBeCloseTo(2 * regrowthCm(weeks), 9)))
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 500, noNaN: true }), (weeks) =>
+        expect(regrowthCm(2 * weeks)).toBeCloseTo(2 * regrowthCm(weeks), 9),
+      ),
+    )
   })
 })

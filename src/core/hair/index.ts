@@ -1,5 +1,21 @@
 /** Hair physics: how many hairs, how long, how heavy. Lengths in cm, masses in g, densities per cm² of scalp. */
-export { densityFromPonytail, fibreGramsPerCm, fibreLengthBetween, fullDensity, meanLengthShare, newGrowthCm, ponytailCircumference, regrowthCm } from './fibre'
+export {
+  densityFromPonytail,
+  fibreGramsPerCm,
+  fibreLengthBetween,
+  fullDensity,
+  meanLengthShare,
+  newGrowthCm,
+  ponytailCircumference,
+  regrowthCm,
+} from './fibre'
 export { haircutParting, partX } from './part'
 export { hairsOnHead, hairsPerCm2, rootLength } from './onScalp'
-export { FIBRE_DIAMETER_UM, FULL_DENSITY_AREA, GROWTH_CM_PER_MONTH, HAIRS_PER_CM2, KERATIN_DENSITY, WEEKS_PER_MONTH } from './constants'
+export {
+  FIBRE_DIAMETER_UM,
+  FULL_DENSITY_AREA,
+  GROWTH_CM_PER_MONTH,
+  HAIRS_PER_CM2,
+  KERATIN_DENSITY,
+  WEEKS_PER_MONTH,
+} from './constants'

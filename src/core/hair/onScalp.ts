@@ -1,4 +1,11 @@
-import { CROWN_POLAR_ANGLE, LENGTH_REGION_CENTRES, placeFromDirection, readTable, surfacePoint, type Head } from '../head'
+import {
+  CROWN_POLAR_ANGLE,
+  LENGTH_REGION_CENTRES,
+  placeFromDirection,
+  readTable,
+  surfacePoint,
+  type Head,
+} from '../head'
 import { LENGTH_REGIONS, type HairState, type Place, type RegionLengths } from '../model'
 import { degrees } from '../units'
 import { GRADUATION_SLOPE, HAIRLINE_DENSITY_SHARE, SHORTEST_CM, TEMPLE_DENSITY_SHARE, THINNING_FROM } from './constants'

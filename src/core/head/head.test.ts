@@ -46,7 +46,11 @@ function triangulatedArea(axes: Axes, bound: (psi: number) => number): number {
 
 describe('the equal-area map', () => {
   it('has the area of the triangulated surface within 0.1 %', () => {
-    for (const measures of [{ circumferenceCm: 54 }, { circumferenceCm: 58, earToEarCm: 38 }, { circumferenceCm: 51, frontHairlineOffsetCm: 1 }]) {
+    for (const measures of [
+      { circumferenceCm: 54 },
+      { circumferenceCm: 58, earToEarCm: 38 },
+      { circumferenceCm: 51, frontHairlineOffsetCm: 1 },
+    ]) {
       const other = createHead(measures)
       expect(scalpArea(other) / triangulatedArea(other.axes, other.hairline)).toBeCloseTo(1, 3)
     }
@@ -109,9 +113,15 @@ describe('a head from tape measures', () => {
 
   it('grows with its circumference', () => {
     fc.assert(
-      fc.property(fc.double({ min: 48, max: 60, noNaN: true }), fc.double({ min: 0.5, max: 3, noNaN: true }), (circumferenceCm, more) => {
-        expect(scalpArea(createHead({ circumferenceCm: circumferenceCm + more }))).toBeGreaterThan(scalpArea(createHead({ circumferenceCm })))
-      }),
+      fc.property(
+        fc.double({ min: 48, max: 60, noNaN: true }),
+        fc.double({ min: 0.5, max: 3, noNaN: true }),
+        (circumferenceCm, more) => {
+          expect(scalpArea(createHead({ circumferenceCm: circumferenceCm + more }))).toBeGreaterThan(
+            scalpArea(createHead({ circumferenceCm })),
+          )
+        },
+      ),
       { numRuns: 15 },
     )
   })
@@ -136,13 +146,17 @@ describe('a head from tape measures', () => {
 
   it('is smooth where its half-ellipsoids meet', () => {
     const { axes } = head
-    for (const [theta, psi] of [[Math.PI / 2, 1], [1.2, Math.PI / 2]] as const) {
+    for (const [theta, psi] of [
+      [Math.PI / 2, 1],
+      [1.2, Math.PI / 2],
+    ] as const) {
       const step = 1e-4
       const slope = (side: number, direction: 'theta' | 'psi') =>
         direction === 'theta'
           ? (radiusAt(axes, theta + side * step, psi) - radiusAt(axes, theta, psi)) / (side * step)
           : (radiusAt(axes, theta, psi + side * step) - radiusAt(axes, theta, psi)) / (side * step)
-      for (const direction of ['theta', 'psi'] as const) expect(slope(1, direction)).toBeCloseTo(slope(-1, direction), 2)
+      for (const direction of ['theta', 'psi'] as const)
+        expect(slope(1, direction)).toBeCloseTo(slope(-1, direction), 2)
     }
   })
 })

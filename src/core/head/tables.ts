@@ -15,7 +15,10 @@ export interface MeridianTable {
 const ROWS = POLAR_STEPS + 1
 const COLUMNS = Math.round(Math.PI / AZIMUTH_STEP) + 1
 
-const emptyTable = (): MeridianTable => ({ value: new Float64Array(ROWS * COLUMNS), slope: new Float64Array(ROWS * COLUMNS) })
+const emptyTable = (): MeridianTable => ({
+  value: new Float64Array(ROWS * COLUMNS),
+  slope: new Float64Array(ROWS * COLUMNS),
+})
 
 /**
  * Integrates down every meridian by Simpson's rule, exact to about 1e-11 on these smooth surfaces:
@@ -55,7 +58,8 @@ const columnBefore = (position: number): number => Math.min(Math.floor(position)
 /**
  * A tabulated quantity at a row, between two columns: Hermite interpolation is linear in what it interpolates, so the columns are blended first.
  */
-const blended = (quantity: Float64Array, index: number, share: number): number => (1 - share) * quantity[index]! + share * quantity[index + ROWS]!
+const blended = (quantity: Float64Array, index: number, share: number): number =>
+  (1 - share) * quantity[index]! + share * quantity[index + ROWS]!
 
 /** Value at (θ, ψ). Beyond the table the last cell is continued. */
 export function readTable({ value, slope }: MeridianTable, theta: number, psi: number): number {
@@ -64,7 +68,13 @@ export function readTable({ value, slope }: MeridianTable, theta: number, psi: n
   const column = columnBefore(position)
   const share = position - column
   const at = column * ROWS + row
-  return hermite(blended(value, at, share), blended(value, at + 1, share), blended(slope, at, share) * POLAR_STEP, blended(slope, at + 1, share) * POLAR_STEP, theta / POLAR_STEP - row)
+  return hermite(
+    blended(value, at, share),
+    blended(value, at + 1, share),
+    blended(slope, at, share) * POLAR_STEP,
+    blended(slope, at + 1, share) * POLAR_STEP,
+    theta / POLAR_STEP - row,
+  )
 }
 
 /** The θ at which the table reads `target` on the meridian ψ: the exact inverse of {@link readTable}. */

@@ -17,7 +17,11 @@ const COVERAGE_TOLERANCE = 0.001
  * order names every zone once.
  * @param draw draws the stage's edges on the head; one that remembers them where a hand drags
  */
-export function checkStage(head: Head, stage: Stage, draw: (layout: Layout) => DrawnEdges = (layout) => drawEdges(head, layout)): LayoutProblem[] {
+export function checkStage(
+  head: Head,
+  stage: Stage,
+  draw: (layout: Layout) => DrawnEdges = (layout) => drawEdges(head, layout),
+): LayoutProblem[] {
   const problems = checkReferences(stage)
   if (problems.length > 0) return problems
   const edges = draw(stage.layout)
@@ -27,9 +31,15 @@ export function checkStage(head: Head, stage: Stage, draw: (layout: Layout) => D
     const area = signedArea(outline)
     covered += area
     if (area <= 0.5) {
-      problems.push({ path: `zones[${i}].boundary`, message: `${zone.name} has no area or is walked the wrong way round.` })
+      problems.push({
+        path: `zones[${i}].boundary`,
+        message: `${zone.name} has no area or is walked the wrong way round.`,
+      })
     } else if (crossesItself(outline)) {
-      problems.push({ path: `zones[${i}].boundary`, message: `The outline of ${zone.name} crosses itself, so zones overlap.` })
+      problems.push({
+        path: `zones[${i}].boundary`,
+        message: `The outline of ${zone.name} crosses itself, so zones overlap.`,
+      })
     }
   })
   const scalp = scalpArea(head)
@@ -45,14 +55,21 @@ export function checkStage(head: Head, stage: Stage, draw: (layout: Layout) => D
 function checkReferences(stage: Stage): LayoutProblem[] {
   const problems: LayoutProblem[] = []
   const { layout, zones, order } = stage
-  problems.push(...repeated(layout.vertices, 'layout.vertices'), ...repeated(layout.edges, 'layout.edges'), ...repeated(zones, 'zones'))
+  problems.push(
+    ...repeated(layout.vertices, 'layout.vertices'),
+    ...repeated(layout.edges, 'layout.edges'),
+    ...repeated(zones, 'zones'),
+  )
   const vertices = new Map(layout.vertices.map((vertex) => [vertex.id, vertex]))
   layout.edges.forEach((edge, i) => {
     for (const end of ['from', 'to'] as const) {
       const vertex = vertices.get(edge[end])
       if (!vertex) problems.push({ path: `layout.edges[${i}].${end}`, message: `There is no vertex "${edge[end]}".` })
       else if (edge.kind === 'hairline' && vertex.s !== 1)
-        problems.push({ path: `layout.edges[${i}].${end}`, message: `A hairline must end at the hairline (s = 1); "${vertex.id}" lies at s = ${vertex.s}.` })
+        problems.push({
+          path: `layout.edges[${i}].${end}`,
+          message: `A hairline must end at the hairline (s = 1); "${vertex.id}" lies at s = ${vertex.s}.`,
+        })
     }
   })
   const edges = new Map(layout.edges.map((edge) => [edge.id, edge]))

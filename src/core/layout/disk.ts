@@ -16,7 +16,10 @@ export const placeFromDisk = ({ x, y }: DiskPoint): Place => ({ psi: Math.atan2(
 export const placeOf = (place: StoredPlace): Place => ({ psi: radians(place.psiDeg), s: place.s })
 
 /** Stored places are rounded: a hundred-thousandth of a degree or of the way to the hairline is well under a hair. */
-export const storedPlace = ({ psi, s }: Place): StoredPlace => ({ psiDeg: round5(degrees(psi)), s: Math.min(1, round5(s)) })
+export const storedPlace = ({ psi, s }: Place): StoredPlace => ({
+  psiDeg: round5(degrees(psi)),
+  s: Math.min(1, round5(s)),
+})
 const round5 = (value: number): number => Math.round(value * 1e5) / 1e5
 
 /** Corners of an edge in the disk from `from` to `to`: a parting's own, a hairline's in small steps of azimuth. */
@@ -30,7 +33,7 @@ export function edgeCorners(edge: LayoutEdge, vertices: ReadonlyMap<string, Layo
 
 function alongHairline(from: number, to: number): DiskPoint[] {
   const turn = 2 * Math.PI
-  const span = ((((to - from) % turn) + turn) % turn) || turn
+  const span = (((to - from) % turn) + turn) % turn || turn
   const steps = Math.max(1, Math.ceil(span / HAIRLINE_STEP))
   return Array.from({ length: steps + 1 }, (_, i) => diskFromPlace({ psi: from + (span * i) / steps, s: 1 }))
 }
@@ -51,7 +54,8 @@ export function insidePolygon(point: DiskPoint, polygon: readonly DiskPoint[]): 
   let inside = false
   let a = polygon[polygon.length - 1]!
   for (const b of polygon) {
-    if (a.y > point.y !== b.y > point.y && point.x < ((b.x - a.x) * (point.y - a.y)) / (b.y - a.y) + a.x) inside = !inside
+    if (a.y > point.y !== b.y > point.y && point.x < ((b.x - a.x) * (point.y - a.y)) / (b.y - a.y) + a.x)
+      inside = !inside
     a = b
   }
   return inside

@@ -1,5 +1,15 @@
 import type { BoundaryStep, LayoutEdge, LayoutVertex, StoredPlace } from '../model'
-import { crossing, diskArea, diskFromPlace, edgeCorners, insidePolygon, placeFromDisk, placeOf, storedPlace, type DiskPoint } from './disk'
+import {
+  crossing,
+  diskArea,
+  diskFromPlace,
+  edgeCorners,
+  insidePolygon,
+  placeFromDisk,
+  placeOf,
+  storedPlace,
+  type DiskPoint,
+} from './disk'
 
 /** What a zone has to have to be cut, merged and moved. */
 export interface Bounded {
@@ -39,7 +49,8 @@ export const wholeScalp = (): Division<Bounded> => ({
   zones: [{ id: 'scalp', boundary: ['hairlineLeft', 'hairlineRight'].map((edge) => ({ edge, reversed: false })) }],
 })
 
-const vertexMap = ({ vertices }: Pick<Division<Bounded>, 'vertices'>) => new Map(vertices.map((vertex) => [vertex.id, vertex]))
+const vertexMap = ({ vertices }: Pick<Division<Bounded>, 'vertices'>) =>
+  new Map(vertices.map((vertex) => [vertex.id, vertex]))
 
 /** The closed outline of a zone in the disk, with the boundary step that each corner begins. */
 function outlineOf(division: Division<Bounded>, zone: Bounded): { points: DiskPoint[]; steps: number[] } {
@@ -79,7 +90,12 @@ interface Hit {
  * nothing is cut. The larger piece keeps the zone, the other is made by `make`.
  * @param which cut only zones for which this holds @throws DivisionError when the line crosses itself, or cuts nothing
  */
-export function cut<Z extends Bounded>(division: Division<Z>, line: readonly DiskPoint[], make: (parent: Z) => Z, which: (zone: Z) => boolean = () => true): Division<Z> {
+export function cut<Z extends Bounded>(
+  division: Division<Z>,
+  line: readonly DiskPoint[],
+  make: (parent: Z) => Z,
+  which: (zone: Z) => boolean = () => true,
+): Division<Z> {
   if (crosses(line)) throw new DivisionError('This parting crosses itself. Draw it in one sweep.')
   let result = division
   let done = 0
@@ -93,13 +109,17 @@ export function cut<Z extends Bounded>(division: Division<Z>, line: readonly Dis
       done++
     }
   }
-  if (done === 0) throw new DivisionError('A parting has to run from one edge of a zone to another. Begin and end it on a parting or the hairline.')
+  if (done === 0)
+    throw new DivisionError(
+      'A parting has to run from one edge of a zone to another. Begin and end it on a parting or the hairline.',
+    )
   return result
 }
 
 function crosses(line: readonly DiskPoint[]): boolean {
   for (let i = 0; i + 1 < line.length; i++)
-    for (let j = i + 2; j + 1 < line.length; j++) if (crossing(line[i]!, line[i + 1]!, line[j]!, line[j + 1]!)) return true
+    for (let j = i + 2; j + 1 < line.length; j++)
+      if (crossing(line[i]!, line[i + 1]!, line[j]!, line[j + 1]!)) return true
   return false
 }
 
@@ -140,14 +160,29 @@ function pointAlong(line: readonly DiskPoint[], along: number): DiskPoint {
   return { x: a.x + (along - i) * (b.x - a.x), y: a.y + (along - i) * (b.y - a.y) }
 }
 
-function cutZone<Z extends Bounded>(division: Division<Z>, zone: Z, line: readonly DiskPoint[], [from, to]: [Hit, Hit], make: (parent: Z) => Z): Division<Z> {
+function cutZone<Z extends Bounded>(
+  division: Division<Z>,
+  zone: Z,
+  line: readonly DiskPoint[],
+  [from, to]: [Hit, Hit],
+  make: (parent: Z) => Z,
+): Division<Z> {
   const start = withVertex(division, zone.id, from)
   const end = withVertex(start.division, zone.id, relocated(division, start.division, zone.id, to))
   const result = end.division
-  if (start.vertex === end.vertex) throw new DivisionError('This parting begins and ends in the same place. Let it run to another edge.')
+  if (start.vertex === end.vertex)
+    throw new DivisionError('This parting begins and ends in the same place. Let it run to another edge.')
   const bounded = result.zones.find(({ id }) => id === zone.id)!
   const { first, second } = sides(result, bounded, start.vertex, end.vertex)
-  const inner = thinned(line.filter((point, i) => i > from.along && i < to.along && distance(point, from.point) > SNAP / 2 && distance(point, to.point) > SNAP / 2))
+  const inner = thinned(
+    line.filter(
+      (point, i) =>
+        i > from.along &&
+        i < to.along &&
+        distance(point, from.point) > SNAP / 2 &&
+        distance(point, to.point) > SNAP / 2,
+    ),
+  )
   const parting: LayoutEdge = {
     id: freshId(result.edges, 'parting'),
     kind: 'parting',
@@ -160,14 +195,30 @@ function cutZone<Z extends Bounded>(division: Division<Z>, zone: Z, line: readon
   const other = { ...made, boundary: [...second, { edge: parting.id, reversed: false }] }
   const next = { ...result, edges: [...result.edges, parting] }
   const [oneArea, otherArea] = [one, other].map((piece) => diskArea(zoneOutline(next, piece)))
-  if (Math.min(oneArea!, otherArea!) < SMALLEST) throw new DivisionError('This parting would leave a zone of no size. Move it further in, or end it elsewhere.')
+  if (Math.min(oneArea!, otherArea!) < SMALLEST)
+    throw new DivisionError('This parting would leave a zone of no size. Move it further in, or end it elsewhere.')
   // The larger piece keeps the zone's name and what was set for it.
   const [kept, split] = oneArea! >= otherArea! ? [one.boundary, other.boundary] : [other.boundary, one.boundary]
-  return { ...next, zones: result.zones.flatMap((each) => (each.id === zone.id ? [{ ...each, boundary: kept }, { ...made, boundary: split }] : [each])) }
+  return {
+    ...next,
+    zones: result.zones.flatMap((each) =>
+      each.id === zone.id
+        ? [
+            { ...each, boundary: kept },
+            { ...made, boundary: split },
+          ]
+        : [each],
+    ),
+  }
 }
 
 /** The boundary from one vertex to another and back. */
-function sides(division: Division<Bounded>, zone: Bounded, from: string, to: string): { first: BoundaryStep[]; second: BoundaryStep[] } {
+function sides(
+  division: Division<Bounded>,
+  zone: Bounded,
+  from: string,
+  to: string,
+): { first: BoundaryStep[]; second: BoundaryStep[] } {
   const edges = new Map(division.edges.map((edge) => [edge.id, edge]))
   const begins = ({ edge, reversed }: BoundaryStep) => (reversed ? edges.get(edge)!.to : edges.get(edge)!.from)
   const start = zone.boundary.findIndex((step) => begins(step) === from)
@@ -177,19 +228,31 @@ function sides(division: Division<Bounded>, zone: Bounded, from: string, to: str
 }
 
 /** Puts a vertex where a line meets a zone's boundary: one that is near, or a new one that splits the edge for both its zones. */
-function withVertex<Z extends Bounded>(division: Division<Z>, zoneId: string, { step, point }: Hit): { division: Division<Z>; vertex: string } {
+function withVertex<Z extends Bounded>(
+  division: Division<Z>,
+  zoneId: string,
+  { step, point }: Hit,
+): { division: Division<Z>; vertex: string } {
   const zone = division.zones.find(({ id }) => id === zoneId)!
   const { edge: edgeId } = zone.boundary[step]!
   const edge = division.edges.find(({ id }) => id === edgeId)!
   const vertices = vertexMap(division)
   const near = [edge.from, edge.to].find((id) => distance(diskFromPlace(placeOf(vertices.get(id)!)), point) < SNAP)
   if (near) return { division, vertex: near }
-  const vertex: LayoutVertex = { id: freshId(division.vertices, 'corner'), ...storedPlace(edge.kind === 'hairline' ? { ...placeFromDisk(point), s: 1 } : placeFromDisk(point)) }
+  const vertex: LayoutVertex = {
+    id: freshId(division.vertices, 'corner'),
+    ...storedPlace(edge.kind === 'hairline' ? { ...placeFromDisk(point), s: 1 } : placeFromDisk(point)),
+  }
   const at = viaBefore(edge, vertices, point)
   // A stored place that the new corner all but coincides with is no place of its own any more.
   const apart = (place: StoredPlace) => distance(diskFromPlace(placeOf(place)), point) > SNAP / 2
   const head: LayoutEdge = { ...edge, to: vertex.id, via: edge.via.slice(0, at).filter(apart) }
-  const tail: LayoutEdge = { ...edge, id: freshId(division.edges, edge.kind === 'hairline' ? 'hairline' : 'parting'), from: vertex.id, via: edge.via.slice(at).filter(apart) }
+  const tail: LayoutEdge = {
+    ...edge,
+    id: freshId(division.edges, edge.kind === 'hairline' ? 'hairline' : 'parting'),
+    from: vertex.id,
+    via: edge.via.slice(at).filter(apart),
+  }
   return {
     vertex: vertex.id,
     division: {
@@ -211,7 +274,8 @@ function withVertex<Z extends Bounded>(division: Division<Z>, zoneId: string, { 
 function viaBefore(edge: LayoutEdge, vertices: ReadonlyMap<string, LayoutVertex>, point: DiskPoint): number {
   if (edge.kind === 'hairline') return 0
   const corners = edgeCorners(edge, vertices)
-  const offBy = (i: number) => distance(corners[i]!, point) + distance(point, corners[i + 1]!) - distance(corners[i]!, corners[i + 1]!)
+  const offBy = (i: number) =>
+    distance(corners[i]!, point) + distance(point, corners[i + 1]!) - distance(corners[i]!, corners[i + 1]!)
   let best = 0
   for (let i = 1; i + 1 < corners.length; i++) if (offBy(i) < offBy(best)) best = i
   return best
@@ -253,8 +317,13 @@ function freshId(items: readonly { id: string }[], stem: string): string {
 export function merge<Z extends Bounded>(division: Division<Z>, oneId: string, otherId: string): Division<Z> {
   const find = (id: string) => division.zones.find((zone) => zone.id === id)!
   const [one, other] = [find(oneId), find(otherId)]
-  const shared = new Set(one.boundary.map(({ edge }) => edge).filter((edge) => other.boundary.some((step) => step.edge === edge)))
-  if (shared.size === 0) throw new DivisionError('These zones share no parting, so they cannot become one. Choose two that lie side by side.')
+  const shared = new Set(
+    one.boundary.map(({ edge }) => edge).filter((edge) => other.boundary.some((step) => step.edge === edge)),
+  )
+  if (shared.size === 0)
+    throw new DivisionError(
+      'These zones share no parting, so they cannot become one. Choose two that lie side by side.',
+    )
   const [mine, theirs] = [one, other].map(({ boundary }) => withoutRun(boundary, shared))
   if (!mine || !theirs) throw new DivisionError('Together these zones would enclose another one. Merge that one first.')
   const larger = diskArea(zoneOutline(division, one)) >= diskArea(zoneOutline(division, other)) ? one : other
@@ -264,13 +333,17 @@ export function merge<Z extends Bounded>(division: Division<Z>, oneId: string, o
   return {
     vertices: division.vertices.filter(({ id }) => used.has(id)),
     edges,
-    zones: division.zones.flatMap((zone) => (zone.id === gone.id ? [] : [zone.id === larger.id ? { ...zone, boundary: [...mine, ...theirs] } : zone])),
+    zones: division.zones.flatMap((zone) =>
+      zone.id === gone.id ? [] : [zone.id === larger.id ? { ...zone, boundary: [...mine, ...theirs] } : zone],
+    ),
   }
 }
 
 /** A boundary without the stretch it shares, begun after it; nothing when it shares more than one stretch. */
 function withoutRun(boundary: readonly BoundaryStep[], shared: ReadonlySet<string>): BoundaryStep[] | undefined {
-  const start = boundary.findIndex((step, i) => !shared.has(step.edge) && shared.has(boundary[(i + boundary.length - 1) % boundary.length]!.edge))
+  const start = boundary.findIndex(
+    (step, i) => !shared.has(step.edge) && shared.has(boundary[(i + boundary.length - 1) % boundary.length]!.edge),
+  )
   if (start < 0) return undefined
   const walked = [...boundary.slice(start), ...boundary.slice(0, start)]
   const own = walked.findIndex(({ edge }) => shared.has(edge))
@@ -280,7 +353,9 @@ function withoutRun(boundary: readonly BoundaryStep[], shared: ReadonlySet<strin
 /** Moves a corner; one on the hairline slides along it, partings that end in it follow with their nearer part. */
 export function moveVertex<Z extends Bounded>(division: Division<Z>, vertexId: string, to: DiskPoint): Division<Z> {
   const vertex = division.vertices.find(({ id }) => id === vertexId)!
-  const onRim = division.edges.some((edge) => edge.kind === 'hairline' && (edge.from === vertexId || edge.to === vertexId))
+  const onRim = division.edges.some(
+    (edge) => edge.kind === 'hairline' && (edge.from === vertexId || edge.to === vertexId),
+  )
   const place = placeFromDisk(to)
   const moved: StoredPlace = storedPlace(onRim ? { ...place, s: 1 } : { ...place, s: Math.min(0.995, place.s) })
   const before = diskFromPlace(placeOf(vertex))
@@ -290,8 +365,14 @@ export function moveVertex<Z extends Bounded>(division: Division<Z>, vertexId: s
     vertices: division.vertices.map((each) => (each.id === vertexId ? { ...each, ...moved } : each)),
     edges: division.edges.map((edge) => {
       if (edge.kind === 'hairline' || (edge.from !== vertexId && edge.to !== vertexId)) return edge
-      const near = edge.from === vertexId ? (i: number) => 1 - (i + 1) / (edge.via.length + 1) : (i: number) => (i + 1) / (edge.via.length + 1)
-      return { ...edge, via: edge.via.map((one, i) => shifted(one, (after.x - before.x) * near(i), (after.y - before.y) * near(i))) }
+      const near =
+        edge.from === vertexId
+          ? (i: number) => 1 - (i + 1) / (edge.via.length + 1)
+          : (i: number) => (i + 1) / (edge.via.length + 1)
+      return {
+        ...edge,
+        via: edge.via.map((one, i) => shifted(one, (after.x - before.x) * near(i), (after.y - before.y) * near(i))),
+      }
     }),
   }
 }
@@ -307,7 +388,12 @@ export function moveParting<Z extends Bounded>(division: Division<Z>, edgeId: st
 }
 
 /** Bends a parting so that a place on it comes to another; its ends stay. @param at which of its stored places, from 0 */
-export function bendParting<Z extends Bounded>(division: Division<Z>, edgeId: string, at: number, to: DiskPoint): Division<Z> {
+export function bendParting<Z extends Bounded>(
+  division: Division<Z>,
+  edgeId: string,
+  at: number,
+  to: DiskPoint,
+): Division<Z> {
   return {
     ...division,
     edges: division.edges.map((edge) => {
@@ -316,7 +402,8 @@ export function bendParting<Z extends Bounded>(division: Division<Z>, edgeId: st
       const from = diskFromPlace(placeOf(via[Math.min(at, via.length - 1)]!))
       const centre = Math.min(at, via.length - 1)
       // The pull falls off towards both ends, so that the parting stays one sweep.
-      const pull = (i: number) => (i <= centre ? (i + 1) / (centre + 1) : (via.length - i) / (via.length - centre)) ** 1.5
+      const pull = (i: number) =>
+        (i <= centre ? (i + 1) / (centre + 1) : (via.length - i) / (via.length - centre)) ** 1.5
       return { ...edge, via: via.map((one, i) => shifted(one, (to.x - from.x) * pull(i), (to.y - from.y) * pull(i))) }
     }),
   }

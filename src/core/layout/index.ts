@@ -6,8 +6,29 @@ export { checkStage, type LayoutProblem } from './check'
 export type { ZoneMesh } from './mesh'
 export { edgeDrawer, signedArea, type DrawnEdges } from './outline'
 export { shapeZone, type ZoneShape } from './shape'
-export { bendParting, cut, DivisionError, merge, mirrored, moveParting, moveVertex, zoneAt, zoneOutline, type Bounded, type Division } from './division'
+export {
+  bendParting,
+  cut,
+  DivisionError,
+  merge,
+  mirrored,
+  moveParting,
+  moveVertex,
+  zoneAt,
+  zoneOutline,
+  type Bounded,
+  type Division,
+} from './division'
 export { snapPoint, type Snap, type SnapKind, type SnapTargets } from './snap'
 export { diskFromPlace, edgeCorners, insidePolygon, placeFromDisk, placeOf, storedPlace, type DiskPoint } from './disk'
 export { mirrorRole, otherSideFirst, sideBegun } from './sides'
-export { circleRadiusFor, createLayout, defaultLayoutParameters, LayoutParameterError, partOffsetFor, pastPartFor, TEMPLATE_PARAMETERS, type Section } from './templates'
+export {
+  circleRadiusFor,
+  createLayout,
+  defaultLayoutParameters,
+  LayoutParameterError,
+  partOffsetFor,
+  pastPartFor,
+  TEMPLATE_PARAMETERS,
+  type Section,
+} from './templates'

@@ -2,10 +2,22 @@ import fc from 'fast-check'
 import { createHead, directionFromMap, placeFromMap, pointFromMap, scalpArea, type Head } from '../head'
 import { LAYOUT_TEMPLATES, type LayoutParameters, type Part, type Stage } from '../model'
 import { planWith, stageOf } from '../../../tests/support/plan'
-import { checkStage, createLayout, defaultLayoutParameters, LayoutParameterError, partOffsetFor, shapeZone, signedArea } from '.'
+import {
+  checkStage,
+  createLayout,
+  defaultLayoutParameters,
+  LayoutParameterError,
+  partOffsetFor,
+  shapeZone,
+  signedArea,
+} from '.'
 
 const head = createHead({ circumferenceCm: 54 })
-const heads = [head, createHead({ circumferenceCm: 50 }), createHead({ circumferenceCm: 59, earToEarCm: 38, frontHairlineOffsetCm: 1 })]
+const heads = [
+  head,
+  createHead({ circumferenceCm: 50 }),
+  createHead({ circumferenceCm: 59, earToEarCm: 38, frontHairlineOffsetCm: 1 }),
+]
 const between = (min: number, max: number) => fc.double({ min, max, noNaN: true })
 const anyLayout = fc.record({
   template: fc.constantFrom(...LAYOUT_TEMPLATES),
@@ -19,10 +31,14 @@ const anyLayout = fc.record({
   pieces: fc.integer({ min: 2, max: 6 }),
   cutCornersCm: between(0, 2),
 })
-const stageWith = ({ template, ...parameters }: { template: (typeof LAYOUT_TEMPLATES)[number] } & Partial<LayoutParameters>): Stage =>
+const stageWith = ({
+  template,
+  ...parameters
+}: { template: (typeof LAYOUT_TEMPLATES)[number] } & Partial<LayoutParameters>): Stage =>
   stageOf(planWith({ template, parameters }))
 
-const shapesOf = (on: Head, { layout, zones }: Pick<Stage, 'layout' | 'zones'>) => zones.map((zone) => shapeZone(on, layout, zone))
+const shapesOf = (on: Head, { layout, zones }: Pick<Stage, 'layout' | 'zones'>) =>
+  zones.map((zone) => shapeZone(on, layout, zone))
 
 /** The stage, or nothing where the measures are refused in words; too many refusals would empty the test. */
 function stageOrRefusal(wanted: Parameters<typeof stageWith>[0]): Stage | undefined {
@@ -35,10 +51,11 @@ function stageOrRefusal(wanted: Parameters<typeof stageWith>[0]): Stage | undefi
 }
 
 describe('templates', () => {
-  it.each(LAYOUT_TEMPLATES.flatMap((template) => [false, true].map((separateNape) => [template, separateNape] as const)))('%s with its usual measures is laid out (nape %s)', (template, separateNape) => {
+  it.each(
+    LAYOUT_TEMPLATES.flatMap((template) => [false, true].map((separateNape) => [template, separateNape] as const)),
+  )('%s with its usual measures is laid out (nape %s)', (template, separateNape) => {
     expect(checkStage(head, stageWith({ template, separateNape }))).toEqual([])
   })
-
 
   it('cover the scalp once, whatever their parameters and the head', () => {
     fc.assert(
@@ -146,7 +163,10 @@ describe('the laws of layouts', () => {
   }
 
   it('refuse an edge without a vertex', () => {
-    expect(broken((stage) => (stage.layout.edges[0]!.to = 'nowhere'))).toContainEqual({ path: 'layout.edges[0].to', message: 'There is no vertex "nowhere".' })
+    expect(broken((stage) => (stage.layout.edges[0]!.to = 'nowhere'))).toContainEqual({
+      path: 'layout.edges[0].to',
+      message: 'There is no vertex "nowhere".',
+    })
   })
 
   it('refuse zones that overlap because a parting crosses over', () => {
@@ -168,15 +188,27 @@ describe('the laws of layouts', () => {
 
   it('refuse a missing zone, a broken outline and an order that forgets one', () => {
     expect(broken((stage) => (stage.zones = stage.zones.slice(1))).length).toBeGreaterThan(0)
-    expect(broken((stage) => stage.zones[0]!.boundary.reverse()).some(({ message }) => /broken/.test(message))).toBe(true)
-    expect(broken((stage) => stage.order.pop())).toEqual([{ path: 'order', message: 'The order must name every zone once.' }])
+    expect(broken((stage) => stage.zones[0]!.boundary.reverse()).some(({ message }) => /broken/.test(message))).toBe(
+      true,
+    )
+    expect(broken((stage) => stage.order.pop())).toEqual([
+      { path: 'order', message: 'The order must name every zone once.' },
+    ])
   })
 
   it('refuse a hairline that is not at the hairline', () => {
-    expect(broken((stage) => (stage.layout.vertices.find(({ id }) => id === 'face')!.s = 0.9)).some(({ message }) => /must end at the hairline/.test(message))).toBe(true)
+    expect(
+      broken((stage) => (stage.layout.vertices.find(({ id }) => id === 'face')!.s = 0.9)).some(({ message }) =>
+        /must end at the hairline/.test(message),
+      ),
+    ).toBe(true)
   })
 
   it('refuse ids used twice', () => {
-    expect(broken((stage) => (stage.layout.vertices[1]!.id = stage.layout.vertices[0]!.id)).some(({ message }) => /used twice/.test(message))).toBe(true)
+    expect(
+      broken((stage) => (stage.layout.vertices[1]!.id = stage.layout.vertices[0]!.id)).some(({ message }) =>
+        /used twice/.test(message),
+      ),
+    ).toBe(true)
   })
 })

@@ -73,7 +73,14 @@ function missingSides({ triangles }: Delaunator<Float64Array>, rim: number): Uin
   return missing
 }
 
-function finishMesh(head: Head, delaunay: Delaunator<Float64Array>, map: Float64Array, rim: number, inner: readonly number[], { located }: Lattice): ZoneMesh {
+function finishMesh(
+  head: Head,
+  delaunay: Delaunator<Float64Array>,
+  map: Float64Array,
+  rim: number,
+  inner: readonly number[],
+  { located }: Lattice,
+): ZoneMesh {
   const count = map.length / 2
   const space = new Float64Array(3 * count)
   const direction = new Float64Array(2 * count)
@@ -131,7 +138,11 @@ function innerPoints(lattice: Lattice, outline: readonly MapPoint[]): number[] {
     const crossings = crossingsAt(outline, y)
     const shift = rowShift(row)
     for (let k = 0; k + 1 < crossings.length; k += 2) {
-      for (let column = Math.ceil((crossings[k]! - shift) / SPACING); column * SPACING + shift < crossings[k + 1]!; column++) {
+      for (
+        let column = Math.ceil((crossings[k]! - shift) / SPACING);
+        column * SPACING + shift < crossings[k + 1]!;
+        column++
+      ) {
         if (isClear(corners, column * SPACING + shift, y)) inner.push(lattice.index(row, column))
       }
     }
@@ -157,7 +168,11 @@ function crossingsAt(outline: readonly MapPoint[], y: number): number[] {
     if (a.y > y !== b.y > y) crossings.push(((b.x - a.x) * (y - a.y)) / (b.y - a.y) + a.x)
     a = b
   }
-  return crossings.length > 2 ? crossings.sort((one, other) => one - other) : crossings[0]! > crossings[1]! ? crossings.reverse() : crossings
+  return crossings.length > 2
+    ? crossings.sort((one, other) => one - other)
+    : crossings[0]! > crossings[1]!
+      ? crossings.reverse()
+      : crossings
 }
 
 /** Triangles of the triangulation that lie inside the outline, in its order: those left of it, and all reached without crossing it. */

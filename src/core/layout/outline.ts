@@ -22,7 +22,10 @@ export function drawEdges(head: Head, { vertices, edges }: Pick<Layout, 'vertice
  * drawn again. Layouts given to it must not be changed in place.
  */
 export function edgeDrawer(head: Head): (layout: Pick<Layout, 'vertices' | 'edges'>) => DrawnEdges {
-  const known = new WeakMap<LayoutEdge, { from: LayoutVertex | undefined; to: LayoutVertex | undefined; points: MapPoint[] }>()
+  const known = new WeakMap<
+    LayoutEdge,
+    { from: LayoutVertex | undefined; to: LayoutVertex | undefined; points: MapPoint[] }
+  >()
   return ({ vertices, edges }) => {
     const byId = new Map(vertices.map((vertex) => [vertex.id, vertex]))
     return new Map(
@@ -49,7 +52,8 @@ function inSteps(corners: readonly DiskPoint[]): DiskPoint[] {
     const next = corners[i + 1]
     const [dx, dy] = next ? [next.x - corner.x, next.y - corner.y] : [0, 0]
     const steps = Math.max(1, Math.ceil(Math.sqrt(dx * dx + dy * dy) / DISK_STEP))
-    for (let step = 0; step < steps; step++) points.push({ x: corner.x + (step / steps) * dx, y: corner.y + (step / steps) * dy })
+    for (let step = 0; step < steps; step++)
+      points.push({ x: corner.x + (step / steps) * dx, y: corner.y + (step / steps) * dy })
   })
   return points
 }

@@ -31,21 +31,40 @@ export interface Landmarks {
 type Bounded = { id: string; role: string; boundary: BoundaryStep[] }
 
 /** Draws one zone of a layout on a head. */
-export function shapeZone(head: Head, { vertices, edges }: Pick<Layout, 'vertices' | 'edges'>, { id, role, boundary }: Bounded): ZoneShape {
+export function shapeZone(
+  head: Head,
+  { vertices, edges }: Pick<Layout, 'vertices' | 'edges'>,
+  { id, role, boundary }: Bounded,
+): ZoneShape {
   const used = new Set(boundary.map(({ edge }) => edge))
   const own = edges.filter((edge) => used.has(edge.id))
   const drawn = drawEdges(head, { vertices, edges: own })
   const outline = joinOutline(drawn, boundary)
   const mesh = createMesh(head, outline)
   const hairline = own.filter(({ kind }) => kind === 'hairline').flatMap((edge) => drawn.get(edge.id)!)
-  return { id, role, outline, area: signedArea(outline), mesh, ...summarise(mesh), landmarks: () => landmarksOf(head, mesh, hairline) }
+  return {
+    id,
+    role,
+    outline,
+    area: signedArea(outline),
+    mesh,
+    ...summarise(mesh),
+    landmarks: () => landmarksOf(head, mesh, hairline),
+  }
 }
 
 function landmarksOf(head: Head, { rim, space }: ZoneMesh, hairline: readonly MapPoint[]): Landmarks {
-  const around = Array.from({ length: rim }, (_, i): Point3 => ({ x: space[3 * i]!, y: space[3 * i + 1]!, z: space[3 * i + 2]! }))
+  const around = Array.from({ length: rim }, (_, i): Point3 => ({
+    x: space[3 * i]!,
+    y: space[3 * i + 1]!,
+    z: space[3 * i + 2]!,
+  }))
   const crown = pointFromMap(head, mapFromDirection(head, CROWN_POLAR_ANGLE, Math.PI))
   const away = ({ x, y, z }: Point3) => (x - crown.x) ** 2 + (y - crown.y) ** 2 + (z - crown.z) ** 2
-  return { rim: hairline.length > 0 ? hairline.map((point) => pointFromMap(head, point)) : around, pivot: around.reduce((best, point) => (away(point) < away(best) ? point : best)) }
+  return {
+    rim: hairline.length > 0 ? hairline.map((point) => pointFromMap(head, point)) : around,
+    pivot: around.reduce((best, point) => (away(point) < away(best) ? point : best)),
+  }
 }
 
 function summarise({ areas, triangles, space }: ZoneMesh): Pick<ZoneShape, 'meanNormal' | 'meanPoint' | 'height'> {
@@ -83,5 +102,9 @@ function summarise({ areas, triangles, space }: ZoneMesh): Pick<ZoneShape, 'mean
     min = Math.min(min, space[i]!)
     max = Math.max(max, space[i]!)
   }
-  return { meanNormal: { x: normalX, y: normalY, z: normalZ }, meanPoint: { x: centreX / area, y: centreY / area, z: centreZ / area }, height: { min, max } }
+  return {
+    meanNormal: { x: normalX, y: normalY, z: normalZ },
+    meanPoint: { x: centreX / area, y: centreY / area, z: centreZ / area },
+    height: { min, max },
+  }
 }

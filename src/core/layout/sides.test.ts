@@ -12,7 +12,10 @@ describe('a front line past a side part', () => {
   const across = (parameters: Partial<LayoutParameters>): [left: number, right: number] => {
     const { layout, zones } = stageWith(parameters)
     const on = (role: string): number[] =>
-      Array.from({ length: 60 * 40 }, (_, i) => ({ psi: radians(-60 + 2 * (i % 60)), s: 0.2 + 0.019 * Math.floor(i / 60) })).flatMap((place) => {
+      Array.from({ length: 60 * 40 }, (_, i) => ({
+        psi: radians(-60 + 2 * (i % 60)),
+        s: 0.2 + 0.019 * Math.floor(i / 60),
+      })).flatMap((place) => {
         if (zoneAt({ ...layout, zones }, diskFromPlace(place))?.role !== role) return []
         const { theta, psi } = directionFromMap(head, mapFromPlace(head, place))
         return [surfacePoint(head.axes, theta, psi).x]
@@ -21,7 +24,13 @@ describe('a front line past a side part', () => {
   }
 
   it('lies on a part in the middle, and as far past a side part as asked on either side', () => {
-    for (const [parameters, x] of [[{}, 0], [{ partOffsetCm: 3 }, 3], [{ partOffsetCm: 3, pastPartCm: 2.5 }, 0.5], [{ partOffsetCm: 3, pastPartCm: 5 }, -2], [{ partOffsetCm: -3, pastPartCm: 5 }, 2]] as const) {
+    for (const [parameters, x] of [
+      [{}, 0],
+      [{ partOffsetCm: 3 }, 3],
+      [{ partOffsetCm: 3, pastPartCm: 2.5 }, 0.5],
+      [{ partOffsetCm: 3, pastPartCm: 5 }, -2],
+      [{ partOffsetCm: -3, pastPartCm: 5 }, 2],
+    ] as const) {
       const [left, right] = across(parameters)
       // The places looked at lie up to 3 mm apart.
       expect(left).toBeGreaterThan(x - 0.1)
@@ -52,5 +61,11 @@ describe('the side that is begun on', () => {
 })
 
 it('roles mirror left and right, and those without a side stay', () => {
-  expect(['backLeft', 'rightSide', 'left', 'nape', 'partStrip'].map(mirrorRole)).toEqual(['backRight', 'leftSide', 'right', 'nape', 'partStrip'])
+  expect(['backLeft', 'rightSide', 'left', 'nape', 'partStrip'].map(mirrorRole)).toEqual([
+    'backRight',
+    'leftSide',
+    'right',
+    'nape',
+    'partStrip',
+  ])
 })

@@ -6,7 +6,9 @@ const MIDDLE = 0.12
 
 /** The role that a zone has on the other side; roles without a side stay. */
 export const mirrorRole = (role: string): string =>
-  /left/i.test(role) ? role.replace('left', 'right').replace('Left', 'Right') : role.replace('right', 'left').replace('Right', 'Left')
+  /left/i.test(role)
+    ? role.replace('left', 'right').replace('Left', 'Right')
+    : role.replace('right', 'left').replace('Right', 'Left')
 
 /** On which side of the client a zone lies: 1 left, −1 right, 0 on the middle. */
 function sideOf({ vertices, edges }: Pick<Layout, 'vertices' | 'edges'>, zone: Bounded): -1 | 0 | 1 {
@@ -26,7 +28,12 @@ export function sideBegun({ layout, zones, order }: Pick<Stage, 'layout' | 'zone
 export function otherSideFirst({ layout, zones, order }: Pick<Stage, 'layout' | 'zones' | 'order'>): string[] {
   const on = (side: -1 | 1) => order.filter((id) => sideOf(layout, zoneOf(zones, id)) === side)
   const [left, right] = [on(1), on(-1)]
-  const other = new Map(left.slice(0, right.length).flatMap((id, i) => [[id, right[i]!], [right[i]!, id]]))
+  const other = new Map(
+    left.slice(0, right.length).flatMap((id, i) => [
+      [id, right[i]!],
+      [right[i]!, id],
+    ]),
+  )
   return order.map((id) => other.get(id) ?? id)
 }
 

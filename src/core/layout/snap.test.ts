@@ -4,8 +4,16 @@ import { snapPoint, type SnapTargets } from '.'
 const TARGETS: SnapTargets = {
   corners: [{ x: 4, y: 2 }],
   landmarks: [{ x: 0, y: -5 }],
-  partings: [[{ x: -6, y: -8 }, { x: 6, y: -8 }]],
-  hairline: [{ x: -10, y: 10 }, { x: 10, y: 10 }],
+  partings: [
+    [
+      { x: -6, y: -8 },
+      { x: 6, y: -8 },
+    ],
+  ],
+  hairline: [
+    { x: -10, y: 10 },
+    { x: 10, y: 10 },
+  ],
 }
 const at = (x: number, y: number) => snapPoint({ x, y }, TARGETS, 0.7)
 
@@ -22,11 +30,16 @@ describe('a hand’s point', () => {
 
   it('moves no further than the reach, and what it is drawn to stays where it is', () => {
     fc.assert(
-      fc.property(fc.double({ min: -12, max: 12, noNaN: true }), fc.double({ min: -12, max: 12, noNaN: true }), fc.double({ min: 0.05, max: 2, noNaN: true }), (x, y, reach) => {
-        const { point } = snapPoint({ x, y }, TARGETS, reach)
-        expect(Math.hypot(point.x - x, point.y - y)).toBeLessThanOrEqual(reach)
-        expect(snapPoint(point, { ...TARGETS, corners: [], landmarks: [] }, 1e-9).point.x).toBeCloseTo(point.x, 9)
-      }),
+      fc.property(
+        fc.double({ min: -12, max: 12, noNaN: true }),
+        fc.double({ min: -12, max: 12, noNaN: true }),
+        fc.double({ min: 0.05, max: 2, noNaN: true }),
+        (x, y, reach) => {
+          const { point } = snapPoint({ x, y }, TARGETS, reach)
+          expect(Math.hypot(point.x - x, point.y - y)).toBeLessThanOrEqual(reach)
+          expect(snapPoint(point, { ...TARGETS, corners: [], landmarks: [] }, 1e-9).point.x).toBeCloseTo(point.x, 9)
+        },
+      ),
     )
   })
 })

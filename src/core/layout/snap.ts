@@ -22,7 +22,11 @@ export interface SnapTargets {
  * the hairline, a parting, the middle.
  * @param reach cm of the map
  */
-export function snapPoint(point: MapPoint, { corners, landmarks, partings, hairline }: SnapTargets, reach: number): Snap {
+export function snapPoint(
+  point: MapPoint,
+  { corners, landmarks, partings, hairline }: SnapTargets,
+  reach: number,
+): Snap {
   const points: [SnapKind, readonly MapPoint[]][] = [
     ['corner', corners],
     ['landmark', landmarks],
@@ -37,7 +41,10 @@ export function snapPoint(point: MapPoint, { corners, landmarks, partings, hairl
     ['parting', partings],
   ]
   for (const [to, candidates] of lines) {
-    const nearest = nearestOf(point, candidates.flatMap((line) => line.slice(1).map((end, i) => nearestOnSegment(point, line[i]!, end))))
+    const nearest = nearestOf(
+      point,
+      candidates.flatMap((line) => line.slice(1).map((end, i) => nearestOnSegment(point, line[i]!, end))),
+    )
     if (nearest && distance(point, nearest) < reach) return { point: nearest, to }
   }
   return Math.abs(point.x) < reach ? { point: { x: 0, y: point.y }, to: 'middle' } : { point, to: undefined }

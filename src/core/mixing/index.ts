@@ -2,4 +2,15 @@
 export { bowlOptions, mixPlan, type BowlOption, type FormulaMix, type MixedBowl, type MixedPart } from './mixPlan'
 export { gramsByFormula, inBowl } from './weighed'
 export { stageKindOf, surfacesFor } from './surfaces'
-export { corrected, describeStep, madeOf, nextTarget, poured, pouringOf, thinned, type Pouring, type PouringLine, type PourVerdict } from './pouring'
+export {
+  corrected,
+  describeStep,
+  madeOf,
+  nextTarget,
+  poured,
+  pouringOf,
+  thinned,
+  type Pouring,
+  type PouringLine,
+  type PourVerdict,
+} from './pouring'

@@ -53,23 +53,42 @@ export function mixPlan(plan: FaltoPlan, computed: ComputedStages): FormulaMix[]
   return plan.formulas.map((formula) => {
     const recipe = recipeOf(formula, plan.products)
     const { range, bowls } = computed.grams.find(({ formulaId }) => formulaId === formula.id)!
-    const grams = bowls.length === 0 ? [] : splitExactly(tenth(range.expected), bowls.map(({ applied }) => applied + BOWL_RESIDUE_G))
+    const grams =
+      bowls.length === 0
+        ? []
+        : splitExactly(
+            tenth(range.expected),
+            bowls.map(({ applied }) => applied + BOWL_RESIDUE_G),
+          )
     return {
       formula,
       recipe,
       grams: range,
-      bowls: bowls.map((bowl, i) => mixedBowl(plan, stages, computed, formula, bowl, { number: i + 1, of: bowls.length, grams: grams[i]! })),
+      bowls: bowls.map((bowl, i) =>
+        mixedBowl(plan, stages, computed, formula, bowl, { number: i + 1, of: bowls.length, grams: grams[i]! }),
+      ),
       options: bowlOptions(plan, formula, computed),
     }
   })
 }
 
-function mixedBowl(plan: FaltoPlan, stages: readonly Stage[], computed: ComputedStages, formula: Formula, bowl: Bowl, { number, of, grams }: { number: number; of: number; grams: number }): MixedBowl {
+function mixedBowl(
+  plan: FaltoPlan,
+  stages: readonly Stage[],
+  computed: ComputedStages,
+  formula: Formula,
+  bowl: Bowl,
+  { number, of, grams }: { number: number; of: number; grams: number },
+): MixedBowl {
   const vol = bowlVol(formula, number, of)
   const recipe = recipeOf({ ...formula, developerVol: vol }, plan.products)
   const stage = stages[bowl.stage]!
   const amounts = gramsOfParts(recipe, grams)
-  const served = new Set(computed.pieces.slice(bowl.first, bowl.last + 1).flatMap(({ formulaId, zoneId }) => (formulaId === formula.id ? [zoneId] : [])))
+  const served = new Set(
+    computed.pieces
+      .slice(bowl.first, bowl.last + 1)
+      .flatMap(({ formulaId, zoneId }) => (formulaId === formula.id ? [zoneId] : [])),
+  )
   return {
     number,
     stageId: stage.id,
@@ -78,9 +97,20 @@ function mixedBowl(plan: FaltoPlan, stages: readonly Stage[], computed: Computed
     peroxidePercent: recipe.peroxidePercent,
     side: isLightener(recipe.leading.kind) ? 'left' : 'right',
     grams,
-    parts: recipe.parts.map(({ share: _share, ...part }, i) => ({ ...part, grams: amounts[i]!, ml: millilitres(amounts[i]!, plan.products.find(({ id }) => id === part.productId)) })),
-    zones: computed.zones.flatMap(({ stageId, zoneId, name }) => (stageId === stage.id && served.has(zoneId) ? [name] : [])),
-    serves: servesWords(computed.pieces.slice(bowl.first, bowl.last + 1).filter(({ formulaId }) => formulaId === formula.id)),
+    parts: recipe.parts.map(({ share: _share, ...part }, i) => ({
+      ...part,
+      grams: amounts[i]!,
+      ml: millilitres(
+        amounts[i]!,
+        plan.products.find(({ id }) => id === part.productId),
+      ),
+    })),
+    zones: computed.zones.flatMap(({ stageId, zoneId, name }) =>
+      stageId === stage.id && served.has(zoneId) ? [name] : [],
+    ),
+    serves: servesWords(
+      computed.pieces.slice(bowl.first, bowl.last + 1).filter(({ formulaId }) => formulaId === formula.id),
+    ),
     mixedAtMinutes: minutesFromSeconds(bowl.from),
     ageAtLastMinutes: minutesFromSeconds(bowl.to - bowl.from),
   }
@@ -101,7 +131,11 @@ function servesWords(pieces: readonly Piece[]): string {
 export function bowlOptions(plan: FaltoPlan, formula: Formula, computed: ComputedStages): BowlOption[] {
   const { bowls: now, uses } = computed.grams.find(({ formulaId }) => formulaId === formula.id)!
   if (uses.length === 0) return []
-  const rules = bowlRulesFor(formula, plan.products.find(({ id }) => id === formula.productId)!, plan.hair)
+  const rules = bowlRulesFor(
+    formula,
+    plan.products.find(({ id }) => id === formula.productId)!,
+    plan.hair,
+  )
   const usual = planBowls(uses, { ...rules, chosen: undefined }).length
   const applied = uses.reduce((sum, { grams }) => sum + grams, 0)
   const seen = new Map<number, BowlOption>()

@@ -3,7 +3,18 @@ import { activeVariant, type MixRecord } from '../model'
 import { computePlan, planFigures } from '../pipeline'
 import { densePlan } from '../../../tests/support/samples'
 import { planWith } from '../../../tests/support/plan'
-import { corrected, describeStep, gramsByFormula, inBowl, madeOf, nextTarget, poured, pouringOf, thinned, type MixedPart } from '.'
+import {
+  corrected,
+  describeStep,
+  gramsByFormula,
+  inBowl,
+  madeOf,
+  nextTarget,
+  poured,
+  pouringOf,
+  thinned,
+  type MixedPart,
+} from '.'
 
 const tenths = (values: readonly number[]) => values.reduce((total, value) => total + Math.round(10 * value), 0)
 
@@ -12,8 +23,11 @@ describe('the mixes of a plan', () => {
     for (const plan of [planWith(), densePlan()]) {
       const figures = planFigures(plan, computePlan(plan))
       for (const { formulaId, bowls } of figures.mix) {
-        expect(tenths(bowls.map(({ grams }) => grams))).toBe(bowls.length === 0 ? 0 : Math.round(10 * figures.grams[formulaId]!.expected))
-        for (const { grams, parts } of bowls) expect(tenths(parts.map((part) => part.grams))).toBe(Math.round(10 * grams))
+        expect(tenths(bowls.map(({ grams }) => grams))).toBe(
+          bowls.length === 0 ? 0 : Math.round(10 * figures.grams[formulaId]!.expected),
+        )
+        for (const { grams, parts } of bowls)
+          expect(tenths(parts.map((part) => part.grams))).toBe(Math.round(10 * grams))
       }
     }
   })
@@ -55,7 +69,13 @@ describe('the mixes of a plan', () => {
   })
 })
 
-const part = (name: string, grams: number): MixedPart => ({ role: name === 'developer' ? 'developer' : 'product', name, productId: name, grams, ml: grams })
+const part = (name: string, grams: number): MixedPart => ({
+  role: name === 'developer' ? 'developer' : 'product',
+  name,
+  productId: name,
+  grams,
+  ml: grams,
+})
 const bowl = [part('one', 30), part('two', 10), part('developer', 60)]
 
 describe('pouring', () => {
@@ -81,7 +101,8 @@ describe('pouring', () => {
           // Done at once where no other line lacks more than the hand's error.
           expect(['kept', 'done']).toContain(after.verdict.kind)
           after.lines.forEach(({ target, grams }) => expect(Math.abs(target - factor * grams)).toBeLessThan(0.06))
-          if (line > 0) expect(nextTarget(after) === 0 || after.lines[0]!.target - after.lines[0]!.actual <= 0.2).toBe(true)
+          if (line > 0)
+            expect(nextTarget(after) === 0 || after.lines[0]!.target - after.lines[0]!.actual <= 0.2).toBe(true)
         }
       }),
     )
@@ -108,17 +129,47 @@ describe('pouring', () => {
 })
 
 describe('what was weighed', () => {
-  const event = (kind: 'poured' | 'corrected' | 'lost', line: number, grams: number) => ({ id: `${kind}${line}${grams}`, kind, line, grams, source: 'typed' as const, by: '', at: '' })
+  const event = (kind: 'poured' | 'corrected' | 'lost', line: number, grams: number) => ({
+    id: `${kind}${line}${grams}`,
+    kind,
+    line,
+    grams,
+    source: 'typed' as const,
+    by: '',
+    at: '',
+  })
   const line = (grams: number) => ({ name: '', productId: null, role: 'product' as const, grams })
-  const record = (formulaId: string, state: MixRecord['state'], events: MixRecord['events']): MixRecord => ({ id: formulaId, formulaId, bowl: 1, planned: [line(20), line(40)], state, by: '', startedAt: '', events })
+  const record = (formulaId: string, state: MixRecord['state'], events: MixRecord['events']): MixRecord => ({
+    id: formulaId,
+    formulaId,
+    bowl: 1,
+    planned: [line(20), line(40)],
+    state,
+    by: '',
+    startedAt: '',
+    events,
+  })
 
   it('adds up pours of a line, from its last correction on', () => {
-    const amounts = [event('poured', 0, 5), event('poured', 1, 7), event('corrected', 0, 4), event('lost', 0, 9), event('poured', 0, 2.5)].map(({ kind, line: at, grams }) => ({ kind, line: at, amount: grams }))
+    const amounts = [
+      event('poured', 0, 5),
+      event('poured', 1, 7),
+      event('corrected', 0, 4),
+      event('lost', 0, 9),
+      event('poured', 0, 2.5),
+    ].map(({ kind, line: at, grams }) => ({ kind, line: at, amount: grams }))
     expect(inBowl(2, amounts)).toEqual([6.5, 7])
   })
 
   it('stands beside what was planned, for bowls that were mixed to their end', () => {
     const poured = [event('poured', 0, 20.4), event('poured', 1, 41)]
-    expect(gramsByFormula([record('A', 'done', poured), record('A', 'done', poured), record('A', 'abandoned', poured), record('B', 'weighing', poured)])).toEqual([{ formulaId: 'A', planned: 120, weighed: 122.8 }])
+    expect(
+      gramsByFormula([
+        record('A', 'done', poured),
+        record('A', 'done', poured),
+        record('A', 'abandoned', poured),
+        record('B', 'weighing', poured),
+      ]),
+    ).toEqual([{ formulaId: 'A', planned: 120, weighed: 122.8 }])
   })
 })

@@ -24,17 +24,23 @@ export interface Pouring {
  * `open`: go on. `kept`: more went in than was asked for, and the rest grew with it. `tooMuch`: the bowl would grow beyond what it holds or what is
  * worth it, so the rest stays as planned and the mix is another one. `done`: every line is in.
  */
-export type PourVerdict = { kind: 'open' | 'done' } | { kind: 'kept' | 'tooMuch'; line: number; over: number; words: string }
+export type PourVerdict =
+  { kind: 'open' | 'done' } | { kind: 'kept' | 'tooMuch'; line: number; over: number; words: string }
 
 /** Overshoots up to this are the hand's and change nothing: two steps of the scale. Our estimate. */
 const STILL_RIGHT_G = 0.2
 /** A bowl grows by at most this much to keep its ratio. Our estimate: a quarter more is a quarter wasted. */
 const MOST_GROWTH = 1.25
 
-export const pouringOf = (parts: readonly MixedPart[]): Pouring => ({ lines: parts.map((part) => ({ ...part, target: part.grams, actual: 0 })), factor: 1, verdict: { kind: 'open' } })
+export const pouringOf = (parts: readonly MixedPart[]): Pouring => ({
+  lines: parts.map((part) => ({ ...part, target: part.grams, actual: 0 })),
+  factor: 1,
+  verdict: { kind: 'open' },
+})
 
 /** The line to pour next: the first that lacks more than the hand's error. @returns −1 when nothing is missing */
-export const nextTarget = ({ lines }: Pouring): number => lines.findIndex(({ target, actual }) => target - actual > STILL_RIGHT_G)
+export const nextTarget = ({ lines }: Pouring): number =>
+  lines.findIndex(({ target, actual }) => target - actual > STILL_RIGHT_G)
 
 /**
  * Adds what was poured into a line. More than asked makes every other target grow in proportion, as far as the bowl allows, also of what is in already.
@@ -49,26 +55,55 @@ export function poured(pouring: Pouring, line: number, grams: number): Pouring {
   const room = whole > BOWL_G ? LONG_BOWL_G : BOWL_G
   const name = lines[line]!.name
   if (factor > MOST_GROWTH || factor * whole > room) {
-    const why = factor > MOST_GROWTH ? `the bowl would have to be ${Math.round(100 * (factor - 1))} % larger` : `the bowl would hold ${tenth(factor * whole)} g, it holds ${room} g`
-    return settled({ ...pouring, lines, verdict: { kind: 'tooMuch', line, over, words: `${over} g too much of ${name}: ${why}. Spoon it out, or go on with another ratio.` } })
+    const why =
+      factor > MOST_GROWTH
+        ? `the bowl would have to be ${Math.round(100 * (factor - 1))} % larger`
+        : `the bowl would hold ${tenth(factor * whole)} g, it holds ${room} g`
+    return settled({
+      ...pouring,
+      lines,
+      verdict: {
+        kind: 'tooMuch',
+        line,
+        over,
+        words: `${over} g too much of ${name}: ${why}. Spoon it out, or go on with another ratio.`,
+      },
+    })
   }
   return settled({
     lines: lines.map((one) => ({ ...one, target: tenth(one.grams * factor) })),
     factor,
-    verdict: { kind: 'kept', line, over, words: `${over} g too much of ${name}: the other targets grew by ${Math.round(1000 * (factor - 1)) / 10} %, so the ratio stays.` },
+    verdict: {
+      kind: 'kept',
+      line,
+      over,
+      words: `${over} g too much of ${name}: the other targets grew by ${Math.round(1000 * (factor - 1)) / 10} %, so the ratio stays.`,
+    },
   })
 }
 
 /** Spoons back out of a line what was too much. */
 export function corrected(pouring: Pouring, line: number, actual: number): Pouring {
-  return settled({ ...pouring, lines: pouring.lines.map((one, i) => (i === line ? { ...one, actual: tenth(Math.max(0, actual)) } : one)), verdict: { kind: 'open' } })
+  return settled({
+    ...pouring,
+    lines: pouring.lines.map((one, i) => (i === line ? { ...one, actual: tenth(Math.max(0, actual)) } : one)),
+    verdict: { kind: 'open' },
+  })
 }
 
 /**
  * Developer that is added to a bowl which has thickened: it is meant, so nothing grows with it, and ratio and strength become others.
  */
 export const thinned = (pouring: Pouring, line: number, grams: number): Pouring =>
-  settled({ ...pouring, lines: pouring.lines.map((one, i) => (i === line ? { ...one, actual: tenth(one.actual + grams), target: tenth(Math.max(one.target, one.actual + grams)) } : one)), verdict: { kind: 'open' } })
+  settled({
+    ...pouring,
+    lines: pouring.lines.map((one, i) =>
+      i === line
+        ? { ...one, actual: tenth(one.actual + grams), target: tenth(Math.max(one.target, one.actual + grams)) }
+        : one,
+    ),
+    verdict: { kind: 'open' },
+  })
 
 /** What is in a bowl by now: parts of developer to one of the rest, and peroxide in all, %. @returns undefined before both are in */
 export function madeOf({ lines }: Pouring, vol: number): { ratio: number; peroxidePercent: number } | undefined {
@@ -79,7 +114,8 @@ export function madeOf({ lines }: Pouring, vol: number): { ratio: number; peroxi
   return { ratio, peroxidePercent: peroxideInMix(vol, ratio) }
 }
 
-const settled = (pouring: Pouring): Pouring => (nextTarget(pouring) < 0 && pouring.verdict.kind !== 'tooMuch' ? { ...pouring, verdict: { kind: 'done' } } : pouring)
+const settled = (pouring: Pouring): Pouring =>
+  nextTarget(pouring) < 0 && pouring.verdict.kind !== 'tooMuch' ? { ...pouring, verdict: { kind: 'done' } } : pouring
 
 /** What to do now, in words. */
 export function describeStep(pouring: Pouring): string {

@@ -1,5 +1,13 @@
 import { lightenedSurface, surfaceOfBand, type Surface } from '../formula'
-import { activeVariant, isColour, isLightener, type Canvas, type FaltoPlan, type Formula, type StageKind } from '../model'
+import {
+  activeVariant,
+  isColour,
+  isLightener,
+  type Canvas,
+  type FaltoPlan,
+  type Formula,
+  type StageKind,
+} from '../model'
 
 /** Bands shorter than this are not shown as canvases of their own, cm. Our estimate. */
 const SHORTEST_SHOWN_CM = 1
@@ -12,15 +20,36 @@ const MOST_SHOWN = 5
 export function surfacesFor(plan: FaltoPlan, formula: Formula, canvas: Canvas | undefined): Surface[] {
   const { kind } = plan.products.find(({ id }) => id === formula.productId)!
   const { stages } = activeVariant(plan)
-  const usedIn = (id: string) => stages.findIndex((stage) => stage.zones.some(({ placement }) => placement.sequence.includes(id) || placement.dropout?.formulaId === id))
+  const usedIn = (id: string) =>
+    stages.findIndex((stage) =>
+      stage.zones.some(({ placement }) => placement.sequence.includes(id) || placement.dropout?.formulaId === id),
+    )
   const own = usedIn(formula.id)
-  const before = plan.formulas.filter((other) => own > 0 && usedIn(other.id) >= 0 && usedIn(other.id) < own && isLightener(plan.products.find(({ id }) => id === other.productId)!.kind))
-  const lightened = isColour(kind) && stages[own]?.worksOn?.kind !== 'dropped' ? before.map(({ id, level }) => lightenedSurface(`What ${id} lightened, level ${level}`, level)) : []
+  const before = plan.formulas.filter(
+    (other) =>
+      own > 0 &&
+      usedIn(other.id) >= 0 &&
+      usedIn(other.id) < own &&
+      isLightener(plan.products.find(({ id }) => id === other.productId)!.kind),
+  )
+  const lightened =
+    isColour(kind) && stages[own]?.worksOn?.kind !== 'dropped'
+      ? before.map(({ id, level }) => lightenedSurface(`What ${id} lightened, level ${level}`, level))
+      : []
   if (lightened.length > 0 && stages[own]!.worksOn?.kind === 'took') return lightened
   return [...lightened, ...(canvas ? recorded(canvas) : [naturalSurface(plan)])].slice(0, MOST_SHOWN)
 }
 
-const naturalSurface = ({ hair: { naturalLevel } }: FaltoPlan): Surface => ({ name: `Natural, level ${naturalLevel}`, level: naturalLevel, hue: 'neutral', strength: 0, state: 'natural', porosity: 'normal', white: 0, metallic: false })
+const naturalSurface = ({ hair: { naturalLevel } }: FaltoPlan): Surface => ({
+  name: `Natural, level ${naturalLevel}`,
+  level: naturalLevel,
+  hue: 'neutral',
+  strength: 0,
+  state: 'natural',
+  porosity: 'normal',
+  white: 0,
+  metallic: false,
+})
 
 /** Bands of the strand that most hair has. */
 function recorded({ strands, cells }: Canvas): Surface[] {
@@ -33,13 +62,18 @@ function recorded({ strands, cells }: Canvas): Surface[] {
   const [common] = [...strands].sort((a, b) => (weight.get(b.id)?.share ?? 0) - (weight.get(a.id)?.share ?? 0))
   if (!common) return []
   const { share, white } = weight.get(common.id) ?? { share: 1, white: 0 }
-  return common.bands.filter(({ fromCm, toCm }) => toCm - fromCm >= SHORTEST_SHOWN_CM).map((band) => surfaceOfBand(`${band.fromCm}–${band.toCm} cm, level ${band.level}`, band, share > 0 ? white / share : 0))
+  return common.bands
+    .filter(({ fromCm, toCm }) => toCm - fromCm >= SHORTEST_SHOWN_CM)
+    .map((band) =>
+      surfaceOfBand(`${band.fromCm}–${band.toCm} cm, level ${band.level}`, band, share > 0 ? white / share : 0),
+    )
 }
 
 /** The stage a formula is used in first; a treatment where it is used in none. */
 export function stageKindOf(plan: FaltoPlan, formulaId: string): { kind: StageKind; onScalp: boolean } {
   for (const { kind, zones } of activeVariant(plan).stages)
     for (const { placement } of zones)
-      if (placement.sequence.includes(formulaId) || placement.dropout?.formulaId === formulaId) return { kind, onScalp: placement.take.kind === 'onScalp' }
+      if (placement.sequence.includes(formulaId) || placement.dropout?.formulaId === formulaId)
+        return { kind, onScalp: placement.take.kind === 'onScalp' }
   return { kind: 'treat', onScalp: false }
 }

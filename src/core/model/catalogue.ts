@@ -1,17 +1,39 @@
 import type { ToneHue } from './consultation'
 
 export const PRODUCT_KINDS = [
-  'powderLightener', 'clayLightener', 'creamLightener', 'permanentColour', 'demiColour', 'gloss', 'directDye', 'clear', 'filler', 'bondAdditive', 'remover',
-  'equaliser', 'primer', 'acidSealer', 'developer', 'treatment',
+  'powderLightener',
+  'clayLightener',
+  'creamLightener',
+  'permanentColour',
+  'demiColour',
+  'gloss',
+  'directDye',
+  'clear',
+  'filler',
+  'bondAdditive',
+  'remover',
+  'equaliser',
+  'primer',
+  'acidSealer',
+  'developer',
+  'treatment',
 ] as const
 export type ProductKind = (typeof PRODUCT_KINDS)[number]
 
 /** What goes into a bowl beside something else and never alone. */
 export const COMPANION_KINDS = ['bondAdditive', 'developer'] as const satisfies readonly ProductKind[]
 /** What leaves colour. */
-export const COLOUR_KINDS = ['permanentColour', 'demiColour', 'gloss', 'directDye'] as const satisfies readonly ProductKind[]
+export const COLOUR_KINDS = [
+  'permanentColour',
+  'demiColour',
+  'gloss',
+  'directDye',
+] as const satisfies readonly ProductKind[]
 
-const among = (kinds: readonly ProductKind[]) => (kind: ProductKind): boolean => kinds.includes(kind)
+const among =
+  (kinds: readonly ProductKind[]) =>
+  (kind: ProductKind): boolean =>
+    kinds.includes(kind)
 export const isLightener = among(['powderLightener', 'clayLightener', 'creamLightener'])
 export const isCompanion = among(COMPANION_KINDS)
 export const isColour = among(COLOUR_KINDS)

@@ -2,8 +2,29 @@
  * What is recorded before the hair is touched. Dates are calendar days, `YYYY-MM-DD`; bands are measured along the stretched
  * strand from the scalp, cm.
  */
-export const TONE_HUES = ['neutral', 'ash', 'green', 'violet', 'pearl', 'silver', 'beige', 'gold', 'copper', 'red'] as const
-export const TREATMENTS = ['lightened', 'permanent', 'demi', 'boxDye', 'henna', 'unknown', 'metallic', 'sun', 'mineral'] as const
+export const TONE_HUES = [
+  'neutral',
+  'ash',
+  'green',
+  'violet',
+  'pearl',
+  'silver',
+  'beige',
+  'gold',
+  'copper',
+  'red',
+] as const
+export const TREATMENTS = [
+  'lightened',
+  'permanent',
+  'demi',
+  'boxDye',
+  'henna',
+  'unknown',
+  'metallic',
+  'sun',
+  'mineral',
+] as const
 export const POROSITIES = ['low', 'normal', 'high'] as const
 export const INTEGRITIES = ['sound', 'worn', 'fragile', 'breaking'] as const
 export const LENGTH_REGIONS = ['fringe', 'front', 'sides', 'crown', 'back', 'nape'] as const

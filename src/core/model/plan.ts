@@ -10,7 +10,18 @@ export const PLAN_SCHEMA_VERSION = 1
 export const CONSTANTS_VERSION = '2026.11'
 
 export const TONES = ['cool', 'neutral', 'warm'] as const
-export const STAGE_KINDS = ['prepare', 'base', 'lighten', 'dropoutPaint', 'primer', 'shadowRoot', 'melt', 'gloss', 'blockTone', 'treat'] as const
+export const STAGE_KINDS = [
+  'prepare',
+  'base',
+  'lighten',
+  'dropoutPaint',
+  'primer',
+  'shadowRoot',
+  'melt',
+  'gloss',
+  'blockTone',
+  'treat',
+] as const
 export const WORKS_ON = ['everything', 'took', 'dropped'] as const
 
 export type Tone = (typeof TONES)[number]

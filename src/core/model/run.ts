@@ -1,9 +1,26 @@
 /** What happens at the chair, as an append-only log. Times are ms since 1970, UTC. */
 export const RUN_EVENT_KINDS = [
-  'begun', 'done', 'skipped', 'counted', 'extra', 'crossChecked', 'handed',
-  'seen', 'reapplied', 'misted', 'warmed',
-  'bowlEmpty', 'bowlMixed', 'thinned', 'changed',
-  'incident', 'delayed', 'replanned', 'pace', 'undone', 'ended',
+  'begun',
+  'done',
+  'skipped',
+  'counted',
+  'extra',
+  'crossChecked',
+  'handed',
+  'seen',
+  'reapplied',
+  'misted',
+  'warmed',
+  'bowlEmpty',
+  'bowlMixed',
+  'thinned',
+  'changed',
+  'incident',
+  'delayed',
+  'replanned',
+  'pace',
+  'undone',
+  'ended',
 ] as const
 export type RunEventKind = (typeof RUN_EVENT_KINDS)[number]
 

@@ -37,11 +37,15 @@ export interface Bill {
 const EXTRA_BOWL_G = 60
 
 /** Price of one gram of a product in fractions of the smallest unit; 0 where no price is known. */
-export const gramPrice = (product: Pick<Product, 'pack'> | undefined): number => (product?.pack ? product.pack.priceMinor / product.pack.grams : 0)
+export const gramPrice = (product: Pick<Product, 'pack'> | undefined): number =>
+  product?.pack ? product.pack.priceMinor / product.pack.grams : 0
 
 /** What one gram of a formula's mix costs. */
 export const mixGramPrice = ({ recipe }: Pick<FormulaMix, 'recipe'>, products: readonly Product[]): number =>
-  recipe.parts.reduce((sum, { productId, share }) => sum + share * gramPrice(products.find(({ id }) => id === productId)), 0)
+  recipe.parts.reduce(
+    (sum, { productId, share }) => sum + share * gramPrice(products.find(({ id }) => id === productId)),
+    0,
+  )
 
 /**
  * A bill: time, foils, product over the allowance at cost times the salon's factor, and a charge for every further bowl begun. Every line is rounded
@@ -54,7 +58,10 @@ export function billFor({ grams, productCost, bowls, foils, seconds }: Used, rat
   const lines = [
     { label: 'Time', minor: Math.round(hours * rates.hourMinor) },
     { label: 'Foils', minor: Math.round(foils * rates.foilMinor) },
-    { label: `Product over ${rates.allowanceG} g`, minor: grams > 0 ? Math.round((over / grams) * productCost * rates.productFactor) : 0 },
+    {
+      label: `Product over ${rates.allowanceG} g`,
+      minor: grams > 0 ? Math.round((over / grams) * productCost * rates.productFactor) : 0,
+    },
     { label: 'Further bowls', minor: extraBowls * rates.extraBowlMinor },
   ]
   const costs = [
@@ -77,7 +84,13 @@ export interface Quote {
 }
 
 /** @param mixes of the plan @param seconds hands-on range, s */
-export function quoteFor(mixes: readonly FormulaMix[], products: readonly Product[], foils: number, seconds: Range, rates: Rates): Quote {
+export function quoteFor(
+  mixes: readonly FormulaMix[],
+  products: readonly Product[],
+  foils: number,
+  seconds: Range,
+  rates: Rates,
+): Quote {
   const at = (key: keyof Range): Bill =>
     billFor(
       {
@@ -93,4 +106,13 @@ export function quoteFor(mixes: readonly FormulaMix[], products: readonly Produc
 }
 
 /** Rates a salon starts with. Our estimate; made to be changed. */
-export const STARTING_RATES: Rates = { currency: 'EUR', taxPercent: 20, hourMinor: 6500, foilMinor: 20, allowanceG: 120, productFactor: 2.5, extraBowlMinor: 900, hourCostMinor: 2600 }
+export const STARTING_RATES: Rates = {
+  currency: 'EUR',
+  taxPercent: 20,
+  hourMinor: 6500,
+  foilMinor: 20,
+  allowanceG: 120,
+  productFactor: 2.5,
+  extraBowlMinor: 900,
+  hourCostMinor: 2600,
+}

@@ -8,13 +8,21 @@ const used = { grams: 100, productCost: 800, bowls: 1, foils: 60, seconds: 5400 
 describe('a bill', () => {
   it('is whole units everywhere, its lines add up, tax comes on top', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0, max: 900, noNaN: true }), fc.double({ min: 0, max: 9000, noNaN: true }), fc.nat(9), fc.nat(300), fc.integer({ min: 0, max: 30_000 }), fc.integer({ min: 0, max: 25 }), (grams, productCost, bowls, foils, seconds, taxPercent) => {
-        const bill = billFor({ grams, productCost, bowls, foils, seconds }, { ...STARTING_RATES, taxPercent })
-        for (const { minor } of [...bill.lines, ...bill.costs]) expect(Number.isInteger(minor)).toBe(true)
-        expect(bill.lines.reduce((sum, { minor }) => sum + minor, 0)).toBe(bill.net)
-        expect(bill.net + bill.tax).toBe(bill.gross)
-        expect(bill.net - bill.cost).toBe(bill.margin)
-      }),
+      fc.property(
+        fc.double({ min: 0, max: 900, noNaN: true }),
+        fc.double({ min: 0, max: 9000, noNaN: true }),
+        fc.nat(9),
+        fc.nat(300),
+        fc.integer({ min: 0, max: 30_000 }),
+        fc.integer({ min: 0, max: 25 }),
+        (grams, productCost, bowls, foils, seconds, taxPercent) => {
+          const bill = billFor({ grams, productCost, bowls, foils, seconds }, { ...STARTING_RATES, taxPercent })
+          for (const { minor } of [...bill.lines, ...bill.costs]) expect(Number.isInteger(minor)).toBe(true)
+          expect(bill.lines.reduce((sum, { minor }) => sum + minor, 0)).toBe(bill.net)
+          expect(bill.net + bill.tax).toBe(bill.gross)
+          expect(bill.net - bill.cost).toBe(bill.margin)
+        },
+      ),
     )
   })
 

@@ -52,7 +52,10 @@ export function afterPlan(canvas: Canvas, done: DonePlan): Canvas {
     const here = [...(taken[index]?.values() ?? [])]
     if (here.length === 0) return { populations }
     // Foils are counted along partings and cells over their area; where the two disagree a cell is never more than wholly taken.
-    const whole = Math.max(hairs[index]!, here.reduce((sum, one) => sum + one.hairs, 0))
+    const whole = Math.max(
+      hairs[index]!,
+      here.reduce((sum, one) => sum + one.hairs, 0),
+    )
     const left = 1 - here.reduce((sum, one) => sum + one.hairs, 0) / whole
     return {
       populations: mergePopulations(
@@ -76,7 +79,9 @@ function takenByCell({ plan, computed: { head, zones }, on, came }: DonePlan): M
   for (const zone of zones) {
     for (const piece of zone.placement.pieces) {
       if (came?.leftOut.has(piece.id)) continue
-      const level = came?.levels.find(({ zoneId, formulaId }) => zoneId === zone.zoneId && formulaId === piece.formulaId)?.level
+      const level = came?.levels.find(
+        ({ zoneId, formulaId }) => zoneId === zone.zoneId && formulaId === piece.formulaId,
+      )?.level
       const { application, key } = applicationOf(plan, piece, on, level)
       const { cells, hairs } = hairsByCell(head, piece)
       cells.forEach((index, i) => {
@@ -90,13 +95,21 @@ function takenByCell({ plan, computed: { head, zones }, on, came }: DonePlan): M
   return taken
 }
 
-function applicationOf(plan: FaltoPlan, { formulaId, fromCm, toCm }: Piece, on: string, came?: number): { application: Application; key: string } {
+function applicationOf(
+  plan: FaltoPlan,
+  { formulaId, fromCm, toCm }: Piece,
+  on: string,
+  came?: number,
+): { application: Application; key: string } {
   const meant = plan.formulas.find(({ id }) => id === formulaId)!
   const formula = { ...meant, level: came ?? meant.level }
   const { kind } = plan.products.find(({ id }) => id === formula.productId)!
   // To the half centimetre: strands that differ by less are one kind of hair.
   const [from, to] = [Math.round(2 * fromCm) / 2, Math.round(2 * toCm) / 2]
-  return { application: { formula, kind, fromCm: from, toCm: to, on }, key: `${formula.id} ${formula.level} ${from} ${to}` }
+  return {
+    application: { formula, kind, fromCm: from, toCm: to, on },
+    key: `${formula.id} ${formula.level} ${from} ${to}`,
+  }
 }
 
 function freshId(strands: ReadonlyMap<string, Strand>): string {
@@ -113,8 +126,16 @@ function atMostStrands(canvas: Canvas): Canvas {
     result = tidy({
       ...result,
       cells: result.cells.map(({ populations }) => {
-        const host = populations.find(({ strandId }) => strandId !== rarest)?.strandId ?? result.strands.find(({ id }) => id !== rarest)!.id
-        return { populations: mergePopulations(populations.map((population) => (population.strandId === rarest ? { ...population, strandId: host } : population))) }
+        const host =
+          populations.find(({ strandId }) => strandId !== rarest)?.strandId ??
+          result.strands.find(({ id }) => id !== rarest)!.id
+        return {
+          populations: mergePopulations(
+            populations.map((population) =>
+              population.strandId === rarest ? { ...population, strandId: host } : population,
+            ),
+          ),
+        }
       }),
     })
   }
@@ -123,6 +144,7 @@ function atMostStrands(canvas: Canvas): Canvas {
 
 function rarestStrand({ strands, cells }: Canvas): string {
   const sums = new Map(strands.map(({ id }) => [id, 0]))
-  for (const { populations } of cells) for (const { strandId, share } of populations) sums.set(strandId, sums.get(strandId)! + share)
+  for (const { populations } of cells)
+    for (const { strandId, share } of populations) sums.set(strandId, sums.get(strandId)! + share)
   return [...sums].reduce((least, one) => (one[1] < least[1] ? one : least))[0]
 }

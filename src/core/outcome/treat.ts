@@ -26,7 +26,12 @@ const TREATMENT: Partial<Record<ProductKind, TreatmentKind>> = {
 }
 /** Lightening opens the hair, overlapping wears it (common practice; one step each is our estimate). */
 const MORE_POROUS: Record<Porosity, Porosity> = { low: 'normal', normal: 'high', high: 'high' }
-const MORE_WORN: Record<Integrity, Integrity> = { sound: 'worn', worn: 'fragile', fragile: 'breaking', breaking: 'breaking' }
+const MORE_WORN: Record<Integrity, Integrity> = {
+  sound: 'worn',
+  worn: 'fragile',
+  fragile: 'breaking',
+  breaking: 'breaking',
+}
 
 /**
  * A band after an application came out as its formula says: lightener never darkens, colour never lightens artificial pigment, gloss never
@@ -62,7 +67,9 @@ export function treatStrand(bands: readonly Band[], application: Application): B
   const length = strandLength(bands)
   const from = nearEdge(bands, Math.min(application.fromCm, length))
   const to = nearEdge(bands, Math.min(application.toCm, length))
-  return cutAt(cutAt(bands, from), to).map((band) => (band.fromCm >= from - 1e-9 && band.toCm <= to + 1e-9 ? treatBand(band, application) : band))
+  return cutAt(cutAt(bands, from), to).map((band) =>
+    band.fromCm >= from - 1e-9 && band.toCm <= to + 1e-9 ? treatBand(band, application) : band,
+  )
 }
 
 function nearEdge(bands: readonly Band[], cm: number): number {
@@ -72,4 +79,11 @@ function nearEdge(bands: readonly Band[], cm: number): number {
 }
 
 const cutAt = (bands: readonly Band[], cm: number): Band[] =>
-  bands.flatMap((band) => (cm > band.fromCm && cm < band.toCm ? [{ ...band, toCm: cm }, { ...band, fromCm: cm }] : [band]))
+  bands.flatMap((band) =>
+    cm > band.fromCm && cm < band.toCm
+      ? [
+          { ...band, toCm: cm },
+          { ...band, fromCm: cm },
+        ]
+      : [band],
+  )

@@ -19,14 +19,23 @@ export function checkPlan(plan: FaltoPlan): PlanProblem[] {
   const head = headOf(plan, problems)
   const products = new Set(plan.products.map(({ id }) => id))
   const formulas = new Set(plan.formulas.map(({ id }) => id))
-  if (products.size < plan.products.length) problems.push({ path: 'products', message: 'Two products have the same id.' })
-  if (formulas.size < plan.formulas.length) problems.push({ path: 'formulas', message: 'Two formulas have the same letter.' })
+  if (products.size < plan.products.length)
+    problems.push({ path: 'products', message: 'Two products have the same id.' })
+  if (formulas.size < plan.formulas.length)
+    problems.push({ path: 'formulas', message: 'Two formulas have the same letter.' })
   plan.formulas.forEach((formula, i) => {
-    const noProduct = (field: string, id: string) => problems.push({ path: `formulas[${i}].${field}`, message: `There is no product "${id}" in this plan.` })
+    const noProduct = (field: string, id: string) =>
+      problems.push({ path: `formulas[${i}].${field}`, message: `There is no product "${id}" in this plan.` })
     if (!products.has(formula.productId)) noProduct('productId', formula.productId)
     else if (isCompanion(plan.products.find(({ id }) => id === formula.productId)!.kind))
-      problems.push({ path: `formulas[${i}].productId`, message: 'A developer or an additive cannot be a formula alone. Choose what it is mixed with.' })
-    for (const [field, list] of [['shades', formula.shades], ['additives', formula.additives]] as const)
+      problems.push({
+        path: `formulas[${i}].productId`,
+        message: 'A developer or an additive cannot be a formula alone. Choose what it is mixed with.',
+      })
+    for (const [field, list] of [
+      ['shades', formula.shades],
+      ['additives', formula.additives],
+    ] as const)
       list?.forEach(({ productId }, k) => {
         if (!products.has(productId)) noProduct(`${field}[${k}].productId`, productId)
       })
@@ -39,20 +48,39 @@ export function checkPlan(plan: FaltoPlan): PlanProblem[] {
     variant.stages.forEach((stage, s) => {
       const path = `variants[${v}].stages[${s}]`
       stage.zones.forEach((zone, z) => {
-        const noFormula = (field: string, id: string) => problems.push({ path: `${path}.zones[${z}].placement.${field}`, message: `There is no formula "${id}" in this plan.` })
+        const noFormula = (field: string, id: string) =>
+          problems.push({
+            path: `${path}.zones[${z}].placement.${field}`,
+            message: `There is no formula "${id}" in this plan.`,
+          })
         zone.placement.sequence.forEach((id, i) => {
           if (id !== LEAVE && !formulas.has(id)) noFormula(`sequence[${i}]`, id)
         })
         zone.placement.ramps?.forEach(({ figure, way }, i) => {
-          if (!rampWays(figure).includes(way)) problems.push({ path: `${path}.zones[${z}].placement.ramps[${i}].way`, message: 'How far rows lie apart cannot change along a row. Let it change upwards, or choose another figure.' })
+          if (!rampWays(figure).includes(way))
+            problems.push({
+              path: `${path}.zones[${z}].placement.ramps[${i}].way`,
+              message:
+                'How far rows lie apart cannot change along a row. Let it change upwards, or choose another figure.',
+            })
         })
         const { dropout } = zone.placement
         if (dropout && !formulas.has(dropout.formulaId)) noFormula('dropout.formulaId', dropout.formulaId)
       })
       const { worksOn } = stage
-      if (worksOn && worksOn.kind !== 'everything' && !variant.stages.slice(0, s).some(({ id }) => id === worksOn.stageId))
-        problems.push({ path: `${path}.worksOn.stageId`, message: `${stage.name} works on what another stage left, but no stage before it has that name. Choose an earlier stage, or let it work on everything.` })
-      if (head) problems.push(...checkStage(head, stage).map((problem) => ({ path: `${path}.${problem.path}`, message: problem.message })))
+      if (
+        worksOn &&
+        worksOn.kind !== 'everything' &&
+        !variant.stages.slice(0, s).some(({ id }) => id === worksOn.stageId)
+      )
+        problems.push({
+          path: `${path}.worksOn.stageId`,
+          message: `${stage.name} works on what another stage left, but no stage before it has that name. Choose an earlier stage, or let it work on everything.`,
+        })
+      if (head)
+        problems.push(
+          ...checkStage(head, stage).map((problem) => ({ path: `${path}.${problem.path}`, message: problem.message })),
+        )
     }),
   )
   return problems

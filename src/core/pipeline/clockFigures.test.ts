@@ -16,7 +16,8 @@ describe('a clock in figures', () => {
       expect(zone.lastOutMinutes).toBeGreaterThanOrEqual(zone.firstOutMinutes)
     }
     const rinse = figures.tasks.find(({ kind }) => kind === 'rinse')!
-    for (const { kind, toMinutes } of figures.tasks) if (kind === 'takeOut') expect(toMinutes).toBeLessThanOrEqual(rinse.fromMinutes + 0.1)
+    for (const { kind, toMinutes } of figures.tasks)
+      if (kind === 'takeOut') expect(toMinutes).toBeLessThanOrEqual(rinse.fromMinutes + 0.1)
     expect(Math.max(...figures.tasks.map(({ toMinutes }) => toMinutes))).toBeCloseTo(figures.minutes.expected, 1)
     expect(figures.minutes.low).toBeLessThan(figures.minutes.expected)
     expect(figures.minutes.high).toBeGreaterThan(figures.minutes.expected)
@@ -24,7 +25,11 @@ describe('a clock in figures', () => {
 
   it('mixes before what is mixed is used', () => {
     for (const mix of figures.tasks.filter(({ kind }) => kind === 'mix')) {
-      const firstUse = Math.min(...figures.zones.filter(({ formulaId }) => mix.about.startsWith(formulaId)).map(({ firstOnMinutes }) => firstOnMinutes))
+      const firstUse = Math.min(
+        ...figures.zones
+          .filter(({ formulaId }) => mix.about.startsWith(formulaId))
+          .map(({ firstOnMinutes }) => firstOnMinutes),
+      )
       if (mix.about.endsWith('bowl 1')) expect(mix.toMinutes).toBeLessThanOrEqual(firstUse)
     }
   })
@@ -48,6 +53,7 @@ describe('a clock in figures', () => {
 
   it('is the same every time, and rounded', () => {
     expect(clockFigures(plan, computed, { crew: { ...ALONE, people: [...ALONE.people, ASSISTANT] } })).toEqual(figures)
-    for (const { fromMinutes } of figures.tasks) expect(Math.abs(fromMinutes * 10 - Math.round(fromMinutes * 10))).toBeLessThan(1e-9)
+    for (const { fromMinutes } of figures.tasks)
+      expect(Math.abs(fromMinutes * 10 - Math.round(fromMinutes * 10))).toBeLessThan(1e-9)
   })
 })

@@ -1,6 +1,15 @@
 import type { FaltoPlan } from '../model'
 import type { ComputedStages } from '../result'
-import { clockFor, reachesScalpAndLengths, remediesFor, type Clock, type ClockOptions, type CurvePoint, type RemedyKind, type TaskKind } from '../schedule'
+import {
+  clockFor,
+  reachesScalpAndLengths,
+  remediesFor,
+  type Clock,
+  type ClockOptions,
+  type CurvePoint,
+  type RemedyKind,
+  type TaskKind,
+} from '../schedule'
 import { tenth } from '../units'
 
 /** A range in whole minutes or tenths of a level. */
@@ -67,15 +76,35 @@ export function clockFigures(plan: FaltoPlan, computed: ComputedStages, options:
     ...roundedClock(clock),
     lengthsCanLead: computed.zones.some(({ placement }) => placement.pieces.some(reachesScalpAndLengths)),
     crew: options.crew.people.map(({ id, name }) => ({ id, name })),
-    remedies: remedies.map(({ kind, text, clock: { finish } }) => ({ kind, text, minutes: Math.round(finish.expected) })),
+    remedies: remedies.map(({ kind, text, clock: { finish } }) => ({
+      kind,
+      text,
+      minutes: Math.round(finish.expected),
+    })),
   }
 }
 
-const roundedClock = ({ fits, tasks, zones, conflicts, finish, handsFree, evenness }: Clock): Omit<ClockFigures, 'crew' | 'remedies' | 'lengthsCanLead'> => ({
+const roundedClock = ({
+  fits,
+  tasks,
+  zones,
+  conflicts,
+  finish,
+  handsFree,
+  evenness,
+}: Clock): Omit<ClockFigures, 'crew' | 'remedies' | 'lengthsCanLead'> => ({
   fits,
   minutes: span(finish),
   handsFreeMinutes: tenth(handsFree),
-  tasks: tasks.map(({ id, kind, about, stageId, from, to, personId }) => ({ id, kind, about, stageId: stageId ?? null, fromMinutes: tenth(from), toMinutes: tenth(to), by: personId })),
+  tasks: tasks.map(({ id, kind, about, stageId, from, to, personId }) => ({
+    id,
+    kind,
+    about,
+    stageId: stageId ?? null,
+    fromMinutes: tenth(from),
+    toMinutes: tenth(to),
+    by: personId,
+  })),
   zones: zones.map((zone) => ({
     stageId: zone.stageId,
     zoneId: zone.zoneId,
@@ -95,10 +124,25 @@ const roundedClock = ({ fits, tasks, zones, conflicts, finish, handsFree, evenne
     strainPercent: Math.round(100 * zone.strain),
     shortPieces: zone.short,
     checks: zone.checks,
-    curve: zone.curve.map(({ minute, darkest, mean, lightest }) => ({ minute: tenth(minute), darkest: tenth(darkest), mean: tenth(mean), lightest: tenth(lightest) })),
+    curve: zone.curve.map(({ minute, darkest, mean, lightest }) => ({
+      minute: tenth(minute),
+      darkest: tenth(darkest),
+      mean: tenth(mean),
+      lightest: tenth(lightest),
+    })),
   })),
-  evenness: Object.fromEntries(Object.entries(evenness).map(([id, { p10, p90 }]) => [id, { p10: tenth(p10), p90: tenth(p90) }])),
-  conflicts: conflicts.map(({ formulaId, about, over }) => ({ formulaId: formulaId ?? null, about, overMinutes: tenth(over) })),
+  evenness: Object.fromEntries(
+    Object.entries(evenness).map(([id, { p10, p90 }]) => [id, { p10: tenth(p10), p90: tenth(p90) }]),
+  ),
+  conflicts: conflicts.map(({ formulaId, about, over }) => ({
+    formulaId: formulaId ?? null,
+    about,
+    overMinutes: tenth(over),
+  })),
 })
 
-const span = ({ low, expected, high }: Span): Span => ({ low: tenth(low), expected: tenth(expected), high: tenth(high) })
+const span = ({ low, expected, high }: Span): Span => ({
+  low: tenth(low),
+  expected: tenth(expected),
+  high: tenth(high),
+})

@@ -2,10 +2,38 @@ import { adviceFor, cautionsFor } from '../advice'
 import { lookOf, type Look } from '../appearance'
 import { createHead, scalpArea, type Head } from '../head'
 import { shapeZone, type ZoneShape } from '../layout'
-import { activeVariant, type Advice, type Caution, type FaltoPlan, type HairState, type HeadMeasures, type Placement, type Stage, type Zone } from '../model'
+import {
+  activeVariant,
+  type Advice,
+  type Caution,
+  type FaltoPlan,
+  type HairState,
+  type HeadMeasures,
+  type Placement,
+  type Stage,
+  type Zone,
+} from '../model'
 import { mixPlan, type FormulaMix } from '../mixing'
-import { createField, placeZone, siteFor, takenShareByCell, zoneHair, type PartingField, type Piece, type Site, type ZoneHair } from '../placement'
-import { bowlRulesFor, formulaGrams, pieceGrams, pieceSeconds, secondsRange, zoneSeconds, type PieceUse } from '../quantity'
+import {
+  createField,
+  placeZone,
+  siteFor,
+  takenShareByCell,
+  zoneHair,
+  type PartingField,
+  type Piece,
+  type Site,
+  type ZoneHair,
+} from '../placement'
+import {
+  bowlRulesFor,
+  formulaGrams,
+  pieceGrams,
+  pieceSeconds,
+  secondsRange,
+  zoneSeconds,
+  type PieceUse,
+} from '../quantity'
 import type { ComputedStages, ZoneResult } from '../result'
 import { memoByKey } from './memo'
 
@@ -36,14 +64,25 @@ export function computePlan(plan: FaltoPlan): ComputedPlan {
  */
 export function computeStages(plan: FaltoPlan): ComputedStages {
   const head = headFor(plan.head)
-  const kinds = new Map(plan.formulas.map((formula) => [formula.id, plan.products.find(({ id }) => id === formula.productId)!.kind]))
+  const kinds = new Map(
+    plan.formulas.map((formula) => [formula.id, plan.products.find(({ id }) => id === formula.productId)!.kind]),
+  )
   const { stages } = activeVariant(plan)
   const zones: ZoneResult[] = []
-  for (const stage of stages) zones.push(...computeStage(plan, head, stage, kinds, stageShare(plan, head, stage, zones)))
+  for (const stage of stages)
+    zones.push(...computeStage(plan, head, stage, kinds, stageShare(plan, head, stage, zones)))
   const pieces = zones.flatMap((zone) => zone.placement.pieces)
   const uses = usesByFormula(plan, stages, zones)
   const grams = plan.formulas.map((formula) =>
-    formulaGrams(formula.id, uses.get(formula.id) ?? [], bowlRulesFor(formula, plan.products.find(({ id }) => id === formula.productId)!, plan.hair)),
+    formulaGrams(
+      formula.id,
+      uses.get(formula.id) ?? [],
+      bowlRulesFor(
+        formula,
+        plan.products.find(({ id }) => id === formula.productId)!,
+        plan.hair,
+      ),
+    ),
   )
   // Every stage has all of the head's hair in its zones.
   const hairs = zones.reduce((sum, zone) => sum + zone.hair.hairs, 0) / stages.length
@@ -57,13 +96,20 @@ export function computeStages(plan: FaltoPlan): ComputedStages {
     handsOn: secondsRange(zones.reduce((sum, zone) => sum + zone.handsOn, 0)),
     hairs,
     shareByFormula: Object.fromEntries(
-      plan.formulas.map(({ id }) => [id, zones.reduce((sum, zone) => sum + (zone.placement.takenByFormula[id] ?? 0) * zone.hair.hairs, 0) / hairs]),
+      plan.formulas.map(({ id }) => [
+        id,
+        zones.reduce((sum, zone) => sum + (zone.placement.takenByFormula[id] ?? 0) * zone.hair.hairs, 0) / hairs,
+      ]),
     ),
   }
 }
 
 /** Every piece under the letter it gets, with when it is laid: one pair of hands, stage after stage from the start of each. */
-function usesByFormula(plan: FaltoPlan, stages: readonly Stage[], zones: readonly ZoneResult[]): Map<string, PieceUse[]> {
+function usesByFormula(
+  plan: FaltoPlan,
+  stages: readonly Stage[],
+  zones: readonly ZoneResult[],
+): Map<string, PieceUse[]> {
   const uses = new Map<string, PieceUse[]>()
   const clock = new Map<string, number>()
   let piece = 0
@@ -87,8 +133,17 @@ export function judgePlan(plan: FaltoPlan, computed: ComputedStages): Judgement 
   const { stages } = activeVariant(plan)
   const look = lookOf(plan, stages, computed)
   // Over several stages the same hair may be taken more than once; what nothing reaches is then the look's to tell.
-  const shareLeft = stages.length > 1 ? look.left : Math.max(0, 1 - Object.values(computed.shareByFormula).reduce((sum, share) => sum + share, 0))
-  return { look, shareLeft, cautions: cautionsFor(plan, computed), advice: adviceFor(plan, stages, computed, look), mixes: mixPlan(plan, computed) }
+  const shareLeft =
+    stages.length > 1
+      ? look.left
+      : Math.max(0, 1 - Object.values(computed.shareByFormula).reduce((sum, share) => sum + share, 0))
+  return {
+    look,
+    shareLeft,
+    cautions: cautionsFor(plan, computed),
+    advice: adviceFor(plan, stages, computed, look),
+    mixes: mixPlan(plan, computed),
+  }
 }
 
 /** What a stage finds to work on, where that is not everything: share of each scalp cell's hair, and its name for memory. */
@@ -97,13 +152,21 @@ interface StageShare {
   share: Float64Array
 }
 
-function stageShare(plan: FaltoPlan, head: Head, { worksOn }: Stage, before: readonly ZoneResult[]): StageShare | undefined {
+function stageShare(
+  plan: FaltoPlan,
+  head: Head,
+  { worksOn }: Stage,
+  before: readonly ZoneResult[],
+): StageShare | undefined {
   if (!worksOn || worksOn.kind === 'everything') return undefined
   const earlier = before.filter(({ stageId }) => stageId === worksOn.stageId)
   const placements = earlier.map(({ placement }) => placement)
   const pieces = placements.flatMap((placement) => placement.pieces)
   const taken = shareFor(head, plan.hair, pieces, placements)
-  return { name: `${worksOn.kind}${nameOf(placements)}`, share: worksOn.kind === 'took' ? taken : taken.map((share) => 1 - share) }
+  return {
+    name: `${worksOn.kind}${nameOf(placements)}`,
+    share: worksOn.kind === 'took' ? taken : taken.map((share) => 1 - share),
+  }
 }
 
 /** A name for the very placements an earlier stage has, which keep their identity while nothing in them changes. */
@@ -118,7 +181,13 @@ function nameOf(placements: readonly object[]): string {
     .join()
 }
 
-function computeStage(plan: FaltoPlan, head: Head, stage: Stage, kinds: Map<string, FaltoPlan['products'][number]['kind']>, share: StageShare | undefined): ZoneResult[] {
+function computeStage(
+  plan: FaltoPlan,
+  head: Head,
+  stage: Stage,
+  kinds: Map<string, FaltoPlan['products'][number]['kind']>,
+  share: StageShare | undefined,
+): ZoneResult[] {
   const headKey = shortName(JSON.stringify(plan.head))
   const hairKey = shortName(JSON.stringify(plan.hair))
   const mapKey = plan.hairMap ? shortName(JSON.stringify(plan.hairMap)) : ''
@@ -129,7 +198,9 @@ function computeStage(plan: FaltoPlan, head: Head, stage: Stage, kinds: Map<stri
     // A zone's shape depends on its own partings alone, so moving one leaves the other zones as they are.
     const around = zone.boundary.map(({ edge }) => edges.get(edge)!)
     const ends = new Set(around.flatMap(({ from, to }) => [from, to]))
-    const shapeKey = shortName(`${headKey}/${id}/${JSON.stringify([zone.boundary, around, [...ends].map((end) => vertices.get(end))])}`)
+    const shapeKey = shortName(
+      `${headKey}/${id}/${JSON.stringify([zone.boundary, around, [...ends].map((end) => vertices.get(end))])}`,
+    )
     const shape = shapeFor(head, stage, zone, shapeKey)
     const { direction, angleDeg } = zone.placement
     const fieldKey = `${shapeKey}/${direction}/${direction.startsWith('diagonal') ? angleDeg : ''}`
@@ -139,7 +210,9 @@ function computeStage(plan: FaltoPlan, head: Head, stage: Stage, kinds: Map<stri
     const site = () => siteFor(head, plan.hair, zone.placement.select, share?.share, plan.hairMap)
     const placement = placementFor(stage.id, shape, field, zone.placement, hair, site, placementKey)
     const used = placement.pieces.length > 0
-    const grams = placement.pieces.map((piece) => pieceGrams(piece, kinds.get(piece.formulaId)!, plan.hair, plan.learned))
+    const grams = placement.pieces.map((piece) =>
+      pieceGrams(piece, kinds.get(piece.formulaId)!, plan.hair, plan.learned),
+    )
     const seconds = placement.pieces.map((piece) => pieceSeconds(piece, plan.learned))
     return {
       stageId: stage.id,
@@ -158,7 +231,11 @@ function computeStage(plan: FaltoPlan, head: Head, stage: Stage, kinds: Map<stri
 
 /** Short names for long keys, which would otherwise be part of the key of every zone. */
 let named = 0
-const shortName = memoByKey((_key: string) => String(named++), (key) => key, 400)
+const shortName = memoByKey(
+  (_key: string) => String(named++),
+  (key) => key,
+  400,
+)
 const headFor = memoByKey(
   (measures: HeadMeasures) => createHead(measures),
   (measures) => JSON.stringify(measures),
@@ -180,13 +257,21 @@ const hairFor = memoByKey(
   200,
 )
 const placementFor = memoByKey(
-  (stageId: string, shape: ZoneShape, field: PartingField, placement: Placement, hair: ZoneHair, site: () => Site, _key: string) =>
-    placeZone(stageId, shape.id, field, placement, hair, site()),
+  (
+    stageId: string,
+    shape: ZoneShape,
+    field: PartingField,
+    placement: Placement,
+    hair: ZoneHair,
+    site: () => Site,
+    _key: string,
+  ) => placeZone(stageId, shape.id, field, placement, hair, site()),
   (_stageId, _shape, _field, _placement, _hair, _site, key) => key,
   400,
 )
 const shareFor = memoByKey(
-  (head: Head, hair: HairState, pieces: readonly Piece[], _placements: readonly object[]) => takenShareByCell(head, hair, pieces),
+  (head: Head, hair: HairState, pieces: readonly Piece[], _placements: readonly object[]) =>
+    takenShareByCell(head, hair, pieces),
   (_head, _hair, _pieces, placements) => nameOf(placements),
   24,
 )

@@ -36,9 +36,15 @@ export function derivationsOf(plan: FaltoPlan, computed: ComputedPlan): Derivati
   const used = (zone: ZoneResult) => zone.placement.pieces.length > 0
   const hairInputs: DerivationLine[] = [
     { label: 'Scalp under hair', value: `${figures.scalpAreaCm2} cm²` },
-    { label: `Density, ${plan.hair.density}`, value: `${fullDensity(plan.hair.density)} hairs/cm², fewer at the hairline` },
+    {
+      label: `Density, ${plan.hair.density}`,
+      value: `${fullDensity(plan.hair.density)} hairs/cm², fewer at the hairline`,
+    },
     { label: `Fibre, ${plan.hair.texture}`, value: `${(fibreGramsPerCm(plan.hair.texture) * 1e6).toFixed(0)} µg/cm` },
-    { label: 'Length at the crown', value: `${plan.hair.lengthCm} cm ${plan.hair.regionLengthsCm ? 'and as measured elsewhere' : CUT_WORDS[plan.hair.cutLine]}` },
+    {
+      label: 'Length at the crown',
+      value: `${plan.hair.lengthCm} cm ${plan.hair.regionLengthsCm ? 'and as measured elsewhere' : CUT_WORDS[plan.hair.cutLine]}`,
+    },
   ]
   return {
     foils: {
@@ -61,9 +67,14 @@ export function derivationsOf(plan: FaltoPlan, computed: ComputedPlan): Derivati
             total: `${range.expected} g (${range.low}–${range.high})`,
             adds: [
               ...figures.zones.flatMap((zone) =>
-                zone.grams[grams.formulaId] ? [{ zoneId: zone.id, label: zone.name, value: `${zone.grams[grams.formulaId]} g` }] : [],
+                zone.grams[grams.formulaId]
+                  ? [{ zoneId: zone.id, label: zone.name, value: `${zone.grams[grams.formulaId]} g` }]
+                  : [],
               ),
-              { label: `Left in ${grams.bowls.length} bowl${grams.bowls.length === 1 ? '' : 's'}`, value: `${tenth(grams.residue)} g` },
+              {
+                label: `Left in ${grams.bowls.length} bowl${grams.bowls.length === 1 ? '' : 's'}`,
+                value: `${tenth(grams.residue)} g`,
+              },
             ],
             inputs: [
               { label: 'Hair that gets this formula', value: `${tenth(grams.hair)} g` },
@@ -96,7 +107,10 @@ export function derivationsOf(plan: FaltoPlan, computed: ComputedPlan): Derivati
       adds: figures.zones.map((zone) => ({
         zoneId: zone.id,
         label: zone.name,
-        value: zone.takenFraction === 0 ? 'left as it is' : `${tenth(100 * zone.takenFraction)} % of its ${zone.hairs} hairs`,
+        value:
+          zone.takenFraction === 0
+            ? 'left as it is'
+            : `${tenth(100 * zone.takenFraction)} % of its ${zone.hairs} hairs`,
       })),
       inputs: [
         { label: 'Hairs on the head', value: `${figures.hairs}` },
@@ -109,6 +123,11 @@ export function derivationsOf(plan: FaltoPlan, computed: ComputedPlan): Derivati
   }
 }
 
-const CUT_WORDS = { oneLength: 'to one line', layered: 'layered', graduatedForward: 'to a line falling forward', graduatedBack: 'to a line falling back' } satisfies Record<HairState['cutLine'], string>
+const CUT_WORDS = {
+  oneLength: 'to one line',
+  layered: 'layered',
+  graduatedForward: 'to a line falling forward',
+  graduatedBack: 'to a line falling back',
+} satisfies Record<HairState['cutLine'], string>
 
 const percent = (share: number): string => `${Math.round(share * 100)} %`

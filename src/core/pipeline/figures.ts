@@ -84,7 +84,10 @@ export interface ZoneFigures {
 }
 
 /** Rounding of everything that leaves the core: 0.1 g, 0.1 min, 1 foil, 0.1 cm², 0.1 %, 100 hairs. */
-export const planFigures = (plan: FaltoPlan, computed: ComputedPlan): PlanFigures => ({ ...stageFigures(plan, computed), ...judgedFigures(plan, computed) })
+export const planFigures = (plan: FaltoPlan, computed: ComputedPlan): PlanFigures => ({
+  ...stageFigures(plan, computed),
+  ...judgedFigures(plan, computed),
+})
 
 export function stageFigures(plan: FaltoPlan, computed: ComputedStages): StageFigures {
   return {
@@ -109,7 +112,9 @@ export function stageFigures(plan: FaltoPlan, computed: ComputedStages): StageFi
         rows: zone.placement.rowCount,
         foils: lengths.length,
         takenFraction: thousandth(Object.values(takenByFormula).reduce((sum, share) => sum + share, 0)),
-        takenByFormula: Object.fromEntries(Object.entries(takenByFormula).map(([id, share]) => [id, thousandth(share)])),
+        takenByFormula: Object.fromEntries(
+          Object.entries(takenByFormula).map(([id, share]) => [id, thousandth(share)]),
+        ),
         grams: Object.fromEntries(
           plan.formulas.flatMap(({ id }) => {
             const sum = zone.grams.reduce(
@@ -122,13 +127,19 @@ export function stageFigures(plan: FaltoPlan, computed: ComputedStages): StageFi
         minutes: tenth(minutesFromSeconds(zone.handsOn)),
         pitchMm: tenth(pitch * 10),
         pitchSpreadMm: { p5: tenth(pitch * 10 * zone.field.spread.p5), p95: tenth(pitch * 10 * zone.field.spread.p95) },
-        foilLengthCm: lengths.length === 0 ? { min: 0, max: 0 } : { min: tenth(Math.min(...lengths)), max: tenth(Math.max(...lengths)) },
+        foilLengthCm:
+          lengths.length === 0
+            ? { min: 0, max: 0 }
+            : { min: tenth(Math.min(...lengths)), max: tenth(Math.max(...lengths)) },
       }
     }),
   }
 }
 
-export const judgedFigures = (plan: FaltoPlan, { shareByFormula, shareLeft, look, cautions, advice, mixes, foilCount, handsOn }: ComputedPlan): JudgedFigures => ({
+export const judgedFigures = (
+  plan: FaltoPlan,
+  { shareByFormula, shareLeft, look, cautions, advice, mixes, foilCount, handsOn }: ComputedPlan,
+): JudgedFigures => ({
   sharePercent: {
     byFormula: Object.fromEntries(Object.entries(shareByFormula).map(([id, share]) => [id, tenth(100 * share)])),
     left: tenth(100 * shareLeft),
@@ -137,7 +148,9 @@ export const judgedFigures = (plan: FaltoPlan, { shareByFormula, shareLeft, look
   cautions,
   advice,
   mix: mixes.map((one) => mixFigures(plan, one)),
-  quote: plan.rates ? { currency: plan.rates.currency, ...quoteFor(mixes, plan.products, foilCount, handsOn, plan.rates) } : null,
+  quote: plan.rates
+    ? { currency: plan.rates.currency, ...quoteFor(mixes, plan.products, foilCount, handsOn, plan.rates) }
+    : null,
 })
 
 function mixFigures({ products }: FaltoPlan, mix: FormulaMix): MixFigures {
@@ -155,7 +168,11 @@ function mixFigures({ products }: FaltoPlan, mix: FormulaMix): MixFigures {
       mixedAtMinutes: tenth(bowl.mixedAtMinutes),
       ageAtLastMinutes: tenth(bowl.ageAtLastMinutes),
     })),
-    options: options.map((option) => ({ ...option, grams: tenth(option.grams), oldestMinutes: tenth(option.oldestMinutes) })),
+    options: options.map((option) => ({
+      ...option,
+      grams: tenth(option.grams),
+      oldestMinutes: tenth(option.oldestMinutes),
+    })),
     costMinor: Math.round(grams.expected * mixGramPrice(mix, products)),
   }
 }
@@ -169,11 +186,19 @@ const lookFigures = (look: Look): LookFigures => ({
   symmetryPercent: Math.round(100 * look.symmetry),
   partLinePercent: look.partLine === undefined ? null : Math.round(100 * look.partLine),
   faceToBackPercent: look.faceToBack === undefined ? null : Math.round(100 * look.faceToBack),
-  meanLevel: { straight: tenth(look.meanLevel.straight), waved: tenth(look.meanLevel.waved), tied: tenth(look.meanLevel.tied) },
+  meanLevel: {
+    straight: tenth(look.meanLevel.straight),
+    waved: tenth(look.meanLevel.waved),
+    tied: tenth(look.meanLevel.tied),
+  },
   upkeepWeeks: look.upkeepWeeks ?? null,
 })
 
 const hundredth = (value: number): number => Math.round(value * 100) / 100
 const thousandth = (value: number): number => Math.round(value * 1000) / 1000
 const hundred = (value: number): number => Math.round(value / 100) * 100
-const eachTenth = ({ low, expected, high }: Range): Range => ({ low: tenth(low), expected: tenth(expected), high: tenth(high) })
+const eachTenth = ({ low, expected, high }: Range): Range => ({
+  low: tenth(low),
+  expected: tenth(expected),
+  high: tenth(high),
+})

@@ -1,6 +1,22 @@
 /** Joins the stages: a plan document in, everything computed out, rounded in one place. */
 export { checkPlan, type PlanProblem } from './checkPlan'
 export { clockFigures, type ClockFigures, type ClockTaskFigures, type ZoneClockFigures } from './clockFigures'
-export { computePlan, computeStages, forgetAllButHeads, judgePlan, type ComputedPlan, type Judgement } from './computePlan'
+export {
+  computePlan,
+  computeStages,
+  forgetAllButHeads,
+  judgePlan,
+  type ComputedPlan,
+  type Judgement,
+} from './computePlan'
 export { derivationsOf, type Derivation, type DerivationLine, type Derivations } from './derivations'
-export { judgedFigures, planFigures, stageFigures, type JudgedFigures, type MixFigures, type PlanFigures, type StageFigures, type ZoneFigures } from './figures'
+export {
+  judgedFigures,
+  planFigures,
+  stageFigures,
+  type JudgedFigures,
+  type MixFigures,
+  type PlanFigures,
+  type StageFigures,
+  type ZoneFigures,
+} from './figures'

@@ -8,7 +8,12 @@ const figuresOf = (plan: FaltoPlan) => planFigures(plan, computePlan(plan))
 
 describe('computing a plan', () => {
   it('gives the same figures remembered and afresh, after any sequence of edits', () => {
-    const edit = fc.record({ zone: fc.nat(3), rowGapMm: fc.integer({ min: 0, max: 20 }), direction: fc.constantFrom(...DIRECTIONS), lengthCm: fc.integer({ min: 20, max: 60 }) })
+    const edit = fc.record({
+      zone: fc.nat(3),
+      rowGapMm: fc.integer({ min: 0, max: 20 }),
+      direction: fc.constantFrom(...DIRECTIONS),
+      lengthCm: fc.integer({ min: 20, max: 60 }),
+    })
     fc.assert(
       fc.property(fc.array(edit, { minLength: 1, maxLength: 4 }), (edits) => {
         const plan = planWith({ hair: { cutLine: 'oneLength' } })
@@ -53,7 +58,11 @@ describe('computing a plan', () => {
     const { foils, grams, minutes } = figuresOf(planWith())
     const tenths = (value: number) => Math.abs(value * 10 - Math.round(value * 10)) < 1e-9
     expect(Number.isInteger(foils)).toBe(true)
-    expect(Object.values(grams).flatMap(Object.values).every((value) => tenths(value as number))).toBe(true)
+    expect(
+      Object.values(grams)
+        .flatMap(Object.values)
+        .every((value) => tenths(value as number)),
+    ).toBe(true)
     expect(Object.values(minutes).every(tenths)).toBe(true)
   })
 
@@ -110,8 +119,12 @@ describe('checking a plan', () => {
 
   it('names the place of every broken reference', () => {
     expect(problems((plan) => (plan.formulas[0]!.productId = 'gone'))).toEqual(['formulas[0].productId'])
-    expect(problems((plan) => (stageOf(plan).zones[2]!.placement.sequence = ['A', 'Q']))).toEqual(['variants[0].stages[0].zones[2].placement.sequence[1]'])
-    expect(problems((plan) => (stageOf(plan).zones[1]!.placement.ramps = [{ figure: 'rowGapMm', way: 'alongRow', to: 2 }]))).toEqual(['variants[0].stages[0].zones[1].placement.ramps[0].way'])
+    expect(problems((plan) => (stageOf(plan).zones[2]!.placement.sequence = ['A', 'Q']))).toEqual([
+      'variants[0].stages[0].zones[2].placement.sequence[1]',
+    ])
+    expect(
+      problems((plan) => (stageOf(plan).zones[1]!.placement.ramps = [{ figure: 'rowGapMm', way: 'alongRow', to: 2 }])),
+    ).toEqual(['variants[0].stages[0].zones[1].placement.ramps[0].way'])
     expect(problems((plan) => (plan.activeVariantId = 'gone'))).toEqual(['activeVariantId'])
     expect(problems((plan) => plan.formulas.push(plan.formulas[0]!))).toEqual(['formulas'])
     expect(problems((plan) => plan.products.push(plan.products[0]!))).toEqual(['products'])

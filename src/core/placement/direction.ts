@@ -55,7 +55,11 @@ function bearing(pivot: Point3, meanPoint: Point3): (x: number, y: number, z: nu
   const lift = dot(towards, normal)
   const flat = { x: towards.x - lift * normal.x, y: towards.y - lift * normal.y, z: towards.z - lift * normal.z }
   const ahead = scaled(flat, 1 / Math.hypot(flat.x, flat.y, flat.z))
-  const across = { x: normal.y * ahead.z - normal.z * ahead.y, y: normal.z * ahead.x - normal.x * ahead.z, z: normal.x * ahead.y - normal.y * ahead.x }
+  const across = {
+    x: normal.y * ahead.z - normal.z * ahead.y,
+    y: normal.z * ahead.x - normal.x * ahead.z,
+    z: normal.x * ahead.y - normal.y * ahead.x,
+  }
   return (x, y, z) => {
     const from = { x: x - pivot.x, y: y - pivot.y, z: z - pivot.z }
     return Math.atan2(dot(from, across), dot(from, ahead))

@@ -35,7 +35,8 @@ export function createField(shape: ZoneShape, direction: Direction, angleDeg: nu
   const { mesh } = shape
   const at = partingFunction(shape, direction, angleDeg)
   const values = new Float64Array(mesh.space.length / 3)
-  for (let i = 0; i < values.length; i++) values[i] = at(mesh.space[3 * i]!, mesh.space[3 * i + 1]!, mesh.space[3 * i + 2]!)
+  for (let i = 0; i < values.length; i++)
+    values[i] = at(mesh.space[3 * i]!, mesh.space[3 * i + 1]!, mesh.space[3 * i + 2]!)
   const { lowest, highest } = extremes(mesh, values)
   const levels = tabulatedLevels(lowest, highest)
   const { rise, steepness, longest } = gradients(mesh, values, lowest, highest)
@@ -138,7 +139,8 @@ function tabulatedLevels(lowest: Float64Array, highest: Float64Array): Float64Ar
     high = Math.max(high, highest[t]!)
   }
   const levels = new Float64Array(FIELD_LEVELS + 1)
-  for (let k = 0; k <= FIELD_LEVELS; k++) levels[k] = low + ((high - low) * (1 - Math.cos((Math.PI * k) / FIELD_LEVELS))) / 2
+  for (let k = 0; k <= FIELD_LEVELS; k++)
+    levels[k] = low + ((high - low) * (1 - Math.cos((Math.PI * k) / FIELD_LEVELS))) / 2
   return levels
 }
 
@@ -161,14 +163,21 @@ function measureLevels(
   for (let t = 0; t < mesh.areas.length; t++) {
     const low = lowest[t]!
     const high = highest[t]!
-    const middle = values[mesh.triangles[3 * t]!]! + values[mesh.triangles[3 * t + 1]!]! + values[mesh.triangles[3 * t + 2]!]! - low - high
+    const middle =
+      values[mesh.triangles[3 * t]!]! +
+      values[mesh.triangles[3 * t + 1]!]! +
+      values[mesh.triangles[3 * t + 2]!]! -
+      low -
+      high
     const area = mesh.areas[t]!
     let k = intervalOf(levels, low) + 1
     for (; k < levels.length && levels[k]! < high; k++) {
       const level = levels[k]!
       const isUpper = level > middle
       const share = isUpper ? (high - level) / (high - middle) : (level - low) / (middle - low)
-      areas[k]! += isUpper ? area * (1 - (share * (high - level)) / (high - low)) : (area * share * (level - low)) / (high - low)
+      areas[k]! += isUpper
+        ? area * (1 - (share * (high - level)) / (high - low))
+        : (area * share * (level - low)) / (high - low)
       widths[k]! += longest[t]! * share
     }
     whole[k]! += area
@@ -182,7 +191,12 @@ function measureLevels(
 }
 
 /** Gradient of the field on every triangle: its size per true cm, the map image of one true cm along it, and the longest level line, cm. */
-function gradients(mesh: ZoneMesh, values: Float64Array, lowest: Float64Array, highest: Float64Array): { rise: Float64Array; steepness: Float64Array; longest: Float64Array } {
+function gradients(
+  mesh: ZoneMesh,
+  values: Float64Array,
+  lowest: Float64Array,
+  highest: Float64Array,
+): { rise: Float64Array; steepness: Float64Array; longest: Float64Array } {
   const count = mesh.areas.length
   const rise = new Float64Array(2 * count)
   const steepness = new Float64Array(count)

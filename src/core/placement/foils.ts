@@ -4,7 +4,19 @@ import { LEAVE, type Cover, type DropoutKind, type Placement, type Take } from '
 import { FOIL_USABLE_CM, FOLD_CM, NARROWEST_FOIL_CM, ONE_FOIL_ROW_CM } from './constants'
 import type { VertexHair } from './contour'
 import type { PartingField } from './field'
-import { cutLine, DENSITY, greatestAlong, LENGTH, MAP, meanAlong, polylineLength, reversed, SPACE, STRIDE, type Polyline } from './polyline'
+import {
+  cutLine,
+  DENSITY,
+  greatestAlong,
+  LENGTH,
+  MAP,
+  meanAlong,
+  polylineLength,
+  reversed,
+  SPACE,
+  STRIDE,
+  type Polyline,
+} from './polyline'
 import { rampedFigure } from './ramps'
 import { layRows, type Row } from './rows'
 import type { Site } from './site'
@@ -76,7 +88,14 @@ export class TooManyPiecesError extends Error {
 }
 
 /** Places one zone: rows, foils, panels or scalp partings, and what they take. @throws TooManyPiecesError */
-export function placeZone(stageId: string, zoneId: string, field: PartingField, placement: Placement, hair: ZoneHair, site: Site): ZonePlacement {
+export function placeZone(
+  stageId: string,
+  zoneId: string,
+  field: PartingField,
+  placement: Placement,
+  hair: ZoneHair,
+  site: Site,
+): ZonePlacement {
   const rows = layRows(field, placement, hair)
   const pieces: Piece[] = []
   const taken: Record<string, number> = {}
@@ -84,8 +103,22 @@ export function placeZone(stageId: string, zoneId: string, field: PartingField, 
     const formulaId = placement.sequence.length === 0 ? LEAVE : placement.sequence[turn % placement.sequence.length]!
     if (formulaId === LEAVE) return
     rowLines(row, placement, site).forEach((stretch, index) => {
-      if (pieces.length > MOST_PIECES) throw new TooManyPiecesError('This zone would need thousands of foils. Make subsections thicker or the gaps between them wider.')
-      const laid: Laid = { stretch, id: `${stageId}/${zoneId}/${row.index}/${index}`, zoneId, row, index, formulaId, placement, site, foil: pieces.length, turn }
+      if (pieces.length > MOST_PIECES)
+        throw new TooManyPiecesError(
+          'This zone would need thousands of foils. Make subsections thicker or the gaps between them wider.',
+        )
+      const laid: Laid = {
+        stretch,
+        id: `${stageId}/${zoneId}/${row.index}/${index}`,
+        zoneId,
+        row,
+        index,
+        formulaId,
+        placement,
+        site,
+        foil: pieces.length,
+        turn,
+      }
       for (const piece of piecesOf(laid)) {
         pieces.push(piece)
         taken[piece.formulaId] = (taken[piece.formulaId] ?? 0) + piece.takenHairs
@@ -93,7 +126,10 @@ export function placeZone(stageId: string, zoneId: string, field: PartingField, 
     })
   })
   // Hair is counted along partings here and over the mesh there; the two differ by a fraction of a per mille.
-  const whole = Math.max(hair.hairs, Object.values(taken).reduce((sum, hairs) => sum + hairs, 0))
+  const whole = Math.max(
+    hair.hairs,
+    Object.values(taken).reduce((sum, hairs) => sum + hairs, 0),
+  )
   return {
     zoneId,
     rowCount: rows.length,
@@ -120,7 +156,8 @@ function workingOrder(rows: readonly Row[], { rowOrder }: Placement, { partX }: 
 /** Nearest that a row comes to the part, cm. */
 function fromPart({ pieces }: Row, partX: number): number {
   let nearest = Infinity
-  for (const line of pieces) for (let at = SPACE; at < line.length; at += STRIDE) nearest = Math.min(nearest, Math.abs(line[at]! - partX))
+  for (const line of pieces)
+    for (let at = SPACE; at < line.length; at += STRIDE) nearest = Math.min(nearest, Math.abs(line[at]! - partX))
   return nearest
 }
 
@@ -140,8 +177,14 @@ function rowLines(row: Row, placement: Placement, { head }: Site): Stretch[] {
     const line = !directed || startsAtHairline(whole, head) ? whole : reversed(whole)
     if (!panel || width <= NARROWEST_FOIL_CM) return foils(line, take, 0, width)
     const edge = Math.min(width, panel.widthCm)
-    const atHairline = { line: edge < width ? cutLine(line, 0, edge) : line, take: panel.take === 'slice' ? { ...take, kind: 'slice' as const } : take, along: { from: 0, to: edge / width } }
-    return panel.rest === 'leave' || width - edge < NARROWEST_FOIL_CM ? [atHairline] : [atHairline, ...foils(cutLine(line, edge, width), take, edge, width)]
+    const atHairline = {
+      line: edge < width ? cutLine(line, 0, edge) : line,
+      take: panel.take === 'slice' ? { ...take, kind: 'slice' as const } : take,
+      along: { from: 0, to: edge / width },
+    }
+    return panel.rest === 'leave' || width - edge < NARROWEST_FOIL_CM
+      ? [atHairline]
+      : [atHairline, ...foils(cutLine(line, edge, width), take, edge, width)]
   })
 
   function foils(line: Polyline, one: Take, start: number, width: number): Stretch[] {
@@ -194,10 +237,23 @@ function piecesOf(laid: Laid): Piece[] {
   const { row, placement, site, foil, turn } = laid
   const { line, take: taken, along } = laid.stretch
   const { ramps = [] } = placement
-  const placeAt = (share: number) => ({ height: row.height, turn, foil, along: along.from + share * (along.to - along.from) })
+  const placeAt = (share: number) => ({
+    height: row.height,
+    turn,
+    foil,
+    along: along.from + share * (along.to - along.from),
+  })
   const takeAt = (share: number): Take =>
-    ramps.length === 0 ? taken : { ...taken, stitchMm: rampedFigure(placement, 'stitchMm', placeAt(share)), stitchGapMm: rampedFigure(placement, 'stitchGapMm', placeAt(share)) }
-  const varies = isStitched(taken) && ramps.some(({ way, figure }) => way === 'alongRow' && (figure === 'stitchMm' || figure === 'stitchGapMm'))
+    ramps.length === 0
+      ? taken
+      : {
+          ...taken,
+          stitchMm: rampedFigure(placement, 'stitchMm', placeAt(share)),
+          stitchGapMm: rampedFigure(placement, 'stitchGapMm', placeAt(share)),
+        }
+  const varies =
+    isStitched(taken) &&
+    ramps.some(({ way, figure }) => way === 'alongRow' && (figure === 'stitchMm' || figure === 'stitchGapMm'))
   const take = takeAt(0)
   // A piece covers its share of the strip, by length; the subsection takes its share of the pitch.
   const area = row.area * (polylineLength(line) / row.lineLength) * (row.thickness / row.pitch)
@@ -205,26 +261,52 @@ function piecesOf(laid: Laid): Piece[] {
   const open = meanOver(line, site.open)
   const share = site.white ? Math.min(1, meanOver(line, site.white)) : varies ? meanShare(takeAt) : takenShare(take)
   if (open < NOTHING || share < NOTHING) return []
-  const startCm = Math.max(0, rampedFigure(placement, 'startCm', placeAt(0.5)) - faceLift(take, line)) + (placement.bufferCm ?? 0)
-  const main = createPiece(laid, site.white ? thinnedTo(take, share) : take, { area, hairs, takenHairs: hairs * open * share, startCm, formulaId: laid.formulaId, id: laid.id, ...appliedAs(take, coverOf(placement)) })
+  const startCm =
+    Math.max(0, rampedFigure(placement, 'startCm', placeAt(0.5)) - faceLift(take, line)) + (placement.bufferCm ?? 0)
+  const main = createPiece(laid, site.white ? thinnedTo(take, share) : take, {
+    area,
+    hairs,
+    takenHairs: hairs * open * share,
+    startCm,
+    formulaId: laid.formulaId,
+    id: laid.id,
+    ...appliedAs(take, coverOf(placement)),
+  })
   if (varies && !site.white) main.takeAtEnd = takeAt(1)
   const { dropout } = placement
   const left = hairs * open * (1 - share)
   if (!dropout || !isStitched(take) || left <= 0) return [main]
-  const dropped = { area, hairs, takenHairs: left, startCm: dropout.kind === 'base' ? 0 : startCm, formulaId: dropout.formulaId, id: `${laid.id}/dropout`, ...DROPPED[dropout.kind] }
+  const dropped = {
+    area,
+    hairs,
+    takenHairs: left,
+    startCm: dropout.kind === 'base' ? 0 : startCm,
+    formulaId: dropout.formulaId,
+    id: `${laid.id}/dropout`,
+    ...DROPPED[dropout.kind],
+  }
   return [main, createPiece(laid, dropout.kind === 'base' ? { ...take, kind: 'onScalp' } : take, dropped)]
 }
 
 /** Mean share along a stretch whose stitches change (Simpson's rule). */
-const meanShare = (takeAt: (share: number) => Take): number => (takenShare(takeAt(0)) + 4 * takenShare(takeAt(0.5)) + takenShare(takeAt(1))) / 6
+const meanShare = (takeAt: (share: number) => Take): number =>
+  (takenShare(takeAt(0)) + 4 * takenShare(takeAt(0.5)) + takenShare(takeAt(1))) / 6
 
 /** Stitches as far apart as makes their share the one that is copied, so that what looks dense is dense. */
 const thinnedTo = (take: Take, share: number): Take => ({ ...take, stitchGapMm: (take.stitchMm * (1 - share)) / share })
 
-const appliedAs = ({ kind }: Take, cover: Cover): Pick<Piece, 'kind' | 'cover'> => ({ kind: kind === 'onScalp' ? 'onScalp' : cover === 'foil' ? 'foil' : 'open', cover })
+const appliedAs = ({ kind }: Take, cover: Cover): Pick<Piece, 'kind' | 'cover'> => ({
+  kind: kind === 'onScalp' ? 'onScalp' : cover === 'foil' ? 'foil' : 'open',
+  cover,
+})
 
 /** How what was not picked up is worked; in the same foil it is laid on like open work, and warm and moist like what it lies with. */
-const DROPPED: Record<DropoutKind, Pick<Piece, 'kind' | 'cover'>> = { lowlight: { kind: 'foil', cover: 'foil' }, sameFoil: { kind: 'open', cover: 'foil' }, paint: { kind: 'open', cover: 'open' }, base: { kind: 'onScalp', cover: 'open' } }
+const DROPPED: Record<DropoutKind, Pick<Piece, 'kind' | 'cover'>> = {
+  lowlight: { kind: 'foil', cover: 'foil' },
+  sameFoil: { kind: 'open', cover: 'foil' },
+  paint: { kind: 'open', cover: 'open' },
+  base: { kind: 'onScalp', cover: 'open' },
+}
 
 /** How much higher paint starts here than at the back of the head, cm: all of the lift at the face, none at the nape. */
 function faceLift({ kind, faceLiftCm = 0 }: Take, line: Polyline): number {
@@ -259,7 +341,11 @@ interface Amount {
 /** Painted hair is soaked more or less: product on it against a fully saturated strand. Our estimate. */
 const soaked = ({ kind, saturation = 1 }: Take): number => (kind === 'painted' ? 0.5 + saturation : 1)
 
-function createPiece({ zoneId, row, index, placement, stretch: { line } }: Laid, take: Take, { id, kind, cover, formulaId, area, hairs, takenHairs, startCm }: Amount): Piece {
+function createPiece(
+  { zoneId, row, index, placement, stretch: { line } }: Laid,
+  take: Take,
+  { id, kind, cover, formulaId, area, hairs, takenHairs, startCm }: Amount,
+): Piece {
   const meanLength = meanAlong(line, LENGTH)
   const hairLength = greatestAlong(line, LENGTH)
   const onScalp = take.kind === 'onScalp'

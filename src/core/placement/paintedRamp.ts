@@ -24,13 +24,22 @@ const SAMPLES = 60
  * straight ramp from edge to edge is taken that comes nearest to it (least squares over the zone's mesh).
  * @param zones with their parting fields @param only ids of the zones to work into; all that the line crosses where empty
  */
-export function paintRamp(zones: readonly { zoneId: string; shape: ZoneShape; field: PartingField }[], { line: [start, end], from, to }: PaintedRamp, only: readonly string[]): ZoneRamp[] {
+export function paintRamp(
+  zones: readonly { zoneId: string; shape: ZoneShape; field: PartingField }[],
+  { line: [start, end], from, to }: PaintedRamp,
+  only: readonly string[],
+): ZoneRamp[] {
   const dx = end.x - start.x
   const dy = end.y - start.y
   const length2 = dx * dx + dy * dy
   if (length2 === 0) return []
-  const value = (x: number, y: number) => from + (to - from) * Math.min(1, Math.max(0, ((x - start.x) * dx + (y - start.y) * dy) / length2))
-  const crossed = ({ outline }: ZoneShape) => Array.from({ length: SAMPLES + 1 }, (_, i) => ({ x: start.x + (i / SAMPLES) * dx, y: start.y + (i / SAMPLES) * dy })).some((point) => insidePolygon(point, outline))
+  const value = (x: number, y: number) =>
+    from + (to - from) * Math.min(1, Math.max(0, ((x - start.x) * dx + (y - start.y) * dy) / length2))
+  const crossed = ({ outline }: ZoneShape) =>
+    Array.from({ length: SAMPLES + 1 }, (_, i) => ({
+      x: start.x + (i / SAMPLES) * dx,
+      y: start.y + (i / SAMPLES) * dy,
+    })).some((point) => insidePolygon(point, outline))
   return zones
     .filter(({ zoneId, shape }) => (only.length > 0 ? only.includes(zoneId) : crossed(shape)))
     .map(({ zoneId, field }) => {
@@ -39,9 +48,15 @@ export function paintRamp(zones: readonly { zoneId: string; shape: ZoneShape; fi
       const wanted = heights.map((_, i) => value(map[2 * i]!, map[2 * i + 1]!))
       const meanHeight = mean(heights)
       const meanWanted = mean(wanted)
-      const slope = heights.reduce((sum, height, i) => sum + (height - meanHeight) * (wanted[i]! - meanWanted), 0) / heights.reduce((sum, height) => sum + (height - meanHeight) ** 2, 0)
+      const slope =
+        heights.reduce((sum, height, i) => sum + (height - meanHeight) * (wanted[i]! - meanWanted), 0) /
+        heights.reduce((sum, height) => sum + (height - meanHeight) ** 2, 0)
       const within = (one: number) => Math.min(Math.max(from, to), Math.max(Math.min(from, to), one))
-      return { zoneId, lower: within(meanWanted - slope * meanHeight), upper: within(meanWanted + slope * (1 - meanHeight)) }
+      return {
+        zoneId,
+        lower: within(meanWanted - slope * meanHeight),
+        upper: within(meanWanted + slope * (1 - meanHeight)),
+      }
     })
 }
 

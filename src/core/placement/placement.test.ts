@@ -1,12 +1,30 @@
 import fc from 'fast-check'
 import { createHead } from '../head'
 import { shapeZone } from '../layout'
-import { DIRECTIONS, LAYOUT_TEMPLATES, LIMITS, TAKE_KINDS, type Direction, type LayoutTemplate, type MapPoint } from '../model'
+import {
+  DIRECTIONS,
+  LAYOUT_TEMPLATES,
+  LIMITS,
+  TAKE_KINDS,
+  type Direction,
+  type LayoutTemplate,
+  type MapPoint,
+} from '../model'
 import { computePlan } from '../pipeline'
 import { planWith, stageOf, type Wanted } from '../../../tests/support/plan'
 import { cutLine, positionAt, reversed, STRIDE } from './polyline'
 import { splitRow } from './foils'
-import { createField, FOIL_USABLE_CM, ONE_FOIL_ROW_CM, pieceOutline, pieceStitches, polylineLength, takenShare, TAKE_PRESETS, type Piece } from '.'
+import {
+  createField,
+  FOIL_USABLE_CM,
+  ONE_FOIL_ROW_CM,
+  pieceOutline,
+  pieceStitches,
+  polylineLength,
+  takenShare,
+  TAKE_PRESETS,
+  type Piece,
+} from '.'
 
 const head = createHead({ circumferenceCm: 54 })
 const foils = (wanted: Wanted) => computePlan(planWith(wanted)).foilCount
@@ -30,10 +48,19 @@ const sum = (values: number[]) => values.reduce((total, value) => total + value,
 describe('rows', () => {
   it('hold the area law: Σ row width × pitch = zone area within 1 %', () => {
     fc.assert(
-      fc.property(anyTemplate, anyDirection, fc.integer({ min: 3, max: 10 }), fc.integer({ min: 15, max: 70 }), (template, direction, subsectionMm, angleDeg) => {
-        const { zones } = computePlan(planWith({ template, placement: { direction, angleDeg, subsectionMm, rowGapMm: 0 } }))
-        for (const { placement, shape } of zones) expect(Math.abs(sum(placement.rowWidths) * placement.pitch / shape.area - 1)).toBeLessThan(0.01)
-      }),
+      fc.property(
+        anyTemplate,
+        anyDirection,
+        fc.integer({ min: 3, max: 10 }),
+        fc.integer({ min: 15, max: 70 }),
+        (template, direction, subsectionMm, angleDeg) => {
+          const { zones } = computePlan(
+            planWith({ template, placement: { direction, angleDeg, subsectionMm, rowGapMm: 0 } }),
+          )
+          for (const { placement, shape } of zones)
+            expect(Math.abs((sum(placement.rowWidths) * placement.pitch) / shape.area - 1)).toBeLessThan(0.01)
+        },
+      ),
       { numRuns: 30 },
     )
   })
@@ -45,7 +72,8 @@ describe('rows', () => {
       for (const direction of directions)
         for (const subsectionMm of [4, 7, 10]) {
           const { zones } = computePlan(planWith({ template, placement: { direction, subsectionMm, rowGapMm: 0 } }))
-          for (const { placement, shape } of zones) errors.push(Math.abs(sum(placement.rowLineLengths) * placement.pitch / shape.area - 1))
+          for (const { placement, shape } of zones)
+            errors.push(Math.abs((sum(placement.rowLineLengths) * placement.pitch) / shape.area - 1))
         }
     return { share: errors.filter((error) => error > 0.01).length / errors.length, worst: Math.max(...errors) }
   }
@@ -63,14 +91,20 @@ describe('rows', () => {
 
   it('are laid at the asked pitch, give or take what makes a whole number of them', () => {
     fc.assert(
-      fc.property(anyTemplate, anyDirection, fc.integer({ min: 3, max: 12 }), fc.integer({ min: 0, max: 12 }), (template, direction, subsectionMm, rowGapMm) => {
-        const { zones } = computePlan(planWith({ template, placement: { direction, subsectionMm, rowGapMm } }))
-        for (const { placement, field } of zones) {
-          const asked = (subsectionMm + rowGapMm) / 10
-          expect(placement.rowCount).toBe(Math.max(1, Math.round(field.extent / asked)))
-          expect(placement.pitch * placement.rowCount).toBeCloseTo(field.extent, 9)
-        }
-      }),
+      fc.property(
+        anyTemplate,
+        anyDirection,
+        fc.integer({ min: 3, max: 12 }),
+        fc.integer({ min: 0, max: 12 }),
+        (template, direction, subsectionMm, rowGapMm) => {
+          const { zones } = computePlan(planWith({ template, placement: { direction, subsectionMm, rowGapMm } }))
+          for (const { placement, field } of zones) {
+            const asked = (subsectionMm + rowGapMm) / 10
+            expect(placement.rowCount).toBe(Math.max(1, Math.round(field.extent / asked)))
+            expect(placement.pitch * placement.rowCount).toBeCloseTo(field.extent, 9)
+          }
+        },
+      ),
       { numRuns: 30 },
     )
   })
@@ -89,7 +123,17 @@ describe('rows', () => {
   })
 
   it('laid back-to-back are drawn without a gap: one row ends where the next begins, which rows of even thickness do not', () => {
-    const { zones } = computePlan(planWith({ placement: { direction: 'diagonalBack', take: { kind: 'slice' }, subsectionMm: 8, rowGapMm: 0, bricklay: false } }))
+    const { zones } = computePlan(
+      planWith({
+        placement: {
+          direction: 'diagonalBack',
+          take: { kind: 'slice' },
+          subsectionMm: 8,
+          rowGapMm: 0,
+          bricklay: false,
+        },
+      }),
+    )
     const gaps = (rest: Partial<Piece>) =>
       zones.flatMap(({ placement: { pieces } }) =>
         pieces.flatMap((piece, i) => {
@@ -100,11 +144,19 @@ describe('rows', () => {
             return side === 'upper' ? outline.slice(0, outline.length / 2) : outline.slice(outline.length / 2)
           }
           const across = edge(next, 'lower')
-          return edge(piece, 'upper').slice(2, -2).map((point) => Math.min(...across.slice(1).map((end, k) => toSegment(point, across[k]!, end))))
+          return edge(piece, 'upper')
+            .slice(2, -2)
+            .map((point) => Math.min(...across.slice(1).map((end, k) => toSegment(point, across[k]!, end))))
         }),
       )
     const toSegment = (point: MapPoint, a: MapPoint, b: MapPoint) => {
-      const t = Math.min(1, Math.max(0, ((point.x - a.x) * (b.x - a.x) + (point.y - a.y) * (b.y - a.y)) / ((b.x - a.x) ** 2 + (b.y - a.y) ** 2)))
+      const t = Math.min(
+        1,
+        Math.max(
+          0,
+          ((point.x - a.x) * (b.x - a.x) + (point.y - a.y) * (b.y - a.y)) / ((b.x - a.x) ** 2 + (b.y - a.y) ** 2),
+        ),
+      )
       return Math.hypot(a.x + t * (b.x - a.x) - point.x, a.y + t * (b.y - a.y) - point.y)
     }
     // Most of them, not all: where a row goes on and the next has ended there is nothing to meet.
@@ -139,7 +191,10 @@ describe('foil counts', () => {
   it('double within 15 % when the pitch is halved at zero gap', () => {
     fc.assert(
       fc.property(anyTemplate, anyDirection, fc.integer({ min: 5, max: 10 }), (template, direction, subsectionMm) => {
-        const wanted = (mm: number): Wanted => ({ template, placement: { direction, subsectionMm: mm, rowGapMm: 0, bricklay: false } })
+        const wanted = (mm: number): Wanted => ({
+          template,
+          placement: { direction, subsectionMm: mm, rowGapMm: 0, bricklay: false },
+        })
         const ratio = foils(wanted(subsectionMm / 2)) / foils(wanted(subsectionMm))
         expect(ratio).toBeGreaterThan(2 * 0.85)
         expect(ratio).toBeLessThan(2 * 1.15)
@@ -149,7 +204,8 @@ describe('foil counts', () => {
   })
 
   it('go with one over the pitch when there are gaps', () => {
-    const at = (rowGapMm: number) => foils({ placement: { subsectionMm: 5, rowGapMm, bricklay: false } }) * (5 + rowGapMm)
+    const at = (rowGapMm: number) =>
+      foils({ placement: { subsectionMm: 5, rowGapMm, bricklay: false } }) * (5 + rowGapMm)
     const constant = at(5)
     for (const gap of [3, 8, 12, 16]) expect(Math.abs(at(gap) / constant - 1)).toBeLessThan(0.15)
   })
@@ -171,9 +227,13 @@ describe('foil counts', () => {
 
   it('keep ids when another zone changes', () => {
     const plan = planWith()
-    const before = computePlan(plan).pieces.filter(({ zoneId }) => zoneId === 'backLeft').map(({ id }) => id)
+    const before = computePlan(plan)
+      .pieces.filter(({ zoneId }) => zoneId === 'backLeft')
+      .map(({ id }) => id)
     stageOf(plan).zones.find(({ id }) => id === 'frontLeft')!.placement.rowGapMm = 1
-    const after = computePlan(plan).pieces.filter(({ zoneId }) => zoneId === 'backLeft').map(({ id }) => id)
+    const after = computePlan(plan)
+      .pieces.filter(({ zoneId }) => zoneId === 'backLeft')
+      .map(({ id }) => id)
     expect(after).toEqual(before)
     expect(new Set(after).size).toBe(after.length)
   })
@@ -182,11 +242,19 @@ describe('foil counts', () => {
 describe('a row longer than a foil', () => {
   it('is split into equal foils that fit', () => {
     fc.assert(
-      fc.property(fc.double({ min: 1.1, max: 60, noNaN: true }), fc.integer({ min: 0, max: 1 }), fc.boolean(), (width, row, bricklay) => {
-        const pieces = splitRow(straight(width), row, bricklay)
-        expect(pieces.reduce((sum, piece) => sum + polylineLength(piece), 0)).toBeCloseTo(width, 6)
-        for (const piece of pieces) expect(polylineLength(piece)).toBeLessThanOrEqual(width > ONE_FOIL_ROW_CM ? FOIL_USABLE_CM + 1e-9 : ONE_FOIL_ROW_CM)
-      }),
+      fc.property(
+        fc.double({ min: 1.1, max: 60, noNaN: true }),
+        fc.integer({ min: 0, max: 1 }),
+        fc.boolean(),
+        (width, row, bricklay) => {
+          const pieces = splitRow(straight(width), row, bricklay)
+          expect(pieces.reduce((sum, piece) => sum + polylineLength(piece), 0)).toBeCloseTo(width, 6)
+          for (const piece of pieces)
+            expect(polylineLength(piece)).toBeLessThanOrEqual(
+              width > ONE_FOIL_ROW_CM ? FOIL_USABLE_CM + 1e-9 : ONE_FOIL_ROW_CM,
+            )
+        },
+      ),
     )
   })
 
@@ -204,10 +272,17 @@ describe('a row longer than a foil', () => {
 
 describe('takes', () => {
   it('take a share from 0 to 1, and never more of a zone than there is', () => {
-    const figure = (key: 'stitchMm' | 'stitchGapMm' | 'depthShare' | 'bandCm') => fc.double({ min: LIMITS[key].min, max: LIMITS[key].max, noNaN: true })
+    const figure = (key: 'stitchMm' | 'stitchGapMm' | 'depthShare' | 'bandCm') =>
+      fc.double({ min: LIMITS[key].min, max: LIMITS[key].max, noNaN: true })
     fc.assert(
       fc.property(
-        fc.record({ kind: fc.constantFrom(...TAKE_KINDS), stitchMm: figure('stitchMm'), stitchGapMm: figure('stitchGapMm'), depthShare: figure('depthShare'), bandCm: figure('bandCm') }),
+        fc.record({
+          kind: fc.constantFrom(...TAKE_KINDS),
+          stitchMm: figure('stitchMm'),
+          stitchGapMm: figure('stitchGapMm'),
+          depthShare: figure('depthShare'),
+          bandCm: figure('bandCm'),
+        }),
         fc.integer({ min: 2, max: 12 }),
         fc.integer({ min: 0, max: 10 }),
         fc.array(fc.constantFrom('A', 'B', 'leave'), { maxLength: 4 }),
@@ -237,17 +312,23 @@ describe('takes', () => {
   })
 
   it('follow the rhythm in working order, with rows left out', () => {
-    const { zones } = computePlan(planWith({ only: ['backLeft'], placement: { sequence: ['A', 'B', 'leave'], bricklay: false } }))
+    const { zones } = computePlan(
+      planWith({ only: ['backLeft'], placement: { sequence: ['A', 'B', 'leave'], bricklay: false } }),
+    )
     const pieces = zones[0]!.placement.pieces
     for (const { row, formulaId } of pieces) expect(formulaId).toBe(['A', 'B', 'leave'][row % 3])
     expect(pieces.some(({ row }) => row % 3 === 2)).toBe(false)
-    const fromAbove = computePlan(planWith({ only: ['backLeft'], placement: { sequence: ['A', 'B', 'leave'], rowOrder: 'topDown' } })).pieces
+    const fromAbove = computePlan(
+      planWith({ only: ['backLeft'], placement: { sequence: ['A', 'B', 'leave'], rowOrder: 'topDown' } }),
+    ).pieces
     expect(fromAbove[0]!.row).toBeGreaterThan(fromAbove.at(-1)!.row)
     expect(fromAbove[0]!.formulaId).toBe('A')
   })
 
   it('make no foils on the scalp', () => {
-    const computed = computePlan(planWith({ placement: { take: { kind: 'onScalp' }, subsectionMm: 3, rowGapMm: 0, sequence: ['C'] } }))
+    const computed = computePlan(
+      planWith({ placement: { take: { kind: 'onScalp' }, subsectionMm: 3, rowGapMm: 0, sequence: ['C'] } }),
+    )
     expect(computed.foilCount).toBe(0)
     expect(computed.pieces.length).toBeGreaterThan(100)
     expect(computed.shareByFormula['C']).toBeCloseTo(1, 3)
@@ -256,7 +337,12 @@ describe('takes', () => {
 
 describe('stitches on the map', () => {
   const area = (points: { x: number; y: number }[]) =>
-    Math.abs(points.reduce((sum, { x, y }, i) => sum + x * points[(i + 1) % points.length]!.y - points[(i + 1) % points.length]!.x * y, 0) / 2)
+    Math.abs(
+      points.reduce(
+        (sum, { x, y }, i) => sum + x * points[(i + 1) % points.length]!.y - points[(i + 1) % points.length]!.x * y,
+        0,
+      ) / 2,
+    )
 
   it('cover the taken share of the subsection: what looks dense is dense', () => {
     const plan = planWith({ placement: { take: { stitchMm: 4, stitchGapMm: 4 } } })

@@ -13,9 +13,11 @@ export interface RampPlace {
 }
 
 /** Ways a figure can change. How far rows lie apart is the same all along a row. */
-export const rampWays = (figure: RampFigure): readonly RampWay[] => (figure === 'rowGapMm' || figure === 'subsectionMm' ? RAMP_WAYS.filter((way) => way !== 'alongRow') : RAMP_WAYS)
+export const rampWays = (figure: RampFigure): readonly RampWay[] =>
+  figure === 'rowGapMm' || figure === 'subsectionMm' ? RAMP_WAYS.filter((way) => way !== 'alongRow') : RAMP_WAYS
 
-const askedFor = (placement: Placement, figure: RampFigure): number => (figure === 'stitchMm' || figure === 'stitchGapMm' ? placement.take[figure] : placement[figure])
+const askedFor = (placement: Placement, figure: RampFigure): number =>
+  figure === 'stitchMm' || figure === 'stitchGapMm' ? placement.take[figure] : placement[figure]
 
 /** A figure at a place: the asked one, or what its ramp makes of it. In the figure's own unit. */
 export function rampedFigure(placement: Placement, figure: RampFigure, place: RampPlace): number {

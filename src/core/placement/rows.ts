@@ -42,9 +42,14 @@ export function layRows(field: PartingField, placement: Placement, hair: VertexH
     laid = index === asked.length - 1 ? field.extent : from + pitch
     return { pitch, subsection, gap, from, to: laid, level: rowLevel(field, from, laid) }
   })
-  const crossed = crossedTriangles(field, strips.map(({ level }) => level))
+  const crossed = crossedTriangles(
+    field,
+    strips.map(({ level }) => level),
+  )
   return strips.map(({ pitch, subsection, gap, from, to, level }, index) => {
-    const pieces = traceContour(field, level, crossed[index]!, hair).sort((one, other) => startKey(one) - startKey(other))
+    const pieces = traceContour(field, level, crossed[index]!, hair).sort(
+      (one, other) => startKey(one) - startKey(other),
+    )
     return {
       index,
       pieces,

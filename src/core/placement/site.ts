@@ -15,13 +15,24 @@ export interface Site {
 }
 
 /** Nothing is kept back, nothing copied. */
-export const openSite = (head: Head, hair: HairState): Site => ({ head, partX: partX(hair), open: () => 1, white: undefined })
+export const openSite = (head: Head, hair: HairState): Site => ({
+  head,
+  partX: partX(hair),
+  open: () => 1,
+  white: undefined,
+})
 
 /**
  * A site where only some hair may be taken: what an earlier stage left for this one, and what the take selects.
  * @param stageShare share of the hair of each scalp cell that the stage works on; undefined for all @param map what is known place by place
  */
-export function siteFor(head: Head, hair: HairState, select: Selection | undefined, stageShare: Float64Array | undefined, map: HairMap | undefined): Site {
+export function siteFor(
+  head: Head,
+  hair: HairState,
+  select: Selection | undefined,
+  stageShare: Float64Array | undefined,
+  map: HairMap | undefined,
+): Site {
   const at = (x: number, y: number) => cellAt(placeFromMap(head, { x, y }))
   const white = (x: number, y: number) => (map ? map.whitePercent[at(x, y)]! / 100 : 0)
   const earlier = (x: number, y: number) => (map ? map.earlierPercent[at(x, y)]! / 100 : 0)

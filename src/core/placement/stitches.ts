@@ -17,7 +17,9 @@ export function pieceStitches(piece: Piece, bricklay: boolean): MapPoint[][] {
   if (take.kind === 'painted') return paintedShapes(piece, take.shape ?? 'v')
   if (take.kind === 'teased') return [ribbon(piece, 0, piece.width, TEASED_SHARE)]
   if (!isStitched(take)) return [pieceOutline(piece)]
-  return spread(piece, bricklay && piece.row % 2 === 1 ? 'between' : 'inLine').map(([from, to]) => ribbon(piece, from, to, take.depthShare))
+  return spread(piece, bricklay && piece.row % 2 === 1 ? 'between' : 'inLine').map(([from, to]) =>
+    ribbon(piece, from, to, take.depthShare),
+  )
 }
 
 /** Where stitches begin and end along a piece: as many whole ones as come nearest, evened out over its width, as a hand does. */
@@ -49,23 +51,60 @@ function spread({ take, takeAtEnd = take, width }: Piece, rows: 'inLine' | 'betw
 const STROKE_CM = 2.4
 /** Corners of one stroke: along it (0…1) and across the subsection (−1 below, 1 above). */
 const STROKES: Record<PaintShape, readonly (readonly [number, number])[][]> = {
-  v: [[[0, 1], [1, 1], [0.5, -1]]],
-  w: [[[0, 1], [0.55, 1], [0.275, -1]], [[0.45, 1], [1, 1], [0.725, -1]]],
-  diagonal: [[[0, -1], [0.5, -1], [1, 1], [0.5, 1]]],
-  check: [[[0, -0.2], [0.25, -1], [1, 1], [0.75, 1], [0.28, -0.1]]],
+  v: [
+    [
+      [0, 1],
+      [1, 1],
+      [0.5, -1],
+    ],
+  ],
+  w: [
+    [
+      [0, 1],
+      [0.55, 1],
+      [0.275, -1],
+    ],
+    [
+      [0.45, 1],
+      [1, 1],
+      [0.725, -1],
+    ],
+  ],
+  diagonal: [
+    [
+      [0, -1],
+      [0.5, -1],
+      [1, 1],
+      [0.5, 1],
+    ],
+  ],
+  check: [
+    [
+      [0, -0.2],
+      [0.25, -1],
+      [1, 1],
+      [0.75, 1],
+      [0.28, -0.1],
+    ],
+  ],
 }
 
 function paintedShapes(piece: Piece, shape: PaintShape): MapPoint[][] {
   const { width } = piece
   const count = Math.max(1, Math.round(width / STROKE_CM))
   const step = width / count
-  return Array.from({ length: count }, (_, i) => STROKES[shape].map((corners) => corners.map(([along, across]) => beside(piece, (i + 0.06 + 0.88 * along) * step, across)))).flat()
+  return Array.from({ length: count }, (_, i) =>
+    STROKES[shape].map((corners) =>
+      corners.map(([along, across]) => beside(piece, (i + 0.06 + 0.88 * along) * step, across)),
+    ),
+  ).flat()
 }
 
 /** A point of the map beside a piece's parting: so far along it, true cm, and so far across, from −1 at the subsection's lower edge to 1 at its upper one. */
 function beside({ line, thickness, edges }: Piece, along: number, across: number): MapPoint {
   const position = positionAt(line, along)
-  const off = across * (edges ? (across > 0 ? edges.above : edges.below) * valueAt(line, position, PITCH) : thickness / 2)
+  const off =
+    across * (edges ? (across > 0 ? edges.above : edges.below) * valueAt(line, position, PITCH) : thickness / 2)
   return {
     x: valueAt(line, position, MAP) + off * valueAt(line, position, RISE),
     y: valueAt(line, position, MAP + 1) + off * valueAt(line, position, RISE + 1),

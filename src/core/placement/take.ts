@@ -29,4 +29,5 @@ export const coverOf = ({ cover, take }: Pick<Placement, 'cover' | 'take'>): Cov
 export const isStitched = ({ kind }: Pick<Take, 'kind'>): boolean => kind === 'weave' || kind === 'babylight'
 
 /** Whether partings slant, so that they have a slope. */
-export const isDiagonal = (direction: Direction): boolean => direction === 'diagonalBack' || direction === 'diagonalForward'
+export const isDiagonal = (direction: Direction): boolean =>
+  direction === 'diagonalBack' || direction === 'diagonalForward'

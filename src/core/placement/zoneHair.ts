@@ -18,7 +18,8 @@ export function zoneHair(head: Head, hair: HairState, shape: ZoneShape): ZoneHai
   }
   let hairs = 0
   for (let t = 0; t < mesh.areas.length; t++) {
-    const corners = density[mesh.triangles[3 * t]!]! + density[mesh.triangles[3 * t + 1]!]! + density[mesh.triangles[3 * t + 2]!]!
+    const corners =
+      density[mesh.triangles[3 * t]!]! + density[mesh.triangles[3 * t + 1]!]! + density[mesh.triangles[3 * t + 2]!]!
     hairs += (mesh.areas[t]! * corners) / 3
   }
   return { density, length, hairs }

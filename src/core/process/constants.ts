@@ -46,7 +46,19 @@ export const STRAIN_BUDGET: Record<Integrity, number> = { sound: 400, worn: 250,
 export const OVERLAP_STRAIN = 1.5
 
 /** How long colour and care sit where the label does not say, min: gloss 20, permanent 30–45, removers 30 (common practice); the others our estimate. */
-export const USUAL_MINUTES: Partial<Record<ProductKind, number>> = { permanentColour: 35, demiColour: 20, gloss: 20, directDye: 20, clear: 20, filler: 15, remover: 30, equaliser: 3, primer: 5, acidSealer: 5, treatment: 10 }
+export const USUAL_MINUTES: Partial<Record<ProductKind, number>> = {
+  permanentColour: 35,
+  demiColour: 20,
+  gloss: 20,
+  directDye: 20,
+  clear: 20,
+  filler: 15,
+  remover: 30,
+  equaliser: 3,
+  primer: 5,
+  acidSealer: 5,
+  treatment: 10,
+}
 /** Lightener stays at least so long, min. Our estimate. */
 export const LEAST_LIGHTENER_MINUTES = 10
 /** Time constant of the lift that permanent colour gives, min: most of it comes in the first half of its time. Our estimate. */

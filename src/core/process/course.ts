@@ -51,19 +51,27 @@ export interface Exposure {
 }
 
 /** Temperature in the product without heat, °C. */
-export function celsiusAt({ distanceCm, insulation, roomCelsius }: Pick<Course, 'distanceCm' | 'insulation' | 'roomCelsius'>, cover: Cover): number {
-  const kept = (KEPT_WARMTH[cover] + NEIGHBOUR_WARMTH * insulation) * Math.exp(-Math.max(0, distanceCm - HANGS_FROM_CM) / HANGING_CM)
+export function celsiusAt(
+  { distanceCm, insulation, roomCelsius }: Pick<Course, 'distanceCm' | 'insulation' | 'roomCelsius'>,
+  cover: Cover,
+): number {
+  const kept =
+    (KEPT_WARMTH[cover] + NEIGHBOUR_WARMTH * insulation) *
+    Math.exp(-Math.max(0, distanceCm - HANGS_FROM_CM) / HANGING_CM)
   const warm = kept + (1 - kept) * Math.exp(-distanceCm / BODY_HEAT_CM)
   return roomCelsius + warm * (SCALP_CELSIUS - roomCelsius)
 }
 
 /** Levels per min of product as wet and fresh and warm as it goes on, on virgin medium hair. */
-export const fullRate = (course: Omit<Course, 'events'>): number => rateAt33(course) * warmthFactor(celsiusAt(course, course.cover))
+export const fullRate = (course: Omit<Course, 'events'>): number =>
+  rateAt33(course) * warmthFactor(celsiusAt(course, course.cover))
 
-const rateAt33 = ({ mixRate, kind }: Pick<Course, 'mixRate' | 'kind'>): number => mixRate * (kind === 'clayLightener' ? CLAY_SPEED : 1)
+const rateAt33 = ({ mixRate, kind }: Pick<Course, 'mixRate' | 'kind'>): number =>
+  mixRate * (kind === 'clayLightener' ? CLAY_SPEED : 1)
 
 /** Strength of a mix of an age against a fresh one. */
-export const freshness = (ageMinutes: number, workingLifeMinutes: number): number => STRENGTH_AT_LIFE_END ** (ageMinutes / workingLifeMinutes)
+export const freshness = (ageMinutes: number, workingLifeMinutes: number): number =>
+  STRENGTH_AT_LIFE_END ** (ageMinutes / workingLifeMinutes)
 
 /** Steps in which moisture and warmth count as constant, min. Our estimate: finer ones change nothing that is shown. */
 const STEP = 0.5
@@ -125,7 +133,8 @@ export function sumAt(sums: Float64Array, minutes: number): number {
 }
 
 /** After how long product has dried to where it is usually wetted or applied again, min. */
-export const driesAfter = (product: Pick<Course, 'kind' | 'onScalp'>, cover: Cover): number => dryingOf(product, cover) * Math.log(1 / DRY_AT)
+export const driesAfter = (product: Pick<Course, 'kind' | 'onScalp'>, cover: Cover): number =>
+  dryingOf(product, cover) * Math.log(1 / DRY_AT)
 
 const dryingOf = ({ kind, onScalp }: Pick<Course, 'kind' | 'onScalp'>, cover: Cover): number =>
   DRYING_MINUTES[onScalp && cover === 'open' ? 'onScalp' : cover] * (kind === 'clayLightener' ? CLAY_DRYING_FACTOR : 1)

@@ -6,6 +6,23 @@ export { celsiusAt, driesAfter, exposureOf, freshness, type Course, type CourseE
 export { HEAT_CELSIUS, NEAR_ENOUGH, RATE_VARIATION, ROOM_CELSIUS, USUAL_MAXIMUM_LIFT, USUAL_MINUTES } from './constants'
 export { EVERY_MINUTE, fullStrengthOf, type FullStrength } from './fullStrength'
 export { historyRate } from './history'
-export { dilutionFactor, exposureForLift, liftAfter, liftFromExposure, liftRate, mixRate, type LiftConditions } from './lift'
-export { createProcess, stayOf, STRAND_SPOTS, type PieceTimes, type ServiceProcess, type SpotResult, type Stay, type StrandSpot } from './service'
+export {
+  dilutionFactor,
+  exposureForLift,
+  liftAfter,
+  liftFromExposure,
+  liftRate,
+  mixRate,
+  type LiftConditions,
+} from './lift'
+export {
+  createProcess,
+  stayOf,
+  STRAND_SPOTS,
+  type PieceTimes,
+  type ServiceProcess,
+  type SpotResult,
+  type Stay,
+  type StrandSpot,
+} from './service'
 export { colouredAfter, exposureForLevel, levelAfter, strainOf, type StrandPlace } from './strand'

@@ -36,7 +36,11 @@ export const dilutionFactor = (share: number): number => share ** STRENGTH_EXPON
 export function mixRate({ developerVol, ratio }: Pick<LiftConditions, 'developerVol' | 'ratio'>): number {
   const share = 1 / (1 + ratio)
   const peroxide = percentFromVolume(developerVol) * (1 - share)
-  return RATE_LEVELS_PER_MIN * (peroxide / REFERENCE_PEROXIDE) ** STRENGTH_EXPONENT * (share / REFERENCE_SHARE) ** SHARE_EXPONENT
+  return (
+    RATE_LEVELS_PER_MIN *
+    (peroxide / REFERENCE_PEROXIDE) ** STRENGTH_EXPONENT *
+    (share / REFERENCE_SHARE) ** SHARE_EXPONENT
+  )
 }
 
 /** Initial rate of lift, levels per minute. */
@@ -44,7 +48,8 @@ export const liftRate = (conditions: LiftConditions): number =>
   mixRate(conditions) * warmthFactor(conditions.celsius) * conditions.moist * conditions.fresh * conditions.rate
 
 /** Levels lifted after a time under constant conditions. @returns levels */
-export const liftAfter = (minutes: number, conditions: LiftConditions): number => liftFromExposure(minutes * liftRate(conditions), conditions.maximumLift)
+export const liftAfter = (minutes: number, conditions: LiftConditions): number =>
+  liftFromExposure(minutes * liftRate(conditions), conditions.maximumLift)
 
 /**
  * Exposure that a lift takes: the levels it would come to if headroom did not matter. From dL/dE = 1 − (L/maximum)⁴:

@@ -3,9 +3,36 @@ import { createHead } from '../head'
 import { computePlan } from '../pipeline'
 import { band } from '../../../tests/support/canvas'
 import { planWith } from '../../../tests/support/plan'
-import { celsiusAt, createProcess, driesAfter, exposureForLevel, exposureOf, freshness, fullStrengthOf, HEAT_CELSIUS, levelAfter, strainOf, type Course, type CourseEvent, type StrandPlace } from '.'
+import {
+  celsiusAt,
+  createProcess,
+  driesAfter,
+  exposureForLevel,
+  exposureOf,
+  freshness,
+  fullStrengthOf,
+  HEAT_CELSIUS,
+  levelAfter,
+  strainOf,
+  type Course,
+  type CourseEvent,
+  type StrandPlace,
+} from '.'
 
-const COURSE: Course = { kind: 'powderLightener', mixRate: 0.12, peroxidePercent: 4, workingLifeMinutes: 30, maximumMinutes: 50, cover: 'foil', onScalp: false, distanceCm: 10, insulation: 1, roomCelsius: 21, bowlAgeMinutes: 5, events: [] }
+const COURSE: Course = {
+  kind: 'powderLightener',
+  mixRate: 0.12,
+  peroxidePercent: 4,
+  workingLifeMinutes: 30,
+  maximumMinutes: 50,
+  cover: 'foil',
+  onScalp: false,
+  distanceCm: 10,
+  insulation: 1,
+  roomCelsius: 21,
+  bowlAgeMinutes: 5,
+  events: [],
+}
 const PLACE: StrandPlace = { band: band(0, 30), naturalLevel: 5, texture: 'medium', placeRate: 1 }
 const levelsAfter = (course: Course, minutes: number) => exposureOf(course, minutes).levels[minutes]!
 
@@ -25,8 +52,16 @@ const anyEvents: fc.Arbitrary<CourseEvent[]> = fc
   .array(
     fc.oneof(
       fc.record({ at: fc.integer({ min: 0, max: 60 }), kind: fc.constant('mist' as const) }),
-      fc.record({ at: fc.integer({ min: 0, max: 60 }), kind: fc.constant('cover' as const), cover: fc.constantFrom('foil' as const, 'open' as const) }),
-      fc.record({ at: fc.integer({ min: 0, max: 60 }), kind: fc.constant('reapply' as const), bowlAgeMinutes: fc.integer({ min: 0, max: 40 }) }),
+      fc.record({
+        at: fc.integer({ min: 0, max: 60 }),
+        kind: fc.constant('cover' as const),
+        cover: fc.constantFrom('foil' as const, 'open' as const),
+      }),
+      fc.record({
+        at: fc.integer({ min: 0, max: 60 }),
+        kind: fc.constant('reapply' as const),
+        bowlAgeMinutes: fc.integer({ min: 0, max: 40 }),
+      }),
     ),
     { maxLength: 4 },
   )
@@ -35,20 +70,33 @@ const anyEvents: fc.Arbitrary<CourseEvent[]> = fc
 describe('lift over time', () => {
   it('never ends lighter after a later start, with the same mix and bowl age and the same removal', () => {
     fc.assert(
-      fc.property(anyCourse, fc.integer({ min: 0, max: 60 }), fc.integer({ min: 0, max: 30 }), (course, minutes, later) => {
-        const early = levelAfter(PLACE, levelsAfter(course, minutes + later), 8)
-        const late = levelAfter(PLACE, levelsAfter(course, minutes), 8)
-        expect(late.expected).toBeLessThanOrEqual(early.expected + 1e-9)
-      }),
+      fc.property(
+        anyCourse,
+        fc.integer({ min: 0, max: 60 }),
+        fc.integer({ min: 0, max: 30 }),
+        (course, minutes, later) => {
+          const early = levelAfter(PLACE, levelsAfter(course, minutes + later), 8)
+          const late = levelAfter(PLACE, levelsAfter(course, minutes), 8)
+          expect(late.expected).toBeLessThanOrEqual(early.expected + 1e-9)
+        },
+      ),
     )
   })
 
   it('is never slowed by applying product again', () => {
     fc.assert(
-      fc.property(anyCourse, anyEvents, fc.integer({ min: 0, max: 60 }), fc.integer({ min: 0, max: 40 }), (course, events, at, bowlAgeMinutes) => {
-        const again = [...events, { at, kind: 'reapply' as const, bowlAgeMinutes }].sort((a, b) => a.at - b.at)
-        expect(levelsAfter({ ...course, events: again }, 60)).toBeGreaterThanOrEqual(levelsAfter({ ...course, events }, 60) - 1e-12)
-      }),
+      fc.property(
+        anyCourse,
+        anyEvents,
+        fc.integer({ min: 0, max: 60 }),
+        fc.integer({ min: 0, max: 40 }),
+        (course, events, at, bowlAgeMinutes) => {
+          const again = [...events, { at, kind: 'reapply' as const, bowlAgeMinutes }].sort((a, b) => a.at - b.at)
+          expect(levelsAfter({ ...course, events: again }, 60)).toBeGreaterThanOrEqual(
+            levelsAfter({ ...course, events }, 60) - 1e-12,
+          )
+        },
+      ),
     )
   })
 
@@ -68,7 +116,10 @@ describe('lift over time', () => {
   it('needs, for a level, the exposure that gives it', () => {
     fc.assert(
       fc.property(fc.double({ min: 5.1, max: 10, noNaN: true }), fc.integer({ min: 3, max: 9 }), (level, shown) => {
-        const place = { ...PLACE, band: band(0, 30, { level: shown, treatments: shown > 5 ? [{ kind: 'lightened' }] : [] }) }
+        const place = {
+          ...PLACE,
+          band: band(0, 30, { level: shown, treatments: shown > 5 ? [{ kind: 'lightened' }] : [] }),
+        }
         const exposure = exposureForLevel(place, level, 8)
         if (level > shown) expect(levelAfter(place, exposure, 8).expected).toBeCloseTo(level, 6)
         else expect(exposure).toBe(0)
@@ -78,9 +129,19 @@ describe('lift over time', () => {
 
   it('is slower far from the scalp, in the open, in the cold and from an old bowl', () => {
     const whole = levelsAfter(COURSE, 40)
-    for (const worse of [{ distanceCm: 60 }, { cover: 'open' as const }, { roomCelsius: 16 }, { bowlAgeMinutes: 30 }, { insulation: 0 }, { kind: 'clayLightener' as const }]) expect(levelsAfter({ ...COURSE, ...worse }, 40)).toBeLessThan(whole)
+    for (const worse of [
+      { distanceCm: 60 },
+      { cover: 'open' as const },
+      { roomCelsius: 16 },
+      { bowlAgeMinutes: 30 },
+      { insulation: 0 },
+      { kind: 'clayLightener' as const },
+    ])
+      expect(levelsAfter({ ...COURSE, ...worse }, 40)).toBeLessThan(whole)
     expect(levelsAfter({ ...COURSE, events: [{ at: 10, kind: 'heat', celsius: 8 }] }, 40)).toBeGreaterThan(whole)
-    expect(levelsAfter({ ...COURSE, cover: 'open', events: [{ at: 15, kind: 'mist' }] }, 40)).toBeGreaterThan(levelsAfter({ ...COURSE, cover: 'open' }, 40))
+    expect(levelsAfter({ ...COURSE, cover: 'open', events: [{ at: 15, kind: 'mist' }] }, 40)).toBeGreaterThan(
+      levelsAfter({ ...COURSE, cover: 'open' }, 40),
+    )
   })
 
   it('does nothing over metallic salts', () => {
@@ -120,20 +181,29 @@ describe('a service', () => {
     Object.assign(plan.formulas[0]!, { level: 8 })
     const { ready, short } = process.stay(piece!, 5, 20)
     expect(short).toBe(false)
-    const lowest = (off: number) => Math.min(...process.after(piece!, { on: 0, off, bowlAgeMinutes: 5, vol: 20 }).map(({ level }) => level.expected))
+    const lowest = (off: number) =>
+      Math.min(...process.after(piece!, { on: 0, off, bowlAgeMinutes: 5, vol: 20 }).map(({ level }) => level.expected))
     expect(lowest(ready)).toBeGreaterThanOrEqual(7.75)
     expect(lowest(ready - 1)).toBeLessThan(7.75)
   })
 
   it('says when a goal is not reached in the time the label gives', () => {
     const far = planWith({ hair: { naturalLevel: 2 } })
-    expect(createProcess(far, createHead(far.head), undefined).stay(computePlan(far).pieces[0]!, 5, 20)).toMatchObject({ ready: 50, most: 50, short: true })
+    expect(createProcess(far, createHead(far.head), undefined).stay(computePlan(far).pieces[0]!, 5, 20)).toMatchObject({
+      ready: 50,
+      most: 50,
+      short: true,
+    })
   })
 })
 
 describe('drying', () => {
   it('is slower the closer product is kept, and slower still behind the shell of clay', () => {
-    const minutes = (cover: 'foil' | 'film' | 'open', onScalp = false, kind: 'powderLightener' | 'clayLightener' = 'powderLightener') => driesAfter({ kind, onScalp }, cover)
+    const minutes = (
+      cover: 'foil' | 'film' | 'open',
+      onScalp = false,
+      kind: 'powderLightener' | 'clayLightener' = 'powderLightener',
+    ) => driesAfter({ kind, onScalp }, cover)
     expect(minutes('foil')).toBeGreaterThan(minutes('film'))
     expect(minutes('film')).toBeGreaterThan(minutes('open', true))
     expect(minutes('open', true)).toBeGreaterThan(minutes('open'))

@@ -1,7 +1,16 @@
 import { cellAt, virginBand } from '../canvas'
 import { recipeOf, type Recipe } from '../formula'
 import { lengthRegionAt, placeFromMap, RIM_FROM_S, type Head } from '../head'
-import { isLightener, type Band, type Canvas, type FaltoPlan, type HairState, type LengthRegion, type Place, type ProductKind } from '../model'
+import {
+  isLightener,
+  type Band,
+  type Canvas,
+  type FaltoPlan,
+  type HairState,
+  type LengthRegion,
+  type Place,
+  type ProductKind,
+} from '../model'
 import { MAP, pointCount, STRIDE, type Piece } from '../placement'
 import { LIGHTENER_LIFE_MINUTES, type Range } from '../quantity'
 import {
@@ -46,8 +55,19 @@ export interface Stay {
   most: number
 }
 
-export const stayOf = ({ kind, maximumMinutes, rules }: { kind: ProductKind; maximumMinutes: number; rules?: { minimumMinutes: number } | undefined }): Stay => ({
-  least: Math.min(maximumMinutes, rules?.minimumMinutes || (isLightener(kind) ? LEAST_LIGHTENER_MINUTES : (USUAL_MINUTES[kind] ?? 0))),
+export const stayOf = ({
+  kind,
+  maximumMinutes,
+  rules,
+}: {
+  kind: ProductKind
+  maximumMinutes: number
+  rules?: { minimumMinutes: number } | undefined
+}): Stay => ({
+  least: Math.min(
+    maximumMinutes,
+    rules?.minimumMinutes || (isLightener(kind) ? LEAST_LIGHTENER_MINUTES : (USUAL_MINUTES[kind] ?? 0)),
+  ),
   most: maximumMinutes,
 })
 
@@ -63,7 +83,12 @@ export interface ServiceProcess {
   levelAtFullStrength: (piece: Piece, vol: number, minutes: number) => number
 }
 
-export function createProcess(plan: FaltoPlan, head: Head, canvas: Canvas | undefined, roomCelsius = ROOM_CELSIUS): ServiceProcess {
+export function createProcess(
+  plan: FaltoPlan,
+  head: Head,
+  canvas: Canvas | undefined,
+  roomCelsius = ROOM_CELSIUS,
+): ServiceProcess {
   const recipes = new Map(plan.formulas.map((formula) => [formula.id, recipeOf(formula, plan.products)]))
   const bands = canvas && bandsOfCells(canvas)
   const spots = new Map<Piece, { spot: StrandSpot; distanceCm: number; place: StrandPlace }[]>()
@@ -75,12 +100,20 @@ export function createProcess(plan: FaltoPlan, head: Head, canvas: Canvas | unde
     return made
   }
   const recipeFor = ({ formulaId }: Piece) => recipes.get(formulaId)!
-  const courseOf = (piece: Piece, distanceCm: number, bowlAgeMinutes: number, vol: number, events: readonly CourseEvent[] = []): Course => {
+  const courseOf = (
+    piece: Piece,
+    distanceCm: number,
+    bowlAgeMinutes: number,
+    vol: number,
+    events: readonly CourseEvent[] = [],
+  ): Course => {
     const recipe = recipeFor(piece)
     const { leading, formula } = recipe
     return {
       kind: leading.kind,
-      mixRate: isLightener(leading.kind) ? mixRate({ developerVol: vol, ratio: formula.ratio }) * additivesFactor(recipe) : 0,
+      mixRate: isLightener(leading.kind)
+        ? mixRate({ developerVol: vol, ratio: formula.ratio }) * additivesFactor(recipe)
+        : 0,
       peroxidePercent: (recipe.peroxidePercent * vol) / Math.max(formula.developerVol, 1),
       workingLifeMinutes: leading.rules?.workingLifeMinutes ?? LIGHTENER_LIFE_MINUTES,
       maximumMinutes: leading.maximumMinutes,
@@ -117,16 +150,29 @@ export function createProcess(plan: FaltoPlan, head: Head, canvas: Canvas | unde
       return spotsOf(piece).map(({ spot, distanceCm, place }) => {
         const exposure = exposureOf(courseOf(piece, distanceCm, bowlAgeMinutes, vol, events), Math.ceil(minutes))
         const dose = sumAt(exposure.dose, minutes)
-        return { spot, distanceCm, level: levelOf(recipe, place, sumAt(exposure.levels, minutes), Math.min(minutes, most), least), strain: strainOf(place, dose) }
+        return {
+          spot,
+          distanceCm,
+          level: levelOf(recipe, place, sumAt(exposure.levels, minutes), Math.min(minutes, most), least),
+          strain: strainOf(place, dose),
+        }
       })
     },
     course: (piece, bowlAgeMinutes, vol) => {
-      const { events: _none, ...course } = courseOf(piece, spotsOf(piece).find(({ spot }) => spot === 'middle')!.distanceCm, bowlAgeMinutes, vol)
+      const { events: _none, ...course } = courseOf(
+        piece,
+        spotsOf(piece).find(({ spot }) => spot === 'middle')!.distanceCm,
+        bowlAgeMinutes,
+        vol,
+      )
       return course
     },
     levelAtFullStrength: (piece, vol, minutes) => {
       const recipe = recipeFor(piece)
-      const levels = spotsOf(piece).map(({ distanceCm, place }) => levelAfter(place, minutes * fullRate(courseOf(piece, distanceCm, 0, vol)), maximumLift(recipe)).expected)
+      const levels = spotsOf(piece).map(
+        ({ distanceCm, place }) =>
+          levelAfter(place, minutes * fullRate(courseOf(piece, distanceCm, 0, vol)), maximumLift(recipe)).expected,
+      )
       return levels.reduce((sum, level) => sum + level, 0) / levels.length
     },
   }
@@ -136,7 +182,10 @@ export function createProcess(plan: FaltoPlan, head: Head, canvas: Canvas | unde
       case 'lift':
         return levelAfter(place, exposure, maximumLift(recipe))
       case 'colour': {
-        const level = recipe.dye && minutes > 0 ? colouredAfter(place, recipe.dye, minutes, Math.max(1, fullMinutes)) : place.band.level
+        const level =
+          recipe.dye && minutes > 0
+            ? colouredAfter(place, recipe.dye, minutes, Math.max(1, fullMinutes))
+            : place.band.level
         return { low: level, expected: level, high: level }
       }
       case 'care':
@@ -148,25 +197,40 @@ export function createProcess(plan: FaltoPlan, head: Head, canvas: Canvas | unde
 /** Foils with hair left between them lie half as warm as foil on foil. Our estimate. */
 const LOOSE_INSULATION = 0.5
 
-const additivesFactor = ({ additives }: Recipe): number => additives.reduce((factor, { product }) => factor * (product.additive?.liftFactor ?? 1), 1)
+const additivesFactor = ({ additives }: Recipe): number =>
+  additives.reduce((factor, { product }) => factor * (product.additive?.liftFactor ?? 1), 1)
 
 /** Bands of the strand that most hair of each cell has. */
 function bandsOfCells({ strands, cells }: Canvas): (readonly Band[])[] {
   const byId = new Map(strands.map(({ id, bands }) => [id, bands]))
-  return cells.map(({ populations }) => byId.get(populations.reduce((most, one) => (one.share > most.share ? one : most)).strandId)!)
+  return cells.map(({ populations }) =>
+    byId.get(populations.reduce((most, one) => (one.share > most.share ? one : most)).strandId)!,
+  )
 }
 
-function placesOf(hair: HairState, head: Head, bands: (readonly Band[])[] | undefined, piece: Piece): { spot: StrandSpot; distanceCm: number; place: StrandPlace }[] {
+function placesOf(
+  hair: HairState,
+  head: Head,
+  bands: (readonly Band[])[] | undefined,
+  piece: Piece,
+): { spot: StrandSpot; distanceCm: number; place: StrandPlace }[] {
   const root = middleOf(head, piece)
   const region = lengthRegionAt(root)
   const { fromCm } = piece
   const toCm = Math.min(piece.toCm, piece.hairLength)
   return STRAND_SPOTS.map((spot, i) => {
     const distanceCm = fromCm + [0.05, 0.5, 0.95][i]! * Math.max(0, toCm - fromCm)
-    const own = bands?.[cellAt(root)]?.find((band) => band.toCm > distanceCm) ?? bands?.[cellAt(root)]?.at(-1) ?? virginBand(hair.naturalLevel, 0, Math.max(1, piece.hairLength))
+    const own =
+      bands?.[cellAt(root)]?.find((band) => band.toCm > distanceCm) ??
+      bands?.[cellAt(root)]?.at(-1) ??
+      virginBand(hair.naturalLevel, 0, Math.max(1, piece.hairLength))
     const fragile = isFragile(hair, region, root, spot)
     const band = fragile && own.integrity !== 'breaking' ? { ...own, integrity: 'fragile' as const } : own
-    return { spot, distanceCm, place: { band, naturalLevel: hair.naturalLevel, texture: hair.texture, placeRate: placeRate(region, root) } }
+    return {
+      spot,
+      distanceCm,
+      place: { band, naturalLevel: hair.naturalLevel, texture: hair.texture, placeRate: placeRate(region, root) },
+    }
   })
 }
 

@@ -22,7 +22,10 @@ const RATE_SIGMA = combinedSigma([RATE_VARIATION])
  * Where a place stands on its curve of lift: levels it can be lifted in all (what the product can, and no lighter than hair becomes), what of them is
  * behind it, and its speed. Hair that was lightened starts higher, with less headroom; dark dye hides natural pigment, so a dyed band starts at the level it shows.
  */
-function standing({ band, naturalLevel, texture, placeRate }: StrandPlace, maximumLift: number): { reach: number; before: number; rate: number } {
+function standing(
+  { band, naturalLevel, texture, placeRate }: StrandPlace,
+  maximumLift: number,
+): { reach: number; before: number; rate: number } {
   const natural = Math.min(naturalLevel, band.level)
   const reach = Math.max(0, Math.min(maximumLift, LIGHTEST_LEVEL - natural))
   return { reach, before: Math.min(band.level - natural, 0.999 * reach), rate: historyRate(band, texture) * placeRate }
@@ -33,7 +36,8 @@ export function levelAfter(place: StrandPlace, exposure: number, maximumLift: nu
   const { reach, before, rate } = standing(place, maximumLift)
   const already = exposureForLift(before, reach)
   const lift = rangeOf(rate * exposure, 0, RATE_SIGMA)
-  const levelOf = (added: number) => (reach <= 0 || added <= 0 ? place.band.level : place.band.level + liftFromExposure(already + added, reach) - before)
+  const levelOf = (added: number) =>
+    reach <= 0 || added <= 0 ? place.band.level : place.band.level + liftFromExposure(already + added, reach) - before
   return { low: levelOf(lift.low), expected: levelOf(lift.expected), high: levelOf(lift.high) }
 }
 
@@ -41,7 +45,9 @@ export function levelAfter(place: StrandPlace, exposure: number, maximumLift: nu
 export function exposureForLevel(place: StrandPlace, level: number, maximumLift: number): number {
   if (level <= place.band.level) return 0
   const { reach, before, rate } = standing(place, maximumLift)
-  return rate <= 0 || reach <= 0 ? Infinity : (exposureForLift(before + level - place.band.level, reach) - exposureForLift(before, reach)) / rate
+  return rate <= 0 || reach <= 0
+    ? Infinity
+    : (exposureForLift(before + level - place.band.level, reach) - exposureForLift(before, reach)) / rate
 }
 
 /** Share of what a band stands that a dose of peroxide uses up; 1 and more is too much. */
@@ -54,10 +60,20 @@ export function strainOf({ band }: StrandPlace, dose: number): number {
 export function colouredAfter({ band }: StrandPlace, dye: Dye, minutes: number, fullMinutes: number): number {
   const surface = surfaceOfBand('', band, 0)
   const lifts = dye.kind === 'permanentColour' && isVirgin(band)
-  const lifted = lifts ? colourLift(dye.vol) * ((1 - Math.exp(-minutes / COLOUR_LIFT_MINUTES)) / (1 - Math.exp(-fullMinutes / COLOUR_LIFT_MINUTES))) : 0
-  const opened = lifts ? { ...surface, level: Math.min(LIGHTEST_LEVEL, surface.level + Math.min(lifted, colourLift(dye.vol))), state: 'lightened' as const } : surface
+  const lifted = lifts
+    ? colourLift(dye.vol) *
+      ((1 - Math.exp(-minutes / COLOUR_LIFT_MINUTES)) / (1 - Math.exp(-fullMinutes / COLOUR_LIFT_MINUTES)))
+    : 0
+  const opened = lifts
+    ? {
+        ...surface,
+        level: Math.min(LIGHTEST_LEVEL, surface.level + Math.min(lifted, colourLift(dye.vol))),
+        state: 'lightened' as const,
+      }
+    : surface
   return depositOn(opened, depositAfter(dye, minutes / fullMinutes)).level
 }
 
 /** Whether a kind of product changes the level by lifting, by leaving colour, or not at all. */
-export const worksBy = (kind: ProductKind): 'lift' | 'colour' | 'care' => (isLightener(kind) ? 'lift' : isColour(kind) || kind === 'filler' ? 'colour' : 'care')
+export const worksBy = (kind: ProductKind): 'lift' | 'colour' | 'care' =>
+  isLightener(kind) ? 'lift' : isColour(kind) || kind === 'filler' ? 'colour' : 'care'

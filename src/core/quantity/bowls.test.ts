@@ -2,17 +2,28 @@ import fc from 'fast-check'
 import { BOWL_G, BOWL_RESIDUE_G, bowlCapacity, LONG_BOWL_G, planBowls, type Use } from '.'
 
 /** Work in turn: so many pieces of some grams and seconds in each of some stages. */
-const anyUses = fc.array(fc.array(fc.record({ grams: fc.double({ min: 0.1, max: 20, noNaN: true }), seconds: fc.double({ min: 1, max: 120, noNaN: true }) }), { minLength: 1, maxLength: 40 }), { minLength: 1, maxLength: 3 }).map((stages) => {
-  let piece = 0
-  return stages.flatMap((pieces, stage) => {
-    let at = 0
-    return pieces.map(({ grams, seconds }): Use => {
-      const from = at
-      at += seconds
-      return { stage, piece: piece++, grams, from, to: at }
+const anyUses = fc
+  .array(
+    fc.array(
+      fc.record({
+        grams: fc.double({ min: 0.1, max: 20, noNaN: true }),
+        seconds: fc.double({ min: 1, max: 120, noNaN: true }),
+      }),
+      { minLength: 1, maxLength: 40 },
+    ),
+    { minLength: 1, maxLength: 3 },
+  )
+  .map((stages) => {
+    let piece = 0
+    return stages.flatMap((pieces, stage) => {
+      let at = 0
+      return pieces.map(({ grams, seconds }): Use => {
+        const from = at
+        at += seconds
+        return { stage, piece: piece++, grams, from, to: at }
+      })
     })
   })
-})
 const rules = { capacity: BOWL_G, workingLife: 1800 }
 const sum = (values: readonly number[]) => values.reduce((total, value) => total + value, 0)
 
@@ -39,8 +50,15 @@ describe('bowls', () => {
     fc.assert(
       fc.property(anyUses, (uses) => {
         const one = uses.filter(({ stage }) => stage === 0).slice(0, 9)
-        const fits = (part: readonly Use[]) => part.length === 1 || (sum(part.map(({ grams }) => grams)) <= BOWL_G - BOWL_RESIDUE_G && part.at(-1)!.to - part[0]!.from <= 300)
-        const least = (at: number): number => (at === one.length ? 0 : Math.min(...one.slice(at).flatMap((_, n) => (fits(one.slice(at, at + n + 1)) ? [1 + least(at + n + 1)] : []))))
+        const fits = (part: readonly Use[]) =>
+          part.length === 1 ||
+          (sum(part.map(({ grams }) => grams)) <= BOWL_G - BOWL_RESIDUE_G && part.at(-1)!.to - part[0]!.from <= 300)
+        const least = (at: number): number =>
+          at === one.length
+            ? 0
+            : Math.min(
+                ...one.slice(at).flatMap((_, n) => (fits(one.slice(at, at + n + 1)) ? [1 + least(at + n + 1)] : [])),
+              )
         expect(planBowls(one, { capacity: BOWL_G, workingLife: 300 }).length).toBe(least(0))
       }),
       { numRuns: 60 },
@@ -48,7 +66,13 @@ describe('bowls', () => {
   })
 
   it('are even: no last spoonful', () => {
-    const uses = Array.from({ length: 25 }, (_, piece): Use => ({ stage: 0, piece, grams: 5, from: 30 * piece, to: 30 * (piece + 1) }))
+    const uses = Array.from({ length: 25 }, (_, piece): Use => ({
+      stage: 0,
+      piece,
+      grams: 5,
+      from: 30 * piece,
+      to: 30 * (piece + 1),
+    }))
     expect(planBowls(uses, rules).map(({ applied }) => applied)).toEqual([65, 60])
     expect(planBowls(uses, { ...rules, chosen: 1 })).toHaveLength(1)
     expect(planBowls(uses, { ...rules, chosen: 4 })).toHaveLength(4)

@@ -1,5 +1,12 @@
 import { fibreGramsPerCm } from '../hair'
-import { isLightener, type Formula, type HairState, type LearnedFactors, type Product, type ProductKind } from '../model'
+import {
+  isLightener,
+  type Formula,
+  type HairState,
+  type LearnedFactors,
+  type Product,
+  type ProductKind,
+} from '../model'
 import type { Piece } from '../placement'
 import { bowlCapacity, planBowls, type Bowl, type BowlRules, type Use } from './bowls'
 import {
@@ -67,9 +74,15 @@ export interface PieceUse extends Omit<Use, 'grams'> {
 }
 
 /** Capacity and working life of a formula's bowls on some hair. */
-export const bowlRulesFor = ({ bowls }: Pick<Formula, 'bowls'>, { kind, rules }: Product, hair: Pick<HairState, 'lengthCm'>): BowlRules => ({
+export const bowlRulesFor = (
+  { bowls }: Pick<Formula, 'bowls'>,
+  { kind, rules }: Product,
+  hair: Pick<HairState, 'lengthCm'>,
+): BowlRules => ({
   capacity: bowlCapacity(hair.lengthCm),
-  workingLife: secondsFromMinutes(rules?.workingLifeMinutes ?? (isLightener(kind) ? LIGHTENER_LIFE_MINUTES : COLOUR_LIFE_MINUTES)),
+  workingLife: secondsFromMinutes(
+    rules?.workingLifeMinutes ?? (isLightener(kind) ? LIGHTENER_LIFE_MINUTES : COLOUR_LIFE_MINUTES),
+  ),
   chosen: bowls,
 })
 
@@ -86,5 +99,16 @@ export function formulaGrams(formulaId: string, uses: readonly PieceUse[], rules
   const applied = uses.map((use) => ({ ...use, grams: appliedGrams(use.grams) }))
   const bowls = planBowls(applied, rules)
   const residue = bowls.length * BOWL_RESIDUE_G
-  return { formulaId, pieces: uses.length, hair, onHair, onScalp, edge, bowls, residue, range: rangeOf(onHair + onScalp, edge + residue, GRAMS_SIGMA, WASTE_SIGMA), uses: applied }
+  return {
+    formulaId,
+    pieces: uses.length,
+    hair,
+    onHair,
+    onScalp,
+    edge,
+    bowls,
+    residue,
+    range: rangeOf(onHair + onScalp, edge + residue, GRAMS_SIGMA, WASTE_SIGMA),
+    uses: applied,
+  }
 }

@@ -11,15 +11,19 @@ const minutes = (wanted: Wanted) => computePlan(planWith(wanted)).handsOn.expect
 describe('ranges', () => {
   it('hold the expected value between low and high, and do not shrink by summing', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0.1, max: 500, noNaN: true }), fc.double({ min: 0, max: 50, noNaN: true }), (uncertain, certain) => {
-        const sigma = combinedSigma([0.15, 0.16, 0.15, 0.05])
-        const range = rangeOf(uncertain, certain, sigma)
-        expect(range.low).toBeLessThan(range.expected)
-        expect(range.expected).toBeLessThan(range.high)
-        expect(range.expected).toBeCloseTo(uncertain + certain, 9)
-        const twice = rangeOf(2 * uncertain, 0, sigma)
-        expect(twice.high / twice.expected).toBeCloseTo(rangeOf(uncertain, 0, sigma).high / uncertain, 9)
-      }),
+      fc.property(
+        fc.double({ min: 0.1, max: 500, noNaN: true }),
+        fc.double({ min: 0, max: 50, noNaN: true }),
+        (uncertain, certain) => {
+          const sigma = combinedSigma([0.15, 0.16, 0.15, 0.05])
+          const range = rangeOf(uncertain, certain, sigma)
+          expect(range.low).toBeLessThan(range.expected)
+          expect(range.expected).toBeLessThan(range.high)
+          expect(range.expected).toBeCloseTo(uncertain + certain, 9)
+          const twice = rangeOf(2 * uncertain, 0, sigma)
+          expect(twice.high / twice.expected).toBeCloseTo(rangeOf(uncertain, 0, sigma).high / uncertain, 9)
+        },
+      ),
     )
   })
 
@@ -38,10 +42,17 @@ describe('ranges of two things that vary by themselves', () => {
     return Array.from({ length: count }, () => Math.sqrt(-2 * Math.log(uniform())) * Math.cos(2 * Math.PI * uniform()))
   }
 
-  it.each([[85, 33], [3.5, 32], [300, 40]])('hold eight in ten of %d and %d drawn by chance', (one, rest) => {
+  it.each([
+    [85, 33],
+    [3.5, 32],
+    [300, 40],
+  ])('hold eight in ten of %d and %d drawn by chance', (one, rest) => {
     const [sigma, other] = [combinedSigma([0.15, 0.16, 0.15, 0.05]), combinedSigma([0.3])]
     const drawn = draws(80_000)
-    const sums = drawn.slice(0, 40_000).map((z, i) => one * Math.exp(sigma * z) + rest * Math.exp(other * drawn[40_000 + i]!)).sort((a, b) => a - b)
+    const sums = drawn
+      .slice(0, 40_000)
+      .map((z, i) => one * Math.exp(sigma * z) + rest * Math.exp(other * drawn[40_000 + i]!))
+      .sort((a, b) => a - b)
     const { low, high } = rangeOf(one, rest, sigma, other)
     expect(Math.abs(low / sums[4000]! - 1)).toBeLessThan(0.04)
     expect(Math.abs(high / sums[36_000]! - 1)).toBeLessThan(0.04)
@@ -75,7 +86,12 @@ describe('grams', () => {
   })
 
   it('are nothing, with no bowl, where a formula is not used', () => {
-    expect(formulaGrams('Z', [], { capacity: BOWL_G, workingLife: 1800 })).toMatchObject({ pieces: 0, bowls: [], residue: 0, range: { low: 0, expected: 0, high: 0 } })
+    expect(formulaGrams('Z', [], { capacity: BOWL_G, workingLife: 1800 })).toMatchObject({
+      pieces: 0,
+      bowls: [],
+      residue: 0,
+      range: { low: 0, expected: 0, high: 0 },
+    })
   })
 
   it('fall per gram of hair beyond 45 cm, and not before', () => {

@@ -20,7 +20,8 @@ export const combinedSigma = (variations: readonly number[]): number =>
  * @param restSigma left out: the rest is certain
  */
 export function rangeOf(one: number, rest: number, sigma: number, restSigma = 0): Range {
-  const off = (side: -1 | 1) => Math.hypot(one * Math.expm1(side * P90 * sigma), rest * Math.expm1(side * P90 * restSigma))
+  const off = (side: -1 | 1) =>
+    Math.hypot(one * Math.expm1(side * P90 * sigma), rest * Math.expm1(side * P90 * restSigma))
   const expected = one + rest
   return { low: expected - off(-1), expected, high: expected + off(1) }
 }

@@ -47,7 +47,16 @@ export interface RunState {
   clock: { real: number; shown: number; pace: number }
 }
 
-export const WAITING: StepState = { status: 'waiting', begunAt: undefined, endedAt: undefined, counted: 0, extra: 0, crossChecked: undefined, seen: [], care: [] }
+export const WAITING: StepState = {
+  status: 'waiting',
+  begunAt: undefined,
+  endedAt: undefined,
+  counted: 0,
+  extra: 0,
+  crossChecked: undefined,
+  seen: [],
+  care: [],
+}
 const NO_BOWL: BowlState = { mixedAt: undefined, emptyAt: undefined, thinnedG: 0, vol: undefined }
 
 /** What the visit's clock shows at a time of the server's, ms: the same, but in a demo that runs faster. */
@@ -69,7 +78,11 @@ export function foldRun(events: readonly (KeptRunEvent | RunEvent)[]): RunState 
   const delays: RunState['delays'] = []
   const incidents: RunState['incidents'] = []
   let replanned: RunState['replanned']
-  let [startedAt, endedAt, last]: [number | undefined, number | undefined, RunEvent | undefined] = [undefined, undefined, undefined]
+  let [startedAt, endedAt, last]: [number | undefined, number | undefined, RunEvent | undefined] = [
+    undefined,
+    undefined,
+    undefined,
+  ]
   let clock = { real: 0, shown: 0, pace: 1 }
   for (const event of events) {
     if (event.kind === 'undone' || undone.has(event.id)) continue

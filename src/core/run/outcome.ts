@@ -27,12 +27,25 @@ export function runOutcome(script: RunScript, state: RunState): RunOutcome {
     actual: over && startedAt !== undefined ? (Math.max(...ended) - startedAt) / MINUTE : null,
     steps: steps.map(({ id, kind, about, seconds }) => {
       const { status, begunAt, endedAt } = state.steps.get(id) ?? WAITING
-      return { id, kind, about, planned: seconds / 60, actual: status === 'done' && begunAt !== undefined && endedAt !== undefined ? (endedAt - begunAt) / MINUTE : null, skipped: status === 'skipped' }
+      return {
+        id,
+        kind,
+        about,
+        planned: seconds / 60,
+        actual:
+          status === 'done' && begunAt !== undefined && endedAt !== undefined ? (endedAt - begunAt) / MINUTE : null,
+        skipped: status === 'skipped',
+      }
     }),
     levels: steps.flatMap((step) => {
       const zone = zoneOfStep(script, step)
       const { seen, begunAt = 0 } = state.steps.get(step.id) ?? WAITING
-      return seen.map(({ level, at }) => ({ about: step.about, seen: level, minute: (at - begunAt) / MINUTE, expected: zone ? { low: zone.level.low, high: zone.level.high } : null }))
+      return seen.map(({ level, at }) => ({
+        about: step.about,
+        seen: level,
+        minute: (at - begunAt) / MINUTE,
+        expected: zone ? { low: zone.level.low, high: zone.level.high } : null,
+      }))
     }),
   }
 }
@@ -52,9 +65,15 @@ export interface LevelToConfirm {
 }
 
 /** The new hair, zone by zone, where product lifted it. Zones whose steps were all skipped are left out. */
-export function levelsToConfirm({ script, formulas }: { script: RunScript; formulas: readonly RunFormula[] }, state: RunState): LevelToConfirm[] {
+export function levelsToConfirm(
+  { script, formulas }: { script: RunScript; formulas: readonly RunFormula[] },
+  state: RunState,
+): LevelToConfirm[] {
   return script.zones.flatMap((zone): LevelToConfirm[] => {
-    const putIn = script.steps.filter((step) => step.kind === 'apply' && zoneOfStep(script, step) === zone && state.steps.get(step.id)?.status === 'done')
+    const putIn = script.steps.filter(
+      (step) =>
+        step.kind === 'apply' && zoneOfStep(script, step) === zone && state.steps.get(step.id)?.status === 'done',
+    )
     if (putIn.length === 0) return []
     const readings = putIn.flatMap(({ id }) => state.steps.get(id)!.seen).sort((a, b) => a.at - b.at)
     const levels = putIn.flatMap((step) => {
@@ -67,17 +86,34 @@ export function levelsToConfirm({ script, formulas }: { script: RunScript; formu
     if (levels.length === 0) return []
     const expected = levels.reduce((sum, level) => sum + level, 0) / levels.length
     const seen = readings.at(-1)?.level
-    return [{ stageId: zone.stageId, zoneId: zone.zoneId, formulaId: zone.formulaId, name: zone.name, meant: zone.goal, expected: tenth(expected), seen, proposed: seen ?? Math.round(2 * expected) / 2 }]
+    return [
+      {
+        stageId: zone.stageId,
+        zoneId: zone.zoneId,
+        formulaId: zone.formulaId,
+        name: zone.name,
+        meant: zone.goal,
+        expected: tenth(expected),
+        seen,
+        proposed: seen ?? Math.round(2 * expected) / 2,
+      },
+    ]
   })
 }
 
 /** By how much less a step's pieces sit than its first one on average, s: they come out faster than they went in. */
 function laterThanFirst({ pieces }: ScriptStep, outs: readonly ScriptStep[]): number {
   const outAt = new Map(outs.flatMap((out) => out.pieces.map(({ id, at }) => [id, at])))
-  const shift = pieces.map(({ id, at }) => at - pieces[0]!.at - ((outAt.get(id) ?? 0) - (outAt.get(pieces[0]!.id) ?? 0)))
+  const shift = pieces.map(
+    ({ id, at }) => at - pieces[0]!.at - ((outAt.get(id) ?? 0) - (outAt.get(pieces[0]!.id) ?? 0)),
+  )
   return shift.reduce((sum, one) => sum + one, 0) / Math.max(1, shift.length)
 }
 
 /** Pieces that a visit left out, because their steps were skipped. */
 export const leftOut = ({ steps }: RunScript, state: RunState): Set<string> =>
-  new Set(steps.flatMap(({ id, kind, pieces }) => (kind === 'apply' && state.steps.get(id)?.status === 'skipped' ? pieces.map((piece) => piece.id) : [])))
+  new Set(
+    steps.flatMap(({ id, kind, pieces }) =>
+      kind === 'apply' && state.steps.get(id)?.status === 'skipped' ? pieces.map((piece) => piece.id) : [],
+    ),
+  )

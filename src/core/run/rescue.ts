@@ -1,5 +1,15 @@
 import type { ReplannedStep } from '../model'
-import { ALONE, findSchedule, HELPERS, needsOf, prepare, type Helper, type Lag, type Person, type Task } from '../schedule'
+import {
+  ALONE,
+  findSchedule,
+  HELPERS,
+  needsOf,
+  prepare,
+  type Helper,
+  type Lag,
+  type Person,
+  type Task,
+} from '../schedule'
 import { minutesFromSeconds } from '../units'
 import { personOf } from './crew'
 import { WAITING, type RunState } from './fold'
@@ -30,17 +40,28 @@ export function rescuesFor(script: RunScript, state: RunState, now: number): Res
   const expected = expectedRun(script, state, now)
   const lateNow = expected.deadlines.reduce((sum, { late }) => sum + late, 0) / 60_000
   const here = [...script.people, ...state.joined].map(personOf)
-  const helpers = (Object.keys(HELPERS) as Helper[]).filter((helper) => !here.some(({ id }) => id === HELPERS[helper].id))
+  const helpers = (Object.keys(HELPERS) as Helper[]).filter(
+    (helper) => !here.some(({ id }) => id === HELPERS[helper].id),
+  )
   return [undefined, ...helpers]
     .map((helper) => rescueWith(script, state, now, here, helper))
     .filter(({ over, finish }) => over < lateNow - 0.5 || (over <= lateNow && finish < expected.finish - 60_000))
     .sort((a, b) => a.over - b.over || a.finish - b.finish)
 }
 
-function rescueWith(script: RunScript, state: RunState, now: number, here: readonly Person[], helper: Helper | undefined): Rescue {
+function rescueWith(
+  script: RunScript,
+  state: RunState,
+  now: number,
+  here: readonly Person[],
+  helper: Helper | undefined,
+): Rescue {
   const startedAt = state.startedAt ?? now
   const since = (at: number) => Math.round((at - startedAt) / 1000)
-  const people = [...here.map((person) => ({ ...person, from: Math.max(0, since(heldUntil(state, person.id))) })), ...(helper ? [HELPERS[helper]] : [])]
+  const people = [
+    ...here.map((person) => ({ ...person, from: Math.max(0, since(heldUntil(state, person.id))) })),
+    ...(helper ? [HELPERS[helper]] : []),
+  ]
   const tasks: Task[] = [ORIGIN]
   const lags: Lag[] = []
   const over = new Map<string, number>()
@@ -52,8 +73,17 @@ function rescueWith(script: RunScript, state: RunState, now: number, here: reado
     }
     const seconds = Math.round(secondsOf(script, state, step))
     const begun = status === 'begun'
-    tasks.push({ id: step.id, seconds: begun ? Math.max(seconds, since(now) - since(begunAt)) : seconds, ...needsOf(step.kind), ...(begun && { by: personId }) })
-    lags.push(begun ? { from: ORIGIN.id, to: step.id, least: since(begunAt), most: since(begunAt) } : { from: ORIGIN.id, to: step.id, least: since(now) })
+    tasks.push({
+      id: step.id,
+      seconds: begun ? Math.max(seconds, since(now) - since(begunAt)) : seconds,
+      ...needsOf(step.kind),
+      ...(begun && { by: personId }),
+    })
+    lags.push(
+      begun
+        ? { from: ORIGIN.id, to: step.id, least: since(begunAt), most: since(begunAt) }
+        : { from: ORIGIN.id, to: step.id, least: since(now) },
+    )
   }
   const planned = new Map(script.steps.map(({ id, start }) => [id, start]))
   for (const { from, to, least, most, formulaId } of script.lags) {
@@ -62,7 +92,13 @@ function rescueWith(script: RunScript, state: RunState, now: number, here: reado
     // Product is left on for as long as it was meant to be, wherever that can be.
     const ideal = formulaId === null ? undefined : planned.get(to)! - planned.get(from)!
     const tie = gone ?? 0
-    lags.push({ from: gone === undefined ? from : ORIGIN.id, to, least: tie + least, ...(most !== null && { most: tie + most }), ...(ideal !== undefined && { ideal: tie + ideal }) })
+    lags.push({
+      from: gone === undefined ? from : ORIGIN.id,
+      to,
+      least: tie + least,
+      ...(most !== null && { most: tie + most }),
+      ...(ideal !== undefined && { ideal: tie + ideal }),
+    })
   }
   const prepared = prepare({ tasks, lags, people, resources: ALONE.resources })
   const schedule = findSchedule(prepared)

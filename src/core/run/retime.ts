@@ -48,7 +48,10 @@ export function secondsOf(script: RunScript, { steps }: Pick<RunState, 'steps'>,
   const { extra } = steps.get(step.id) ?? WAITING
   if (step.kind === 'apply' && extra > 0) return step.seconds + (extra * step.seconds) / Math.max(1, step.pieces.length)
   if (step.kind !== 'takeOut') return step.seconds
-  return step.seconds + TAKE_OUT_SECONDS * putInBefore(script, step.id).reduce((sum, from) => sum + (steps.get(from)?.extra ?? 0), 0)
+  return (
+    step.seconds +
+    TAKE_OUT_SECONDS * putInBefore(script, step.id).reduce((sum, from) => sum + (steps.get(from)?.extra ?? 0), 0)
+  )
 }
 
 /** Until when somebody is held up, ms; whoever came later is not. */
@@ -58,10 +61,17 @@ export function heldUntil({ delays, joined }: RunState, personId: string): numbe
 }
 
 /** Steps in the order in which they are now to be begun, each with who does it: what was settled anew comes after all that is begun. */
-export function stepsInOrder({ steps }: RunScript, { replanned = [], handed }: RunState): { step: ScriptStep; personId: string }[] {
+export function stepsInOrder(
+  { steps }: RunScript,
+  { replanned = [], handed }: RunState,
+): { step: ScriptStep; personId: string }[] {
   const place = new Map(replanned.map(({ stepId, personId }, i) => [stepId, { i, personId }]))
   return steps
-    .map((step) => ({ step, personId: handed.get(step.id) ?? place.get(step.id)?.personId ?? step.personId, place: place.get(step.id)?.i ?? -1 }))
+    .map((step) => ({
+      step,
+      personId: handed.get(step.id) ?? place.get(step.id)?.personId ?? step.personId,
+      place: place.get(step.id)?.i ?? -1,
+    }))
     .sort((a, b) => a.place - b.place)
     .map(({ step, personId }) => ({ step, personId }))
 }
@@ -82,7 +92,8 @@ export function expectedRun(script: RunScript, state: RunState, now: number): Ex
     if (status === 'waiting') {
       // Not before its least times, nor before its person is free; and not earlier than planned only because others are quick, where product has to sit.
       from = Math.max(now, heldUntil(state, personId), free.get(personId) ?? 0)
-      for (const { from: earlier, to: own, least } of script.lags) if (own === step.id) from = Math.max(from, (times.get(earlier)?.from ?? 0) + 1000 * least)
+      for (const { from: earlier, to: own, least } of script.lags)
+        if (own === step.id) from = Math.max(from, (times.get(earlier)?.from ?? 0) + 1000 * least)
       from = Math.max(from, plannedAfter(script, step, times, startedAt + 1000 * step.start))
       to = from + lasts
     }
@@ -100,17 +111,32 @@ export function expectedRun(script: RunScript, state: RunState, now: number): Ex
   })
   const finish = Math.max(...steps.map(({ to }) => to))
   const planned = Math.max(...script.steps.map(({ start, seconds }) => startedAt + 1000 * (start + seconds)))
-  return { steps, deadlines: deadlines.sort((a, b) => a.at - b.at), finish, behind: finish - planned, causes: causesOf(steps, state) }
+  return {
+    steps,
+    deadlines: deadlines.sort((a, b) => a.at - b.at),
+    finish,
+    behind: finish - planned,
+    causes: causesOf(steps, state),
+  }
 }
 
 function causesOf(steps: readonly ExpectedStep[], { delays }: RunState): Cause[] {
-  const ofSteps = steps.flatMap(({ step, status, from, to }): Cause[] => (status === 'waiting' ? [] : [{ step, note: '', by: (status === 'skipped' ? 0 : to - from) - 1000 * step.seconds }]))
+  const ofSteps = steps.flatMap(({ step, status, from, to }): Cause[] =>
+    status === 'waiting' ? [] : [{ step, note: '', by: (status === 'skipped' ? 0 : to - from) - 1000 * step.seconds }],
+  )
   const ofDelays = delays.map(({ minutes, note }): Cause => ({ step: undefined, note, by: 60_000 * minutes }))
-  return [...ofDelays, ...ofSteps].filter(({ by }) => Math.abs(by) >= TOLD_FROM).sort((a, b) => Math.abs(b.by) - Math.abs(a.by))
+  return [...ofDelays, ...ofSteps]
+    .filter(({ by }) => Math.abs(by) >= TOLD_FROM)
+    .sort((a, b) => Math.abs(b.by) - Math.abs(a.by))
 }
 
 /** When product that a step takes out or rinses, and that went in at other times than planned, has had the time it was meant to have; at once where it ends no product. */
-function plannedAfter(script: RunScript, step: ScriptStep, times: ReadonlyMap<string, { from: number }>, planned: number): number {
+function plannedAfter(
+  script: RunScript,
+  step: ScriptStep,
+  times: ReadonlyMap<string, { from: number }>,
+  planned: number,
+): number {
   const meant = putInBefore(script, step.id).map((from) => {
     const put = script.steps.find(({ id }) => id === from)!
     return (times.get(from)?.from ?? planned) + 1000 * (step.start - put.start)

@@ -1,6 +1,14 @@
 import type { FaltoPlan } from '../model'
 import { createProcess, driesAfter, type Course, type ServiceProcess } from '../process'
-import { clockFor, lightens, liftOf, type ServedPiece, type ClockOptions, type TaskKind, type ZoneClock } from '../schedule'
+import {
+  clockFor,
+  lightens,
+  liftOf,
+  type ServedPiece,
+  type ClockOptions,
+  type TaskKind,
+  type ZoneClock,
+} from '../schedule'
 import type { ComputedStages } from '../result'
 
 /** A step of a visit as it was planned. Seconds count from the start of the visit. */
@@ -40,16 +48,25 @@ export interface RunScript {
 
 /** The zone that a step puts product into, under the first of its formulas that has one. */
 export const zoneOfStep = ({ zones }: Pick<RunScript, 'zones'>, { id, pieces }: ScriptStep): ZoneClock | undefined =>
-  zones.find(({ zoneId, formulaId }) => id.includes(`/${zoneId}/`) && pieces.some((piece) => piece.formulaId === formulaId))
+  zones.find(
+    ({ zoneId, formulaId }) => id.includes(`/${zoneId}/`) && pieces.some((piece) => piece.formulaId === formulaId),
+  )
 
 /** The piece that stands for a step: the first that lifts, else the first. */
-export const leadOf = ({ pieces, course }: Pick<ScriptStep, 'pieces' | 'course'>): ScriptStep['pieces'][number] | undefined => pieces.find(({ formulaId }) => formulaId === course?.formulaId) ?? pieces[0]
+export const leadOf = ({
+  pieces,
+  course,
+}: Pick<ScriptStep, 'pieces' | 'course'>): ScriptStep['pieces'][number] | undefined =>
+  pieces.find(({ formulaId }) => formulaId === course?.formulaId) ?? pieces[0]
 
 /** Steps that end the time of what a step put in, and those that put in what a step takes out or rinses. */
-export const endsOf = ({ lags }: Pick<RunScript, 'lags'>, id: string): string[] => lags.flatMap(({ from, to, formulaId }) => (from === id && formulaId !== null ? [to] : []))
-export const putInBefore = ({ lags }: Pick<RunScript, 'lags'>, id: string): string[] => lags.flatMap(({ from, to, formulaId }) => (to === id && formulaId !== null ? [from] : []))
+export const endsOf = ({ lags }: Pick<RunScript, 'lags'>, id: string): string[] =>
+  lags.flatMap(({ from, to, formulaId }) => (from === id && formulaId !== null ? [to] : []))
+export const putInBefore = ({ lags }: Pick<RunScript, 'lags'>, id: string): string[] =>
+  lags.flatMap(({ from, to, formulaId }) => (to === id && formulaId !== null ? [from] : []))
 
-const courseOf = (process: ServiceProcess, { piece, bowlAgeMinutes, vol }: ServedPiece) => process.course(piece, bowlAgeMinutes, vol)
+const courseOf = (process: ServiceProcess, { piece, bowlAgeMinutes, vol }: ServedPiece) =>
+  process.course(piece, bowlAgeMinutes, vol)
 
 function driesIn(process: ServiceProcess, lifting: readonly ServedPiece[]): number | null {
   const minutes = lifting.map((served) => driesAfter(courseOf(process, served), served.piece.cover))
@@ -58,7 +75,13 @@ function driesIn(process: ServiceProcess, lifting: readonly ServedPiece[]): numb
 
 function courseIn(process: ServiceProcess, lifting: readonly ServedPiece[]): ScriptStep['course'] {
   const [first] = lifting
-  return first && { ...courseOf(process, first), formulaId: first.piece.formulaId, bowlAgeMinutes: lifting.reduce((sum, { bowlAgeMinutes }) => sum + bowlAgeMinutes, 0) / lifting.length }
+  return (
+    first && {
+      ...courseOf(process, first),
+      formulaId: first.piece.formulaId,
+      bowlAgeMinutes: lifting.reduce((sum, { bowlAgeMinutes }) => sum + bowlAgeMinutes, 0) / lifting.length,
+    }
+  )
 }
 
 /** Pins the clock of a plan. @throws Error when nobody of the crew can do something */
@@ -80,11 +103,21 @@ export function scriptFor(plan: FaltoPlan, computed: ComputedStages, options: Cl
           driesAfter: driesIn(process, lifting),
           lift: liftOf(process, lifting),
           course: courseIn(process, lifting),
-          pieces: pieces.map(({ piece, on }, i) => ({ id: piece.id, formulaId: piece.formulaId, at: Math.round(kind === 'takeOut' ? ((i + 1) * seconds) / pieces.length : on) })),
+          pieces: pieces.map(({ piece, on }, i) => ({
+            id: piece.id,
+            formulaId: piece.formulaId,
+            at: Math.round(kind === 'takeOut' ? ((i + 1) * seconds) / pieces.length : on),
+          })),
         }
       })
       .sort((a, b) => a.start - b.start),
-    lags: visit.lags.map(({ from, to, least, most, formulaId }) => ({ from, to, least, most: most ?? null, formulaId: formulaId ?? null })),
+    lags: visit.lags.map(({ from, to, least, most, formulaId }) => ({
+      from,
+      to,
+      least,
+      most: most ?? null,
+      formulaId: formulaId ?? null,
+    })),
     zones: clock.zones,
   }
 }

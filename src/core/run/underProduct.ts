@@ -1,5 +1,14 @@
 import type { RunFormula } from '../model'
-import { dilutionFactor, EVERY_MINUTE, fullStrengthOf, HEAT_CELSIUS, NEAR_ENOUGH, RATE_VARIATION, type CourseEvent, type FullStrength } from '../process'
+import {
+  dilutionFactor,
+  EVERY_MINUTE,
+  fullStrengthOf,
+  HEAT_CELSIUS,
+  NEAR_ENOUGH,
+  RATE_VARIATION,
+  type CourseEvent,
+  type FullStrength,
+} from '../process'
 import { combinedSigma, rangeOf, type Range } from '../quantity'
 import { WAITING, type RunState } from './fold'
 import { leadOf, zoneOfStep, type RunScript, type ScriptStep } from './script'
@@ -28,7 +37,12 @@ const MINUTE = 60_000
  * (normal distributions of the logarithm of the speed), so one look does not overturn what is known and several do. What was wetted, applied again or
  * warmed works on from there as such product does.
  */
-export function underProduct({ script, formulas }: { script: RunScript; formulas: readonly RunFormula[] }, state: RunState, step: ScriptStep, now: number): UnderProduct {
+export function underProduct(
+  { script, formulas }: { script: RunScript; formulas: readonly RunFormula[] },
+  state: RunState,
+  step: ScriptStep,
+  now: number,
+): UnderProduct {
   const zone = zoneOfStep(script, step)
   const { begunAt = now, seen, care } = state.steps.get(step.id) ?? WAITING
   const on = begunAt + 1000 * (leadOf(step)?.at ?? 0)
@@ -44,14 +58,19 @@ export function underProduct({ script, formulas }: { script: RunScript; formulas
   const { low, high } = rangeOf(speed.factor, 0, speed.sigma)
   const near = minuteFor(curve, zone.goal - NEAR_ENOUGH)
   return {
-    level: { low: levelAt(curve, minutes * low), expected: levelAt(curve, minutes * speed.factor), high: levelAt(curve, minutes * high) },
+    level: {
+      low: levelAt(curve, minutes * low),
+      expected: levelAt(curve, minutes * speed.factor),
+      high: levelAt(curve, minutes * high),
+    },
     dryAt,
     ready: near === undefined ? undefined : timeAt(on, strength.until(near / speed.factor)),
     speed,
   }
 }
 
-const timeAt = (on: number, minutes: number): number | undefined => (Number.isFinite(minutes) ? on + minutes * MINUTE : undefined)
+const timeAt = (on: number, minutes: number): number | undefined =>
+  Number.isFinite(minutes) ? on + minutes * MINUTE : undefined
 
 /** How the first piece of a step that lifts works, with what was done to it since it went in. */
 function strengthSince({ bowls, steps }: RunState, step: ScriptStep, on: number): FullStrength {
@@ -64,7 +83,13 @@ function strengthSince({ bowls, steps }: RunState, step: ScriptStep, on: number)
     switch (kind) {
       case 'reapplied':
         // Of a bowl that was emptied since, nothing is known but how old it was planned to be.
-        return [{ at: since, kind: 'reapply', bowlAgeMinutes: at >= mixedAt ? (at - mixedAt) / MINUTE : course.bowlAgeMinutes }]
+        return [
+          {
+            at: since,
+            kind: 'reapply',
+            bowlAgeMinutes: at >= mixedAt ? (at - mixedAt) / MINUTE : course.bowlAgeMinutes,
+          },
+        ]
       case 'misted':
         return [{ at: since, kind: 'mist' }]
       case 'warmed':
@@ -74,7 +99,10 @@ function strengthSince({ bowls, steps }: RunState, step: ScriptStep, on: number)
         ]
     }
   })
-  return fullStrengthOf(course, events.sort((one, other) => one.at - other.at))
+  return fullStrengthOf(
+    course,
+    events.sort((one, other) => one.at - other.at),
+  )
 }
 
 /** A formula that is mixed with other developer than planned lifts what it is put on from then at another speed. */
@@ -93,7 +121,10 @@ function learnt(known: UnderProduct['speed'], curve: Lift, level: number, minute
   if (slope <= 0) return known
   const reading = READING_LEVELS / (slope * as)
   const weight = known.sigma ** 2 / (known.sigma ** 2 + reading ** 2)
-  return { factor: Math.exp((1 - weight) * Math.log(known.factor) + weight * Math.log(as / minutes)), sigma: known.sigma * Math.sqrt(1 - weight) }
+  return {
+    factor: Math.exp((1 - weight) * Math.log(known.factor) + weight * Math.log(as / minutes)),
+    sigma: known.sigma * Math.sqrt(1 - weight),
+  }
 }
 
 function levelAt(curve: Lift, minute: number): number {

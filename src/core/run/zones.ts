@@ -29,8 +29,22 @@ export function runZones(script: RunScript, state: RunState): RunZone[] {
   const of = (id: string) => state.steps.get(id) ?? WAITING
   return [...zones.values()].map(({ stageId, zoneId, name, putIn, out }) => {
     const begun = putIn.flatMap((id) => of(id).begunAt ?? [])
-    const latest = script.lags.flatMap(({ from, most, formulaId }) => (putIn.includes(from) && formulaId !== null && most !== null && of(from).begunAt !== undefined ? [of(from).begunAt! + 1000 * most] : []))
-    return { stageId, zoneId, name, status: statusOf(putIn.map((id) => of(id).status), out.map((id) => of(id).status)), onAt: begun.length > 0 ? Math.min(...begun) : undefined, latest: latest.length > 0 ? Math.min(...latest) : undefined }
+    const latest = script.lags.flatMap(({ from, most, formulaId }) =>
+      putIn.includes(from) && formulaId !== null && most !== null && of(from).begunAt !== undefined
+        ? [of(from).begunAt! + 1000 * most]
+        : [],
+    )
+    return {
+      stageId,
+      zoneId,
+      name,
+      status: statusOf(
+        putIn.map((id) => of(id).status),
+        out.map((id) => of(id).status),
+      ),
+      onAt: begun.length > 0 ? Math.min(...begun) : undefined,
+      latest: latest.length > 0 ? Math.min(...latest) : undefined,
+    }
   })
 }
 

@@ -5,7 +5,16 @@ import type { ComputedStages } from '../result'
 import { minutesFromSeconds } from '../units'
 import { prepare, type Person, type Prepared, type Resource, type Schedule } from './problem'
 import { findSchedule } from './search'
-import { chunksOf, mixId, visitOf, type ServedPiece, type TaskKind, type Visit, type VisitTask, type Working } from './visit'
+import {
+  chunksOf,
+  mixId,
+  visitOf,
+  type ServedPiece,
+  type TaskKind,
+  type Visit,
+  type VisitTask,
+  type Working,
+} from './visit'
 
 /** Who and what there is for a visit. */
 export interface Crew {
@@ -21,10 +30,18 @@ export const ALONE: Crew = { people: [COLOURIST], resources: { basin: 1, dryer: 
 export const HELPERS = { assistant: ASSISTANT, second: SECOND_COLOURIST }
 export type Helper = keyof typeof HELPERS
 /** Those who help, the assistant only for as long as can be had, min from the start of the visit. */
-export const helpersFor = (helping: readonly Helper[], { from = 0, to = Infinity }: { from?: number | undefined; to?: number | undefined } = {}): Person[] =>
-  helping.map((one) => (one === 'assistant' ? { ...ASSISTANT, from: 60 * from, ...(to < Infinity && { to: 60 * to }) } : HELPERS[one]))
+export const helpersFor = (
+  helping: readonly Helper[],
+  { from = 0, to = Infinity }: { from?: number | undefined; to?: number | undefined } = {},
+): Person[] =>
+  helping.map((one) =>
+    one === 'assistant' ? { ...ASSISTANT, from: 60 * from, ...(to < Infinity && { to: 60 * to }) } : HELPERS[one],
+  )
 /** The colourist with others. */
-export const withHelp = (people: readonly Person[], crew = ALONE): Crew => ({ ...crew, people: [...crew.people, ...people] })
+export const withHelp = (people: readonly Person[], crew = ALONE): Crew => ({
+  ...crew,
+  people: [...crew.people, ...people],
+})
 
 export interface ClockOptions extends Working {
   crew: Crew
@@ -109,11 +126,20 @@ const CURVE_PIECES = 5
 const HANDS_SIGMA = combinedSigma([SECONDS_VARIATION])
 
 /** What one plan's visit asks for, whoever does it. */
-export const visitFor = (plan: FaltoPlan, computed: ComputedStages, { canvas, roomCelsius = ROOM_CELSIUS, ...working }: Omit<ClockOptions, 'crew'>, process = createProcess(plan, computed.head, canvas, roomCelsius)): Visit =>
-  visitOf(plan, chunksOf(plan, computed, process, working), working)
+export const visitFor = (
+  plan: FaltoPlan,
+  computed: ComputedStages,
+  { canvas, roomCelsius = ROOM_CELSIUS, ...working }: Omit<ClockOptions, 'crew'>,
+  process = createProcess(plan, computed.head, canvas, roomCelsius),
+): Visit => visitOf(plan, chunksOf(plan, computed, process, working), working)
 
 /** Who does what when for one plan, and what it comes to. @throws Error when nobody of the crew can do something */
-export function clockFor(plan: FaltoPlan, computed: ComputedStages, { crew, ...options }: ClockOptions, process = createProcess(plan, computed.head, options.canvas, options.roomCelsius)): Clock {
+export function clockFor(
+  plan: FaltoPlan,
+  computed: ComputedStages,
+  { crew, ...options }: ClockOptions,
+  process = createProcess(plan, computed.head, options.canvas, options.roomCelsius),
+): Clock {
   const visit = visitFor(plan, computed, options, process)
   const prepared = prepare({ ...visit, ...crew })
   const schedule = findSchedule(prepared)
@@ -124,7 +150,13 @@ function read(plan: FaltoPlan, process: ServiceProcess, visit: Visit, prepared: 
   const { starts, people } = schedule
   const startOf = new Map(visit.tasks.map(({ id }, i) => [id, starts[i]!]))
   const tasks = visit.tasks.map(({ id, kind, about, stageId, seconds }, i): ClockTask => ({
-    id, kind, about, stageId, from: minutesFromSeconds(starts[i]!), to: minutesFromSeconds(starts[i]! + seconds), personId: prepared.people[people[i]!]!.id,
+    id,
+    kind,
+    about,
+    stageId,
+    from: minutesFromSeconds(starts[i]!),
+    to: minutesFromSeconds(starts[i]! + seconds),
+    personId: prepared.people[people[i]!]!.id,
   }))
   const zones = zonesOf(plan, process, visit, startOf)
   const conflicts = visit.lags.flatMap(({ from, to, most = Infinity, formulaId, about = '' }): Conflict[] => {
@@ -165,11 +197,22 @@ interface PieceOutcome {
   spots: SpotResult[]
 }
 
-function zonesOf(plan: FaltoPlan, process: ServiceProcess, visit: Visit, startOf: ReadonlyMap<string, number>): { zone: ZoneClock; outcomes: PieceOutcome[]; lifts: boolean }[] {
+function zonesOf(
+  plan: FaltoPlan,
+  process: ServiceProcess,
+  visit: Visit,
+  startOf: ReadonlyMap<string, number>,
+): { zone: ZoneClock; outcomes: PieceOutcome[]; lifts: boolean }[] {
   const { stages } = activeVariant(plan)
   const offs = new Map<ServedPiece['piece'], number>()
-  for (const { id, kind, seconds, pieces = [] } of visit.tasks) if (kind === 'takeOut') pieces.forEach(({ piece }, i) => offs.set(piece, startOf.get(id)! + (i * seconds) / pieces.length))
-  const rinseOf = new Map(visit.lags.flatMap(({ from, to, most }) => (most !== undefined && to.startsWith('rinse/') ? [[from, startOf.get(to)!]] : [])))
+  for (const { id, kind, seconds, pieces = [] } of visit.tasks)
+    if (kind === 'takeOut')
+      pieces.forEach(({ piece }, i) => offs.set(piece, startOf.get(id)! + (i * seconds) / pieces.length))
+  const rinseOf = new Map(
+    visit.lags.flatMap(({ from, to, most }) =>
+      most !== undefined && to.startsWith('rinse/') ? [[from, startOf.get(to)!]] : [],
+    ),
+  )
   const groups = new Map<string, { stageId: string; zoneId: string; formulaId: string; outcomes: PieceOutcome[] }>()
   for (const { id, kind, stageId = '', pieces = [] } of visit.tasks) {
     if (kind !== 'apply') continue
@@ -179,7 +222,12 @@ function zonesOf(plan: FaltoPlan, process: ServiceProcess, visit: Visit, startOf
       const off = offs.get(piece) ?? rinseOf.get(id)!
       const mixed = startOf.get(mixId(piece.formulaId, bowl))
       const bowlAgeMinutes = mixed === undefined ? served.bowlAgeMinutes : Math.max(0, minutesFromSeconds(on - mixed))
-      const spots = process.after(piece, { on: minutesFromSeconds(on), off: minutesFromSeconds(off), bowlAgeMinutes, vol })
+      const spots = process.after(piece, {
+        on: minutesFromSeconds(on),
+        off: minutesFromSeconds(off),
+        bowlAgeMinutes,
+        vol,
+      })
       const key = `${stageId}/${zoneId}/${piece.formulaId}`
       const group = groups.get(key) ?? { stageId, zoneId, formulaId: piece.formulaId, outcomes: [] }
       groups.set(key, group)
@@ -189,10 +237,12 @@ function zonesOf(plan: FaltoPlan, process: ServiceProcess, visit: Visit, startOf
   return [...groups.values()].map(({ stageId, zoneId, formulaId, outcomes }) => {
     const formula = plan.formulas.find(({ id }) => id === formulaId)!
     const spots = outcomes.flatMap((one) => one.spots)
-    const mean = (value: (spot: SpotResult) => number) => spots.reduce((sum, spot) => sum + value(spot), 0) / spots.length
+    const mean = (value: (spot: SpotResult) => number) =>
+      spots.reduce((sum, spot) => sum + value(spot), 0) / spots.length
     const strongest = outcomes.reduce((most, one) => (strainOf(one) > strainOf(most) ? one : most))
     const last = outcomes.reduce((latest, one) => (one.on > latest.on ? one : latest))
-    const minute = (value: (one: PieceOutcome) => number, of: (...values: number[]) => number) => minutesFromSeconds(of(...outcomes.map(value)))
+    const minute = (value: (one: PieceOutcome) => number, of: (...values: number[]) => number) =>
+      minutesFromSeconds(of(...outcomes.map(value)))
     const lifts = lightens(plan, formulaId)
     const zone: ZoneClock = {
       stageId,
@@ -206,8 +256,15 @@ function zonesOf(plan: FaltoPlan, process: ServiceProcess, visit: Visit, startOf
       latest: minute(({ on, served }) => on + served.most, Math.min),
       firstOut: minute(({ off }) => off, Math.min),
       lastOut: minute(({ off }) => off, Math.max),
-      level: { low: mean(({ level }) => level.low), expected: mean(({ level }) => level.expected), high: mean(({ level }) => level.high) },
-      spread: { darkest: Math.min(...spots.map(({ level }) => level.expected)), lightest: Math.max(...spots.map(({ level }) => level.expected)) },
+      level: {
+        low: mean(({ level }) => level.low),
+        expected: mean(({ level }) => level.expected),
+        high: mean(({ level }) => level.high),
+      },
+      spread: {
+        darkest: Math.min(...spots.map(({ level }) => level.expected)),
+        lightest: Math.max(...spots.map(({ level }) => level.expected)),
+      },
       goal: formula.level,
       strain: strainOf(strongest),
       short: outcomes.filter(({ served }) => served.short).length,
@@ -219,7 +276,8 @@ function zonesOf(plan: FaltoPlan, process: ServiceProcess, visit: Visit, startOf
 }
 
 /** Some pieces that stand for all. */
-const followedOf = <T>(all: readonly T[]): T[] => all.filter((_, i) => all.length <= CURVE_PIECES || i % Math.ceil(all.length / CURVE_PIECES) === 0)
+const followedOf = <T>(all: readonly T[]): T[] =>
+  all.filter((_, i) => all.length <= CURVE_PIECES || i % Math.ceil(all.length / CURVE_PIECES) === 0)
 
 /** Mean level of some pieces that lift, by minutes of product at full strength, up to the longest time of any; empty where there are none. */
 export function liftOf(process: ServiceProcess, lifting: readonly ServedPiece[]): { minute: number; level: number }[] {
@@ -228,7 +286,12 @@ export function liftOf(process: ServiceProcess, lifting: readonly ServedPiece[])
   if (most === 0) return []
   return Array.from({ length: CURVE_STEPS + 1 }, (_, step) => {
     const minute = (most * step) / CURVE_STEPS
-    return { minute, level: followed.reduce((sum, { piece, vol }) => sum + process.levelAtFullStrength(piece, vol, minute), 0) / followed.length }
+    return {
+      minute,
+      level:
+        followed.reduce((sum, { piece, vol }) => sum + process.levelAtFullStrength(piece, vol, minute), 0) /
+        followed.length,
+    }
   })
 }
 
@@ -244,8 +307,17 @@ function curveOf(process: ServiceProcess, outcomes: readonly PieceOutcome[]): Cu
   const end = Math.max(...followed.map(({ on, off, served }) => minutesFromSeconds(Math.max(off, on + served.most))))
   return Array.from({ length: CURVE_STEPS + 1 }, (_, step) => {
     const minute = begin + ((end - begin) * step) / CURVE_STEPS
-    const levels = followed.flatMap(({ served: { piece, vol }, on, bowlAgeMinutes }) => process.after(piece, { on: minutesFromSeconds(on), off: minute, bowlAgeMinutes, vol }).map(({ level }) => level.expected))
-    return { minute, darkest: Math.min(...levels), mean: levels.reduce((sum, level) => sum + level, 0) / levels.length, lightest: Math.max(...levels) }
+    const levels = followed.flatMap(({ served: { piece, vol }, on, bowlAgeMinutes }) =>
+      process
+        .after(piece, { on: minutesFromSeconds(on), off: minute, bowlAgeMinutes, vol })
+        .map(({ level }) => level.expected),
+    )
+    return {
+      minute,
+      darkest: Math.min(...levels),
+      mean: levels.reduce((sum, level) => sum + level, 0) / levels.length,
+      lightest: Math.max(...levels),
+    }
   })
 }
 

@@ -50,19 +50,41 @@ export function dayFor(visits: readonly DayVisit[], crew: Crew, closes: number):
   const alone = visits.map(({ visit }) => findSchedule(prepare({ ...visit, ...crew })))
   const opens = Math.min(...visits.map(({ arrives }) => arrives))
   const tasks: (Task & { visit: number; own: number; usually: number })[] = visits.flatMap(({ visit, arrives }, v) =>
-    visit.tasks.map((task, i) => ({ ...task, id: `${v}/${task.id}`, visit: v, own: i, release: secondsFromMinutes(arrives - opens), usually: secondsFromMinutes(arrives - opens) + alone[v]!.starts[i]! })),
+    visit.tasks.map((task, i) => ({
+      ...task,
+      id: `${v}/${task.id}`,
+      visit: v,
+      own: i,
+      release: secondsFromMinutes(arrives - opens),
+      usually: secondsFromMinutes(arrives - opens) + alone[v]!.starts[i]!,
+    })),
   )
   tasks.sort((a, b) => a.usually - b.usually)
   const lags: Lag[] = visits.flatMap(({ visit }, v) => [
     ...visit.lags.map((lag) => ({ ...lag, from: `${v}/${lag.from}`, to: `${v}/${lag.to}` })),
-    { from: `${v}/${visit.tasks[0]!.id}`, to: `${v}/${visit.tasks.at(-1)!.id}`, least: 0, ideal: alone[v]!.starts.at(-1)! - alone[v]!.starts[0]! },
+    {
+      from: `${v}/${visit.tasks[0]!.id}`,
+      to: `${v}/${visit.tasks.at(-1)!.id}`,
+      least: 0,
+      ideal: alone[v]!.starts.at(-1)! - alone[v]!.starts[0]!,
+    },
   ])
-  const people = crew.people.map((person) => ({ ...person, to: Math.min(person.to ?? Infinity, secondsFromMinutes(closes - opens)) }))
+  const people = crew.people.map((person) => ({
+    ...person,
+    to: Math.min(person.to ?? Infinity, secondsFromMinutes(closes - opens)),
+  }))
   const { starts, people: doers, violation } = findSchedule(prepare({ tasks, lags, people, resources: crew.resources }))
   const at = (seconds: number) => opens + seconds / 60
   const done = tasks.map(({ visit, own, seconds }, i) => {
     const { kind, about } = visits[visit]!.visit.tasks[own]!
-    return { visitId: visits[visit]!.id, kind, about, from: at(starts[i]!), to: at(starts[i]! + seconds), personId: crew.people[doers[i]!]!.id }
+    return {
+      visitId: visits[visit]!.id,
+      kind,
+      about,
+      from: at(starts[i]!),
+      to: at(starts[i]! + seconds),
+      personId: crew.people[doers[i]!]!.id,
+    }
   })
   const startOf = new Map(tasks.map(({ id }, i) => [id, starts[i]!]))
   return {
@@ -71,11 +93,20 @@ export function dayFor(visits: readonly DayVisit[], crew: Crew, closes: number):
       const own = done.filter(({ visitId }) => visitId === id)
       const [begins, ends] = [Math.min(...own.map(({ from }) => from)), Math.max(...own.map(({ to }) => to))]
       const takes = alone[v]!.finish / 60
-      const over = visit.lags.reduce((sum, { from, to, most = Infinity }) => sum + Math.max(0, startOf.get(`${v}/${to}`)! - startOf.get(`${v}/${from}`)! - most), 0)
+      const over = visit.lags.reduce(
+        (sum, { from, to, most = Infinity }) =>
+          sum + Math.max(0, startOf.get(`${v}/${to}`)! - startOf.get(`${v}/${from}`)! - most),
+        0,
+      )
       return { id, arrives, begins, ends, alone: takes, waits: Math.max(0, ends - arrives - takes), over: over / 60 }
     }),
     tasks: done.sort((a, b) => a.from - b.from),
-    gaps: crew.people.flatMap(({ id }) => gapsOf(done.filter(({ personId }) => personId === id).sort((a, b) => a.from - b.from)).map((gap) => ({ personId: id, ...gap }))),
+    gaps: crew.people.flatMap(({ id }) =>
+      gapsOf(done.filter(({ personId }) => personId === id).sort((a, b) => a.from - b.from)).map((gap) => ({
+        personId: id,
+        ...gap,
+      })),
+    ),
     ends: Math.max(...done.map(({ to }) => to)),
   }
 }
@@ -91,7 +122,12 @@ function gapsOf(work: readonly { from: number; to: number }[]): { from: number; 
 }
 
 /** The earliest time on a quarter of an hour at which one more client fits in: everything is kept, and nobody sits much longer than alone. Undefined where there is none. */
-export function arrivalFor(others: readonly DayVisit[], added: Omit<DayVisit, 'arrives'>, crew: Crew, { opens, closes }: { opens: number; closes: number }): { arrives: number; day: DayClock } | undefined {
+export function arrivalFor(
+  others: readonly DayVisit[],
+  added: Omit<DayVisit, 'arrives'>,
+  crew: Crew,
+  { opens, closes }: { opens: number; closes: number },
+): { arrives: number; day: DayClock } | undefined {
   for (let arrives = opens; arrives < closes; arrives += ARRIVAL_STEP) {
     const day = dayFor([...others, { ...added, arrives }], crew, closes)
     if (day.fits && day.visits.every(({ waits }) => waits <= BEARABLE_WAIT)) return { arrives, day }

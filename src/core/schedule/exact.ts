@@ -23,7 +23,10 @@ export function exactSchedule(prepared: Prepared, start?: Schedule): Schedule {
     for (let task = 0; task < tasks.length; task++) {
       if (begun[task]! >= 0 || before[task]!.some(({ task: earlier }) => begun[earlier]! < 0)) continue
       for (const person of able[task]!) {
-        const at = before[task]!.reduce((latest, { task: earlier, least }) => Math.max(latest, begun[earlier]! + least), Math.max(free[person]!, tasks[task]!.release ?? 0))
+        const at = before[task]!.reduce(
+          (latest, { task: earlier, least }) => Math.max(latest, begun[earlier]! + least),
+          Math.max(free[person]!, tasks[task]!.release ?? 0),
+        )
         if (best && at + tails[task]! > best.cost) continue
         const idle = free[person]!
         begun[task] = at
@@ -43,6 +46,7 @@ export function exactSchedule(prepared: Prepared, start?: Schedule): Schedule {
 /** From the start of a task to the end of everything that has to follow it, at least, s. */
 function tailsOf({ tasks, arcs: { from, to, least } }: Prepared): Float64Array {
   const tails = Float64Array.from(tasks, ({ seconds }) => seconds)
-  for (let round = 0; round < tasks.length; round++) for (let i = 0; i < from.length; i++) tails[from[i]!] = Math.max(tails[from[i]!]!, least[i]! + tails[to[i]!]!)
+  for (let round = 0; round < tasks.length; round++)
+    for (let i = 0; i < from.length; i++) tails[from[i]!] = Math.max(tails[from[i]!]!, least[i]! + tails[to[i]!]!)
   return tails
 }

@@ -105,7 +105,9 @@ export function prepare(problem: Problem): Prepared {
     judged: Uint8Array.from(lags, ({ ideal }) => (ideal === undefined ? 0 : 1)),
   }
   const able = tasks.map(({ id, skill, by }) => {
-    const capable = people.flatMap((person, i) => ((by === undefined ? person.skills.includes(skill) : person.id === by) ? [i] : []))
+    const capable = people.flatMap((person, i) =>
+      (by === undefined ? person.skills.includes(skill) : person.id === by) ? [i] : [],
+    )
     if (capable.length === 0) throw new Error(`Nobody here can do ${id}: it takes someone who can ${skill}.`)
     return capable
   })
@@ -122,7 +124,12 @@ const HALVINGS = 3
  * @param known starts that are not too late where everything is as wanted, which saves finding them
  * @param noMatterAbove a cost above which nobody asks how ideals give way, so that this need not be found out
  */
-export function timed(prepared: Prepared, decisions: readonly Decision[], known?: Float64Array, noMatterAbove = Infinity): Schedule {
+export function timed(
+  prepared: Prepared,
+  decisions: readonly Decision[],
+  known?: Float64Array,
+  noMatterAbove = Infinity,
+): Schedule {
   const { tasks, people, arcs } = prepared
   const doers = new Int32Array(tasks.length)
   const released = new Float64Array(tasks.length)
@@ -144,7 +151,8 @@ export function timed(prepared: Prepared, decisions: readonly Decision[], known?
   }
   starts ??= passing(released, arcs, links)
   let [violation, longer, shorter] = [0, 0, 0]
-  for (let i = 0; i < tasks.length; i++) violation += Math.max(0, starts[i]! + tasks[i]!.seconds - (people[doers[i]!]!.to ?? Infinity))
+  for (let i = 0; i < tasks.length; i++)
+    violation += Math.max(0, starts[i]! + tasks[i]!.seconds - (people[doers[i]!]!.to ?? Infinity))
   for (let i = 0; i < arcs.from.length; i++) {
     const lag = starts[arcs.to[i]!]! - starts[arcs.from[i]!]!
     violation += Math.max(0, lag - arcs.most[i]!)
@@ -153,7 +161,13 @@ export function timed(prepared: Prepared, decisions: readonly Decision[], known?
     shorter += Math.max(0, arcs.wanted[i]! - lag)
   }
   const finish = finishOf(prepared, starts)
-  return { starts, people: doers, finish, violation, cost: Math.round(finish + LONGER_WEIGHT * longer + SHORTER_WEIGHT * shorter + VIOLATION_WEIGHT * violation) }
+  return {
+    starts,
+    people: doers,
+    finish,
+    violation,
+    cost: Math.round(finish + LONGER_WEIGHT * longer + SHORTER_WEIGHT * shorter + VIOLATION_WEIGHT * violation),
+  }
 }
 
 function finishOf({ tasks }: Prepared, starts: Float64Array): number {
@@ -186,7 +200,12 @@ function turnsOf({ tasks, people, resources }: Prepared, decisions: readonly Dec
  * Longest paths by repeated relaxation (Bellman 1958): starts that keep every lag between its least (or `share` of the way from there to what is wanted) and
  * its most; undefined where there are none, which shows as tasks that push each other in a circle.
  */
-function settled(released: Float64Array, arcs: Arcs, links: readonly number[], share: number): Float64Array | undefined {
+function settled(
+  released: Float64Array,
+  arcs: Arcs,
+  links: readonly number[],
+  share: number,
+): Float64Array | undefined {
   const starts = released.slice()
   const pushers = new Int32Array(starts.length).fill(-1)
   while (pushed(starts, pushers, arcs, links, share, 'kept')) if (hasCircle(pushers)) return undefined
@@ -202,7 +221,14 @@ function passing(released: Float64Array, arcs: Arcs, links: readonly number[]): 
 }
 
 /** Pushes each task as far back as its neighbours ask, once round, and notes who pushed it last. @returns whether anything moved */
-function pushed(starts: Float64Array, pushers: Int32Array, { from, to, least, wanted, most }: Arcs, links: readonly number[], share: number, longest: 'kept' | 'passed'): boolean {
+function pushed(
+  starts: Float64Array,
+  pushers: Int32Array,
+  { from, to, least, wanted, most }: Arcs,
+  links: readonly number[],
+  share: number,
+  longest: 'kept' | 'passed',
+): boolean {
   let moved = false
   for (let i = 0; i < links.length; i += 3) {
     const [one, other] = [links[i]!, links[i + 1]!]

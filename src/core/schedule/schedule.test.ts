@@ -1,11 +1,44 @@
 import fc from 'fast-check'
-import { exactSchedule, findSchedule, prepare, searchSchedule, timed, type Decision, type Lag, type Person, type Prepared, type Problem, type Skill, type Task } from '.'
+import {
+  exactSchedule,
+  findSchedule,
+  prepare,
+  searchSchedule,
+  timed,
+  type Decision,
+  type Lag,
+  type Person,
+  type Prepared,
+  type Problem,
+  type Skill,
+  type Task,
+} from '.'
 
 const everyone: Skill[] = ['colour', 'mix', 'rinse', 'dry']
-const person = (id: string, skills: Skill[] = everyone, rest: Partial<Person> = {}): Person => ({ id, name: id, skills, ...rest })
-const task = (id: string, seconds: number, rest: Partial<Task> = {}): Task => ({ id, seconds, skill: 'colour', ...rest })
-const problem = (tasks: Task[], lags: Lag[], people = [person('one')]): Problem => ({ tasks, lags, people, resources: { basin: 1, dryer: 1 } })
-const then = (from: Task, to: Task, most?: number): Lag => ({ from: from.id, to: to.id, least: from.seconds, ...(most !== undefined && { most }) })
+const person = (id: string, skills: Skill[] = everyone, rest: Partial<Person> = {}): Person => ({
+  id,
+  name: id,
+  skills,
+  ...rest,
+})
+const task = (id: string, seconds: number, rest: Partial<Task> = {}): Task => ({
+  id,
+  seconds,
+  skill: 'colour',
+  ...rest,
+})
+const problem = (tasks: Task[], lags: Lag[], people = [person('one')]): Problem => ({
+  tasks,
+  lags,
+  people,
+  resources: { basin: 1, dryer: 1 },
+})
+const then = (from: Task, to: Task, most?: number): Lag => ({
+  from: from.id,
+  to: to.id,
+  least: from.seconds,
+  ...(most !== undefined && { most }),
+})
 
 /** Any small problem: a few tasks, some of which follow others within a window. */
 const anyProblem = (most: number, crew = 2): fc.Arbitrary<Problem> =>
@@ -14,18 +47,35 @@ const anyProblem = (most: number, crew = 2): fc.Arbitrary<Problem> =>
       seconds: fc.array(fc.integer({ min: 1, max: 20 }), { minLength: 2, maxLength: most }),
       skills: fc.array(fc.constantFrom<Skill>('colour', 'rinse'), { minLength: most, maxLength: most }),
       basins: fc.array(fc.boolean(), { minLength: most, maxLength: most }),
-      lags: fc.array(fc.record({ from: fc.nat(most - 1), to: fc.nat(most - 1), wait: fc.nat(15), window: fc.option(fc.integer({ min: 0, max: 40 })), ideal: fc.option(fc.nat(25)) }), { maxLength: 5 }),
+      lags: fc.array(
+        fc.record({
+          from: fc.nat(most - 1),
+          to: fc.nat(most - 1),
+          wait: fc.nat(15),
+          window: fc.option(fc.integer({ min: 0, max: 40 })),
+          ideal: fc.option(fc.nat(25)),
+        }),
+        { maxLength: 5 },
+      ),
       people: fc.integer({ min: 1, max: crew }),
     })
     .map(({ seconds, skills, basins, lags, people }) => {
-      const tasks = seconds.map((one, i) => task(`t${i}`, one, { skill: skills[i]!, ...(basins[i] && { resource: 'basin' as const }) }))
+      const tasks = seconds.map((one, i) =>
+        task(`t${i}`, one, { skill: skills[i]!, ...(basins[i] && { resource: 'basin' as const }) }),
+      )
       return problem(
         tasks,
         lags
           .filter(({ from, to }) => from < to && to < tasks.length)
           .map(({ from, to, wait, window, ideal }) => {
             const least = seconds[from]! + wait
-            return { from: `t${from}`, to: `t${to}`, least, ...(window !== null && { most: least + window }), ...(ideal !== null && { ideal: least + ideal }) }
+            return {
+              from: `t${from}`,
+              to: `t${to}`,
+              least,
+              ...(window !== null && { most: least + window }),
+              ...(ideal !== null && { ideal: least + ideal }),
+            }
           }),
         [person('one'), person('two', ['rinse'])].slice(0, people),
       )
@@ -114,7 +164,14 @@ describe('finding a schedule', () => {
 
 /** A textbook network (P13): A 3, B 4 and C 2 after A, D 5 after B, E 1 after C, F 2 after D and E; critical path A–B–D–F, 14. */
 describe('a textbook network', () => {
-  const [a, b, c, d, e, f] = [task('A', 3), task('B', 4), task('C', 2), task('D', 5), task('E', 1), task('F', 2)] as const
+  const [a, b, c, d, e, f] = [
+    task('A', 3),
+    task('B', 4),
+    task('C', 2),
+    task('D', 5),
+    task('E', 1),
+    task('F', 2),
+  ] as const
   const tasks = [a, b, c, d, e, f]
   const lags = [then(a, b), then(a, c), then(b, d), then(c, e), then(d, f), then(e, f)]
 
@@ -128,18 +185,27 @@ describe('longest times', () => {
   const [on, other, off] = [task('on', 10), task('other', 30), task('off', 5)] as const
 
   it('make an earlier task begin later rather than be passed', () => {
-    const { starts, violation } = findSchedule(prepare(problem([on, other, off], [then(on, off, 20), then(other, off)])))
+    const { starts, violation } = findSchedule(
+      prepare(problem([on, other, off], [then(on, off, 20), then(other, off)])),
+    )
     expect(violation).toBe(0)
     expect(starts[2]! - starts[0]!).toBeLessThanOrEqual(20)
   })
 
   it('are passed, and told, only where nothing keeps them', () => {
-    const within = problem([on, other, off], [then(on, other), then(other, off), { from: 'on', to: 'off', least: 0, most: 25 }])
+    const within = problem(
+      [on, other, off],
+      [then(on, other), then(other, off), { from: 'on', to: 'off', least: 0, most: 25 }],
+    )
     expect(findSchedule(prepare(within)).violation).toBe(15)
   })
 
   it('let ideals give way, evenly, before they are passed', () => {
-    const lags: Lag[] = [{ from: 'on', to: 'off', least: 10, ideal: 60, most: 60 }, { from: 'other', to: 'off', least: 30, most: 40 }, then(on, other, 12)]
+    const lags: Lag[] = [
+      { from: 'on', to: 'off', least: 10, ideal: 60, most: 60 },
+      { from: 'other', to: 'off', least: 30, most: 40 },
+      then(on, other, 12),
+    ]
     const { starts, violation } = findSchedule(prepare(problem([on, other, off], lags)))
     expect(violation).toBe(0)
     expect(starts[2]! - starts[0]!).toBeGreaterThan(40)
@@ -155,6 +221,8 @@ it('keeps hours, releases and the number of basins', () => {
 })
 
 it('says what it cannot do', () => {
-  expect(() => prepare(problem([task('on', 1)], [], [person('one', ['mix'])]))).toThrow('Nobody here can do on: it takes someone who can colour.')
+  expect(() => prepare(problem([task('on', 1)], [], [person('one', ['mix'])]))).toThrow(
+    'Nobody here can do on: it takes someone who can colour.',
+  )
   expect(() => prepare(problem([task('on', 1)], [{ from: 'on', to: 'gone', least: 0 }]))).toThrow(/gone/)
 })

@@ -29,7 +29,9 @@ export function findSchedule(prepared: Prepared): Schedule {
 /** A good schedule: the better of two searches, one from the tasks in the order given, one from the order in which they become ready. */
 export function searchSchedule(prepared: Prepared): Schedule {
   const starts = [[...prepared.tasks.keys()], byReadiness(prepared)]
-  return starts.map((order) => annealed(prepared, order, TRIES / starts.length)).reduce((best, one) => (one.cost < best.cost ? one : best))
+  return starts
+    .map((order) => annealed(prepared, order, TRIES / starts.length))
+    .reduce((best, one) => (one.cost < best.cost ? one : best))
 }
 
 /**
@@ -82,7 +84,10 @@ function byReadiness({ tasks, before, able, people }: Prepared): number[] {
     let [next, soonest, doer] = [-1, Infinity, 0]
     for (const task of left) {
       if (before[task]!.some((one) => left.has(one.task))) continue
-      const ready = before[task]!.reduce((latest, one) => Math.max(latest, begun[one.task]! + one.wanted), tasks[task]!.release ?? 0)
+      const ready = before[task]!.reduce(
+        (latest, one) => Math.max(latest, begun[one.task]! + one.wanted),
+        tasks[task]!.release ?? 0,
+      )
       for (const person of able[task]!) {
         const at = Math.max(ready, free[person]!)
         if (at < soonest) [next, soonest, doer] = [task, at, person]
@@ -111,7 +116,11 @@ function inOrder({ before }: Prepared, wanted: readonly number[]): number[] {
 }
 
 /** Hands tasks out in their order: to the person wished for, else to whoever can begin first and, among those, knows least else. With starts, longest times aside. */
-function dispatched({ tasks, before, able, people }: Prepared, order: readonly number[], wishes: Int32Array): { decisions: Decision[]; begun: Float64Array } {
+function dispatched(
+  { tasks, before, able, people }: Prepared,
+  order: readonly number[],
+  wishes: Int32Array,
+): { decisions: Decision[]; begun: Float64Array } {
   const free = Float64Array.from(people, ({ from }) => from ?? 0)
   const begun = new Float64Array(tasks.length)
   const decisions = order.map((task) => {
@@ -122,7 +131,8 @@ function dispatched({ tasks, before, able, people }: Prepared, order: readonly n
       for (const other of able[task]!) {
         const mine = person < 0 ? Infinity : Math.max(ready, free[person]!)
         const theirs = Math.max(ready, free[other]!)
-        if (theirs < mine || (theirs === mine && people[other]!.skills.length < people[person]!.skills.length)) person = other
+        if (theirs < mine || (theirs === mine && people[other]!.skills.length < people[person]!.skills.length))
+          person = other
       }
     begun[task] = Math.max(ready, free[person]!)
     free[person] = begun[task]! + tasks[task]!.seconds

@@ -5,15 +5,39 @@ import type { ServiceProcess } from '../process'
 import { MIXING_MINUTES, zoneSeconds } from '../quantity'
 import type { ComputedStages, ZoneResult } from '../result'
 import { minutesFromSeconds, secondsFromMinutes } from '../units'
-import { BOWL_WAITS_SECONDS, BETWEEN_SECONDS, FINISH_SECONDS, FINISH_SECONDS_PER_CM, LENGTHS_LEAD_SECONDS, PARTIAL_RINSE_SECONDS, RINSE_SECONDS, RINSE_SECONDS_PER_CM, SCALP_CM, SET_UP_SECONDS, TAKE_OUT_SECONDS, TWICE_SHARE } from './constants'
+import {
+  BOWL_WAITS_SECONDS,
+  BETWEEN_SECONDS,
+  FINISH_SECONDS,
+  FINISH_SECONDS_PER_CM,
+  LENGTHS_LEAD_SECONDS,
+  PARTIAL_RINSE_SECONDS,
+  RINSE_SECONDS,
+  RINSE_SECONDS_PER_CM,
+  SCALP_CM,
+  SET_UP_SECONDS,
+  TAKE_OUT_SECONDS,
+  TWICE_SHARE,
+} from './constants'
 import type { Lag, Skill, Task } from './problem'
 
 export const TASK_KINDS = ['setUp', 'mix', 'apply', 'takeOut', 'rinse', 'dry', 'finish'] as const
 export type TaskKind = (typeof TASK_KINDS)[number]
 
-const SKILLS: Record<TaskKind, Skill> = { setUp: 'rinse', mix: 'mix', apply: 'colour', takeOut: 'rinse', rinse: 'rinse', dry: 'dry', finish: 'dry' }
+const SKILLS: Record<TaskKind, Skill> = {
+  setUp: 'rinse',
+  mix: 'mix',
+  apply: 'colour',
+  takeOut: 'rinse',
+  rinse: 'rinse',
+  dry: 'dry',
+  finish: 'dry',
+}
 /** What a task asks for, by its kind. Common practice: putting product on is the colourist's; the rest can be helped with. */
-export const needsOf = (kind: TaskKind): Pick<Task, 'skill' | 'resource'> => ({ skill: SKILLS[kind], resource: kind === 'rinse' ? 'basin' : undefined })
+export const needsOf = (kind: TaskKind): Pick<Task, 'skill' | 'resource'> => ({
+  skill: SKILLS[kind],
+  resource: kind === 'rinse' ? 'basin' : undefined,
+})
 
 export interface VisitTask extends Task {
   kind: TaskKind
@@ -85,7 +109,12 @@ export interface Visit {
  * Divides the zones into stretches of work: a new one where a new bowl is begun, and where pieces of one stretch could not all stay as long as they have to
  * and no longer than they may.
  */
-export function chunksOf(plan: FaltoPlan, computed: ComputedStages, process: ServiceProcess, { order = 'planned', only }: Working = {}): Chunk[] {
+export function chunksOf(
+  plan: FaltoPlan,
+  computed: ComputedStages,
+  process: ServiceProcess,
+  { order = 'planned', only }: Working = {},
+): Chunk[] {
   const { stages } = activeVariant(plan)
   const bowlOf = bowlFinder(plan, computed)
   let index = 0
@@ -99,28 +128,50 @@ export function chunksOf(plan: FaltoPlan, computed: ComputedStages, process: Ser
   for (const { zone, first, then } of served)
     zone.placement.pieces.forEach((piece, i) => {
       const at = index++
-      if (order !== 'lengthsFirst' || !reachesScalpAndLengths(piece)) return void first.push(serve(zone, piece, zone.seconds[i]!, at))
+      if (order !== 'lengthsFirst' || !reachesScalpAndLengths(piece))
+        return void first.push(serve(zone, piece, zone.seconds[i]!, at))
       const seconds = TWICE_SHARE * zone.seconds[i]!
       first.push(serve(zone, { ...piece, id: `${piece.id}/lengths`, fromCm: SCALP_CM }, seconds, at))
       then.push(serve(zone, { ...piece, id: `${piece.id}/scalp`, toCm: SCALP_CM }, seconds, at))
     })
   return stages.flatMap((stage) => {
-    const own = served.filter(({ zone, first }) => zone.stageId === stage.id && first.length > 0 && (only?.has(zone.zoneId) ?? true))
+    const own = served.filter(
+      ({ zone, first }) => zone.stageId === stage.id && first.length > 0 && (only?.has(zone.zoneId) ?? true),
+    )
     if (order === 'reversed') own.reverse()
-    const partsOf = (pieces: readonly ServedPiece[]) => (pieces.length === 0 ? [] : atBowls(pieces).flatMap(fittingParts))
+    const partsOf = (pieces: readonly ServedPiece[]) =>
+      pieces.length === 0 ? [] : atBowls(pieces).flatMap(fittingParts)
     const all = own.map(({ zone, first, then }) => ({ zone, first: partsOf(first), then: partsOf(then) }))
-    const chunk = (zone: ZoneResult, pieces: ServedPiece[], part: number, parts: number): Chunk => ({ stage, zone, opens: part === 1, part, parts, pieces })
+    const chunk = (zone: ZoneResult, pieces: ServedPiece[], part: number, parts: number): Chunk => ({
+      stage,
+      zone,
+      opens: part === 1,
+      part,
+      parts,
+      pieces,
+    })
     return [
-      ...all.flatMap(({ zone, first, then }) => first.map((pieces, i) => chunk(zone, pieces, i + 1, first.length + then.length))),
-      ...all.flatMap(({ zone, first, then }) => then.map((pieces, i) => ({ ...chunk(zone, pieces, first.length + i + 1, first.length + then.length), follows: 'lengths' as const }))),
+      ...all.flatMap(({ zone, first, then }) =>
+        first.map((pieces, i) => chunk(zone, pieces, i + 1, first.length + then.length)),
+      ),
+      ...all.flatMap(({ zone, first, then }) =>
+        then.map((pieces, i) => ({
+          ...chunk(zone, pieces, first.length + i + 1, first.length + then.length),
+          follows: 'lengths' as const,
+        })),
+      ),
     ]
   })
 }
 
 /** Product that is not closed in foil can be put on the lengths first and on the scalp later. */
-export const reachesScalpAndLengths = ({ cover, fromCm, toCm, hairLength }: Piece): boolean => cover !== 'foil' && fromCm < SCALP_CM && Math.min(toCm, hairLength) > 2 * SCALP_CM
+export const reachesScalpAndLengths = ({ cover, fromCm, toCm, hairLength }: Piece): boolean =>
+  cover !== 'foil' && fromCm < SCALP_CM && Math.min(toCm, hairLength) > 2 * SCALP_CM
 
-function bowlFinder(plan: FaltoPlan, computed: ComputedStages): (piece: Piece, index: number) => { bowl: number; vol: number; ageMinutes: number } {
+function bowlFinder(
+  plan: FaltoPlan,
+  computed: ComputedStages,
+): (piece: Piece, index: number) => { bowl: number; vol: number; ageMinutes: number } {
   const formulas = new Map(
     plan.formulas.map((formula) => {
       const { bowls, uses } = computed.grams.find(({ formulaId }) => formulaId === formula.id)!
@@ -130,7 +181,11 @@ function bowlFinder(plan: FaltoPlan, computed: ComputedStages): (piece: Piece, i
   return ({ formulaId }, index) => {
     const { formula, bowls, done } = formulas.get(formulaId)!
     const bowl = bowls.findIndex(({ last }) => index <= last)
-    return { bowl, vol: bowlVol(formula, bowl + 1, bowls.length), ageMinutes: minutesFromSeconds(done.get(index)! - bowls[bowl]!.from) }
+    return {
+      bowl,
+      vol: bowlVol(formula, bowl + 1, bowls.length),
+      ageMinutes: minutesFromSeconds(done.get(index)! - bowls[bowl]!.from),
+    }
   }
 }
 
@@ -170,7 +225,10 @@ function byRemoval(pieces: readonly ServedPiece[]): { foils: ServedPiece[]; othe
 }
 
 /** From the start of putting in to the start of taking out, each piece `each` s after the one before: what keeps every piece's times. */
-function windowOf(pieces: readonly ServedPiece[], each: number): { least: number; ideal: number; most: number; tightest: ServedPiece | undefined } {
+function windowOf(
+  pieces: readonly ServedPiece[],
+  each: number,
+): { least: number; ideal: number; most: number; tightest: ServedPiece | undefined } {
   let [least, ideal, most] = [0, 0, Infinity]
   let tightest: ServedPiece | undefined
   pieces.forEach((one, i) => {
@@ -186,7 +244,11 @@ function windowOf(pieces: readonly ServedPiece[], each: number): { least: number
 }
 
 /** Tasks and lags of a visit from its stretches of work. */
-export function visitOf(plan: FaltoPlan, chunks: readonly Chunk[], { rinse: rinsing = 'together' }: Working = {}): Visit {
+export function visitOf(
+  plan: FaltoPlan,
+  chunks: readonly Chunk[],
+  { rinse: rinsing = 'together' }: Working = {},
+): Visit {
   const tasks: VisitTask[] = []
   const lags: VisitLag[] = []
   const add = (task: Omit<VisitTask, 'skill' | 'resource'>) => {
@@ -196,7 +258,15 @@ export function visitOf(plan: FaltoPlan, chunks: readonly Chunk[], { rinse: rins
   const after = (from: VisitTask, to: VisitTask) => lags.push({ from: from.id, to: to.id, least: from.seconds })
   const stay = (from: VisitTask, to: VisitTask, pieces: readonly ServedPiece[], each: number) => {
     const { least, ideal, most, tightest } = windowOf(pieces, each)
-    lags.push({ from: from.id, to: to.id, least: Math.max(least, from.seconds), most, ideal, formulaId: tightest?.piece.formulaId, about: from.about })
+    lags.push({
+      from: from.id,
+      to: to.id,
+      least: Math.max(least, from.seconds),
+      most,
+      ideal,
+      formulaId: tightest?.piece.formulaId,
+      about: from.about,
+    })
   }
   const length = plan.hair.lengthCm
   let gate = add({ id: 'setUp', kind: 'setUp', about: '', seconds: SET_UP_SECONDS })
@@ -219,7 +289,14 @@ export function visitOf(plan: FaltoPlan, chunks: readonly Chunk[], { rinse: rins
           lags.push({ from: task.id, to: `apply/${key}`, least: task.seconds, most: task.seconds + BOWL_WAITS_SECONDS })
           if (gate.kind !== 'setUp') lags.push({ from: gate.id, to: task.id, least: 0 })
         }
-        const task = add({ id: `apply/${key}`, kind: 'apply', about: name, stageId: stage.id, seconds: pieces.at(-1)!.on, pieces })
+        const task = add({
+          id: `apply/${key}`,
+          kind: 'apply',
+          about: name,
+          stageId: stage.id,
+          seconds: pieces.at(-1)!.on,
+          pieces,
+        })
         after(gate, task)
         for (const earlier of waitsFor) after(earlier, task)
         // The planned order is kept, also where two work side by side.
@@ -227,29 +304,54 @@ export function visitOf(plan: FaltoPlan, chunks: readonly Chunk[], { rinse: rins
         before = task
         applied.push(task)
         const lengths = lengthsOf.get(chunk.zone.zoneId)
-        if (chunk.follows && lengths) lags.push({ from: lengths.id, to: task.id, least: lengths.seconds + LENGTHS_LEAD_SECONDS })
+        if (chunk.follows && lengths)
+          lags.push({ from: lengths.id, to: task.id, least: lengths.seconds + LENGTHS_LEAD_SECONDS })
         else lengthsOf.set(chunk.zone.zoneId, task)
         const { foils, others } = byRemoval(pieces)
         if (others.length > 0 && rinsing === 'bySection') {
-          const part = add({ id: `rinse/${key}`, kind: 'rinse', about: name, stageId: stage.id, seconds: PARTIAL_RINSE_SECONDS })
+          const part = add({
+            id: `rinse/${key}`,
+            kind: 'rinse',
+            about: name,
+            stageId: stage.id,
+            seconds: PARTIAL_RINSE_SECONDS,
+          })
           after(task, part)
           stay(task, part, others, 0)
           rinses.push(part)
         } else if (others.length > 0) stays.push({ task, pieces: others })
         if (foils.length === 0) continue
-        const out = add({ id: `takeOut/${key}`, kind: 'takeOut', about: name, stageId: stage.id, seconds: foils.length * TAKE_OUT_SECONDS, pieces: foils })
+        const out = add({
+          id: `takeOut/${key}`,
+          kind: 'takeOut',
+          about: name,
+          stageId: stage.id,
+          seconds: foils.length * TAKE_OUT_SECONDS,
+          pieces: foils,
+        })
         stay(task, out, foils, TAKE_OUT_SECONDS)
         outs.push(out)
       }
     }
     const names = stages.map(({ stage }) => stage.name).join(' and ')
-    const rinse = add({ id: `rinse/${stages[0]!.stage.id}`, kind: 'rinse', about: names, stageId: stages[0]!.stage.id, seconds: RINSE_SECONDS + RINSE_SECONDS_PER_CM * length })
+    const rinse = add({
+      id: `rinse/${stages[0]!.stage.id}`,
+      kind: 'rinse',
+      about: names,
+      stageId: stages[0]!.stage.id,
+      seconds: RINSE_SECONDS + RINSE_SECONDS_PER_CM * length,
+    })
     for (const task of [...applied, ...outs, ...rinses]) after(task, rinse)
     for (const { task, pieces } of stays) stay(task, rinse, pieces, 0)
     gate = add({ id: `dry/${stages[0]!.stage.id}`, kind: 'dry', about: names, seconds: BETWEEN_SECONDS })
     after(rinse, gate)
   }
-  const finish = add({ id: 'finish', kind: 'finish', about: '', seconds: FINISH_SECONDS + FINISH_SECONDS_PER_CM * length })
+  const finish = add({
+    id: 'finish',
+    kind: 'finish',
+    about: '',
+    seconds: FINISH_SECONDS + FINISH_SECONDS_PER_CM * length,
+  })
   after(gate, finish)
   return { tasks, lags }
 }
@@ -260,7 +362,13 @@ function mixesFor({ stage, pieces }: Chunk, tasks: readonly VisitTask[]): Omit<V
   for (const { piece, bowl } of pieces) {
     const id = mixId(piece.formulaId, bowl)
     if (![...tasks, ...mixes].some((task) => task.id === id))
-      mixes.push({ id, kind: 'mix', about: `${piece.formulaId}, bowl ${bowl + 1}`, stageId: stage.id, seconds: secondsFromMinutes(MIXING_MINUTES) })
+      mixes.push({
+        id,
+        kind: 'mix',
+        about: `${piece.formulaId}, bowl ${bowl + 1}`,
+        stageId: stage.id,
+        seconds: secondsFromMinutes(MIXING_MINUTES),
+      })
   }
   return mixes
 }
@@ -274,7 +382,11 @@ function rinsedTogether(chunks: readonly Chunk[]): { stage: Stage; own: Chunk[] 
     const { stage } = chunk
     const known = groups.flat().find((one) => one.stage === stage)
     if (known) known.own.push(chunk)
-    else if (stage.worksOn?.kind === 'dropped' && groups.at(-1)?.some(({ stage: { id } }) => id === stage.worksOn!.stageId)) groups.at(-1)!.push({ stage, own: [chunk] })
+    else if (
+      stage.worksOn?.kind === 'dropped' &&
+      groups.at(-1)?.some(({ stage: { id } }) => id === stage.worksOn!.stageId)
+    )
+      groups.at(-1)!.push({ stage, own: [chunk] })
     else groups.push([{ stage, own: [chunk] }])
   }
   return groups

@@ -6,7 +6,11 @@ import { ALONE, clockFor, remediesFor, visitFor } from '.'
 
 /** Slices under film from the scalp to the tips. */
 function filmPlan(rest: Partial<Wanted> = {}) {
-  const plan = planWith({ hair: { lengthCm: 30 }, placement: { take: { kind: 'slice' }, rowGapMm: 0, subsectionMm: 12, startCm: 0 }, ...rest })
+  const plan = planWith({
+    hair: { lengthCm: 30 },
+    placement: { take: { kind: 'slice' }, rowGapMm: 0, subsectionMm: 12, startCm: 0 },
+    ...rest,
+  })
   stageOf(plan).zones.forEach(({ placement }) => (placement.cover = 'film'))
   return plan
 }
@@ -22,7 +26,8 @@ describe('lengths before the scalp', () => {
     const [lengths, scalp] = ['lengths', 'scalp'].map((part) => pieces.filter(({ id }) => id.endsWith(`/${part}`)))
     expect(lengths!.length).toBe(computed.zones.reduce((sum, { placement }) => sum + placement.pieces.length, 0))
     expect(scalp!.length).toBe(lengths!.length)
-    for (const piece of lengths!) expect(scalp!.find(({ id }) => id === piece.id.replace('lengths', 'scalp'))!.toCm).toBe(piece.fromCm)
+    for (const piece of lengths!)
+      expect(scalp!.find(({ id }) => id === piece.id.replace('lengths', 'scalp'))!.toCm).toBe(piece.fromCm)
     const partOf = (task: (typeof putIn)[number]) => task.pieces![0]!.piece.id.split('/').at(-1)
     expect(putIn.map(partOf)).toEqual(putIn.map(partOf).sort())
   })
@@ -49,7 +54,10 @@ describe('what was not picked up', () => {
   const removed = (kind: DropoutKind) => {
     const plan = planWith({ only: ['backLeft'], placement: { dropout: { kind, formulaId: 'B' } } })
     const { tasks } = visitFor(plan, computePlan(plan), {})
-    return tasks.filter((task) => task.kind === 'takeOut').flatMap(({ pieces = [] }) => pieces).filter(({ piece }) => piece.id.endsWith('/dropout')).length
+    return tasks
+      .filter((task) => task.kind === 'takeOut')
+      .flatMap(({ pieces = [] }) => pieces)
+      .filter(({ piece }) => piece.id.endsWith('/dropout')).length
   }
 
   it('comes out at the chair where it is closed in foil, its own or the same, and else in the rinse', () => {
@@ -69,7 +77,9 @@ describe('rinsing section by section', () => {
     for (const { id } of applied) {
       const own = id.replace('apply/', 'rinse/')
       expect(lags.filter(({ from, most }) => from === id && most !== undefined).map(({ to }) => to)).toEqual([own])
-      expect(lags.some(({ from, to }) => from === own && tasks.find((task) => task.id === to)?.kind === 'rinse')).toBe(true)
+      expect(lags.some(({ from, to }) => from === own && tasks.find((task) => task.id === to)?.kind === 'rinse')).toBe(
+        true,
+      )
     }
   })
 })
@@ -84,7 +94,10 @@ describe('remedies', () => {
     const remedies = remediesFor(plan, computed, { crew: ALONE }, clock)
     for (const remedy of remedies) expect(remedy.clock.fits).toBe(true)
     expect(remedies.map(({ kind }) => kind)).toContain('partialRinse')
-    expect(remedies.at(-1)).toMatchObject({ kind: 'splitVisit', text: expect.stringMatching(/ now; .+ another day, in \d+ min\.$/) })
+    expect(remedies.at(-1)).toMatchObject({
+      kind: 'splitVisit',
+      text: expect.stringMatching(/ now; .+ another day, in \d+ min\.$/),
+    })
   })
 
   it('does a part of the zones, each whole', () => {
@@ -92,7 +105,9 @@ describe('remedies', () => {
     const computed = computePlan(plan)
     const [first] = computed.zones
     const { tasks } = visitFor(plan, computed, { only: new Set([first!.zoneId]) })
-    const pieces = tasks.flatMap(({ kind, pieces: own = [] }) => (kind === 'apply' ? own.map(({ piece }) => piece.id) : []))
+    const pieces = tasks.flatMap(({ kind, pieces: own = [] }) =>
+      kind === 'apply' ? own.map(({ piece }) => piece.id) : [],
+    )
     expect(pieces).toEqual(first!.placement.pieces.map(({ id }) => id))
   })
 })

@@ -1,6 +1,16 @@
 import { haircutParting } from '../hair'
 import { createLayout, defaultLayoutParameters, mirrorRole, partOffsetFor, pastPartFor } from '../layout'
-import type { FaltoPlan, Formula, HairState, LayoutParameters, LayoutTemplate, Placement, Stage, StageKind, Take } from '../model'
+import type {
+  FaltoPlan,
+  Formula,
+  HairState,
+  LayoutParameters,
+  LayoutTemplate,
+  Placement,
+  Stage,
+  StageKind,
+  Take,
+} from '../model'
 import { defaultPlacement, isDiagonal, TAKE_PRESETS } from '../placement'
 import { planOf, startingFormulas, type Person } from './newPlan'
 
@@ -55,18 +65,37 @@ export function planFromDesign({ name, formulas, stages }: Design, person: Perso
   return planOf(
     name,
     person,
-    formulas.map((formula, i): Formula => ({ ...(usual[i] ?? usual[0]!), ...formula, id: String.fromCharCode(65 + i) })),
+    formulas.map((formula, i): Formula => ({
+      ...(usual[i] ?? usual[0]!),
+      ...formula,
+      id: String.fromCharCode(65 + i),
+    })),
     made,
   )
 }
 
-function stageFromDesign({ kind, name, template, parameters, zones: wanted, order: usual, worksOn }: StageDesign, before: readonly Stage[], { hair, newId }: Person): Stage {
+function stageFromDesign(
+  { kind, name, template, parameters, zones: wanted, order: usual, worksOn }: StageDesign,
+  before: readonly Stage[],
+  { hair, newId }: Person,
+): Stage {
   const measures = { ...defaultLayoutParameters(), ...parameters }
-  const { layout, sections } = createLayout(template, { ...measures, partOffsetCm: parameters?.partOffsetCm ?? partOffsetFor(hair, template, measures), pastPartCm: parameters?.pastPartCm ?? pastPartFor(hair, template) })
+  const { layout, sections } = createLayout(template, {
+    ...measures,
+    partOffsetCm: parameters?.partOffsetCm ?? partOffsetFor(hair, template, measures),
+    pastPartCm: parameters?.pastPartCm ?? pastPartFor(hair, template),
+  })
   // The side with less hair goes first: it is the one the part lies on (common practice).
   const order = hair.part === 'right' ? usual?.map(mirrorRole) : usual
-  const zones = sections.map((section) => ({ id: newId(), ...section, placement: echoing(placed(wanted[section.role] ?? wanted['*'] ?? LEFT_ALONE), hair) }))
-  const rank = (role: string) => (order?.includes(role) ? order.indexOf(role) : (order?.length ?? 0) + sections.findIndex((section) => section.role === role))
+  const zones = sections.map((section) => ({
+    id: newId(),
+    ...section,
+    placement: echoing(placed(wanted[section.role] ?? wanted['*'] ?? LEFT_ALONE), hair),
+  }))
+  const rank = (role: string) =>
+    order?.includes(role)
+      ? order.indexOf(role)
+      : (order?.length ?? 0) + sections.findIndex((section) => section.role === role)
   return {
     id: newId(),
     kind,

@@ -16,11 +16,14 @@ const STEPS = 9
 /** A share of light nearer than this to the wish needs no change, in percentage points. Our estimate. */
 const NEAR_ENOUGH = 1
 
-const placements = (plan: FaltoPlan): { role: string; placement: Placement }[] => plan.variants[0]!.stages.flatMap(({ zones }) => zones)
+const placements = (plan: FaltoPlan): { role: string; placement: Placement }[] =>
+  plan.variants[0]!.stages.flatMap(({ zones }) => zones)
 
 /** Gives the zones at the face what is wished for there. @returns the reason, or nothing where nothing is changed */
 export function fitFaceFrame(plan: FaltoPlan, { faceFrame }: Pick<Goal, 'faceFrame'>): string | undefined {
-  const atFace = placements(plan).filter(({ role, placement }) => AT_FACE.includes(role) && lightens(plan, placement) && isStitched(placement.take))
+  const atFace = placements(plan).filter(
+    ({ role, placement }) => AT_FACE.includes(role) && lightens(plan, placement) && isStitched(placement.take),
+  )
   if (faceFrame === 'none' || atFace.length === 0) return undefined
   for (const { placement } of atFace) {
     if (faceFrame === 'bold') placement.panel = { widthCm: FACE_PANEL_CM, take: 'slice', rest: 'same' }
@@ -30,7 +33,9 @@ export function fitFaceFrame(plan: FaltoPlan, { faceFrame }: Pick<Goal, 'faceFra
       placement.ramps = [...(placement.ramps ?? []), { figure: 'stitchGapMm', way: 'alongRow', to: behind }]
     }
   }
-  return faceFrame === 'bold' ? `A bold face frame: the first ${FACE_PANEL_CM} cm of every row at the face are slices.` : 'A soft face frame: stitches lie closer at the hairline and open up further back.'
+  return faceFrame === 'bold'
+    ? `A bold face frame: the first ${FACE_PANEL_CM} cm of every row at the face are slices.`
+    : 'A soft face frame: stitches lie closer at the hairline and open up further back.'
 }
 
 /**
@@ -38,7 +43,13 @@ export function fitFaceFrame(plan: FaltoPlan, { faceFrame }: Pick<Goal, 'faceFra
  * @returns the reason, or nothing where rows are not what decides the amount
  */
 export function fitAmount(plan: FaltoPlan, { lightPercent }: Pick<Goal, 'lightPercent'>): string | undefined {
-  const rows = placements(plan).filter(({ placement }) => lightens(plan, placement) && placement.select !== 'copyWhite' && placement.take.kind !== 'onScalp' && placement.take.kind !== 'block')
+  const rows = placements(plan).filter(
+    ({ placement }) =>
+      lightens(plan, placement) &&
+      placement.select !== 'copyWhite' &&
+      placement.take.kind !== 'onScalp' &&
+      placement.take.kind !== 'block',
+  )
   if (rows.length === 0) return undefined
   const usual = rows.map(({ placement }) => placement.rowGapMm)
   const lay = (factor: number) =>
@@ -48,7 +59,8 @@ export function fitAmount(plan: FaltoPlan, { lightPercent }: Pick<Goal, 'lightPe
     })
   const light = () => 100 * computePlan(plan).look.light
   const before = light()
-  if (Math.abs(before - lightPercent) < NEAR_ENOUGH) return `About ${Math.round(before)} % of the hair gets lighter, as wished.`
+  if (Math.abs(before - lightPercent) < NEAR_ENOUGH)
+    return `About ${Math.round(before)} % of the hair gets lighter, as wished.`
   // The further apart rows lie, the less hair is light. Whole half millimetres and whole rows make steps of it, so the best that was tried is kept.
   let [close, wide] = [Math.log(CLOSEST), Math.log(WIDEST)]
   let best = { factor: 1, off: Math.abs(before - lightPercent) }
@@ -63,7 +75,8 @@ export function fitAmount(plan: FaltoPlan, { lightPercent }: Pick<Goal, 'lightPe
   lay(best.factor)
   const after = light()
   const gaps = rows.map(({ placement }) => placement.rowGapMm)
-  const range = Math.min(...gaps) === Math.max(...gaps) ? `${gaps[0]} mm` : `${Math.min(...gaps)}–${Math.max(...gaps)} mm`
+  const range =
+    Math.min(...gaps) === Math.max(...gaps) ? `${gaps[0]} mm` : `${Math.min(...gaps)}–${Math.max(...gaps)} mm`
   return Math.abs(after - lightPercent) <= 3
     ? `Row gaps of ${range}, so that about ${Math.round(after)} % of the hair gets lighter, as wished.`
     : `Row gaps of ${range}: about ${Math.round(after)} % of the hair gets lighter, as near to the wished ${lightPercent} % as this kind of work comes.`
@@ -73,9 +86,14 @@ export function fitAmount(plan: FaltoPlan, { lightPercent }: Pick<Goal, 'lightPe
 export function fitShadow(plan: FaltoPlan, { shadowCm }: Pick<Goal, 'shadowCm'>): string | undefined {
   const stages = plan.variants[0]!.stages.filter(({ kind }) => kind === 'shadowRoot')
   if (stages.length === 0 || shadowCm < LIMITS.bandCm.min || shadowCm > LIMITS.bandCm.max) return undefined
-  for (const { zones } of stages) for (const { placement } of zones) placement.take = { ...placement.take, bandCm: shadowCm }
+  for (const { zones } of stages)
+    for (const { placement } of zones) placement.take = { ...placement.take, bandCm: shadowCm }
   return `The shadow root is ${shadowCm} cm deep, as wished.`
 }
 
 const lightens = ({ formulas, products, hair }: FaltoPlan, { sequence }: Placement): boolean =>
-  formulas.some(({ id, productId, level }) => sequence.includes(id) && (isLightener(products.find((product) => product.id === productId)!.kind) || level > hair.naturalLevel))
+  formulas.some(
+    ({ id, productId, level }) =>
+      sequence.includes(id) &&
+      (isLightener(products.find((product) => product.id === productId)!.kind) || level > hair.naturalLevel),
+  )

@@ -20,11 +20,96 @@ const OFF_SCALP = { heat: false, onScalp: false, damp: false }
 
 /** The invented product lines a new plan starts with, with the rules of their made-up labels. */
 export const STARTING_PRODUCTS: Product[] = [
-  { id: 'marl', name: 'Marl powder lightener', line: 'Marl', kind: 'powderLightener', maximumMinutes: 50, rules: { ...OFF_SCALP, heat: true, ratios: [1, 1.5, 2], developerMinVol: 5, developerMaxVol: 40, workingLifeMinutes: 35, minimumMinutes: 10, maximumLift: 8 }, pack: { grams: 500, priceMinor: 2450, densityGPerMl: 0.6 } },
-  { id: 'whin', name: 'Whin clay', line: 'Whin', kind: 'clayLightener', maximumMinutes: 60, rules: { ...OFF_SCALP, ratios: [1.5, 2, 2.5], developerMinVol: 10, developerMaxVol: 40, workingLifeMinutes: 45, minimumMinutes: 15, maximumLift: 6 }, pack: { grams: 400, priceMinor: 2890, densityGPerMl: 0.7 } },
-  { id: 'skerry', name: 'Skerry on-scalp cream', line: 'Skerry', kind: 'creamLightener', maximumMinutes: 60, rules: { ...OFF_SCALP, onScalp: true, ratios: [1, 1.5, 2], developerMinVol: 5, developerMaxVol: 20, workingLifeMinutes: 40, minimumMinutes: 10, maximumLift: 7 }, pack: { grams: 250, priceMinor: 1980, densityGPerMl: 1 } },
-  { id: 'fathom', name: 'Fathom permanent cream', line: 'Fathom', kind: 'permanentColour', maximumMinutes: 45, rules: { ...OFF_SCALP, onScalp: true, ratios: [1, 1.5], developerMinVol: 5, developerMaxVol: 40, workingLifeMinutes: 45, minimumMinutes: 30, maximumLift: 4 }, pack: { grams: 60, priceMinor: 690, densityGPerMl: 1 } },
-  { id: 'lull', name: 'Lull liquid gloss', line: 'Lull', kind: 'gloss', maximumMinutes: 20, rules: { ...OFF_SCALP, onScalp: true, damp: true, ratios: [1, 1.5, 2], developerMinVol: 5, developerMaxVol: 10, workingLifeMinutes: 45, minimumMinutes: 5, maximumLift: 0 }, pack: { grams: 60, priceMinor: 720, densityGPerMl: 1 } },
+  {
+    id: 'marl',
+    name: 'Marl powder lightener',
+    line: 'Marl',
+    kind: 'powderLightener',
+    maximumMinutes: 50,
+    rules: {
+      ...OFF_SCALP,
+      heat: true,
+      ratios: [1, 1.5, 2],
+      developerMinVol: 5,
+      developerMaxVol: 40,
+      workingLifeMinutes: 35,
+      minimumMinutes: 10,
+      maximumLift: 8,
+    },
+    pack: { grams: 500, priceMinor: 2450, densityGPerMl: 0.6 },
+  },
+  {
+    id: 'whin',
+    name: 'Whin clay',
+    line: 'Whin',
+    kind: 'clayLightener',
+    maximumMinutes: 60,
+    rules: {
+      ...OFF_SCALP,
+      ratios: [1.5, 2, 2.5],
+      developerMinVol: 10,
+      developerMaxVol: 40,
+      workingLifeMinutes: 45,
+      minimumMinutes: 15,
+      maximumLift: 6,
+    },
+    pack: { grams: 400, priceMinor: 2890, densityGPerMl: 0.7 },
+  },
+  {
+    id: 'skerry',
+    name: 'Skerry on-scalp cream',
+    line: 'Skerry',
+    kind: 'creamLightener',
+    maximumMinutes: 60,
+    rules: {
+      ...OFF_SCALP,
+      onScalp: true,
+      ratios: [1, 1.5, 2],
+      developerMinVol: 5,
+      developerMaxVol: 20,
+      workingLifeMinutes: 40,
+      minimumMinutes: 10,
+      maximumLift: 7,
+    },
+    pack: { grams: 250, priceMinor: 1980, densityGPerMl: 1 },
+  },
+  {
+    id: 'fathom',
+    name: 'Fathom permanent cream',
+    line: 'Fathom',
+    kind: 'permanentColour',
+    maximumMinutes: 45,
+    rules: {
+      ...OFF_SCALP,
+      onScalp: true,
+      ratios: [1, 1.5],
+      developerMinVol: 5,
+      developerMaxVol: 40,
+      workingLifeMinutes: 45,
+      minimumMinutes: 30,
+      maximumLift: 4,
+    },
+    pack: { grams: 60, priceMinor: 690, densityGPerMl: 1 },
+  },
+  {
+    id: 'lull',
+    name: 'Lull liquid gloss',
+    line: 'Lull',
+    kind: 'gloss',
+    maximumMinutes: 20,
+    rules: {
+      ...OFF_SCALP,
+      onScalp: true,
+      damp: true,
+      ratios: [1, 1.5, 2],
+      developerMinVol: 5,
+      developerMaxVol: 10,
+      workingLifeMinutes: 45,
+      minimumMinutes: 5,
+      maximumLift: 0,
+    },
+    pack: { grams: 60, priceMinor: 720, densityGPerMl: 1 },
+  },
 ]
 
 /** A light and a low formula that suit the natural level. */
@@ -46,14 +131,32 @@ export interface Person {
 }
 
 /** A plan with one variant of one stage, every zone with the default placement, worked in the template's order; a side part's own side goes first, because it has less hair (common practice). */
-export function newPlanDocument(name: string, { head, hair, hairMap, newId }: Person, { layout, sections }: { layout: Layout; sections: Section[] }): FaltoPlan {
+export function newPlanDocument(
+  name: string,
+  { head, hair, hairMap, newId }: Person,
+  { layout, sections }: { layout: Layout; sections: Section[] },
+): FaltoPlan {
   const zones = sections.map((section) => ({ id: newId(), ...section, placement: defaultPlacement() }))
   const order = zones.map(({ id }) => id)
-  return planOf(name, { head, hair, hairMap, newId }, startingFormulas(hair), [{ id: newId(), kind: 'lighten', name: 'Lighten', layout, zones, order: hair.part === 'right' ? otherSideFirst({ layout, zones, order }) : order }])
+  return planOf(name, { head, hair, hairMap, newId }, startingFormulas(hair), [
+    {
+      id: newId(),
+      kind: 'lighten',
+      name: 'Lighten',
+      layout,
+      zones,
+      order: hair.part === 'right' ? otherSideFirst({ layout, zones, order }) : order,
+    },
+  ])
 }
 
 /** A plan document around its stages. */
-export function planOf(name: string, { head, hair, hairMap, newId }: Person, formulas: Formula[], stages: FaltoPlan['variants'][number]['stages']): FaltoPlan {
+export function planOf(
+  name: string,
+  { head, hair, hairMap, newId }: Person,
+  formulas: Formula[],
+  stages: FaltoPlan['variants'][number]['stages'],
+): FaltoPlan {
   const variantId = newId()
   return {
     format: PLAN_FORMAT,
@@ -78,5 +181,9 @@ const MOST_DEVELOPERS = 12
 export function onShelf(plan: FaltoPlan, catalogue: readonly CatalogueItem[], rates: Rates): FaltoPlan {
   const own = new Map(catalogue.map((item) => [item.id, productOf(item)]))
   const developers = [...own.values()].filter(({ kind }) => kind === 'developer').slice(0, MOST_DEVELOPERS)
-  return { ...plan, rates, products: [...plan.products.map((product) => own.get(product.id) ?? product), ...developers] }
+  return {
+    ...plan,
+    rates,
+    products: [...plan.products.map((product) => own.get(product.id) ?? product), ...developers],
+  }
 }

@@ -14,14 +14,37 @@ export interface Service {
 
 // Parts that services share. Figures: common practice, unless it says otherwise.
 
-const light = (level: number, rest: Partial<Formula> = {}): Partial<Formula> => ({ name: 'Light', level: Math.min(10, level), ...rest })
-const low = (level: number, rest: Partial<Formula> = {}): Partial<Formula> => ({ name: 'Low', productId: 'fathom', developerVol: 10, ratio: 1, level: Math.max(1, level), ...rest })
-const gloss = (level: number, rest: Partial<Formula> = {}): Partial<Formula> => ({ name: 'Gloss', productId: 'lull', developerVol: 7, ratio: 1.5, level, ...rest })
+const light = (level: number, rest: Partial<Formula> = {}): Partial<Formula> => ({
+  name: 'Light',
+  level: Math.min(10, level),
+  ...rest,
+})
+const low = (level: number, rest: Partial<Formula> = {}): Partial<Formula> => ({
+  name: 'Low',
+  productId: 'fathom',
+  developerVol: 10,
+  ratio: 1,
+  level: Math.max(1, level),
+  ...rest,
+})
+const gloss = (level: number, rest: Partial<Formula> = {}): Partial<Formula> => ({
+  name: 'Gloss',
+  productId: 'lull',
+  developerVol: 7,
+  ratio: 1.5,
+  level,
+  ...rest,
+})
 
 /** How far from the scalp a retouch reaches, cm. Where nothing is recorded, as after eight weeks. */
-const retouched = (hair: Parameters<Service['design']>[0]): number => newGrowthCm({ ...hair, weeksSinceColour: hair.weeksSinceColour || 8 })
+const retouched = (hair: Parameters<Service['design']>[0]): number =>
+  newGrowthCm({ ...hair, weeksSinceColour: hair.weeksSinceColour || 8 })
 
-const stage = (kind: StageKind, name: string, rest: Omit<StageDesign, 'kind' | 'name'>): StageDesign => ({ kind, name, ...rest })
+const stage = (kind: StageKind, name: string, rest: Omit<StageDesign, 'kind' | 'name'>): StageDesign => ({
+  kind,
+  name,
+  ...rest,
+})
 const QUADRANTS = { template: 'fourQuadrants', parameters: { separateNape: true } } as const
 const STRIP = { template: 'topStrip' } as const
 /** Nape to top, back before front: the order in which most heads of foils are worked. */
@@ -30,9 +53,25 @@ const NAPE_TO_FRONT = ['nape', 'backLeft', 'backRight', 'frontLeft', 'frontRight
 /** Fine above, bolder below: bold pieces are seen only in movement, fine ones on top stay soft. */
 const throughout = (change: Change, nape: Change = change): StageDesign['zones'] => ({ '*': change, nape })
 
-const glossAll = (formula: string): StageDesign => stage('gloss', 'Gloss', { template: 'fourQuadrants', zones: { '*': { preset: 'block', sequence: [formula], rowGapMm: 0 } } })
+const glossAll = (formula: string): StageDesign =>
+  stage('gloss', 'Gloss', {
+    template: 'fourQuadrants',
+    zones: { '*': { preset: 'block', sequence: [formula], rowGapMm: 0 } },
+  })
 const shadow = (formula: string, bandCm: number): StageDesign =>
-  stage('shadowRoot', 'Shadow root', { template: 'fourQuadrants', zones: { '*': { preset: 'onScalp', take: { bandCm }, subsectionMm: 20, rowGapMm: 0, direction: 'vertical', sequence: [formula] } } })
+  stage('shadowRoot', 'Shadow root', {
+    template: 'fourQuadrants',
+    zones: {
+      '*': {
+        preset: 'onScalp',
+        take: { bandCm },
+        subsectionMm: 20,
+        rowGapMm: 0,
+        direction: 'vertical',
+        sequence: [formula],
+      },
+    },
+  })
 
 /** Kinds of service of our own making, on shared parts. */
 export const SERVICES: readonly Service[] = [
@@ -40,7 +79,17 @@ export const SERVICES: readonly Service[] = [
     id: 'fullBabylights',
     name: 'Babylights all over',
     help: 'A whole head one soft shade lighter, to the skin.',
-    design: ({ naturalLevel }) => ({ name: 'Babylights all over', formulas: [light(naturalLevel + 3)], stages: [stage('lighten', 'Lighten', { ...QUADRANTS, order: NAPE_TO_FRONT, zones: { '*': { preset: 'babylight', rowGapMm: 6, sequence: ['A'] } } })] }),
+    design: ({ naturalLevel }) => ({
+      name: 'Babylights all over',
+      formulas: [light(naturalLevel + 3)],
+      stages: [
+        stage('lighten', 'Lighten', {
+          ...QUADRANTS,
+          order: NAPE_TO_FRONT,
+          zones: { '*': { preset: 'babylight', rowGapMm: 6, sequence: ['A'] } },
+        }),
+      ],
+    }),
   },
   {
     id: 'topAndSides',
@@ -49,7 +98,17 @@ export const SERVICES: readonly Service[] = [
     design: ({ naturalLevel }) => ({
       name: 'Top and sides again',
       formulas: [light(naturalLevel + 3)],
-      stages: [stage('lighten', 'Lighten', { ...STRIP, order: ['leftSide', 'rightSide', 'top'], zones: { leftSide: { preset: 'mediumWeave', rowGapMm: 8, direction: 'diagonalBack', sequence: ['A'] }, rightSide: { preset: 'mediumWeave', rowGapMm: 8, direction: 'diagonalBack', sequence: ['A'] }, top: { preset: 'fineWeave', rowGapMm: 8, sequence: ['A'] } } })],
+      stages: [
+        stage('lighten', 'Lighten', {
+          ...STRIP,
+          order: ['leftSide', 'rightSide', 'top'],
+          zones: {
+            leftSide: { preset: 'mediumWeave', rowGapMm: 8, direction: 'diagonalBack', sequence: ['A'] },
+            rightSide: { preset: 'mediumWeave', rowGapMm: 8, direction: 'diagonalBack', sequence: ['A'] },
+            top: { preset: 'fineWeave', rowGapMm: 8, sequence: ['A'] },
+          },
+        }),
+      ],
     }),
   },
   {
@@ -59,7 +118,18 @@ export const SERVICES: readonly Service[] = [
     design: ({ naturalLevel }) => ({
       name: 'Bold slices, light and low',
       formulas: [light(10), low(naturalLevel - 2)],
-      stages: [stage('lighten', 'Lighten', { ...STRIP, order: ['nape', 'back', 'leftSide', 'rightSide', 'top'], zones: { '*': { preset: 'slice', subsectionMm: 6, rowGapMm: 0, direction: 'diagonalBack', sequence: ['A', 'B'] }, nape: { preset: 'slice', subsectionMm: 6, rowGapMm: 0, sequence: ['A', 'B'] }, back: { preset: 'slice', subsectionMm: 6, rowGapMm: 0, sequence: ['A', 'B'] }, top: { preset: 'slice', subsectionMm: 6, rowGapMm: 0, sequence: ['A', 'B'] } } })],
+      stages: [
+        stage('lighten', 'Lighten', {
+          ...STRIP,
+          order: ['nape', 'back', 'leftSide', 'rightSide', 'top'],
+          zones: {
+            '*': { preset: 'slice', subsectionMm: 6, rowGapMm: 0, direction: 'diagonalBack', sequence: ['A', 'B'] },
+            nape: { preset: 'slice', subsectionMm: 6, rowGapMm: 0, sequence: ['A', 'B'] },
+            back: { preset: 'slice', subsectionMm: 6, rowGapMm: 0, sequence: ['A', 'B'] },
+            top: { preset: 'slice', subsectionMm: 6, rowGapMm: 0, sequence: ['A', 'B'] },
+          },
+        }),
+      ],
     }),
   },
   {
@@ -69,7 +139,18 @@ export const SERVICES: readonly Service[] = [
     design: ({ naturalLevel }) => ({
       name: 'Hairline and part',
       formulas: [light(naturalLevel + 3)],
-      stages: [stage('lighten', 'Lighten', { template: 'hairlineRim', parameters: { rimCm: 2, stripWidthCm: 4 }, order: ['rimLeft', 'rimRight', 'partStrip'], zones: { rimLeft: { preset: 'fineWeave', direction: 'parallel', rowGapMm: 6, sequence: ['A'] }, rimRight: { preset: 'fineWeave', direction: 'parallel', rowGapMm: 6, sequence: ['A'] }, partStrip: { preset: 'fineWeave', rowGapMm: 8, rowOrder: 'topDown', sequence: ['A'] } } })],
+      stages: [
+        stage('lighten', 'Lighten', {
+          template: 'hairlineRim',
+          parameters: { rimCm: 2, stripWidthCm: 4 },
+          order: ['rimLeft', 'rimRight', 'partStrip'],
+          zones: {
+            rimLeft: { preset: 'fineWeave', direction: 'parallel', rowGapMm: 6, sequence: ['A'] },
+            rimRight: { preset: 'fineWeave', direction: 'parallel', rowGapMm: 6, sequence: ['A'] },
+            partStrip: { preset: 'fineWeave', rowGapMm: 8, rowOrder: 'topDown', sequence: ['A'] },
+          },
+        }),
+      ],
     }),
   },
   {
@@ -87,8 +168,20 @@ export const SERVICES: readonly Service[] = [
           zones: {
             topLeft: { preset: 'fineWeave', rowGapMm: 34, direction: 'diagonalBack', sequence: ['A'], startCm: 1 },
             topRight: { preset: 'fineWeave', rowGapMm: 34, direction: 'diagonalBack', sequence: ['A'], startCm: 1 },
-            faceLeft: { preset: 'slice', subsectionMm: 8, rowGapMm: 0, direction: 'parallel', sequence: ['A', 'A', 'leave'] },
-            faceRight: { preset: 'slice', subsectionMm: 8, rowGapMm: 0, direction: 'parallel', sequence: ['A', 'A', 'leave'] },
+            faceLeft: {
+              preset: 'slice',
+              subsectionMm: 8,
+              rowGapMm: 0,
+              direction: 'parallel',
+              sequence: ['A', 'A', 'leave'],
+            },
+            faceRight: {
+              preset: 'slice',
+              subsectionMm: 8,
+              rowGapMm: 0,
+              direction: 'parallel',
+              sequence: ['A', 'A', 'leave'],
+            },
           },
         }),
       ],
@@ -101,7 +194,13 @@ export const SERVICES: readonly Service[] = [
     design: ({ naturalLevel }) => ({
       name: 'On-scalp retouch',
       formulas: [light(naturalLevel + 4, { productId: 'skerry', developerVol: 20, ratio: 1 })],
-      stages: [stage('lighten', 'Regrowth', { template: 'onScalpSections', parameters: { stripWidthCm: 7 }, zones: { '*': { preset: 'onScalp', rowGapMm: 0, take: { bandCm: 1 }, sequence: ['A'] } } })],
+      stages: [
+        stage('lighten', 'Regrowth', {
+          template: 'onScalpSections',
+          parameters: { stripWidthCm: 7 },
+          zones: { '*': { preset: 'onScalp', rowGapMm: 0, take: { bandCm: 1 }, sequence: ['A'] } },
+        }),
+      ],
     }),
   },
   {
@@ -111,7 +210,13 @@ export const SERVICES: readonly Service[] = [
     design: (hair) => ({
       name: 'New growth in foils',
       formulas: [light(hair.naturalLevel + 3)],
-      stages: [stage('lighten', 'New growth', { ...QUADRANTS, order: NAPE_TO_FRONT, zones: { '*': { preset: 'fineWeave', rowGapMm: 6, upToCm: retouched(hair), sequence: ['A'] } } })],
+      stages: [
+        stage('lighten', 'New growth', {
+          ...QUADRANTS,
+          order: NAPE_TO_FRONT,
+          zones: { '*': { preset: 'fineWeave', rowGapMm: 6, upToCm: retouched(hair), sequence: ['A'] } },
+        }),
+      ],
     }),
   },
   {
@@ -121,32 +226,84 @@ export const SERVICES: readonly Service[] = [
     design: ({ naturalLevel }) => ({
       name: 'Rooted and teased',
       formulas: [light(naturalLevel + 4), gloss(naturalLevel + 1), gloss(naturalLevel + 3)],
-      stages: [stage('lighten', 'Lighten', { ...QUADRANTS, order: NAPE_TO_FRONT, zones: throughout({ preset: 'teased', rowGapMm: 14, direction: 'diagonalBack', startCm: 3, sequence: ['A'] }, { preset: 'teased', rowGapMm: 14, startCm: 4, sequence: ['A'] }) }), shadow('B', 3), glossAll('C')],
+      stages: [
+        stage('lighten', 'Lighten', {
+          ...QUADRANTS,
+          order: NAPE_TO_FRONT,
+          zones: throughout(
+            { preset: 'teased', rowGapMm: 14, direction: 'diagonalBack', startCm: 3, sequence: ['A'] },
+            { preset: 'teased', rowGapMm: 14, startCm: 4, sequence: ['A'] },
+          ),
+        }),
+        shadow('B', 3),
+        glossAll('C'),
+      ],
     }),
   },
   {
     id: 'scalpToTip',
     name: 'Scalp to tip',
     help: 'As much light as foils give, without lightener on the skin.',
-    design: ({ naturalLevel }) => ({ name: 'Scalp to tip', formulas: [light(naturalLevel + 3)], stages: [stage('lighten', 'Lighten', { ...QUADRANTS, order: NAPE_TO_FRONT, zones: { '*': { preset: 'slice', subsectionMm: 8, rowGapMm: 0, sequence: ['A'] } } })] }),
+    design: ({ naturalLevel }) => ({
+      name: 'Scalp to tip',
+      formulas: [light(naturalLevel + 3)],
+      stages: [
+        stage('lighten', 'Lighten', {
+          ...QUADRANTS,
+          order: NAPE_TO_FRONT,
+          zones: { '*': { preset: 'slice', subsectionMm: 8, rowGapMm: 0, sequence: ['A'] } },
+        }),
+      ],
+    }),
   },
   {
     id: 'deeperAgain',
     name: 'Deeper again',
     help: 'Depth put back into hair that has become one light colour.',
-    design: ({ naturalLevel }) => ({ name: 'Deeper again', formulas: [low(naturalLevel - 2, { name: 'Lowlight', developerVol: 13, tone: 'warm' })], stages: [stage('lighten', 'Lowlight', { ...QUADRANTS, order: NAPE_TO_FRONT, zones: { '*': { preset: 'chunkyWeave', rowGapMm: 9, direction: 'diagonalBack', startCm: 1, sequence: ['A'] } } })] }),
+    design: ({ naturalLevel }) => ({
+      name: 'Deeper again',
+      formulas: [low(naturalLevel - 2, { name: 'Lowlight', developerVol: 13, tone: 'warm' })],
+      stages: [
+        stage('lighten', 'Lowlight', {
+          ...QUADRANTS,
+          order: NAPE_TO_FRONT,
+          zones: {
+            '*': { preset: 'chunkyWeave', rowGapMm: 9, direction: 'diagonalBack', startCm: 1, sequence: ['A'] },
+          },
+        }),
+      ],
+    }),
   },
   {
     id: 'lowInWhite',
     name: 'Lowlights among white',
     help: 'Her own colour drawn through white hair, instead of covering it.',
-    design: ({ naturalLevel }) => ({ name: 'Lowlights among white', formulas: [low(naturalLevel, { developerVol: 20 })], stages: [stage('lighten', 'Lowlight', { ...QUADRANTS, order: NAPE_TO_FRONT, zones: { '*': { preset: 'fineWeave', rowGapMm: 7, sequence: ['A'] } } })] }),
+    design: ({ naturalLevel }) => ({
+      name: 'Lowlights among white',
+      formulas: [low(naturalLevel, { developerVol: 20 })],
+      stages: [
+        stage('lighten', 'Lowlight', {
+          ...QUADRANTS,
+          order: NAPE_TO_FRONT,
+          zones: { '*': { preset: 'fineWeave', rowGapMm: 7, sequence: ['A'] } },
+        }),
+      ],
+    }),
   },
   {
     id: 'whiteCopied',
     name: 'White pattern copied',
     help: 'Light where the white is, as much of it as there is white: growing out softly.',
-    design: ({ naturalLevel }) => ({ name: 'White pattern copied', formulas: [light(naturalLevel + 3, { tone: 'cool' })], stages: [stage('lighten', 'Lighten', { template: 'fourQuadrants', zones: { '*': { preset: 'fineWeave', rowGapMm: 8, select: 'copyWhite', sequence: ['A'] } } })] }),
+    design: ({ naturalLevel }) => ({
+      name: 'White pattern copied',
+      formulas: [light(naturalLevel + 3, { tone: 'cool' })],
+      stages: [
+        stage('lighten', 'Lighten', {
+          template: 'fourQuadrants',
+          zones: { '*': { preset: 'fineWeave', rowGapMm: 8, select: 'copyWhite', sequence: ['A'] } },
+        }),
+      ],
+    }),
   },
   {
     id: 'paintedSurface',
@@ -155,7 +312,23 @@ export const SERVICES: readonly Service[] = [
     design: ({ naturalLevel }) => ({
       name: 'Painted by hand',
       formulas: [light(naturalLevel + 3, { productId: 'whin', developerVol: 30, ratio: 1.5 })],
-      stages: [stage('lighten', 'Paint', { ...QUADRANTS, order: NAPE_TO_FRONT, zones: throughout({ preset: 'painted', rowGapMm: 18, direction: 'diagonalBack', startCm: 14, take: { faceLiftCm: 8 }, sequence: ['A'] }, { preset: 'painted', rowGapMm: 12, startCm: 14, take: { shape: 'w', faceLiftCm: 8 }, sequence: ['A'] }) })],
+      stages: [
+        stage('lighten', 'Paint', {
+          ...QUADRANTS,
+          order: NAPE_TO_FRONT,
+          zones: throughout(
+            {
+              preset: 'painted',
+              rowGapMm: 18,
+              direction: 'diagonalBack',
+              startCm: 14,
+              take: { faceLiftCm: 8 },
+              sequence: ['A'],
+            },
+            { preset: 'painted', rowGapMm: 12, startCm: 14, take: { shape: 'w', faceLiftCm: 8 }, sequence: ['A'] },
+          ),
+        }),
+      ],
     }),
   },
   {
@@ -165,7 +338,22 @@ export const SERVICES: readonly Service[] = [
     design: ({ naturalLevel }) => ({
       name: 'Curl by curl',
       formulas: [light(naturalLevel + 3, { productId: 'whin', developerVol: 30, ratio: 1.5, tone: 'warm' })],
-      stages: [stage('lighten', 'Paint', { ...QUADRANTS, order: NAPE_TO_FRONT, zones: { '*': { preset: 'painted', subsectionMm: 14, rowGapMm: 14, startCm: 5, take: { shape: 'check', faceLiftCm: 3 }, sequence: ['A'] } } })],
+      stages: [
+        stage('lighten', 'Paint', {
+          ...QUADRANTS,
+          order: NAPE_TO_FRONT,
+          zones: {
+            '*': {
+              preset: 'painted',
+              subsectionMm: 14,
+              rowGapMm: 14,
+              startCm: 5,
+              take: { shape: 'check', faceLiftCm: 3 },
+              sequence: ['A'],
+            },
+          },
+        }),
+      ],
     }),
   },
   {
@@ -179,7 +367,15 @@ export const SERVICES: readonly Service[] = [
         stage('blockTone', 'Block colour', {
           template: 'triangleFan',
           parameters: { pieces: 3 },
-          zones: { ...Object.fromEntries(Array.from({ length: 12 }, (_, i): [string, Change] => [`fan${i + 1}`, { preset: 'block', rowGapMm: 0, sequence: [i % 2 === 0 ? 'B' : 'A'] }])), circle: { preset: 'block', rowGapMm: 0, sequence: ['A'] } },
+          zones: {
+            ...Object.fromEntries(
+              Array.from({ length: 12 }, (_, i): [string, Change] => [
+                `fan${i + 1}`,
+                { preset: 'block', rowGapMm: 0, sequence: [i % 2 === 0 ? 'B' : 'A'] },
+              ]),
+            ),
+            circle: { preset: 'block', rowGapMm: 0, sequence: ['A'] },
+          },
         }),
       ],
     }),
@@ -191,7 +387,20 @@ export const SERVICES: readonly Service[] = [
     design: ({ naturalLevel }) => ({
       name: 'Crossed panels',
       formulas: [gloss(naturalLevel + 2, { name: 'Pale' }), low(naturalLevel - 1, { name: 'Deep' })],
-      stages: [stage('blockTone', 'Block colour', { template: 'crossedPanels', parameters: { rimCm: 4 }, order: ['perimeterLeft', 'perimeterRight', 'panelBack', 'panelLeft', 'panelRight', 'panelFront'], zones: { '*': { preset: 'block', rowGapMm: 0, sequence: ['B'] }, panelFront: { preset: 'block', rowGapMm: 0, sequence: ['A'] }, panelBack: { preset: 'block', rowGapMm: 0, sequence: ['A'] }, panelLeft: { preset: 'block', rowGapMm: 0, sequence: ['A', 'B'] }, panelRight: { preset: 'block', rowGapMm: 0, sequence: ['A', 'B'] } } })],
+      stages: [
+        stage('blockTone', 'Block colour', {
+          template: 'crossedPanels',
+          parameters: { rimCm: 4 },
+          order: ['perimeterLeft', 'perimeterRight', 'panelBack', 'panelLeft', 'panelRight', 'panelFront'],
+          zones: {
+            '*': { preset: 'block', rowGapMm: 0, sequence: ['B'] },
+            panelFront: { preset: 'block', rowGapMm: 0, sequence: ['A'] },
+            panelBack: { preset: 'block', rowGapMm: 0, sequence: ['A'] },
+            panelLeft: { preset: 'block', rowGapMm: 0, sequence: ['A', 'B'] },
+            panelRight: { preset: 'block', rowGapMm: 0, sequence: ['A', 'B'] },
+          },
+        }),
+      ],
     }),
   },
   {
@@ -200,8 +409,28 @@ export const SERVICES: readonly Service[] = [
     help: 'Dense weaves, what they leave lowlit, then glossed: for banded colour. Over several visits.',
     design: ({ naturalLevel }) => ({
       name: 'Correction in tiers',
-      formulas: [light(naturalLevel + 3), low(naturalLevel, { name: 'Depth', developerVol: 13, tone: 'warm' }), gloss(naturalLevel + 2, { tone: 'cool' })],
-      stages: [stage('lighten', 'Lighten', { ...QUADRANTS, order: NAPE_TO_FRONT, zones: { '*': { preset: 'mediumWeave', subsectionMm: 6, rowGapMm: 2, startCm: 1, dropout: { kind: 'paint', formulaId: 'B' }, sequence: ['A'] } } }), glossAll('C')],
+      formulas: [
+        light(naturalLevel + 3),
+        low(naturalLevel, { name: 'Depth', developerVol: 13, tone: 'warm' }),
+        gloss(naturalLevel + 2, { tone: 'cool' }),
+      ],
+      stages: [
+        stage('lighten', 'Lighten', {
+          ...QUADRANTS,
+          order: NAPE_TO_FRONT,
+          zones: {
+            '*': {
+              preset: 'mediumWeave',
+              subsectionMm: 6,
+              rowGapMm: 2,
+              startCm: 1,
+              dropout: { kind: 'paint', formulaId: 'B' },
+              sequence: ['A'],
+            },
+          },
+        }),
+        glossAll('C'),
+      ],
     }),
   },
   {
@@ -210,8 +439,19 @@ export const SERVICES: readonly Service[] = [
     help: 'No lightener: a softer root, brass calmed, lengths glossed.',
     design: ({ naturalLevel }) => ({
       name: 'Shadow and melt',
-      formulas: [gloss(naturalLevel, { name: 'Shadow' }), gloss(naturalLevel + 1, { name: 'Melt' }), gloss(naturalLevel + 3, { tone: 'cool' })],
-      stages: [{ ...shadow('A', 3), template: 'fourQuadrants', parameters: { separateNape: true }, order: NAPE_TO_FRONT }, stage('melt', 'Melt', { template: 'fourQuadrants', zones: { '*': { preset: 'block', rowGapMm: 0, startCm: 3, sequence: ['B'] } } }), glossAll('C')],
+      formulas: [
+        gloss(naturalLevel, { name: 'Shadow' }),
+        gloss(naturalLevel + 1, { name: 'Melt' }),
+        gloss(naturalLevel + 3, { tone: 'cool' }),
+      ],
+      stages: [
+        { ...shadow('A', 3), template: 'fourQuadrants', parameters: { separateNape: true }, order: NAPE_TO_FRONT },
+        stage('melt', 'Melt', {
+          template: 'fourQuadrants',
+          zones: { '*': { preset: 'block', rowGapMm: 0, startCm: 3, sequence: ['B'] } },
+        }),
+        glossAll('C'),
+      ],
     }),
   },
   {
@@ -244,7 +484,21 @@ export const SERVICES: readonly Service[] = [
     design: ({ naturalLevel }) => ({
       name: 'Base and light',
       formulas: [light(naturalLevel + 3), low(naturalLevel, { name: 'Base', developerVol: 20 })],
-      stages: [stage('lighten', 'Lighten', { ...QUADRANTS, order: NAPE_TO_FRONT, zones: { '*': { preset: 'mediumWeave', rowGapMm: 8, startCm: 1.5, bufferCm: 1.5, sequence: ['A', 'A', 'leave'] } } }), stage('base', 'Base between the foils', { ...QUADRANTS, order: NAPE_TO_FRONT, worksOn: { kind: 'dropped', stage: 0 }, zones: { '*': { preset: 'onScalp', take: { bandCm: 1.5 }, rowGapMm: 0, sequence: ['B'] } } })],
+      stages: [
+        stage('lighten', 'Lighten', {
+          ...QUADRANTS,
+          order: NAPE_TO_FRONT,
+          zones: {
+            '*': { preset: 'mediumWeave', rowGapMm: 8, startCm: 1.5, bufferCm: 1.5, sequence: ['A', 'A', 'leave'] },
+          },
+        }),
+        stage('base', 'Base between the foils', {
+          ...QUADRANTS,
+          order: NAPE_TO_FRONT,
+          worksOn: { kind: 'dropped', stage: 0 },
+          zones: { '*': { preset: 'onScalp', take: { bandCm: 1.5 }, rowGapMm: 0, sequence: ['B'] } },
+        }),
+      ],
     }),
   },
   {
@@ -254,7 +508,16 @@ export const SERVICES: readonly Service[] = [
     design: ({ naturalLevel }) => ({
       name: 'Bright perimeter',
       formulas: [light(naturalLevel + 3)],
-      stages: [stage('lighten', 'Lighten', { template: 'halo', order: ['perimeterLeft', 'perimeterRight', 'circle'], zones: { perimeterLeft: { preset: 'mediumWeave', rowGapMm: 8, direction: 'parallel', sequence: ['A'] }, perimeterRight: { preset: 'mediumWeave', rowGapMm: 8, direction: 'parallel', sequence: ['A'] } } })],
+      stages: [
+        stage('lighten', 'Lighten', {
+          template: 'halo',
+          order: ['perimeterLeft', 'perimeterRight', 'circle'],
+          zones: {
+            perimeterLeft: { preset: 'mediumWeave', rowGapMm: 8, direction: 'parallel', sequence: ['A'] },
+            perimeterRight: { preset: 'mediumWeave', rowGapMm: 8, direction: 'parallel', sequence: ['A'] },
+          },
+        }),
+      ],
     }),
   },
 ]

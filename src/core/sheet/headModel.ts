@@ -40,7 +40,9 @@ export function headModel(computed: ComputedStages): HeadModel {
           formulaId: piece.formulaId,
           zoneId: zone.zoneId,
           triangles: {
-            positions: Float32Array.from(outline.flatMap(({ x, y, z }) => [x * STAND_OFF, y * STAND_OFF, z * STAND_OFF])),
+            positions: Float32Array.from(
+              outline.flatMap(({ x, y, z }) => [x * STAND_OFF, y * STAND_OFF, z * STAND_OFF]),
+            ),
             indices: Uint32Array.from(indices),
           },
         }

@@ -28,10 +28,22 @@ export interface Hatch {
 }
 
 /** In the order of the letters; beyond them they begin again wider. */
-const HATCHES: readonly Hatch[] = [{ angle: 45, gap: 0.16 }, { angle: 0, gap: 0.16 }, { angle: 90, gap: 0.16 }, { angle: 135, gap: 0.16 }, { angle: 45, gap: 0.3 }, { angle: 0, gap: 0.3 }]
+const HATCHES: readonly Hatch[] = [
+  { angle: 45, gap: 0.16 },
+  { angle: 0, gap: 0.16 },
+  { angle: 90, gap: 0.16 },
+  { angle: 135, gap: 0.16 },
+  { angle: 45, gap: 0.3 },
+  { angle: 0, gap: 0.3 },
+]
 
 /** @param stages of the active variant @param grams of mix per formula, ready to read */
-export function headSheet(plan: FaltoPlan, stages: readonly Stage[], computed: ComputedStages, grams: Readonly<Record<string, string>>): HeadSheet {
+export function headSheet(
+  plan: FaltoPlan,
+  stages: readonly Stage[],
+  computed: ComputedStages,
+  grams: Readonly<Record<string, string>>,
+): HeadSheet {
   const drawing = mapDrawing(plan, computed)
   const { naturalLevel, lengthCm, texture, density } = plan.hair
   return {
@@ -46,7 +58,14 @@ export function headSheet(plan: FaltoPlan, stages: readonly Stage[], computed: C
         const { pieces } = computed.zones.find(({ zoneId }) => zoneId === id)!.placement
         const foils = pieces.filter(({ kind }) => kind === 'foil').length
         const letters = [...new Set(pieces.map(({ formulaId }) => formulaId))].join(' ')
-        return { turn: i + 1, name: zone.name, words: pieces.length === 0 ? 'left' : `${foils > 0 ? `${foils} foils` : `${pieces.length} ${pieces[0]!.kind === 'open' ? 'panels' : 'partings'}`} ${letters}` }
+        return {
+          turn: i + 1,
+          name: zone.name,
+          words:
+            pieces.length === 0
+              ? 'left'
+              : `${foils > 0 ? `${foils} foils` : `${pieces.length} ${pieces[0]!.kind === 'open' ? 'panels' : 'partings'}`} ${letters}`,
+        }
       }),
     })),
     formulas: plan.formulas.map(({ id, name, developerVol, ratio, level, tone, productId, shades }, i) => ({
@@ -61,7 +80,9 @@ export function headSheet(plan: FaltoPlan, stages: readonly Stage[], computed: C
 function mixedFrom({ products }: FaltoPlan, productId: string, shades: Formula['shades'] = []): string {
   const nameOf = (code: string) => products.find(({ id }) => id === code)!.name
   if (shades.length < 2) return nameOf(shades[0]?.productId ?? productId)
-  return shades.map(({ productId: code, amount, unit }) => `${amount} ${unit === 'grams' ? 'g' : unit} ${nameOf(code)}`).join(' + ')
+  return shades
+    .map(({ productId: code, amount, unit }) => `${amount} ${unit === 'grams' ? 'g' : unit} ${nameOf(code)}`)
+    .join(' + ')
 }
 
 /** The sheet as an SVG document, one map a stage, A4 wide. */
@@ -77,15 +98,21 @@ export function svgOfSheet({ title, hair, map, stages, formulas }: HeadSheet): s
     ({ id, hatch: { angle, gap } }) =>
       `<pattern id="h${id}" width="${gap}" height="${gap}" patternUnits="userSpaceOnUse" patternTransform="rotate(${angle})"><rect width="${gap}" height="${gap}" fill="#fff"/><line x1="0" y1="0" x2="${gap}" y2="0" stroke="#000" stroke-width="0.05"/></pattern>`,
   )
-  const text = (x: number, y: number, size: number, words: string, rest = '') => `<text x="${x}" y="${y}" font-size="${size}" ${rest}>${escaped(words)}</text>`
+  const text = (x: number, y: number, size: number, words: string, rest = '') =>
+    `<text x="${x}" y="${y}" font-size="${size}" ${rest}>${escaped(words)}</text>`
   const body = stages.map(({ name, zones, order }, k) => {
     const y = 3.2 + k * perStage
     const drawn = zones.map(
       (zone) =>
         `${zone.pieces.map(({ stitches, formulaId }) => (stitches ? `<path d="${stitches}" fill="url(#h${formulaId})" stroke="#000" stroke-width="0.02"/>` : '')).join('')}<path d="${zone.outline}" fill="none" stroke="#000" stroke-width="0.07"/>`,
     )
-    const numbers = zones.map(({ label }, i) => `<circle cx="${label.x}" cy="${label.y}" r="0.6" fill="#fff" stroke="#000" stroke-width="0.05"/>${text(label.x, label.y + 0.26, 0.75, String(i + 1), 'text-anchor="middle" font-weight="700"')}`)
-    const list = order.map(({ turn, name: zone, words }, i) => text(width + 0.6, 1.9 + 1.1 * i, 0.72, `${turn}  ${zone}: ${words}`))
+    const numbers = zones.map(
+      ({ label }, i) =>
+        `<circle cx="${label.x}" cy="${label.y}" r="0.6" fill="#fff" stroke="#000" stroke-width="0.05"/>${text(label.x, label.y + 0.26, 0.75, String(i + 1), 'text-anchor="middle" font-weight="700"')}`,
+    )
+    const list = order.map(({ turn, name: zone, words }, i) =>
+      text(width + 0.6, 1.9 + 1.1 * i, 0.72, `${turn}  ${zone}: ${words}`),
+    )
     return `<g transform="translate(0.5 ${y})">${text(0, 0.2, 0.9, `${k + 1} ${name}`, 'font-weight="700"')}<g transform="translate(${1 - left} ${1 - top})"><path d="${map.hairline}" fill="#fff" stroke="#000" stroke-width="0.1"/>${drawn.join('')}${numbers.join('')}</g>${list.join('')}</g>`
   })
   const legend = formulas.map(({ id, words }, i) => {

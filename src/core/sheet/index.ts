@@ -3,4 +3,11 @@ export { foilList, type FoilLine } from './foilList'
 export { headModel, type HeadModel, type Triangles } from './headModel'
 export { headSheet, svgOfSheet, type HeadSheet, type SheetStage } from './headSheet'
 export { mixingCards, type MixingCard, type MixingCards } from './mixingCards'
-export { mapDrawing, swatchesOf, type MapDetail, type MapDrawing, type PieceDrawing, type ZoneDrawing } from './mapDrawing'
+export {
+  mapDrawing,
+  swatchesOf,
+  type MapDetail,
+  type MapDrawing,
+  type PieceDrawing,
+  type ZoneDrawing,
+} from './mapDrawing'

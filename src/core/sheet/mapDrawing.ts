@@ -46,7 +46,11 @@ export type MapDetail = 'stitches' | 'strips'
 
 export function mapDrawing(plan: FaltoPlan, computed: ComputedStages, detail: MapDetail = 'stitches'): MapDrawing {
   const hairline = hairlineOutline(computed.head, 240)
-  const placements = new Map(plan.variants.flatMap(({ stages }) => stages.flatMap(({ zones }) => zones.map(({ id, placement }) => [id, placement]))))
+  const placements = new Map(
+    plan.variants.flatMap(({ stages }) =>
+      stages.flatMap(({ zones }) => zones.map(({ id, placement }) => [id, placement])),
+    ),
+  )
   const firstTurns: Record<string, number> = {}
   let turn = 1
   for (const zone of computed.zones) {
@@ -69,15 +73,20 @@ export function mapDrawing(plan: FaltoPlan, computed: ComputedStages, detail: Ma
 }
 
 /** The colour that each formula is drawn in. */
-export const swatchesOf = (formulas: FaltoPlan['formulas']): Record<string, string> => Object.fromEntries(formulas.map(({ id, level, tone }) => [id, hexFromLab(labFromLevel(level, tone))]))
+export const swatchesOf = (formulas: FaltoPlan['formulas']): Record<string, string> =>
+  Object.fromEntries(formulas.map(({ id, level, tone }) => [id, hexFromLab(labFromLevel(level, tone))]))
 
 /** Drawings by the placement they show, so that a zone that was not touched keeps its very drawing. */
-const drawn: Record<MapDetail, WeakMap<ZoneResult['placement'], ZoneDrawing>> = { stitches: new WeakMap(), strips: new WeakMap() }
+const drawn: Record<MapDetail, WeakMap<ZoneResult['placement'], ZoneDrawing>> = {
+  stitches: new WeakMap(),
+  strips: new WeakMap(),
+}
 
 function zoneDrawing(zone: ZoneResult, { bricklay, take, sequence }: Placement, detail: MapDetail): ZoneDrawing {
   const known = drawn.stitches.get(zone.placement) ?? drawn[detail].get(zone.placement)
   if (known) return known
-  const stitchesOf = detail === 'strips' ? () => '' : (piece: Piece) => pieceStitches(piece, bricklay).map(closedPath).join('')
+  const stitchesOf =
+    detail === 'strips' ? () => '' : (piece: Piece) => pieceStitches(piece, bricklay).map(closedPath).join('')
   // A section in one block colour is drawn whole; strips of it would leave its corners bare.
   const wholeBlock = take.kind === 'block' && new Set(sequence).size === 1 ? smoothPath(zone.shape.outline) : undefined
   const drawing: ZoneDrawing = {
@@ -104,12 +113,15 @@ function labelPlace({ shape }: ZoneResult): { x: number; y: number } {
   const { map, triangles, areas } = shape.mesh
   const centres = Array.from(areas, (_, t) => ({
     x: (map[2 * triangles[3 * t]!]! + map[2 * triangles[3 * t + 1]!]! + map[2 * triangles[3 * t + 2]!]!) / 3,
-    y: (map[2 * triangles[3 * t]! + 1]! + map[2 * triangles[3 * t + 1]! + 1]! + map[2 * triangles[3 * t + 2]! + 1]!) / 3,
+    y:
+      (map[2 * triangles[3 * t]! + 1]! + map[2 * triangles[3 * t + 1]! + 1]! + map[2 * triangles[3 * t + 2]! + 1]!) / 3,
   }))
   const total = areas.reduce((sum, area) => sum + area, 0)
   const x = centres.reduce((sum, centre, t) => sum + centre.x * areas[t]!, 0) / total
   const y = centres.reduce((sum, centre, t) => sum + centre.y * areas[t]!, 0) / total
-  const nearest = centres.reduce((best, centre) => (Math.hypot(centre.x - x, centre.y - y) < Math.hypot(best.x - x, best.y - y) ? centre : best))
+  const nearest = centres.reduce((best, centre) =>
+    Math.hypot(centre.x - x, centre.y - y) < Math.hypot(best.x - x, best.y - y) ? centre : best,
+  )
   return { x: round(nearest.x), y: round(-nearest.y) }
 }
 
@@ -127,7 +139,8 @@ function landmarks(head: Head): MapDrawing['landmarks'] {
   })
 }
 
-const closedPath = (points: readonly MapPoint[]): string => `M${points.map(({ x, y }) => `${round(x)} ${round(-y)}`).join('L')}Z`
+const closedPath = (points: readonly MapPoint[]): string =>
+  `M${points.map(({ x, y }) => `${round(x)} ${round(-y)}`).join('L')}Z`
 /** A turn sharper than this is a corner and stays one. Our estimate: partings and hairlines turn by a few degrees from point to point. */
 const CORNER = radians(25)
 
@@ -137,7 +150,10 @@ function smoothPath(points: readonly MapPoint[]): string {
   const at = (i: number) => points[(i + count) % count]!
   const turns = points.map((_, i) => Math.abs(angleBetween(at(i - 1), at(i), at(i + 1))))
   // The tangent at a point, as a sixth of the way between its neighbours; at a corner the curve sets off straight.
-  const tangent = (i: number) => (turns[(i + count) % count]! > CORNER ? { x: 0, y: 0 } : { x: (at(i + 1).x - at(i - 1).x) / 6, y: (at(i + 1).y - at(i - 1).y) / 6 })
+  const tangent = (i: number) =>
+    turns[(i + count) % count]! > CORNER
+      ? { x: 0, y: 0 }
+      : { x: (at(i + 1).x - at(i - 1).x) / 6, y: (at(i + 1).y - at(i - 1).y) / 6 }
   const pair = (x: number, y: number) => `${round(x)} ${round(-y)}`
   let path = `M${pair(at(0).x, at(0).y)}`
   for (let i = 0; i < count; i++) {

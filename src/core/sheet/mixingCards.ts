@@ -28,7 +28,11 @@ export function mixingCards(plan: FaltoPlan, mixes: readonly FormulaMix[]): Mixi
       card: {
         heading: `${mix.formula.id} · bowl ${bowl.number} of ${mix.bowls.length}`,
         formula: `${mix.formula.name}, ${bowl.vol} vol, 1 : ${mix.formula.ratio}, ${tenth(bowl.peroxidePercent)} % peroxide in the mix`,
-        lines: bowl.parts.map(({ name, grams, ml }) => ({ name, grams: `${grams.toFixed(1)} g`, ml: `${tenth(ml)} ml` })),
+        lines: bowl.parts.map(({ name, grams, ml }) => ({
+          name,
+          grams: `${grams.toFixed(1)} g`,
+          ml: `${tenth(ml)} ml`,
+        })),
         total: `${bowl.grams.toFixed(1)} g`,
         notes: [
           `${bowl.stageName}: ${bowl.zones.join(', ')}, ${bowl.serves}`,

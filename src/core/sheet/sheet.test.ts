@@ -22,14 +22,24 @@ describe('the map drawing', () => {
 
   it('curves outlines through all their points, so that neighbours meet', () => {
     drawing.zones.forEach(({ outline }, i) => {
-      const drawn = new Set(outline.replace('Z', '').split(/[MC]/).slice(1).map((step) => step.split(' ').slice(-2).join(' ')))
-      for (const { x, y } of computed.zones[i]!.shape.outline) expect(drawn).toContain(`${Math.round(x * 100) / 100} ${Math.round(-y * 100) / 100}`)
+      const drawn = new Set(
+        outline
+          .replace('Z', '')
+          .split(/[MC]/)
+          .slice(1)
+          .map((step) => step.split(' ').slice(-2).join(' ')),
+      )
+      for (const { x, y } of computed.zones[i]!.shape.outline)
+        expect(drawn).toContain(`${Math.round(x * 100) / 100} ${Math.round(-y * 100) / 100}`)
     })
   })
 
   it('draws closed paths of plain numbers', () => {
     for (const { outline, pieces } of drawing.zones) {
-      for (const path of [outline, ...pieces.map(({ stitches }) => stitches)]) expect(path).toMatch(/^(M-?[\d.]+ -?[\d.]+(L-?[\d.]+ -?[\d.]+|C-?[\d.]+ -?[\d.]+ -?[\d.]+ -?[\d.]+ -?[\d.]+ -?[\d.]+)+Z)+$/)
+      for (const path of [outline, ...pieces.map(({ stitches }) => stitches)])
+        expect(path).toMatch(
+          /^(M-?[\d.]+ -?[\d.]+(L-?[\d.]+ -?[\d.]+|C-?[\d.]+ -?[\d.]+ -?[\d.]+ -?[\d.]+ -?[\d.]+ -?[\d.]+)+Z)+$/,
+        )
     }
   })
 

@@ -23,7 +23,16 @@ describe('a sentence', () => {
   })
 
   it('keeps what is no quantity of its own: densities, rates, levels, formulas, times', () => {
-    for (const text of ['1.1 g/ml', '1.25 cm/month', 'level 7.5, 12 foils', 'A · B · 3 rows', '10:45', 'bowl 2 goes', '5 good rows']) expect(readIn(OTHER, text)).toBe(text)
+    for (const text of [
+      '1.1 g/ml',
+      '1.25 cm/month',
+      'level 7.5, 12 foils',
+      'A · B · 3 rows',
+      '10:45',
+      'bowl 2 goes',
+      '5 good rows',
+    ])
+      expect(readIn(OTHER, text)).toBe(text)
   })
 
   it('is as it was in the units it is kept in, whatever it says', () => {
@@ -34,12 +43,16 @@ describe('a sentence', () => {
 describe('a field', () => {
   it('gives back what was typed, in every unit, to the places it shows', () => {
     fc.assert(
-      fc.property(fc.constantFrom('g', 'ml', 'cm', 'mm', 'vol', 'min'), fc.integer({ min: 0, max: 4000 }), (unit, hundredths) => {
-        const field = fieldIn(OTHER, unit)
-        // Developer is shown to tenths of a per cent, grams are kept to tenths: the coarser of both is what comes back.
-        const typed = field.unit === '%' ? Math.round(hundredths / 10) / 10 : hundredths / 100
-        expect(field.shown(field.kept(typed))).toBeCloseTo(typed, 9)
-      }),
+      fc.property(
+        fc.constantFrom('g', 'ml', 'cm', 'mm', 'vol', 'min'),
+        fc.integer({ min: 0, max: 4000 }),
+        (unit, hundredths) => {
+          const field = fieldIn(OTHER, unit)
+          // Developer is shown to tenths of a per cent, grams are kept to tenths: the coarser of both is what comes back.
+          const typed = field.unit === '%' ? Math.round(hundredths / 10) / 10 : hundredths / 100
+          expect(field.shown(field.kept(typed))).toBeCloseTo(typed, 9)
+        },
+      ),
     )
   })
 
@@ -53,6 +66,12 @@ describe('a field', () => {
 
 it('tells the time by twelve hours or twenty-four', () => {
   // ISO 8601 times beside their twelve-hour reading: noon is 12 pm, midnight 12 am.
-  expect(['00:05', '09:30', '12:00', '13:05', '23:59'].map((time) => timeIn(OTHER, time))).toEqual(['12:05 am', '9:30 am', '12:00 pm', '1:05 pm', '11:59 pm'])
+  expect(['00:05', '09:30', '12:00', '13:05', '23:59'].map((time) => timeIn(OTHER, time))).toEqual([
+    '12:05 am',
+    '9:30 am',
+    '12:00 pm',
+    '1:05 pm',
+    '11:59 pm',
+  ])
   expect(timeIn(AS_KEPT, '13:05')).toBe('13:05')
 })

@@ -1,7 +1,12 @@
 import { percentFromVolume } from './peroxide'
 
 /** Units that a salon may read and type in. What is kept stays in g, ml, cm, mm and vol; only what is shown is turned. */
-export const READING_UNITS = { mass: ['g', 'oz'], length: ['cm', 'in'], developer: ['vol', '%'], clock: ['24', '12'] } as const
+export const READING_UNITS = {
+  mass: ['g', 'oz'],
+  length: ['cm', 'in'],
+  developer: ['vol', '%'],
+  clock: ['24', '12'],
+} as const
 
 export type ReadingUnits = { [Kind in keyof typeof READING_UNITS]: (typeof READING_UNITS)[Kind][number] }
 
@@ -26,7 +31,10 @@ const ML_PER_FLUID_OUNCE = 29.5735295625 // exact, United States fluid ounce
 const INCH = { unit: 'in', decimals: 2, keptDecimals: 2 }
 
 const readingOf = ({ mass, length, developer }: ReadingUnits): Readonly<Record<string, Reading>> => ({
-  ...(mass === 'oz' && { g: { unit: 'oz', factor: 1 / GRAMS_PER_OUNCE, decimals: 2, keptDecimals: 1 }, ml: { unit: 'fl oz', factor: 1 / ML_PER_FLUID_OUNCE, decimals: 2, keptDecimals: 1 } }),
+  ...(mass === 'oz' && {
+    g: { unit: 'oz', factor: 1 / GRAMS_PER_OUNCE, decimals: 2, keptDecimals: 1 },
+    ml: { unit: 'fl oz', factor: 1 / ML_PER_FLUID_OUNCE, decimals: 2, keptDecimals: 1 },
+  }),
   ...(length === 'in' && {
     cm: { ...INCH, factor: 1 / CM_PER_INCH },
     mm: { ...INCH, factor: 1 / MM_PER_INCH },
@@ -38,7 +46,10 @@ const readingOf = ({ mass, length, developer }: ReadingUnits): Readonly<Record<s
 const FIGURE = '[−-]?\\d+(?:\\.\\d+)?'
 const FIGURES = new RegExp(FIGURE, 'g')
 /** One figure or several that share a unit, as in "4–8 cm", "12.5 of 40.0 g" or "118 g (83–167)"; "g/ml" and "cm/month" are units of their own. */
-const QUANTITY = new RegExp(`(?<![\\w.])(${FIGURE})((?:(?:–| to | of | → )${FIGURE})*) ?(cm²|cm|mm|ml|g|vol)(?![\\w²/])(?: \\((${FIGURE})–(${FIGURE})\\))?`, 'g')
+const QUANTITY = new RegExp(
+  `(?<![\\w.])(${FIGURE})((?:(?:–| to | of | → )${FIGURE})*) ?(cm²|cm|mm|ml|g|vol)(?![\\w²/])(?: \\((${FIGURE})–(${FIGURE})\\))?`,
+  'g',
+)
 
 /**
  * A sentence of ours with its figures turned to the units of the salon.
@@ -82,9 +93,17 @@ const STEPS = [0.01, 0.02, 0.05, 0.1, 0.25, 0.5, 1, 2, 5, 10, 25, 50]
 /** @param unit the kept one, as in a limit of the model; what has no other reading stays as it is */
 export function fieldIn(units: ReadingUnits, unit: string): ReadingField {
   const reading = readingOf(units)[unit]
-  if (!reading) return { unit, shown: (kept) => kept, kept: (shown) => shown, fixed: (kept) => kept.toFixed(1), step: (kept) => kept }
+  if (!reading)
+    return {
+      unit,
+      shown: (kept) => kept,
+      kept: (shown) => shown,
+      fixed: (kept) => kept.toFixed(1),
+      step: (kept) => kept,
+    }
   const { factor, decimals, keptDecimals } = reading
-  const nearest = (step: number) => STEPS.reduce((best, one) => (Math.abs(Math.log(one / step)) < Math.abs(Math.log(best / step)) ? one : best))
+  const nearest = (step: number) =>
+    STEPS.reduce((best, one) => (Math.abs(Math.log(one / step)) < Math.abs(Math.log(best / step)) ? one : best))
   return {
     unit: reading.unit,
     shown: (kept) => Number((kept * factor).toFixed(decimals)),

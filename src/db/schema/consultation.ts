@@ -1,5 +1,26 @@
-import { customType, date, foreignKey, index, integer, jsonb, pgTable, primaryKey, real, text, timestamp, uuid } from 'drizzle-orm/pg-core'
-import { CARE_KINDS, CARE_RESULTS, CONSULTATION_KINDS, type Canvas, type Correction, type Goal, type HairState } from '../../core/model'
+import {
+  customType,
+  date,
+  foreignKey,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  real,
+  text,
+  timestamp,
+  uuid,
+} from 'drizzle-orm/pg-core'
+import {
+  CARE_KINDS,
+  CARE_RESULTS,
+  CONSULTATION_KINDS,
+  type Canvas,
+  type Correction,
+  type Goal,
+  type HairState,
+} from '../../core/model'
 import { plan, planVersion } from './plan'
 import { client, staff } from './salon'
 
@@ -24,7 +45,10 @@ export const visit = pgTable(
     index('visit_client').on(table.salonId, table.clientId, table.on),
     foreignKey({ columns: [table.salonId, table.clientId], foreignColumns: [client.salonId, client.id] }),
     foreignKey({ columns: [table.salonId, table.planId], foreignColumns: [plan.salonId, plan.id] }),
-    foreignKey({ columns: [table.salonId, table.planId, table.planVersion], foreignColumns: [planVersion.salonId, planVersion.planId, planVersion.number] }),
+    foreignKey({
+      columns: [table.salonId, table.planId, table.planVersion],
+      foreignColumns: [planVersion.salonId, planVersion.planId, planVersion.number],
+    }),
     foreignKey({ columns: [table.salonId, table.staffId], foreignColumns: [staff.salonId, staff.id] }),
   ],
 )
@@ -139,6 +163,9 @@ export const pictureBytes = pgTable(
   },
   (table) => [
     primaryKey({ columns: [table.salonId, table.clientId, table.pictureId, table.size] }),
-    foreignKey({ columns: [table.salonId, table.clientId, table.pictureId], foreignColumns: [picture.salonId, picture.clientId, picture.id] }),
+    foreignKey({
+      columns: [table.salonId, table.clientId, table.pictureId],
+      foreignColumns: [picture.salonId, picture.clientId, picture.id],
+    }),
   ],
 )

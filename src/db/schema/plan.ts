@@ -1,5 +1,16 @@
 import { sql } from 'drizzle-orm'
-import { foreignKey, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core'
+import {
+  foreignKey,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  uniqueIndex,
+  uuid,
+} from 'drizzle-orm/pg-core'
 import type { FaltoPlan, PlanPatch, SavedSections } from '../../core/model'
 import { client, salon, staff } from './salon'
 
@@ -9,7 +20,9 @@ const moment = (name: string) => timestamp(name, { withTimezone: true })
 export const plan = pgTable(
   'plan',
   {
-    salonId: uuid('salon_id').notNull().references(() => salon.id),
+    salonId: uuid('salon_id')
+      .notNull()
+      .references(() => salon.id),
     id: uuid('id').notNull(),
     clientId: uuid('client_id').notNull(),
     name: text('name').notNull(),
@@ -99,7 +112,9 @@ export const cautionAcknowledgement = pgTable(
 export const salonLayout = pgTable(
   'salon_layout',
   {
-    salonId: uuid('salon_id').notNull().references(() => salon.id),
+    salonId: uuid('salon_id')
+      .notNull()
+      .references(() => salon.id),
     id: uuid('id').notNull(),
     name: text('name').notNull(),
     sections: jsonb('sections').$type<SavedSections>().notNull(),
@@ -110,6 +125,8 @@ export const salonLayout = pgTable(
   (table) => [
     primaryKey({ columns: [table.salonId, table.id] }),
     foreignKey({ columns: [table.salonId, table.staffId], foreignColumns: [staff.salonId, staff.id] }),
-    uniqueIndex('salon_layout_name').on(table.salonId, table.name).where(sql`deleted_at is null`),
+    uniqueIndex('salon_layout_name')
+      .on(table.salonId, table.name)
+      .where(sql`deleted_at is null`),
   ],
 )

@@ -5,7 +5,10 @@ import { AS_KEPT, type ReadingUnits } from '../../core/units'
 import { user } from './auth'
 
 /** Every domain table leads with the salon in its key, so that one salon's rows stay together. */
-const salonId = () => uuid('salon_id').notNull().references(() => salon.id)
+const salonId = () =>
+  uuid('salon_id')
+    .notNull()
+    .references(() => salon.id)
 const moment = (name: string) => timestamp(name, { withTimezone: true })
 
 export const STAFF_ROLES = ['owner', 'colourist', 'assistant', 'apprentice'] as const
@@ -23,7 +26,9 @@ export const staff = pgTable(
   {
     salonId: salonId(),
     id: uuid('id').notNull(),
-    userId: text('user_id').notNull().references(() => user.id),
+    userId: text('user_id')
+      .notNull()
+      .references(() => user.id),
     name: text('name').notNull(),
     role: text('role', { enum: STAFF_ROLES }).notNull(),
   },
@@ -44,5 +49,9 @@ export const client = pgTable(
     updatedAt: moment('updated_at').notNull().defaultNow(),
     deletedAt: moment('deleted_at'),
   },
-  (table) => [primaryKey({ columns: [table.salonId, table.id] }), index('client_name').on(table.salonId, table.name), index('client_search').using('gin', sql`lower(${table.name}) gin_trgm_ops`)],
+  (table) => [
+    primaryKey({ columns: [table.salonId, table.id] }),
+    index('client_name').on(table.salonId, table.name),
+    index('client_search').using('gin', sql`lower(${table.name}) gin_trgm_ops`),
+  ],
 )

@@ -1,6 +1,25 @@
 import { sql } from 'drizzle-orm'
-import { date, foreignKey, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core'
-import { MIX_STATES, POUR_KINDS, POUR_SOURCES, type CatalogueItem, type PlannedLine, type Rates } from '../../core/model'
+import {
+  date,
+  foreignKey,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  uniqueIndex,
+  uuid,
+} from 'drizzle-orm/pg-core'
+import {
+  MIX_STATES,
+  POUR_KINDS,
+  POUR_SOURCES,
+  type CatalogueItem,
+  type PlannedLine,
+  type Rates,
+} from '../../core/model'
 import { plan } from './plan'
 import { salon, staff } from './salon'
 
@@ -10,7 +29,9 @@ const moment = (name: string) => timestamp(name, { withTimezone: true })
 export const product = pgTable(
   'product',
   {
-    salonId: uuid('salon_id').notNull().references(() => salon.id),
+    salonId: uuid('salon_id')
+      .notNull()
+      .references(() => salon.id),
     id: text('id').notNull(),
     item: jsonb('item').$type<CatalogueItem>().notNull(),
     revision: integer('revision').notNull().default(1),
@@ -35,7 +56,9 @@ export const stockLot = pgTable(
     primaryKey({ columns: [table.salonId, table.id] }),
     foreignKey({ columns: [table.salonId, table.productId], foreignColumns: [product.salonId, product.id] }),
     uniqueIndex('stock_lot_name').on(table.salonId, table.productId, table.lot),
-    index('stock_lot_left').on(table.salonId, table.productId).where(sql`tenths > 0`),
+    index('stock_lot_left')
+      .on(table.salonId, table.productId)
+      .where(sql`tenths > 0`),
   ],
 )
 
@@ -113,7 +136,9 @@ export const mixEvent = pgTable(
 
 /** What the salon charges and pays. */
 export const salonRates = pgTable('salon_rates', {
-  salonId: uuid('salon_id').primaryKey().references(() => salon.id),
+  salonId: uuid('salon_id')
+    .primaryKey()
+    .references(() => salon.id),
   rates: jsonb('rates').$type<Rates>().notNull(),
   revision: integer('revision').notNull().default(1),
 })

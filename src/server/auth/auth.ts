@@ -15,7 +15,10 @@ function createAuth() {
     database: drizzleAdapter(database(), { provider: 'pg', schema: { user, session, account, verification } }),
     emailAndPassword: { enabled: true, disableSignUp: true },
     session: { expiresIn: SESSION_HOURS * 3600 },
-    trustedOrigins: [...['127.0.0.1', 'localhost'].map((host) => `${protocol}//${host}:${port}`), ...(process.env['FALTO_LAN_ORIGINS']?.split(/\s+/) ?? [])],
+    trustedOrigins: [
+      ...['127.0.0.1', 'localhost'].map((host) => `${protocol}//${host}:${port}`),
+      ...(process.env['FALTO_LAN_ORIGINS']?.split(/\s+/) ?? []),
+    ],
     databaseHooks: { session: { delete: { after: async ({ token }) => forgetSession(token) } } },
     advanced: { cookiePrefix: COOKIE_PREFIX },
     telemetry: { enabled: false },

@@ -18,8 +18,16 @@ const shared = globalThis as typeof globalThis & { faltoSessions?: LRUCache<stri
  */
 export const remembered = (): LRUCache<string, Remembered> => (shared.faltoSessions ??= new LRUCache({ max: 1000 }))
 
-export function remember(cookie: string, member: StaffMember, { token, expiresAt }: { token: string; expiresAt: Date }): void {
-  remembered().set(cookie, { member, token }, { ttl: Math.max(1, Math.min(REMEMBERED_MS, expiresAt.getTime() - Date.now())) })
+export function remember(
+  cookie: string,
+  member: StaffMember,
+  { token, expiresAt }: { token: string; expiresAt: Date },
+): void {
+  remembered().set(
+    cookie,
+    { member, token },
+    { ttl: Math.max(1, Math.min(REMEMBERED_MS, expiresAt.getTime() - Date.now())) },
+  )
 }
 
 /** It has ended. */

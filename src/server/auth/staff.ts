@@ -35,7 +35,11 @@ export async function staffFrom(headers: Headers): Promise<StaffMember | undefin
   if (known) return known.member
   const session = await auth().api.getSession({ headers })
   if (!session) return undefined
-  const [member] = await database().select({ salonId: staff.salonId, id: staff.id, name: staff.name, role: staff.role, units: salon.units }).from(staff).innerJoin(salon, eq(salon.id, staff.salonId)).where(eq(staff.userId, session.user.id))
+  const [member] = await database()
+    .select({ salonId: staff.salonId, id: staff.id, name: staff.name, role: staff.role, units: salon.units })
+    .from(staff)
+    .innerJoin(salon, eq(salon.id, staff.salonId))
+    .where(eq(staff.userId, session.user.id))
   if (!member) return undefined
   remember(cookie, member, session.session)
   return member
@@ -47,7 +51,11 @@ export const may = (member: { role: StaffRole }, permission: Permission): boolea
 /** @throws AppError 403 */
 export function require(member: StaffMember, permission: Permission): void {
   if (!may(member, permission))
-    throw new AppError(403, 'forbidden', `Your role (${member.role}) may look but not do this. Ask an owner or colourist.`)
+    throw new AppError(
+      403,
+      'forbidden',
+      `Your role (${member.role}) may look but not do this. Ask an owner or colourist.`,
+    )
 }
 
 /** Whether this is a demo: one-tap sign-in, and clocks that may run faster. */

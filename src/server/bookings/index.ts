@@ -8,7 +8,10 @@ import type { BookingDto } from '../dto'
 import { findPlan } from '../plans'
 
 export async function bookingOf(member: StaffMember, planId: string): Promise<Booking | null> {
-  const [found] = await database().select({ on: booking.on, arrives: booking.arrives }).from(booking).where(and(eq(booking.salonId, member.salonId), eq(booking.planId, planId)))
+  const [found] = await database()
+    .select({ on: booking.on, arrives: booking.arrives })
+    .from(booking)
+    .where(and(eq(booking.salonId, member.salonId), eq(booking.planId, planId)))
   return found ?? null
 }
 
@@ -18,19 +21,37 @@ export async function bookPlan(member: StaffMember, planId: string, { on, arrive
   await findPlan(member, planId)
   if (on) {
     const set = { on, staffId: member.id, at: new Date(), ...(arrives !== undefined && { arrives }) }
-    await database().insert(booking).values({ salonId: member.salonId, planId, ...set }).onConflictDoUpdate({ target: [booking.salonId, booking.planId], set })
-  } else await database().delete(booking).where(and(eq(booking.salonId, member.salonId), eq(booking.planId, planId)))
+    await database()
+      .insert(booking)
+      .values({ salonId: member.salonId, planId, ...set })
+      .onConflictDoUpdate({ target: [booking.salonId, booking.planId], set })
+  } else
+    await database()
+      .delete(booking)
+      .where(and(eq(booking.salonId, member.salonId), eq(booking.planId, planId)))
   return {}
 }
 
 /** Everybody who is booked for a day, those without a time last. */
 export async function visitsOn(member: StaffMember, on: string): Promise<BookedVisit[]> {
   const rows = await database()
-    .select({ planId: plan.id, document: plan.document, arrives: booking.arrives, clientId: client.id, name: client.name })
+    .select({
+      planId: plan.id,
+      document: plan.document,
+      arrives: booking.arrives,
+      clientId: client.id,
+      name: client.name,
+    })
     .from(booking)
     .innerJoin(plan, and(eq(plan.salonId, booking.salonId), eq(plan.id, booking.planId)))
     .innerJoin(client, and(eq(client.salonId, plan.salonId), eq(client.id, plan.clientId)))
     .where(and(eq(booking.salonId, member.salonId), eq(booking.on, on), isNull(plan.deletedAt)))
     .orderBy(asc(booking.arrives), asc(client.name), asc(plan.id))
-  return Promise.all(rows.map(async ({ clientId, name, ...row }) => ({ ...row, client: { id: clientId, name }, canvas: (await newestConsultation(member, clientId))?.canvas ?? null })))
+  return Promise.all(
+    rows.map(async ({ clientId, name, ...row }) => ({
+      ...row,
+      client: { id: clientId, name },
+      canvas: (await newestConsultation(member, clientId))?.canvas ?? null,
+    })),
+  )
 }

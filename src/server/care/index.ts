@@ -15,28 +15,54 @@ import { invalidAt } from '../errors'
 export async function careRecord(member: StaffMember, clientId: string): Promise<CareRecord> {
   const [checks, consents] = await Promise.all([
     database()
-      .select({ id: careCheck.id, kind: careCheck.kind, on: careCheck.on, result: careCheck.result, product: careCheck.product, note: careCheck.note, expiresOn: careCheck.expiresOn, by: staff.name })
+      .select({
+        id: careCheck.id,
+        kind: careCheck.kind,
+        on: careCheck.on,
+        result: careCheck.result,
+        product: careCheck.product,
+        note: careCheck.note,
+        expiresOn: careCheck.expiresOn,
+        by: staff.name,
+      })
       .from(careCheck)
       .innerJoin(staff, and(eq(staff.salonId, careCheck.salonId), eq(staff.id, careCheck.staffId)))
       .where(and(eq(careCheck.salonId, member.salonId), eq(careCheck.clientId, clientId)))
       .orderBy(asc(careCheck.at), asc(careCheck.id)),
     database()
-      .select({ id: consent.id, on: consent.on, textVersion: consent.textVersion, strokes: consent.strokes, by: staff.name })
+      .select({
+        id: consent.id,
+        on: consent.on,
+        textVersion: consent.textVersion,
+        strokes: consent.strokes,
+        by: staff.name,
+      })
       .from(consent)
       .innerJoin(staff, and(eq(staff.salonId, consent.salonId), eq(staff.id, consent.staffId)))
       .where(and(eq(consent.salonId, member.salonId), eq(consent.clientId, clientId)))
       .orderBy(asc(consent.at), asc(consent.id)),
   ])
-  return { checks: checks.map(({ expiresOn, ...check }) => ({ ...check, ...(expiresOn !== null && { expiresOn }) })), consents }
+  return {
+    checks: checks.map(({ expiresOn, ...check }) => ({ ...check, ...(expiresOn !== null && { expiresOn }) })),
+    consents,
+  }
 }
 
 export async function openCare(member: StaffMember, clientId: string): Promise<OpenCare> {
   const owner = await findClient(member, clientId)
-  return { client: { id: owner.id, name: owner.name }, today: today(), hair: owner.hair, ...(await careRecord(member, clientId)) }
+  return {
+    client: { id: owner.id, name: owner.name },
+    today: today(),
+    hair: owner.hair,
+    ...(await careRecord(member, clientId)),
+  }
 }
 
 /** What a client's record asks to be looked at today. Counts for every plan of the client. */
-export async function careCautionsOf(member: StaffMember, { id, hair }: Pick<typeof client.$inferSelect, 'id' | 'hair'>): Promise<Caution[]> {
+export async function careCautionsOf(
+  member: StaffMember,
+  { id, hair }: Pick<typeof client.$inferSelect, 'id' | 'hair'>,
+): Promise<Caution[]> {
   const [record, newest] = await Promise.all([careRecord(member, id), newestConsultation(member, id)])
   return careCautions({ record, hair: newest?.hair ?? hair, canvas: newest?.canvas, on: today() })
 }
@@ -45,7 +71,8 @@ export async function addCareCheck(member: StaffMember, clientId: string, entry:
   require(member, 'acknowledge')
   await findClient(member, clientId)
   refuseFuture(entry.on)
-  if (entry.expiresOn && daysBetween(entry.on, entry.expiresOn) < 0) throw invalidAt('expiresOn', 'It cannot run out before it was made.')
+  if (entry.expiresOn && daysBetween(entry.on, entry.expiresOn) < 0)
+    throw invalidAt('expiresOn', 'It cannot run out before it was made.')
   const { id, kind, on, result, product, note, expiresOn } = entry
   await database()
     .insert(careCheck)
@@ -58,9 +85,16 @@ export async function addConsent(member: StaffMember, clientId: string, entry: C
   require(member, 'acknowledge')
   await findClient(member, clientId)
   refuseFuture(entry.on)
-  if (entry.textVersion !== CONSENT_TEXT.version) throw invalidAt('textVersion', 'The text has changed meanwhile. Load the page again and let the client read the new one.')
+  if (entry.textVersion !== CONSENT_TEXT.version)
+    throw invalidAt(
+      'textVersion',
+      'The text has changed meanwhile. Load the page again and let the client read the new one.',
+    )
   const { id, on, textVersion, strokes } = entry
-  await database().insert(consent).values({ salonId: member.salonId, clientId, id, on, textVersion, strokes, staffId: member.id }).onConflictDoNothing()
+  await database()
+    .insert(consent)
+    .values({ salonId: member.salonId, clientId, id, on, textVersion, strokes, staffId: member.id })
+    .onConflictDoNothing()
   return {}
 }
 

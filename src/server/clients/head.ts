@@ -8,6 +8,8 @@ export function checkPlanHead(head: HeadMeasures): void {
     createHead(head)
   } catch (error) {
     if (!(error instanceof HeadMeasureError)) throw error
-    throw new AppError(422, 'invalid', error.message, { problems: [{ path: `head.${error.field}`, message: error.message }] })
+    throw new AppError(422, 'invalid', error.message, {
+      problems: [{ path: `head.${error.field}`, message: error.message }],
+    })
   }
 }

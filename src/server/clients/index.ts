@@ -19,9 +19,18 @@ const ofClient = <T>(figure: SQL<T>) =>
 
 /** Clients whose name contains the words asked for, by name. */
 export async function listClients(member: StaffMember, search: string): Promise<ClientSummary[]> {
-  const wanted = search.trim().toLowerCase().replace(/[\\%_]/g, '\\$&')
+  const wanted = search
+    .trim()
+    .toLowerCase()
+    .replace(/[\\%_]/g, '\\$&')
   const rows = await database()
-    .select({ id: client.id, name: client.name, hair: client.hair, plans: ofClient(sql<number>`count(*)::int`), lastPlanAt: ofClient(sql<string | null>`max(${plan.updatedAt})`) })
+    .select({
+      id: client.id,
+      name: client.name,
+      hair: client.hair,
+      plans: ofClient(sql<number>`count(*)::int`),
+      lastPlanAt: ofClient(sql<string | null>`max(${plan.updatedAt})`),
+    })
     .from(client)
     .where(
       and(
@@ -43,7 +52,15 @@ export async function readClient(member: StaffMember, id: string): Promise<Clien
     .where(and(eq(plan.salonId, member.salonId), eq(plan.clientId, id), isNull(plan.deletedAt)))
     .orderBy(desc(plan.updatedAt), asc(plan.id))
   const { name, note, head, hair, revision } = found
-  return { id, name, note, head, hair, revision, plans: plans.map((row) => ({ ...row, updatedAt: row.updatedAt.toISOString() })) }
+  return {
+    id,
+    name,
+    note,
+    head,
+    hair,
+    revision,
+    plans: plans.map((row) => ({ ...row, updatedAt: row.updatedAt.toISOString() })),
+  }
 }
 
 export async function createClient(member: StaffMember, entry: ClientDto): Promise<{ id: string }> {
@@ -55,7 +72,11 @@ export async function createClient(member: StaffMember, entry: ClientDto): Promi
   return { id }
 }
 
-export async function changeClient(member: StaffMember, id: string, entry: ClientChangeDto): Promise<{ revision: number }> {
+export async function changeClient(
+  member: StaffMember,
+  id: string,
+  entry: ClientChangeDto,
+): Promise<{ revision: number }> {
   require(member, 'write')
   await findClient(member, id)
   checkPlanHead(entry.head)
@@ -65,12 +86,21 @@ export async function changeClient(member: StaffMember, id: string, entry: Clien
     .set({ name, note, head, revision: baseRevision + 1, updatedAt: new Date() })
     .where(and(eq(client.salonId, member.salonId), eq(client.id, id), eq(client.revision, baseRevision)))
     .returning({ revision: client.revision })
-  if (!changed) throw new AppError(409, 'stale', 'Someone else changed this record meanwhile. Load it again and repeat your change.')
+  if (!changed)
+    throw new AppError(
+      409,
+      'stale',
+      'Someone else changed this record meanwhile. Load it again and repeat your change.',
+    )
   return changed
 }
 
 /** Removes a client from sight, or brings one back. */
-export async function setClientRemoved(member: StaffMember, id: string, removed: 'removed' | 'present'): Promise<object> {
+export async function setClientRemoved(
+  member: StaffMember,
+  id: string,
+  removed: 'removed' | 'present',
+): Promise<object> {
   require(member, 'write')
   const [changed] = isUuid(id)
     ? await database()

@@ -31,21 +31,42 @@ export async function markDone(member: StaffMember, planId: string, { on }: Done
   require(member, 'write')
   const found = await findPlan(member, planId)
   await findClient(member, found.clientId)
-  return { visitId: await database().transaction((tx) => recordDone(tx, member, { plan: found, clientId: found.clientId, on })) }
+  return {
+    visitId: await database().transaction((tx) =>
+      recordDone(tx, member, { plan: found, clientId: found.clientId, on }),
+    ),
+  }
 }
 
 /** As {@link markDone}, within a transaction. @returns id of the visit */
-export async function recordDone(tx: Transaction, member: StaffMember, { plan, clientId, on, came }: CarriedOut): Promise<string> {
+export async function recordDone(
+  tx: Transaction,
+  member: StaffMember,
+  { plan, clientId, on, came }: CarriedOut,
+): Promise<string> {
   if (daysBetween(latestToday(), on) > 0) throw invalidAt('on', NOT_YET_COME)
   const owner = await findClient(member, clientId)
   const visitId = newId()
   await lockClient(tx, member, owner.id)
   const [newest] = await newestConsultations(tx, member, owner.id, 1)
-  if (newest && daysBetween(newest.recordedOn, on) < 0) throw invalidAt('on', `The newest record is of ${newest.recordedOn}. Use that day or a later one.`)
+  if (newest && daysBetween(newest.recordedOn, on) < 0)
+    throw invalidAt('on', `The newest record is of ${newest.recordedOn}. Use that day or a later one.`)
   const planVersion = await addVersion(tx, member, plan, `Done on ${on}`)
-  await tx.insert(visit).values({ salonId: member.salonId, clientId: owner.id, id: visitId, planId: plan.id, planVersion, on, staffId: member.id })
+  await tx
+    .insert(visit)
+    .values({
+      salonId: member.salonId,
+      clientId: owner.id,
+      id: visitId,
+      planId: plan.id,
+      planVersion,
+      on,
+      staffId: member.id,
+    })
   const hair = { ...(newest?.hair ?? owner.hair), weeksSinceColour: 0 }
-  const today = newest ? predictCanvas(newest.canvas, newest.hair, { on }) : startingCanvas(createHead(owner.head), owner.hair, on)
+  const today = newest
+    ? predictCanvas(newest.canvas, newest.hair, { on })
+    : startingCanvas(createHead(owner.head), owner.hair, on)
   const canvas = afterPlan(today, { plan: plan.document, computed: computePlan(plan.document), visitId, on, came })
   await tx.insert(consultation).values({
     salonId: member.salonId,

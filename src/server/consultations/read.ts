@@ -20,12 +20,24 @@ const record = {
   by: staff.name,
   at: consultation.at,
 }
-const ofClient = (member: StaffMember, clientId: string) => and(eq(consultation.salonId, member.salonId), eq(consultation.clientId, clientId))
+const ofClient = (member: StaffMember, clientId: string) =>
+  and(eq(consultation.salonId, member.salonId), eq(consultation.clientId, clientId))
 const writtenBy = and(eq(staff.salonId, consultation.salonId), eq(staff.id, consultation.staffId))
 
 /** The newest records of a client, newest first. */
-export async function newestConsultations(db: Reader, member: StaffMember, clientId: string, count: number): Promise<Consultation[]> {
-  const rows = await db.select(record).from(consultation).innerJoin(staff, writtenBy).where(ofClient(member, clientId)).orderBy(desc(consultation.number)).limit(count)
+export async function newestConsultations(
+  db: Reader,
+  member: StaffMember,
+  clientId: string,
+  count: number,
+): Promise<Consultation[]> {
+  const rows = await db
+    .select(record)
+    .from(consultation)
+    .innerJoin(staff, writtenBy)
+    .where(ofClient(member, clientId))
+    .orderBy(desc(consultation.number))
+    .limit(count)
   return rows.map((row) => ({ ...row, at: row.at.toISOString() }))
 }
 
@@ -36,7 +48,14 @@ export async function lastVisitOf(member: StaffMember, clientId: string): Promis
   const [found] = await database()
     .select({ id: visit.id, on: visit.on, document: planVersion.document })
     .from(visit)
-    .innerJoin(planVersion, and(eq(planVersion.salonId, visit.salonId), eq(planVersion.planId, visit.planId), eq(planVersion.number, visit.planVersion)))
+    .innerJoin(
+      planVersion,
+      and(
+        eq(planVersion.salonId, visit.salonId),
+        eq(planVersion.planId, visit.planId),
+        eq(planVersion.number, visit.planVersion),
+      ),
+    )
     .where(and(eq(visit.salonId, member.salonId), eq(visit.clientId, clientId)))
     .orderBy(desc(visit.on), desc(visit.createdAt))
     .limit(1)
@@ -49,7 +68,13 @@ export async function openConsultation(member: StaffMember, clientId: string): P
     newestConsultations(database(), member, clientId, 2),
     lastVisitOf(member, clientId),
     database()
-      .select({ number: consultation.number, kind: consultation.kind, recordedOn: consultation.recordedOn, by: staff.name, corrections: consultation.corrections })
+      .select({
+        number: consultation.number,
+        kind: consultation.kind,
+        recordedOn: consultation.recordedOn,
+        by: staff.name,
+        corrections: consultation.corrections,
+      })
       .from(consultation)
       .innerJoin(staff, writtenBy)
       .where(ofClient(member, clientId))

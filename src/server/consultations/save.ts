@@ -15,7 +15,11 @@ import { newestConsultations } from './read'
  * changed of the prediction is kept with it.
  * @throws AppError 409 when someone else has saved since, 422 at the field
  */
-export async function saveConsultation(member: StaffMember, clientId: string, { base, ...entry }: ConsultationDto): Promise<ConsultationBase> {
+export async function saveConsultation(
+  member: StaffMember,
+  clientId: string,
+  { base, ...entry }: ConsultationDto,
+): Promise<ConsultationBase> {
   require(member, 'write')
   await findClient(member, clientId)
   refuse(problemsOf(entry))
@@ -23,18 +27,36 @@ export async function saveConsultation(member: StaffMember, clientId: string, { 
     await lockClient(tx, member, clientId)
     const [newest, before] = await newestConsultations(tx, member, clientId, 2)
     if ((newest?.number ?? 0) !== (base?.number ?? 0) || (newest?.revision ?? 0) !== (base?.revision ?? 0))
-      throw new AppError(409, 'stale', `${newest?.by ?? 'Someone else'} changed this record meanwhile. Load it again; what you entered stays on this device until then.`)
+      throw new AppError(
+        409,
+        'stale',
+        `${newest?.by ?? 'Someone else'} changed this record meanwhile. Load it again; what you entered stays on this device until then.`,
+      )
     if (newest && daysBetween(newest.recordedOn, entry.recordedOn) < 0)
-      refuse([{ path: 'recordedOn', message: `The newest record is of ${newest.recordedOn}. Use that day or a later one.` }])
+      refuse([
+        { path: 'recordedOn', message: `The newest record is of ${newest.recordedOn}. Use that day or a later one.` },
+      ])
     const again = newest?.kind === 'seen' && newest.recordedOn === entry.recordedOn
     const number = again ? newest.number : (newest?.number ?? 0) + 1
     const revision = again ? newest.revision + 1 : 1
-    const row = { ...entry, corrections: correctionsSince(again ? before : newest, entry), staffId: member.id, at: new Date(), revision }
+    const row = {
+      ...entry,
+      corrections: correctionsSince(again ? before : newest, entry),
+      staffId: member.id,
+      at: new Date(),
+      revision,
+    }
     if (again)
       await tx
         .update(consultation)
         .set(row)
-        .where(and(eq(consultation.salonId, member.salonId), eq(consultation.clientId, clientId), eq(consultation.number, number)))
+        .where(
+          and(
+            eq(consultation.salonId, member.salonId),
+            eq(consultation.clientId, clientId),
+            eq(consultation.number, number),
+          ),
+        )
     else await tx.insert(consultation).values({ ...row, salonId: member.salonId, clientId, number, kind: 'seen' })
     await keepHairInShort(tx, member, clientId, entry)
     return { number, revision }
@@ -55,14 +77,28 @@ function refuse(problems: FieldProblem[]): void {
 }
 
 const correctionsSince = (before: Consultation | undefined, entry: ConsultationEntry) =>
-  before ? correctionsOf(predictCanvas(before.canvas, before.hair, { on: entry.recordedOn, trimmedCm: entry.trimmedCm }), entry.canvas) : []
+  before
+    ? correctionsOf(
+        predictCanvas(before.canvas, before.hair, { on: entry.recordedOn, trimmedCm: entry.trimmedCm }),
+        entry.canvas,
+      )
+    : []
 
 export async function lockClient(tx: Transaction, member: StaffMember, clientId: string): Promise<void> {
-  await tx.select({ id: client.id }).from(client).where(and(eq(client.salonId, member.salonId), eq(client.id, clientId))).for('update')
+  await tx
+    .select({ id: client.id })
+    .from(client)
+    .where(and(eq(client.salonId, member.salonId), eq(client.id, clientId)))
+    .for('update')
 }
 
 /** The client list and new plans use the hair in short. */
-export async function keepHairInShort(tx: Transaction, member: StaffMember, clientId: string, { hair, canvas }: Pick<ConsultationEntry, 'hair' | 'canvas'>): Promise<void> {
+export async function keepHairInShort(
+  tx: Transaction,
+  member: StaffMember,
+  clientId: string,
+  { hair, canvas }: Pick<ConsultationEntry, 'hair' | 'canvas'>,
+): Promise<void> {
   await tx
     .update(client)
     .set({ hair: hairFromCanvas(hair, canvas), updatedAt: new Date() })

@@ -2,7 +2,8 @@ import { CONSENT_TEXT } from '@/core/care'
 import type { CareCheck, Consent } from '@/core/model'
 
 /** A day so many days before another. @param today `YYYY-MM-DD` */
-export const daysBefore = (today: string, days: number): string => new Date(Date.parse(today) - days * 86_400_000).toISOString().slice(0, 10)
+export const daysBefore = (today: string, days: number): string =>
+  new Date(Date.parse(today) - days * 86_400_000).toISOString().slice(0, 10)
 
 interface DemoCheck extends Pick<CareCheck, 'kind' | 'result' | 'product' | 'note'> {
   daysAgo: number
@@ -16,18 +17,57 @@ const asked = (daysAgo: number): DemoCheck[] => [
 
 /** What was checked in the demo, by client; clients who are not named have no checks yet. */
 export const DEMO_CHECKS: Record<string, DemoCheck[]> = {
-  'maren-hale-abara': [...asked(77), { kind: 'allergyAlert', result: 'clear', product: 'Fathom permanent cream', note: 'inner elbow, nothing to see', daysAgo: 3 }, { kind: 'strandTest', result: 'clear', product: 'Marl powder lightener', note: 'level 8 after 40 min, stretches and comes back', daysAgo: 3 }],
-  'tamsin-quill': [...asked(63), { kind: 'allergyAlert', result: 'clear', product: 'Lull liquid gloss', note: '', daysAgo: 65 }],
-  'ysolde-marchbanks': [...asked(84), { kind: 'allergyAlert', result: 'clear', product: 'Marl powder lightener', note: '', daysAgo: 1 }],
-  'garrick-thole': [{ kind: 'metallicHenna', result: 'concern', product: '', note: 'restoring lotion every morning', daysAgo: 28 }],
-  'odalys-brandt': [{ kind: 'strandTest', result: 'concern', product: 'Marl powder lightener', note: 'red-brown only, strand swells', daysAgo: 5 }],
+  'maren-hale-abara': [
+    ...asked(77),
+    {
+      kind: 'allergyAlert',
+      result: 'clear',
+      product: 'Fathom permanent cream',
+      note: 'inner elbow, nothing to see',
+      daysAgo: 3,
+    },
+    {
+      kind: 'strandTest',
+      result: 'clear',
+      product: 'Marl powder lightener',
+      note: 'level 8 after 40 min, stretches and comes back',
+      daysAgo: 3,
+    },
+  ],
+  'tamsin-quill': [
+    ...asked(63),
+    { kind: 'allergyAlert', result: 'clear', product: 'Lull liquid gloss', note: '', daysAgo: 65 },
+  ],
+  'ysolde-marchbanks': [
+    ...asked(84),
+    { kind: 'allergyAlert', result: 'clear', product: 'Marl powder lightener', note: '', daysAgo: 1 },
+  ],
+  'garrick-thole': [
+    { kind: 'metallicHenna', result: 'concern', product: '', note: 'restoring lotion every morning', daysAgo: 28 },
+  ],
+  'odalys-brandt': [
+    {
+      kind: 'strandTest',
+      result: 'concern',
+      product: 'Marl powder lightener',
+      note: 'red-brown only, strand swells',
+      daysAgo: 5,
+    },
+  ],
 }
 
 /** Clients of the demo who have signed, and how many days ago. */
-export const DEMO_CONSENTS: Record<string, number> = { 'maren-hale-abara': 77, 'tamsin-quill': 63, 'ysolde-marchbanks': 84 }
+export const DEMO_CONSENTS: Record<string, number> = {
+  'maren-hale-abara': 77,
+  'tamsin-quill': 63,
+  'ysolde-marchbanks': 84,
+}
 
 /** A made-up signature: a wave and a line under it. */
 export const demoSignature = (): Pick<Consent, 'textVersion' | 'strokes'> => ({
   textVersion: CONSENT_TEXT.version,
-  strokes: [Array.from({ length: 41 }, (_, i) => [0.15 + 0.016 * i, 0.5 + (0.28 - 0.006 * i) * Math.sin(i / 2)]).flat(), [0.2, 0.78, 0.8, 0.72]],
+  strokes: [
+    Array.from({ length: 41 }, (_, i) => [0.15 + 0.016 * i, 0.5 + (0.28 - 0.006 * i) * Math.sin(i / 2)]).flat(),
+    [0.2, 0.78, 0.8, 0.72],
+  ],
 })

@@ -54,7 +54,12 @@ const guideHair: HairState = {
   weeksSinceColour: 11,
 }
 
-const puppeteerHead: HeadMeasures = { circumferenceCm: 56.5, frontToNapeCm: 36.5, earToEarCm: 34.5, frontHairlineOffsetCm: 0.5 }
+const puppeteerHead: HeadMeasures = {
+  circumferenceCm: 56.5,
+  frontToNapeCm: 36.5,
+  earToEarCm: 34.5,
+  frontHairlineOffsetCm: 0.5,
+}
 const puppeteerHair: HairState = {
   naturalLevel: 5,
   density: 'medium',
@@ -79,8 +84,20 @@ export const DEMO_CLIENTS: DemoClient[] = [
       formulas: [{ level: 7, tone: 'warm', developerVol: 20 }, { level: 4 }],
       zones: {
         back: { preset: 'chunkyWeave', rowGapMm: 18, startCm: 12, sequence: ['A'] },
-        leftSide: { preset: 'mediumWeave', rowGapMm: 14, startCm: 8, direction: 'diagonalBack', sequence: ['A', 'leave'] },
-        rightSide: { preset: 'mediumWeave', rowGapMm: 14, startCm: 8, direction: 'diagonalBack', sequence: ['A', 'leave'] },
+        leftSide: {
+          preset: 'mediumWeave',
+          rowGapMm: 14,
+          startCm: 8,
+          direction: 'diagonalBack',
+          sequence: ['A', 'leave'],
+        },
+        rightSide: {
+          preset: 'mediumWeave',
+          rowGapMm: 14,
+          startCm: 8,
+          direction: 'diagonalBack',
+          sequence: ['A', 'leave'],
+        },
         top: { preset: 'mediumWeave', rowGapMm: 20, startCm: 10, sequence: ['A'] },
       },
     }),
@@ -95,7 +112,10 @@ export const DEMO_CLIENTS: DemoClient[] = [
       name: 'Growing out softly',
       template: 'fourQuadrants',
       parameters: { separateNape: true },
-      formulas: [{ level: 9, tone: 'cool', developerVol: 15 }, { level: 6, tone: 'cool' }],
+      formulas: [
+        { level: 9, tone: 'cool', developerVol: 15 },
+        { level: 6, tone: 'cool' },
+      ],
       zones: {
         backLeft: { preset: 'fineWeave', rowGapMm: 22, sequence: ['A', 'B'] },
         backRight: { preset: 'fineWeave', rowGapMm: 22, sequence: ['A', 'B'] },
@@ -114,7 +134,10 @@ export const DEMO_CLIENTS: DemoClient[] = [
       name: 'Seen from the back row',
       template: 'topStrip',
       parameters: { stripWidthCm: 6, partOffsetCm: 1.5 },
-      formulas: [{ level: 10, tone: 'neutral', developerVol: 20 }, { level: 3, tone: 'neutral', developerVol: 10 }],
+      formulas: [
+        { level: 10, tone: 'neutral', developerVol: 20 },
+        { level: 3, tone: 'neutral', developerVol: 10 },
+      ],
       zones: {
         nape: { preset: 'slice', rowGapMm: 0, sequence: ['A', 'B'] },
         back: { preset: 'slice', rowGapMm: 0, sequence: ['A', 'B'] },

@@ -5,7 +5,26 @@ import { afterPlan } from '@/core/outcome'
 import { STARTING_RATES } from '@/core/money'
 import { computePlan } from '@/core/pipeline'
 import { onShelf } from '@/core/services'
-import { account, booking, careCheck, client, consent, consultation, database, plan, planVersion, product, salon, salonRates, staff, stockLot, stockMove, user, visit, type Transaction } from '@/db'
+import {
+  account,
+  booking,
+  careCheck,
+  client,
+  consent,
+  consultation,
+  database,
+  plan,
+  planVersion,
+  product,
+  salon,
+  salonRates,
+  staff,
+  stockLot,
+  stockMove,
+  user,
+  visit,
+  type Transaction,
+} from '@/db'
 import { auth } from '../auth'
 import { today } from '../days'
 import { log } from '../http'
@@ -15,7 +34,11 @@ import { DEMO_CHECKS, DEMO_CONSENTS, daysBefore, demoSignature } from './records
 import { DEMO_CLIENTS, DEMO_SALON, DEMO_STAFF } from './scenario'
 
 /** Plans that are booked: in how many days, and when, min after midnight. */
-const BOOKED: Record<string, { inDays: number; arrives: number }> = { 'tamsin-quill': { inDays: 0, arrives: 570 }, 'maren-hale-abara': { inDays: 3, arrives: 600 }, 'ysolde-marchbanks': { inDays: 3, arrives: 810 } }
+const BOOKED: Record<string, { inDays: number; arrives: number }> = {
+  'tamsin-quill': { inDays: 0, arrives: 570 },
+  'maren-hale-abara': { inDays: 3, arrives: 600 },
+  'ysolde-marchbanks': { inDays: 3, arrives: 810 },
+}
 
 /** Whose plan was carried out at the visit on record. */
 const CARRIED_OUT = 'ysolde-marchbanks'
@@ -33,7 +56,9 @@ export async function seedDemo(password: string): Promise<string> {
     for (const [i, member] of DEMO_STAFF.entries()) {
       const userId = newId()
       await tx.insert(user).values({ id: userId, name: member.name, email: member.email, emailVerified: true })
-      await tx.insert(account).values({ id: newId(), accountId: userId, providerId: 'credential', userId, password: hashes[i]! })
+      await tx
+        .insert(account)
+        .values({ id: newId(), accountId: userId, providerId: 'credential', userId, password: hashes[i]! })
       await tx.insert(staff).values({ salonId, id: staffIds[i]!, userId, name: member.name, role: member.role })
     }
     await seedShelf(tx, salonId, staffIds[0]!)
@@ -49,25 +74,80 @@ async function seedShelf(tx: Transaction, salonId: string, staffId: string): Pro
   await tx.insert(product).values(DEMO_CATALOGUE.map((item) => ({ salonId, id: item.id, item })))
   const lots = DEMO_CATALOGUE.flatMap(({ id, pack }, i) => {
     // Every ninth product is nearly out, every fourth one has an older lot beside the new one.
-    const fresh = { salonId, id: newId(), productId: id, lot: `L${2600 + i}`, expiresOn: daysBefore(today(), -400 - 7 * i), tenths: Math.round(10 * pack.grams * (i % 9 === 4 ? 0.3 : 3)) }
-    return i % 4 === 0 ? [fresh, { ...fresh, id: newId(), lot: `L${2300 + i}`, expiresOn: daysBefore(today(), -40 - i), tenths: Math.round(3 * pack.grams) }] : [fresh]
+    const fresh = {
+      salonId,
+      id: newId(),
+      productId: id,
+      lot: `L${2600 + i}`,
+      expiresOn: daysBefore(today(), -400 - 7 * i),
+      tenths: Math.round(10 * pack.grams * (i % 9 === 4 ? 0.3 : 3)),
+    }
+    return i % 4 === 0
+      ? [
+          fresh,
+          {
+            ...fresh,
+            id: newId(),
+            lot: `L${2300 + i}`,
+            expiresOn: daysBefore(today(), -40 - i),
+            tenths: Math.round(3 * pack.grams),
+          },
+        ]
+      : [fresh]
   })
   await tx.insert(stockLot).values(lots)
-  await tx.insert(stockMove).values(lots.map(({ id, productId, tenths }) => ({ salonId, id: newId(), productId, lotId: id, tenths, reason: 'received' as const, staffId })))
+  await tx
+    .insert(stockMove)
+    .values(
+      lots.map(({ id, productId, tenths }) => ({
+        salonId,
+        id: newId(),
+        productId,
+        lotId: id,
+        tenths,
+        reason: 'received' as const,
+        staffId,
+      })),
+    )
 }
 
-async function seedClient(tx: Transaction, salonId: string, [owner, colourist]: string[], demo: DemoHead): Promise<void> {
+async function seedClient(
+  tx: Transaction,
+  salonId: string,
+  [owner, colourist]: string[],
+  demo: DemoHead,
+): Promise<void> {
   const clientId = newId()
   const on = daysBefore(today(), 7 * demo.weeksAgo)
   const canvas = demo.canvas(on)
   const hair = hairFromCanvas(demo.hair, canvas)
   await tx.insert(client).values({ salonId, id: clientId, name: demo.name, note: demo.note, head: demo.head, hair })
-  const record = { salonId, clientId, recordedOn: on, hair: demo.hair, goal: demo.goal, corrections: [], staffId: colourist! }
+  const record = {
+    salonId,
+    clientId,
+    recordedOn: on,
+    hair: demo.hair,
+    goal: demo.goal,
+    corrections: [],
+    staffId: colourist!,
+  }
   await tx.insert(consultation).values({ ...record, number: 1, kind: 'seen', canvas })
   for (const { daysAgo, ...check } of DEMO_CHECKS[demo.key] ?? [])
-    await tx.insert(careCheck).values({ salonId, clientId, id: newId(), ...check, on: daysBefore(today(), daysAgo), staffId: colourist! })
+    await tx
+      .insert(careCheck)
+      .values({ salonId, clientId, id: newId(), ...check, on: daysBefore(today(), daysAgo), staffId: colourist! })
   const signed = DEMO_CONSENTS[demo.key]
-  if (signed !== undefined) await tx.insert(consent).values({ salonId, clientId, id: newId(), on: daysBefore(today(), signed), ...demoSignature(), staffId: colourist! })
+  if (signed !== undefined)
+    await tx
+      .insert(consent)
+      .values({
+        salonId,
+        clientId,
+        id: newId(),
+        on: daysBefore(today(), signed),
+        ...demoSignature(),
+        staffId: colourist!,
+      })
 
   const planned = DEMO_CLIENTS.find(({ key }) => key === demo.key)
   if (!planned) return
@@ -76,7 +156,10 @@ async function seedClient(tx: Transaction, salonId: string, [owner, colourist]: 
   await tx.insert(plan).values({ salonId, id: planId, clientId, name: document.name, document })
   await tx.insert(planVersion).values({ salonId, planId, number: 1, label: 'Demo', document, staffId: owner! })
   const booked = BOOKED[demo.key]
-  if (booked) await tx.insert(booking).values({ salonId, planId, on: daysBefore(today(), -booked.inDays), arrives: booked.arrives, staffId: owner! })
+  if (booked)
+    await tx
+      .insert(booking)
+      .values({ salonId, planId, on: daysBefore(today(), -booked.inDays), arrives: booked.arrives, staffId: owner! })
   if (demo.key !== CARRIED_OUT) return
   const visitId = newId()
   await tx.insert(visit).values({ salonId, clientId, id: visitId, planId, planVersion: 1, on, staffId: colourist! })

@@ -28,7 +28,9 @@ export function calendarOf({ planId, plan, client, on, at }: BookedVisit): strin
       ...common,
       uid: `${planId}@falto`,
       title: `${client}: ${plan.name}`,
-      description: `${activeVariant(plan).stages.map(({ name }) => name).join(', ')}. ${foilCount} foils.`,
+      description: `${activeVariant(plan)
+        .stages.map(({ name }) => name)
+        .join(', ')}. ${foilCount} foils.`,
       start: [year, month, day, hour, minute],
       duration: { hours: Math.floor(minutes / 60), minutes: minutes % 60 },
       busyStatus: 'BUSY',
@@ -36,7 +38,15 @@ export function calendarOf({ planId, plan, client, on, at }: BookedVisit): strin
   ]
   if (look.upkeepWeeks) {
     const start = laterBy([year, month, day], 7 * look.upkeepWeeks.high)
-    events.push({ ...common, uid: `${planId}-next@falto`, title: `${client}: next visit`, description: `After ${look.upkeepWeeks.low}–${look.upkeepWeeks.high} weeks, by the design of the root.`, start, duration: { days: 1 }, busyStatus: 'FREE' })
+    events.push({
+      ...common,
+      uid: `${planId}-next@falto`,
+      title: `${client}: next visit`,
+      description: `After ${look.upkeepWeeks.low}–${look.upkeepWeeks.high} weeks, by the design of the root.`,
+      start,
+      duration: { days: 1 },
+      busyStatus: 'FREE',
+    })
   }
   const { error, value } = createEvents(events)
   if (error || !value) throw error ?? new Error('The calendar file could not be made.')

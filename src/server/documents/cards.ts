@@ -36,7 +36,14 @@ const PAD = 8
 const LINE = 18
 
 /** @returns the height it takes */
-function drawCard(document: PDFKit.PDFDocument, { heading, formula, lines, total, notes }: MixingCards['cards'][number], x: number, y: number, width: number, how: 'measure' | 'draw'): number {
+function drawCard(
+  document: PDFKit.PDFDocument,
+  { heading, formula, lines, total, notes }: MixingCards['cards'][number],
+  x: number,
+  y: number,
+  width: number,
+  how: 'measure' | 'draw',
+): number {
   const inner = width - 2 * PAD
   const left = x + PAD
   let at = y + PAD
@@ -51,10 +58,23 @@ function drawCard(document: PDFKit.PDFDocument, { heading, formula, lines, total
   for (const { name, grams, ml } of [...lines, { name: 'In the bowl', grams: total, ml: '' }]) {
     const bold = ml === '' ? 'Helvetica-Bold' : 'Helvetica'
     if (how === 'draw') {
-      document.moveTo(left, at - 4).lineTo(left + inner, at - 4).lineWidth(0.3).stroke('#000')
-      document.fill('#000').font(bold).fontSize(10).text(name, left, at, { width: inner - 110, lineBreak: false, ellipsis: true })
-      document.font('Helvetica-Bold').text(grams, left + inner - 110, at, { width: 60, align: 'right', lineBreak: false })
-      document.font('Helvetica').fontSize(8.5).text(ml, left + inner - 48, at + 1, { width: 48, align: 'right', lineBreak: false })
+      document
+        .moveTo(left, at - 4)
+        .lineTo(left + inner, at - 4)
+        .lineWidth(0.3)
+        .stroke('#000')
+      document
+        .fill('#000')
+        .font(bold)
+        .fontSize(10)
+        .text(name, left, at, { width: inner - 110, lineBreak: false, ellipsis: true })
+      document
+        .font('Helvetica-Bold')
+        .text(grams, left + inner - 110, at, { width: 60, align: 'right', lineBreak: false })
+      document
+        .font('Helvetica')
+        .fontSize(8.5)
+        .text(ml, left + inner - 48, at + 1, { width: 48, align: 'right', lineBreak: false })
     }
     at += LINE
   }

@@ -15,16 +15,36 @@ export { calendarOf, type BookedVisit } from './calendar'
 export const DOCUMENTS = ['json', 'svg', 'pdf', 'csv', 'cards'] as const
 export type DocumentKind = (typeof DOCUMENTS)[number]
 
-const TYPES: Record<DocumentKind, string> = { json: 'application/json', svg: 'image/svg+xml', pdf: 'application/pdf', csv: 'text/csv; charset=utf-8', cards: 'application/pdf' }
+const TYPES: Record<DocumentKind, string> = {
+  json: 'application/json',
+  svg: 'image/svg+xml',
+  pdf: 'application/pdf',
+  csv: 'text/csv; charset=utf-8',
+  cards: 'application/pdf',
+}
 /** Endings of the files, where they are not the kind itself. */
-export const ENDINGS: Record<DocumentKind, string> = { json: 'falto.json', svg: 'svg', pdf: 'pdf', csv: 'csv', cards: 'mixing-cards.pdf' }
+export const ENDINGS: Record<DocumentKind, string> = {
+  json: 'falto.json',
+  svg: 'svg',
+  pdf: 'pdf',
+  csv: 'csv',
+  cards: 'mixing-cards.pdf',
+}
 
 /** @param units in which paper is read; files with data keep theirs */
-export async function documentOf(plan: FaltoPlan, kind: DocumentKind, units: ReadingUnits): Promise<{ type: string; body: string | Buffer<ArrayBuffer> }> {
+export async function documentOf(
+  plan: FaltoPlan,
+  kind: DocumentKind,
+  units: ReadingUnits,
+): Promise<{ type: string; body: string | Buffer<ArrayBuffer> }> {
   return { type: TYPES[kind], body: await bodyOf(plan, kind, (text) => readIn(units, text)) }
 }
 
-async function bodyOf(plan: FaltoPlan, kind: DocumentKind, read: (text: string) => string): Promise<string | Buffer<ArrayBuffer>> {
+async function bodyOf(
+  plan: FaltoPlan,
+  kind: DocumentKind,
+  read: (text: string) => string,
+): Promise<string | Buffer<ArrayBuffer>> {
   switch (kind) {
     case 'json':
       return JSON.stringify(plan, null, 2)
@@ -36,19 +56,50 @@ async function bodyOf(plan: FaltoPlan, kind: DocumentKind, read: (text: string) 
       return pdfOfCards(cardsOf(plan, read))
     case 'csv':
       // RFC 4180; a leading sign that a spreadsheet would take for a formula is defused.
-      return stringify(foilList(plan, computePlan(plan)), { header: true, record_delimiter: 'windows', escape_formulas: true })
+      return stringify(foilList(plan, computePlan(plan)), {
+        header: true,
+        record_delimiter: 'windows',
+        escape_formulas: true,
+      })
   }
 }
 
 function sheetOf(plan: FaltoPlan, read: (text: string) => string): HeadSheet {
   const computed = computePlan(plan)
   const { grams } = planFigures(plan, computed)
-  const sheet = headSheet(plan, activeVariant(plan).stages, computed, Object.fromEntries(Object.entries(grams).map(([id, { expected, low, high }]) => [id, expected > 0 ? `${expected} g (${low}–${high})` : '0 g'])))
-  return { ...sheet, hair: read(sheet.hair), formulas: sheet.formulas.map((formula) => ({ ...formula, words: read(formula.words) })) }
+  const sheet = headSheet(
+    plan,
+    activeVariant(plan).stages,
+    computed,
+    Object.fromEntries(
+      Object.entries(grams).map(([id, { expected, low, high }]) => [
+        id,
+        expected > 0 ? `${expected} g (${low}–${high})` : '0 g',
+      ]),
+    ),
+  )
+  return {
+    ...sheet,
+    hair: read(sheet.hair),
+    formulas: sheet.formulas.map((formula) => ({ ...formula, words: read(formula.words) })),
+  }
 }
 
 function cardsOf(plan: FaltoPlan, read: (text: string) => string): MixingCards {
   const { title, cards } = mixingCards(plan, mixPlan(plan, computeStages(plan)))
-  const lineIn = ({ name, grams, ml }: MixingCards['cards'][number]['lines'][number]) => ({ name: read(name), grams: read(grams), ml: read(ml) })
-  return { title, cards: cards.map((card) => ({ ...card, formula: read(card.formula), lines: card.lines.map(lineIn), total: read(card.total), notes: card.notes.map(read) })) }
+  const lineIn = ({ name, grams, ml }: MixingCards['cards'][number]['lines'][number]) => ({
+    name: read(name),
+    grams: read(grams),
+    ml: read(ml),
+  })
+  return {
+    title,
+    cards: cards.map((card) => ({
+      ...card,
+      formula: read(card.formula),
+      lines: card.lines.map(lineIn),
+      total: read(card.total),
+      notes: card.notes.map(read),
+    })),
+  }
 }

@@ -26,9 +26,15 @@ export function pdfOfSheet({ title, hair, map, stages, formulas }: HeadSheet): P
     const scale = Math.min((0.66 * width) / (right - left), (150 * MM) / (bottom - top))
     document.font('Helvetica-Bold').fontSize(15).text(title, A4_MARGIN, A4_MARGIN)
     document.font('Helvetica').fontSize(9).text(hair).moveDown(0.4)
-    document.font('Helvetica-Bold').fontSize(12).text(`${k + 1} ${name}`)
+    document
+      .font('Helvetica-Bold')
+      .fontSize(12)
+      .text(`${k + 1} ${name}`)
     const y = document.y + 8
-    document.save().translate(A4_MARGIN - left * scale, y - top * scale).scale(scale)
+    document
+      .save()
+      .translate(A4_MARGIN - left * scale, y - top * scale)
+      .scale(scale)
     document.path(map.hairline).lineWidth(0.1).stroke('#000')
     for (const zone of zones) {
       for (const { stitches, formulaId } of zone.pieces) {
@@ -42,12 +48,22 @@ export function pdfOfSheet({ title, hair, map, stages, formulas }: HeadSheet): P
     }
     zones.forEach(({ label }, i) => {
       document.circle(label.x, label.y, 0.6).lineWidth(0.05).fillAndStroke('#fff', '#000')
-      document.fill('#000').font('Helvetica-Bold').fontSize(0.8).text(String(i + 1), label.x - 1, label.y - 0.29, { width: 2, align: 'center', lineBreak: false })
+      document
+        .fill('#000')
+        .font('Helvetica-Bold')
+        .fontSize(0.8)
+        .text(String(i + 1), label.x - 1, label.y - 0.29, { width: 2, align: 'center', lineBreak: false })
     })
     document.restore()
     document.fill('#000').font('Helvetica').fontSize(9)
     const column = A4_MARGIN + (right - left) * scale + 14
-    order.forEach(({ turn, name: zone, words }, i) => document.text(`${turn}  ${zone}: ${words}`, column, y + 14 * i, { width: document.page.width - A4_MARGIN - column, lineBreak: false, ellipsis: true }))
+    order.forEach(({ turn, name: zone, words }, i) =>
+      document.text(`${turn}  ${zone}: ${words}`, column, y + 14 * i, {
+        width: document.page.width - A4_MARGIN - column,
+        lineBreak: false,
+        ellipsis: true,
+      }),
+    )
     document.y = Math.max(y + (bottom - top) * scale, y + 14 * order.length) + 16
     for (const { id, words } of formulas) document.text(`${id}   ${words}`, A4_MARGIN, document.y, { width })
   }
@@ -56,7 +72,11 @@ export function pdfOfSheet({ title, hair, map, stages, formulas }: HeadSheet): P
 }
 
 /** Lines of a formula over the whole map; what is clipped decides where they show. */
-function hatched(document: PDFKit.PDFDocument, { left, right, top, bottom }: HeadSheet['map']['extent'], { angle, gap }: { angle: number; gap: number }): void {
+function hatched(
+  document: PDFKit.PDFDocument,
+  { left, right, top, bottom }: HeadSheet['map']['extent'],
+  { angle, gap }: { angle: number; gap: number },
+): void {
   const reach = Math.max(right - left, bottom - top)
   document.save().rotate(angle).lineWidth(0.045)
   for (let at = -reach; at <= reach; at += gap) document.moveTo(-reach, at).lineTo(reach, at)

@@ -32,14 +32,20 @@ const all =
 /** A finite number within a limit; the message names the allowed range. */
 export function InRange(limit: Limit): PropertyDecorator {
   const message = `must be a number from ${limit.min} to ${limit.max} ${limit.unit}`.trim()
-  return all(IsNumber({ allowNaN: false, allowInfinity: false }, { message }), Min(limit.min, { message }), Max(limit.max, { message }))
+  return all(
+    IsNumber({ allowNaN: false, allowInfinity: false }, { message }),
+    Min(limit.min, { message }),
+    Max(limit.max, { message }),
+  )
 }
 
 /** A whole number from 0 on. */
-export const Counting = (): PropertyDecorator => all(IsInt({ message: 'must be a whole number' }), Min(0, { message: 'must not be negative' }))
+export const Counting = (): PropertyDecorator =>
+  all(IsInt({ message: 'must be a whole number' }), Min(0, { message: 'must not be negative' }))
 
 /** An amount of money in its smallest unit. */
-export const Money = (): PropertyDecorator => all(IsInt({ message: 'must be a whole number of the smallest unit of money' }), InRange(LIMITS.moneyLimitMinor))
+export const Money = (): PropertyDecorator =>
+  all(IsInt({ message: 'must be a whole number of the smallest unit of money' }), InRange(LIMITS.moneyLimitMinor))
 
 /** A list of numbers within a limit, each once. */
 export const Numbers = (limit: Limit, most: number): PropertyDecorator =>
@@ -53,11 +59,15 @@ export const Numbers = (limit: Limit, most: number): PropertyDecorator =>
   )
 
 /** One of a few words. */
-export const OneOf = (words: readonly string[]): PropertyDecorator => IsIn([...words], { message: `must be one of ${words.join(', ')}` })
+export const OneOf = (words: readonly string[]): PropertyDecorator =>
+  IsIn([...words], { message: `must be one of ${words.join(', ')}` })
 
 /** A name of 1 to 120 characters. */
 export const Name = (): PropertyDecorator =>
-  all(IsString({ message: 'must be text' }), Length(1, COUNTS.nameLength, { message: `must have 1 to ${COUNTS.nameLength} characters` }))
+  all(
+    IsString({ message: 'must be text' }),
+    Length(1, COUNTS.nameLength, { message: `must have 1 to ${COUNTS.nameLength} characters` }),
+  )
 
 /** Free text up to a length. */
 export const Text = (longest: number): PropertyDecorator =>
@@ -68,11 +78,16 @@ const ID = { pattern: /^[A-Za-z0-9-]{1,64}$/, words: 'must be an id of letters, 
 export const Id = (): PropertyDecorator => Matches(ID.pattern, { message: ID.words })
 /** A list of ids. */
 export const Ids = (most: number): PropertyDecorator =>
-  all(IsArray({ message: 'must be a list' }), ArrayMaxSize(most, { message: `must have at most ${most} entries` }), Matches(ID.pattern, { each: true, message: ID.words }))
+  all(
+    IsArray({ message: 'must be a list' }),
+    ArrayMaxSize(most, { message: `must have at most ${most} entries` }),
+    Matches(ID.pattern, { each: true, message: ID.words }),
+  )
 
 const DAY = { pattern: /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, words: 'must be a day such as 2026-09-15' }
 /** A calendar day, `YYYY-MM-DD`, that exists. */
-export const Day = (): PropertyDecorator => all(Matches(DAY.pattern, { message: DAY.words }), IsISO8601({ strict: true }, { message: DAY.words }))
+export const Day = (): PropertyDecorator =>
+  all(Matches(DAY.pattern, { message: DAY.words }), IsISO8601({ strict: true }, { message: DAY.words }))
 /** Whether words would pass as a {@link Day}. */
 export const isDay = (words: string): boolean => matches(words, DAY.pattern) && isISO8601(words, { strict: true })
 
@@ -86,7 +101,12 @@ export const WordsOf = (words: readonly string[]): PropertyDecorator =>
 
 /** A few sentences. */
 export const Sentences = (): PropertyDecorator =>
-  all(IsArray({ message: 'must be a list' }), ArrayMaxSize(24, { message: 'must have at most 24 entries' }), IsString({ each: true, message: 'must hold text' }), MaxLength(COUNTS.noteLength, { each: true, message: `must hold at most ${COUNTS.noteLength} characters each` }))
+  all(
+    IsArray({ message: 'must be a list' }),
+    ArrayMaxSize(24, { message: 'must have at most 24 entries' }),
+    IsString({ each: true, message: 'must hold text' }),
+    MaxLength(COUNTS.noteLength, { each: true, message: `must hold at most ${COUNTS.noteLength} characters each` }),
+  )
 
 /** One percentage for each of so many places. */
 export const Percents = (count: number): PropertyDecorator =>

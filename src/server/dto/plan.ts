@@ -43,12 +43,25 @@ import {
   type WorksOn,
   type Zone,
 } from '@/core/model'
-import { Counting, Id, Ids, InRange, ListOf, MayBeAbsent, Money, Name, Nested, OneOf, Percents, Sentences, Text } from './decorators'
+import {
+  Counting,
+  Id,
+  Ids,
+  InRange,
+  ListOf,
+  MayBeAbsent,
+  Money,
+  Name,
+  Nested,
+  OneOf,
+  Percents,
+  Sentences,
+  Text,
+} from './decorators'
 import { HairStateDto, HeadMeasuresDto } from './hair'
 import { ProductDto } from './product'
 
 /** The one source of the shape of `falto-plan` documents: checks entries and is what the published JSON Schema is made from. */
-
 
 export class FormulaShadeDto implements FormulaShade {
   @Id() productId!: string

@@ -30,7 +30,20 @@ import type { CameLevel } from '@/core/outcome'
 import { HELPERS, WORKING_ORDERS, type Helper, type WorkingOrder } from '@/core/schedule'
 import { SERVICES } from '@/core/services'
 import { READING_UNITS, type ReadingUnits } from '@/core/units'
-import { Counting, Day, Id, InRange, ListOf, MayBeAbsent, Name, Nested, OneOf, Strokes, Text, WordsOf } from './decorators'
+import {
+  Counting,
+  Day,
+  Id,
+  InRange,
+  ListOf,
+  MayBeAbsent,
+  Name,
+  Nested,
+  OneOf,
+  Strokes,
+  Text,
+  WordsOf,
+} from './decorators'
 import { CanvasDto, GoalDto, HairStateDto, HeadMeasuresDto } from './hair'
 import { LayoutDto, LayoutParametersDto, RatesDto, SectionDto } from './plan'
 import { CatalogueItemDto } from './product'

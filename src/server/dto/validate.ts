@@ -38,7 +38,11 @@ export function checkPlanDocument(entry: unknown): Checked<FaltoPlan> {
 
 function flatten(errors: ValidationError[], parent: string): FieldProblem[] {
   return errors.flatMap((error) => {
-    const path = /^\d+$/.test(error.property) ? `${parent}[${error.property}]` : parent ? `${parent}.${error.property}` : error.property
+    const path = /^\d+$/.test(error.property)
+      ? `${parent}[${error.property}]`
+      : parent
+        ? `${parent}.${error.property}`
+        : error.property
     const own = Object.entries(error.constraints ?? {}).map(([name, message]) => ({
       path,
       message: name === 'whitelistValidation' ? 'is not a field Falto knows' : message,

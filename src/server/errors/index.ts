@@ -15,7 +15,8 @@ export class AppError extends Error {
 }
 
 /** An entry that cannot be taken as it is, told at its field. */
-export const invalidAt = (path: string, message: string): AppError => new AppError(422, 'invalid', message, { problems: [{ path, message }] })
+export const invalidAt = (path: string, message: string): AppError =>
+  new AppError(422, 'invalid', message, { problems: [{ path, message }] })
 
 export const notFound = (what: string): AppError =>
   new AppError(404, 'not-found', `This ${what} is not here. It may have been removed, or belong to another salon.`)

@@ -10,10 +10,17 @@ type Parameters = Promise<Record<string, string>>
 type Context = { params: Parameters }
 
 /** Wraps a route handler for signed-in staff: resolves who asks, turns errors into answers. */
-export function signedIn<P>(work: (member: StaffMember, request: Request, parameters: P) => Promise<Response | object>) {
+export function signedIn<P>(
+  work: (member: StaffMember, request: Request, parameters: P) => Promise<Response | object>,
+) {
   return answered(async (request, context) => {
     const member = await staffFrom(request.headers)
-    if (!member) throw new AppError(401, 'signed-out', 'Your session has ended. Sign in again; unsaved changes are kept on this device.')
+    if (!member)
+      throw new AppError(
+        401,
+        'signed-out',
+        'Your session has ended. Sign in again; unsaved changes are kept on this device.',
+      )
     return work(member, request, (await context.params) as P)
   })
 }
@@ -37,7 +44,9 @@ export function answered(work: (request: Request, context: Context) => Promise<R
 }
 
 /** An answer that grows: one line of JSON for everything that is sent. What fails on the way is told in a line of its own, as the status has gone out. */
-export function streamLines<T extends object>(work: (send: (line: T | { failed: string }) => void) => Promise<void>): Response {
+export function streamLines<T extends object>(
+  work: (send: (line: T | { failed: string }) => void) => Promise<void>,
+): Response {
   const encoder = new TextEncoder()
   const body = new ReadableStream<Uint8Array>({
     async start(controller) {
@@ -46,7 +55,12 @@ export function streamLines<T extends object>(work: (send: (line: T | { failed: 
         await work(send)
       } catch (error) {
         if (!(error instanceof AppError)) log.error({ error }, 'a streamed answer failed')
-        send({ failed: error instanceof AppError ? error.message : 'Something went wrong on the server. Nothing was changed; try again.' })
+        send({
+          failed:
+            error instanceof AppError
+              ? error.message
+              : 'Something went wrong on the server. Nothing was changed; try again.',
+        })
       }
       controller.close()
     },
@@ -56,7 +70,12 @@ export function streamLines<T extends object>(work: (send: (line: T | { failed: 
 
 /** Reads a body of bounded size. @throws AppError 413 */
 export async function readBytes(request: Request, largest: number): Promise<Buffer> {
-  const tooLarge = () => new AppError(413, 'too-large', `This is larger than ${largest / 1_000_000} MB and was not read. Send something smaller.`)
+  const tooLarge = () =>
+    new AppError(
+      413,
+      'too-large',
+      `This is larger than ${largest / 1_000_000} MB and was not read. Send something smaller.`,
+    )
   if (Number(request.headers.get('content-length') ?? 0) > largest) throw tooLarge()
   const chunks: Uint8Array[] = []
   let size = 0
@@ -81,7 +100,8 @@ export async function readJson(request: Request): Promise<unknown> {
 /** Reads a JSON body and holds it against a DTO class. @throws AppError 422 naming the fields */
 export async function readEntry<T extends object>(request: Request, type: new () => T): Promise<T> {
   const checked = checkEntry(type, await readJson(request))
-  if (!checked.ok) throw new AppError(422, 'invalid', describeProblems(checked.problems), { problems: checked.problems })
+  if (!checked.ok)
+    throw new AppError(422, 'invalid', describeProblems(checked.problems), { problems: checked.problems })
   return checked.value
 }
 

@@ -12,7 +12,13 @@ import { isUuid } from '../http'
 
 export async function listLayouts(member: StaffMember): Promise<OwnLayout[]> {
   const rows = await database()
-    .select({ id: salonLayout.id, name: salonLayout.name, sections: salonLayout.sections, by: staff.name, at: salonLayout.createdAt })
+    .select({
+      id: salonLayout.id,
+      name: salonLayout.name,
+      sections: salonLayout.sections,
+      by: staff.name,
+      at: salonLayout.createdAt,
+    })
     .from(salonLayout)
     .innerJoin(staff, and(eq(staff.salonId, salonLayout.salonId), eq(staff.id, salonLayout.staffId)))
     .where(and(eq(salonLayout.salonId, member.salonId), isNull(salonLayout.deletedAt)))
@@ -25,16 +31,29 @@ export async function listLayouts(member: StaffMember): Promise<OwnLayout[]> {
 export async function saveLayout(member: StaffMember, { name, layout, zones }: OwnLayoutDto): Promise<{ id: string }> {
   require(member, 'write')
   const sections: SavedSections = { layout, zones }
-  const stage = { id: 'own', kind: 'lighten' as const, name, layout, zones: zones.map((zone) => ({ ...zone, id: zone.role })), order: zones.map(({ role }) => role) }
+  const stage = {
+    id: 'own',
+    kind: 'lighten' as const,
+    name,
+    layout,
+    zones: zones.map((zone) => ({ ...zone, id: zone.role })),
+    order: zones.map(({ role }) => role),
+  }
   const [problem] = checkStage(createHead(defaultMeasures()), stage)
   if (problem) throw invalidAt(problem.path, problem.message)
   const id = newId()
-  await unlessTaken(name, () => database().insert(salonLayout).values({ salonId: member.salonId, id, name, sections, staffId: member.id }))
+  await unlessTaken(name, () =>
+    database().insert(salonLayout).values({ salonId: member.salonId, id, name, sections, staffId: member.id }),
+  )
   return { id }
 }
 
 /** @throws AppError 409 when one comes back whose name was taken meanwhile */
-export async function setLayoutRemoved(member: StaffMember, id: string, removed: 'removed' | 'present'): Promise<object> {
+export async function setLayoutRemoved(
+  member: StaffMember,
+  id: string,
+  removed: 'removed' | 'present',
+): Promise<object> {
   require(member, 'write')
   if (!isUuid(id)) throw notFound('layout')
   const [changed] = await unlessTaken('', () =>
@@ -55,7 +74,12 @@ async function unlessTaken<T>(name: string, work: () => Promise<T>): Promise<T> 
   try {
     return await work()
   } catch (error) {
-    if (!(error instanceof Error && (error.cause as { code?: string } | undefined)?.code === UNIQUE_VIOLATION)) throw error
-    throw new AppError(409, 'name-taken', `There are sections${name && ` “${name}”`} of this name already. Choose another name, or remove the others first.`)
+    if (!(error instanceof Error && (error.cause as { code?: string } | undefined)?.code === UNIQUE_VIOLATION))
+      throw error
+    throw new AppError(
+      409,
+      'name-taken',
+      `There are sections${name && ` “${name}”`} of this name already. Choose another name, or remove the others first.`,
+    )
   }
 }

@@ -17,9 +17,17 @@ export async function saveRates(member: StaffMember, { rates, baseRevision }: Sa
   require(member, 'prices')
   return database().transaction(async (tx) => {
     const [found] = await tx.select().from(salonRates).where(eq(salonRates.salonId, member.salonId)).for('update')
-    if ((found?.revision ?? 0) !== baseRevision) throw new AppError(409, 'stale', 'Somebody else has changed the prices meanwhile. Look at them again; yours were not saved.')
+    if ((found?.revision ?? 0) !== baseRevision)
+      throw new AppError(
+        409,
+        'stale',
+        'Somebody else has changed the prices meanwhile. Look at them again; yours were not saved.',
+      )
     const revision = baseRevision + 1
-    await tx.insert(salonRates).values({ salonId: member.salonId, rates, revision }).onConflictDoUpdate({ target: salonRates.salonId, set: { rates, revision } })
+    await tx
+      .insert(salonRates)
+      .values({ salonId: member.salonId, rates, revision })
+      .onConflictDoUpdate({ target: salonRates.salonId, set: { rates, revision } })
     return { rates, revision }
   })
 }

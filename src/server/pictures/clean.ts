@@ -16,7 +16,8 @@ export interface CleanPicture {
 }
 
 const notAPicture = (): AppError => {
-  const message = 'This file is not a JPEG, PNG or WebP picture that can be read. Choose a photograph in one of these formats.'
+  const message =
+    'This file is not a JPEG, PNG or WebP picture that can be read. Choose a photograph in one of these formats.'
   return new AppError(422, 'not-a-picture', message, { problems: [{ path: 'picture', message }] })
 }
 
@@ -29,7 +30,9 @@ export async function cleaned(upload: Buffer): Promise<{ full: CleanPicture; thu
   const format = await formatOf(upload)
   try {
     const upright = () => sharp(upload, { limitInputPixels: MOST_PIXELS, failOn: 'error' }).autoOrient()
-    const full = await upright().toFormat(format, format === 'png' ? {} : { quality: 90 }).toBuffer({ resolveWithObject: true })
+    const full = await upright()
+      .toFormat(format, format === 'png' ? {} : { quality: 90 })
+      .toBuffer({ resolveWithObject: true })
     const thumbnail = await upright()
       .resize({ width: THUMBNAIL_PX, height: THUMBNAIL_PX, fit: 'inside', withoutEnlargement: true })
       .webp({ quality: 80 })
@@ -41,7 +44,10 @@ export async function cleaned(upload: Buffer): Promise<{ full: CleanPicture; thu
   }
 }
 
-const picture = (mime: string, { data, info }: { data: Buffer; info: { width: number; height: number } }): CleanPicture => ({
+const picture = (
+  mime: string,
+  { data, info }: { data: Buffer; info: { width: number; height: number } },
+): CleanPicture => ({
   mime,
   data,
   widthPx: info.width,
@@ -51,7 +57,9 @@ const picture = (mime: string, { data, info }: { data: Buffer; info: { width: nu
 async function formatOf(upload: Buffer): Promise<Format> {
   // Vector pictures can carry script and are told apart before a decoder sees them.
   if (!startsLikePicture(upload)) throw notAPicture()
-  const metadata: Metadata | undefined = await sharp(upload, { limitInputPixels: MOST_PIXELS }).metadata().catch(() => undefined)
+  const metadata: Metadata | undefined = await sharp(upload, { limitInputPixels: MOST_PIXELS })
+    .metadata()
+    .catch(() => undefined)
   if (!metadata || !(metadata.format in WRITTEN)) throw notAPicture()
   return metadata.format as Format
 }

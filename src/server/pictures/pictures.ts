@@ -13,7 +13,8 @@ import { cleaned } from './clean'
 export const LARGEST_PICTURE = 10_000_000
 
 const sha256 = (bytes: Buffer): string => createHash('sha256').update(bytes).digest('hex')
-const here = (member: StaffMember, clientId: string) => and(eq(picture.salonId, member.salonId), eq(picture.clientId, clientId))
+const here = (member: StaffMember, clientId: string) =>
+  and(eq(picture.salonId, member.salonId), eq(picture.clientId, clientId))
 
 const summary = {
   id: picture.id,
@@ -45,7 +46,12 @@ export async function listPictures(member: StaffMember, clientId: string): Promi
  * Takes a picture in: decoded and written anew, so that nothing but the picture is kept. The same file sent again is the picture that is there.
  * @throws AppError 422 when it is not a JPEG, PNG or WebP picture
  */
-export async function takePicture(member: StaffMember, clientId: string, name: string, upload: Buffer): Promise<PictureSummary> {
+export async function takePicture(
+  member: StaffMember,
+  clientId: string,
+  name: string,
+  upload: Buffer,
+): Promise<PictureSummary> {
   require(member, 'write')
   await findClient(member, clientId)
   const sourceSha256 = sha256(upload)
@@ -82,20 +88,39 @@ export async function takePicture(member: StaffMember, clientId: string, name: s
   return (await summaries(member, clientId, id))[0]!
 }
 
-export async function readPicture(member: StaffMember, clientId: string, id: string, size: (typeof PICTURE_SIZES)[number]): Promise<{ mime: string; data: Buffer; sha256: string }> {
+export async function readPicture(
+  member: StaffMember,
+  clientId: string,
+  id: string,
+  size: (typeof PICTURE_SIZES)[number],
+): Promise<{ mime: string; data: Buffer; sha256: string }> {
   const [found] =
     isUuid(id) && isUuid(clientId)
       ? await database()
           .select({ mime: pictureBytes.mime, data: pictureBytes.data, sha256: picture.sha256 })
           .from(pictureBytes)
-          .innerJoin(picture, and(eq(picture.salonId, pictureBytes.salonId), eq(picture.clientId, pictureBytes.clientId), eq(picture.id, pictureBytes.pictureId)))
-          .where(and(here(member, clientId), eq(picture.id, id), eq(pictureBytes.size, size), isNull(picture.deletedAt)))
+          .innerJoin(
+            picture,
+            and(
+              eq(picture.salonId, pictureBytes.salonId),
+              eq(picture.clientId, pictureBytes.clientId),
+              eq(picture.id, pictureBytes.pictureId),
+            ),
+          )
+          .where(
+            and(here(member, clientId), eq(picture.id, id), eq(pictureBytes.size, size), isNull(picture.deletedAt)),
+          )
       : []
   if (!found) throw notFound('picture')
   return found
 }
 
-export async function setPictureRemoved(member: StaffMember, clientId: string, id: string, removed: 'removed' | 'present'): Promise<object> {
+export async function setPictureRemoved(
+  member: StaffMember,
+  clientId: string,
+  id: string,
+  removed: 'removed' | 'present',
+): Promise<object> {
   require(member, 'write')
   const [changed] =
     isUuid(id) && isUuid(clientId)

@@ -17,7 +17,11 @@ const HISTORY_LENGTH = 200
  * so a device may send again after a lost answer.
  * @throws AppError 409 when the plan has moved on; the answer holds what a merge needs
  */
-export async function applyOperations(member: StaffMember, planId: string, entry: OperationsDto): Promise<{ revision: number }> {
+export async function applyOperations(
+  member: StaffMember,
+  planId: string,
+  entry: OperationsDto,
+): Promise<{ revision: number }> {
   require(member, 'write')
   return database().transaction(async (tx) => {
     const current = await lockPlan(tx, member, planId)
@@ -26,18 +30,31 @@ export async function applyOperations(member: StaffMember, planId: string, entry
         await tx
           .select({ id: planEdit.id })
           .from(planEdit)
-          .where(and(inPlan(member, planId), inArray(planEdit.id, entry.operations.map(({ id }) => id))))
+          .where(
+            and(
+              inPlan(member, planId),
+              inArray(
+                planEdit.id,
+                entry.operations.map(({ id }) => id),
+              ),
+            ),
+          )
       ).map(({ id }) => id),
     )
     const fresh = entry.operations.filter(({ id }) => !known.has(id))
     if (current.revision !== entry.baseRevision + known.size) {
-      throw new AppError(409, 'stale', 'This plan was changed in another window or by someone else since you loaded it.', {
-        revision: current.revision,
-        document: current.document,
-        known: [...known],
-        since: await editsSince(tx, member, planId, entry.baseRevision),
-        history: await readHistory(tx, member, planId),
-      } satisfies Stale)
+      throw new AppError(
+        409,
+        'stale',
+        'This plan was changed in another window or by someone else since you loaded it.',
+        {
+          revision: current.revision,
+          document: current.document,
+          known: [...known],
+          since: await editsSince(tx, member, planId, entry.baseRevision),
+          history: await readHistory(tx, member, planId),
+        } satisfies Stale,
+      )
     }
     let { document, revision } = current
     for (const operation of fresh) {
@@ -67,7 +84,10 @@ async function applyOne(
   const row = { salonId: member.salonId, planId, revision, id, kind, label, staffId: member.id }
   if (kind === 'edit') {
     const [after, patches, inverse] = patched(document, operation.patches as Patch[])
-    await tx.update(planEdit).set({ state: 'discarded' }).where(and(inPlan(member, planId), eq(planEdit.state, 'undone')))
+    await tx
+      .update(planEdit)
+      .set({ state: 'discarded' })
+      .where(and(inPlan(member, planId), eq(planEdit.state, 'undone')))
     await tx.insert(planEdit).values({ ...row, patches, inverse, state: 'applied' })
     return after
   }
@@ -116,7 +136,8 @@ async function lockPlan(tx: Transaction, member: StaffMember, planId: string) {
   return current
 }
 
-const inPlan = (member: StaffMember, planId: string) => and(eq(planEdit.salonId, member.salonId), eq(planEdit.planId, planId))
+const inPlan = (member: StaffMember, planId: string) =>
+  and(eq(planEdit.salonId, member.salonId), eq(planEdit.planId, planId))
 
 /** What others did after a revision, oldest first. */
 async function editsSince(tx: Transaction, member: StaffMember, planId: string, revision: number) {
@@ -148,6 +169,8 @@ export async function readHistory(db: Database | Transaction, member: StaffMembe
     .limit(HISTORY_LENGTH)
   const records = rows.reverse()
   const pick = (state: 'applied' | 'undone') =>
-    records.filter((row) => row.state === state).map(({ state: _state, at, ...record }) => ({ ...record, at: at.toISOString() }))
+    records
+      .filter((row) => row.state === state)
+      .map(({ state: _state, at, ...record }) => ({ ...record, at: at.toISOString() }))
   return { undo: pick('applied'), redo: pick('undone') }
 }

@@ -19,9 +19,17 @@ export async function openPlan(member: StaffMember, id: string): Promise<StoredP
     .from(client)
     .where(and(eq(client.salonId, member.salonId), eq(client.id, found.clientId)))
   const acknowledged = await database()
-    .select({ cautionId: cautionAcknowledgement.cautionId, reason: cautionAcknowledgement.reason, by: staff.name, at: cautionAcknowledgement.at })
+    .select({
+      cautionId: cautionAcknowledgement.cautionId,
+      reason: cautionAcknowledgement.reason,
+      by: staff.name,
+      at: cautionAcknowledgement.at,
+    })
     .from(cautionAcknowledgement)
-    .innerJoin(staff, and(eq(staff.salonId, cautionAcknowledgement.salonId), eq(staff.id, cautionAcknowledgement.staffId)))
+    .innerJoin(
+      staff,
+      and(eq(staff.salonId, cautionAcknowledgement.salonId), eq(staff.id, cautionAcknowledgement.staffId)),
+    )
     .where(and(eq(cautionAcknowledgement.salonId, member.salonId), eq(cautionAcknowledgement.planId, id)))
     .orderBy(desc(cautionAcknowledgement.at))
   const { document, revision } = found
@@ -41,22 +49,35 @@ export async function importPlan(member: StaffMember, clientId: string, entry: u
   require(member, 'write')
   await findClient(member, clientId)
   const checked = checkPlanDocument(entry)
-  if (!checked.ok) throw new AppError(422, 'invalid', describeProblems(checked.problems), { problems: checked.problems })
+  if (!checked.ok)
+    throw new AppError(422, 'invalid', describeProblems(checked.problems), { problems: checked.problems })
   return insertPlan(member, clientId, checked.value, 'Imported')
 }
 
 export async function duplicatePlan(member: StaffMember, id: string): Promise<{ id: string }> {
   require(member, 'write')
   const found = await findPlan(member, id)
-  return insertPlan(member, found.clientId, { ...found.document, name: `${found.document.name} (copy)`.slice(0, 120) }, 'Copied')
+  return insertPlan(
+    member,
+    found.clientId,
+    { ...found.document, name: `${found.document.name} (copy)`.slice(0, 120) },
+    'Copied',
+  )
 }
 
 /** Keeps a document as a new plan with its first version. */
-export async function insertPlan(member: StaffMember, clientId: string, document: FaltoPlan, label: string): Promise<{ id: string }> {
+export async function insertPlan(
+  member: StaffMember,
+  clientId: string,
+  document: FaltoPlan,
+  label: string,
+): Promise<{ id: string }> {
   const id = newId()
   await database().transaction(async (tx) => {
     await tx.insert(plan).values({ salonId: member.salonId, id, clientId, name: document.name, document })
-    await tx.insert(planVersion).values({ salonId: member.salonId, planId: id, number: 1, label, document, staffId: member.id })
+    await tx
+      .insert(planVersion)
+      .values({ salonId: member.salonId, planId: id, number: 1, label, document, staffId: member.id })
   })
   return { id }
 }
@@ -69,14 +90,25 @@ export async function keepVersion(member: StaffMember, id: string, label: string
 }
 
 /** Adds a version within a transaction. @returns its number */
-export async function addVersion(tx: Transaction, member: StaffMember, { id, document }: Pick<typeof plan.$inferSelect, 'id' | 'document'>, label: string): Promise<number> {
-  await tx.select({ id: plan.id }).from(plan).where(and(eq(plan.salonId, member.salonId), eq(plan.id, id))).for('update')
+export async function addVersion(
+  tx: Transaction,
+  member: StaffMember,
+  { id, document }: Pick<typeof plan.$inferSelect, 'id' | 'document'>,
+  label: string,
+): Promise<number> {
+  await tx
+    .select({ id: plan.id })
+    .from(plan)
+    .where(and(eq(plan.salonId, member.salonId), eq(plan.id, id)))
+    .for('update')
   const [last] = await tx
     .select({ number: max(planVersion.number) })
     .from(planVersion)
     .where(and(eq(planVersion.salonId, member.salonId), eq(planVersion.planId, id)))
   const number = (last?.number ?? 0) + 1
-  await tx.insert(planVersion).values({ salonId: member.salonId, planId: id, number, label, document, staffId: member.id })
+  await tx
+    .insert(planVersion)
+    .values({ salonId: member.salonId, planId: id, number, label, document, staffId: member.id })
   return number
 }
 

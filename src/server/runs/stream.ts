@@ -41,7 +41,12 @@ async function listen(): Promise<void> {
 }
 
 /** A run's log as server-sent events, from a place on, until the reader leaves. */
-export async function streamRun(member: StaffMember, runId: string, after: number, signal: AbortSignal): Promise<Response> {
+export async function streamRun(
+  member: StaffMember,
+  runId: string,
+  after: number,
+  signal: AbortSignal,
+): Promise<Response> {
   await findRun(member, runId)
   void listen()
   const key = `${member.salonId}/${runId}`
@@ -61,7 +66,10 @@ export async function streamRun(member: StaffMember, runId: string, after: numbe
         // The reader comes back by itself with the place it got to.
         sending.catch(() => leave())
       }
-      const heartbeat = setInterval(() => controller.enqueue(encoder.encode(`event: clock\ndata: ${Date.now()}\n\n`)), HEARTBEAT_MS)
+      const heartbeat = setInterval(
+        () => controller.enqueue(encoder.encode(`event: clock\ndata: ${Date.now()}\n\n`)),
+        HEARTBEAT_MS,
+      )
       const own = runs.listeners.get(key) ?? new Set<Listener>()
       runs.listeners.set(key, own)
       own.add(send)

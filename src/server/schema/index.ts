@@ -13,7 +13,10 @@ export function planSchema(): Schema {
   const all = validationMetadatasToSchemas({
     classTransformerMetadataStorage: defaultMetadataStorage,
     refPointerPrefix: '#/$defs/',
-    additionalConverters: { equals: ({ constraints }) => ({ const: constraints[0] as unknown }), [ValidationTypes.CONDITIONAL_VALIDATION]: {} },
+    additionalConverters: {
+      equals: ({ constraints }) => ({ const: constraints[0] as unknown }),
+      [ValidationTypes.CONDITIONAL_VALIDATION]: {},
+    },
   }) as Record<string, Schema>
   const needed = new Set<string>()
   const collect = (name: string) => {

@@ -44,7 +44,8 @@ const COLUMN_OF = new Map(COLUMNS.map(([column, path]) => [path, column]))
 
 type Tree = { [key: string]: unknown }
 
-const read = (item: object, path: string): unknown => path.split('.').reduce<unknown>((at, key) => (at as Tree | undefined)?.[key], item)
+const read = (item: object, path: string): unknown =>
+  path.split('.').reduce<unknown>((at, key) => (at as Tree | undefined)?.[key], item)
 
 function put(item: Tree, path: string, value: unknown): void {
   const keys = path.split('.')
@@ -85,20 +86,39 @@ interface Parsed {
 
 /** Reads a catalogue file. Problems name the line, counted from 1 with the heading, and the column. */
 export function readCatalogueCsv(text: string): CatalogueFile {
-  const failed = (line: number, column: string, message: string): CatalogueFile => ({ count: 0, problems: [{ line, column, message }], check: () => [] })
+  const failed = (line: number, column: string, message: string): CatalogueFile => ({
+    count: 0,
+    problems: [{ line, column, message }],
+    check: () => [],
+  })
   let rows: Parsed[]
   try {
-    rows = parse(text, { columns: (heading: string[]) => heading.map((name) => name.trim().toLowerCase()), bom: true, info: true, skip_empty_lines: true, trim: true, delimiter: [',', ';'] }) as unknown as Parsed[]
+    rows = parse(text, {
+      columns: (heading: string[]) => heading.map((name) => name.trim().toLowerCase()),
+      bom: true,
+      info: true,
+      skip_empty_lines: true,
+      trim: true,
+      delimiter: [',', ';'],
+    }) as unknown as Parsed[]
   } catch (error) {
     if (!(error instanceof CsvError)) throw error
     return failed(Number(error['lines'] ?? 1), '', `This is not a table Falto can read: ${error.message}`)
   }
   const names = new Set(Object.keys(rows[0]?.record ?? {}))
   if (rows.length === 0) return failed(1, '', 'There are no rows below the heading.')
-  const missing = COLUMNS.filter(([column]) => ['code', 'line', 'name', 'kind'].includes(column) && !names.has(column)).map(([column]) => column)
-  if (missing.length > 0) return failed(1, missing[0]!, `The heading lacks ${missing.join(', ')}. Export the catalogue for an example.`)
+  const missing = COLUMNS.filter(
+    ([column]) => ['code', 'line', 'name', 'kind'].includes(column) && !names.has(column),
+  ).map(([column]) => column)
+  if (missing.length > 0)
+    return failed(1, missing[0]!, `The heading lacks ${missing.join(', ')}. Export the catalogue for an example.`)
   const unknown = [...names].filter((name) => !COLUMNS.some(([column]) => column === name))
-  if (unknown.length > 0) return failed(1, unknown[0]!, `There is no column of this name. Known ones: ${COLUMNS.map(([column]) => column).join(', ')}.`)
+  if (unknown.length > 0)
+    return failed(
+      1,
+      unknown[0]!,
+      `There is no column of this name. Known ones: ${COLUMNS.map(([column]) => column).join(', ')}.`,
+    )
   const seen = new Map<string, number>()
   return {
     count: rows.length,
@@ -114,25 +134,33 @@ function checked({ record, info: { lines: line } }: Parsed, seen: Map<string, nu
     const cell = record[column] ?? ''
     if (cell === '' && kind !== 'numbers') continue
     const value = valueOf(cell, kind)
-    if (value === undefined) problems.push({ line, column, message: kind === 'yesNo' ? 'must be yes or no' : `"${cell}" is not a number` })
-    else if (kind !== 'numbers' || cell !== '' || read(item, 'rules') !== undefined || hasRules(record)) put(item, path, value)
+    if (value === undefined)
+      problems.push({ line, column, message: kind === 'yesNo' ? 'must be yes or no' : `"${cell}" is not a number` })
+    else if (kind !== 'numbers' || cell !== '' || read(item, 'rules') !== undefined || hasRules(record))
+      put(item, path, value)
   }
   if (problems.length > 0) return { line, problems }
   const verdict = checkEntry(CatalogueItemDto, item)
-  if (!verdict.ok) return { line, problems: verdict.problems.map(({ path, message }) => ({ line, column: columnAt(path), message })) }
+  if (!verdict.ok)
+    return { line, problems: verdict.problems.map(({ path, message }) => ({ line, column: columnAt(path), message })) }
   const before = seen.get(verdict.value.id)
-  if (before !== undefined) return { line, problems: [{ line, column: 'code', message: `is the same as in line ${before}` }] }
+  if (before !== undefined)
+    return { line, problems: [{ line, column: 'code', message: `is the same as in line ${before}` }] }
   seen.set(verdict.value.id, line)
   return { line, item: verdict.value }
 }
 
-const hasRules = (record: Record<string, string>): boolean => COLUMNS.some(([column, path]) => path.startsWith('rules.') && (record[column] ?? '') !== '')
+const hasRules = (record: Record<string, string>): boolean =>
+  COLUMNS.some(([column, path]) => path.startsWith('rules.') && (record[column] ?? '') !== '')
 
 /** Undefined where the cell does not hold what its column asks for. A leading apostrophe is what an export put before a sign. */
 function valueOf(cell: string, kind: Kind): unknown {
   if (kind === 'text') return cell.replace(/^'(?=[=+\-@])/, '')
   if (kind === 'yesNo') return { yes: true, no: false }[cell.toLowerCase()]
-  const numbers = cell.split(/\s+/).filter(Boolean).map((word) => Number(word.replace(/^'/, '').replace(',', '.')))
+  const numbers = cell
+    .split(/\s+/)
+    .filter(Boolean)
+    .map((word) => Number(word.replace(/^'/, '').replace(',', '.')))
   if (numbers.some((number) => !Number.isFinite(number))) return undefined
   return kind === 'numbers' ? numbers : numbers.length === 1 ? numbers[0] : undefined
 }
@@ -145,4 +173,6 @@ function columnAt(path: string): string {
 
 /** Columns in which two items differ. */
 export const changedColumns = (one: CatalogueItem, other: CatalogueItem): string[] =>
-  COLUMNS.filter(([, path, kind]) => cellOf(read(one, path), kind) !== cellOf(read(other, path), kind)).map(([column]) => column)
+  COLUMNS.filter(([, path, kind]) => cellOf(read(one, path), kind) !== cellOf(read(other, path), kind)).map(
+    ([column]) => column,
+  )

@@ -17,8 +17,16 @@ export const gramsOf = (tenths: number): number => tenths / 10
 /** Everything on the shelf, with what booked plans ask for. */
 export async function shelfOf(member: StaffMember): Promise<ShelfItem[]> {
   const [rows, lots, needs] = await Promise.all([
-    database().select().from(product).where(and(eq(product.salonId, member.salonId), isNull(product.deletedAt))).limit(COUNTS.catalogue),
-    database().select().from(stockLot).where(and(eq(stockLot.salonId, member.salonId), gt(stockLot.tenths, 0))).orderBy(...firstToExpire),
+    database()
+      .select()
+      .from(product)
+      .where(and(eq(product.salonId, member.salonId), isNull(product.deletedAt)))
+      .limit(COUNTS.catalogue),
+    database()
+      .select()
+      .from(stockLot)
+      .where(and(eq(stockLot.salonId, member.salonId), gt(stockLot.tenths, 0)))
+      .orderBy(...firstToExpire),
     needsOf(member),
   ])
   const byProduct = new Map<string, StockLot[]>()
@@ -28,17 +36,19 @@ export async function shelfOf(member: StaffMember): Promise<ShelfItem[]> {
     if (own) own.push(one)
     else byProduct.set(productId, [one])
   }
-  return rows.sort((one, other) => byName(one.item, other.item)).map(({ id, item, revision }) => {
-    const own = byProduct.get(id) ?? []
-    return {
-      item,
-      revision,
-      lots: own,
-      grams: gramsOf(own.reduce((sum, { grams }) => sum + tenthsOf(grams), 0)),
-      todayG: gramsOf(tenthsOf(needs.today.get(id) ?? 0)),
-      weekG: gramsOf(tenthsOf(needs.week.get(id) ?? 0)),
-    }
-  })
+  return rows
+    .sort((one, other) => byName(one.item, other.item))
+    .map(({ id, item, revision }) => {
+      const own = byProduct.get(id) ?? []
+      return {
+        item,
+        revision,
+        lots: own,
+        grams: gramsOf(own.reduce((sum, { grams }) => sum + tenthsOf(grams), 0)),
+        todayG: gramsOf(tenthsOf(needs.today.get(id) ?? 0)),
+        weekG: gramsOf(tenthsOf(needs.week.get(id) ?? 0)),
+      }
+    })
 }
 
 const firstToExpire = [sql`${stockLot.expiresOn} asc nulls last`, asc(stockLot.createdAt), asc(stockLot.id)]
@@ -59,7 +69,8 @@ async function needsOf(member: StaffMember): Promise<{ today: Map<string, number
       for (const { parts } of bowls)
         for (const { productId, grams } of parts) {
           if (!productId) continue
-          for (const map of on === from ? [needs.today, needs.week] : [needs.week]) map.set(productId, (map.get(productId) ?? 0) + grams)
+          for (const map of on === from ? [needs.today, needs.week] : [needs.week])
+            map.set(productId, (map.get(productId) ?? 0) + grams)
         }
   return needs
 }
@@ -69,14 +80,33 @@ export async function receive(member: StaffMember, { productId, grams, lot, expi
   require(member, 'stock')
   const tenths = tenthsOf(grams)
   await database().transaction(async (tx) => {
-    const [found] = await tx.select({ id: product.id }).from(product).where(and(eq(product.salonId, member.salonId), eq(product.id, productId), isNull(product.deletedAt)))
+    const [found] = await tx
+      .select({ id: product.id })
+      .from(product)
+      .where(and(eq(product.salonId, member.salonId), eq(product.id, productId), isNull(product.deletedAt)))
     if (!found) throw notFound('product')
     const [{ id: lotId } = { id: '' }] = await tx
       .insert(stockLot)
       .values({ salonId: member.salonId, id: newId(), productId, lot, expiresOn: expiresOn ?? null, tenths })
-      .onConflictDoUpdate({ target: [stockLot.salonId, stockLot.productId, stockLot.lot], set: { tenths: sql`${stockLot.tenths} + ${tenths}`, expiresOn: sql`coalesce(excluded.expires_on, ${stockLot.expiresOn})` } })
+      .onConflictDoUpdate({
+        target: [stockLot.salonId, stockLot.productId, stockLot.lot],
+        set: {
+          tenths: sql`${stockLot.tenths} + ${tenths}`,
+          expiresOn: sql`coalesce(excluded.expires_on, ${stockLot.expiresOn})`,
+        },
+      })
       .returning({ id: stockLot.id })
-    await tx.insert(stockMove).values({ salonId: member.salonId, id: newId(), productId, lotId, tenths, reason: 'received', staffId: member.id })
+    await tx
+      .insert(stockMove)
+      .values({
+        salonId: member.salonId,
+        id: newId(),
+        productId,
+        lotId,
+        tenths,
+        reason: 'received',
+        staffId: member.id,
+      })
   })
   return {}
 }
@@ -90,7 +120,17 @@ export async function countLot(member: StaffMember, { lotId, grams }: CountDto):
     if (!found) throw notFound('lot')
     const tenths = tenthsOf(grams)
     await tx.update(stockLot).set({ tenths }).where(key)
-    await tx.insert(stockMove).values({ salonId: member.salonId, id: newId(), productId: found.productId, lotId, tenths: tenths - found.tenths, reason: 'counted', staffId: member.id })
+    await tx
+      .insert(stockMove)
+      .values({
+        salonId: member.salonId,
+        id: newId(),
+        productId: found.productId,
+        lotId,
+        tenths: tenths - found.tenths,
+        reason: 'counted',
+        staffId: member.id,
+      })
   })
   return {}
 }
@@ -99,10 +139,19 @@ export async function countLot(member: StaffMember, { lotId, grams }: CountDto):
  * Takes what a bowl used off the shelf, first to expire first. The product's row is locked first, so that two bowls of one product take their turns and
  * two of several products cannot wait for each other. What the shelf was not thought to hold is noted without a lot.
  */
-export async function takeOffShelf(tx: Transaction, member: StaffMember, mixId: string, used: ReadonlyMap<string, number>): Promise<void> {
+export async function takeOffShelf(
+  tx: Transaction,
+  member: StaffMember,
+  mixId: string,
+  used: ReadonlyMap<string, number>,
+): Promise<void> {
   for (const productId of [...used.keys()].sort()) {
     let wanted = used.get(productId)!
-    const [known] = await tx.select({ id: product.id }).from(product).where(and(eq(product.salonId, member.salonId), eq(product.id, productId))).for('update')
+    const [known] = await tx
+      .select({ id: product.id })
+      .from(product)
+      .where(and(eq(product.salonId, member.salonId), eq(product.id, productId)))
+      .for('update')
     if (!known || wanted <= 0) continue
     const lots = await tx
       .select()
@@ -110,11 +159,26 @@ export async function takeOffShelf(tx: Transaction, member: StaffMember, mixId: 
       .where(and(eq(stockLot.salonId, member.salonId), eq(stockLot.productId, productId), gt(stockLot.tenths, 0)))
       .orderBy(...firstToExpire)
       .for('update')
-    const move = (lotId: string | null, tenths: number) => tx.insert(stockMove).values({ salonId: member.salonId, id: newId(), productId, lotId, tenths: -tenths, reason: 'mixed', mixId, staffId: member.id })
+    const move = (lotId: string | null, tenths: number) =>
+      tx
+        .insert(stockMove)
+        .values({
+          salonId: member.salonId,
+          id: newId(),
+          productId,
+          lotId,
+          tenths: -tenths,
+          reason: 'mixed',
+          mixId,
+          staffId: member.id,
+        })
     for (const { id, tenths } of lots) {
       const taken = Math.min(tenths, wanted)
       if (taken === 0) break
-      await tx.update(stockLot).set({ tenths: tenths - taken }).where(and(eq(stockLot.salonId, member.salonId), eq(stockLot.id, id)))
+      await tx
+        .update(stockLot)
+        .set({ tenths: tenths - taken })
+        .where(and(eq(stockLot.salonId, member.salonId), eq(stockLot.id, id)))
       await move(id, taken)
       wanted -= taken
     }

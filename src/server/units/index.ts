@@ -6,7 +6,10 @@ import { forgetSalon, require, type StaffMember } from '../auth'
 import type { ReadingUnitsDto } from '../dto'
 
 /** For everybody in the salon, from the next page on. */
-export async function saveUnits(member: StaffMember, { mass, length, developer, clock }: ReadingUnitsDto): Promise<ReadingUnits> {
+export async function saveUnits(
+  member: StaffMember,
+  { mass, length, developer, clock }: ReadingUnitsDto,
+): Promise<ReadingUnits> {
   require(member, 'units')
   const units = { mass, length, developer, clock }
   await database().update(salon).set({ units }).where(eq(salon.id, member.salonId))

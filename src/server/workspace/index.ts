@@ -21,15 +21,24 @@ import { catalogueOf } from '../shelf'
 /** An open plan joined with what its client's record adds to it. */
 
 /** A new plan from a client's record: a kind of service, or an empty one on a layout. @throws AppError 422 at the field */
-export async function createPlan(member: StaffMember, clientId: string, { name, template, parameters, service }: NewPlanDto): Promise<{ id: string }> {
+export async function createPlan(
+  member: StaffMember,
+  clientId: string,
+  { name, template, parameters, service }: NewPlanDto,
+): Promise<{ id: string }> {
   require(member, 'write')
   const owner = await findClient(member, clientId)
   const newest = await newestConsultation(member, clientId)
   const person: Person = { head: owner.head, hair: owner.hair, hairMap: newest && hairMapOf(newest.canvas), newId }
   try {
     const usual = defaultLayoutParameters()
-    const part = { partOffsetCm: partOffsetFor(owner.hair, template, { ...usual, ...parameters }), pastPartCm: pastPartFor(owner.hair, template) }
-    const document = service ? { ...(service === PROPOSED ? proposed(person, newest) : planFromService(service, person)), name } : newPlanDocument(name, person, createLayout(template, { ...usual, ...part, ...parameters }))
+    const part = {
+      partOffsetCm: partOffsetFor(owner.hair, template, { ...usual, ...parameters }),
+      pastPartCm: pastPartFor(owner.hair, template),
+    }
+    const document = service
+      ? { ...(service === PROPOSED ? proposed(person, newest) : planFromService(service, person)), name }
+      : newPlanDocument(name, person, createLayout(template, { ...usual, ...part, ...parameters }))
     const [catalogue, { rates }] = await Promise.all([catalogueOf(member), ratesOf(member)])
     return await insertPlan(member, clientId, onShelf(document, catalogue, rates), 'Made')
   } catch (error) {
@@ -40,7 +49,13 @@ export async function createPlan(member: StaffMember, clientId: string, { name, 
 
 /** @throws AppError 422 without a consultation to propose from */
 function proposed(person: Person, newest: Consultation | undefined): FaltoPlan {
-  if (!newest) throw new AppError(422, 'invalid', 'There is no consultation to propose from yet. Record hair and wish first, or start from a kind of service.', { problems: [{ path: 'service', message: 'Record hair and wish first.' }] })
+  if (!newest)
+    throw new AppError(
+      422,
+      'invalid',
+      'There is no consultation to propose from yet. Record hair and wish first, or start from a kind of service.',
+      { problems: [{ path: 'service', message: 'Record hair and wish first.' }] },
+    )
   const { hair, canvas, goal } = newest
   return proposePlan({ hair, goal, meanWhite: meanWhite(createHead(person.head), hair, canvas) }, person).plan
 }
@@ -55,8 +70,22 @@ export async function openWorkspace(member: StaffMember, id: string): Promise<Op
 /** An open plan with what the salon has to mix it from. */
 export async function openMixing(member: StaffMember, id: string) {
   const open = await openWorkspace(member, id)
-  const [catalogue, newest, rates, mixes, booking] = await Promise.all([catalogueOf(member), newestConsultation(member, open.client.id), ratesOf(member), mixesOf(member, id), bookingOf(member, id)])
-  return { open, catalogue, canvas: newest?.canvas ?? null, goal: newest?.goal ?? null, rates, mixes, bookedOn: booking?.on ?? null }
+  const [catalogue, newest, rates, mixes, booking] = await Promise.all([
+    catalogueOf(member),
+    newestConsultation(member, open.client.id),
+    ratesOf(member),
+    mixesOf(member, id),
+    bookingOf(member, id),
+  ])
+  return {
+    open,
+    catalogue,
+    canvas: newest?.canvas ?? null,
+    goal: newest?.goal ?? null,
+    rates,
+    mixes,
+    bookedOn: booking?.on ?? null,
+  }
 }
 
 /** An open plan with what its clock depends on beside it. */
@@ -67,7 +96,11 @@ export async function openClock(member: StaffMember, id: string) {
 }
 
 /** Records that a member of staff has looked at a caution that this plan raises now. */
-export async function acknowledgeCaution(member: StaffMember, id: string, entry: AcknowledgementDto): Promise<Acknowledgement> {
+export async function acknowledgeCaution(
+  member: StaffMember,
+  id: string,
+  entry: AcknowledgementDto,
+): Promise<Acknowledgement> {
   require(member, 'acknowledge')
   const found = await findPlan(member, id)
   const owner = await findClient(member, found.clientId)

@@ -22,7 +22,8 @@ const QUESTIONS: Record<CareKind, string> = {
   scalp: 'Dry, in good light: calm, or irritated, broken, flaking, sore?',
   age: 'The instructions and local rules name the lowest age.',
   metallicHenna: 'Restoring lotions, henna, colour of unknown make, ever on these lengths?',
-  reactions: 'Earlier reactions to colour, black tattoos or latex; illness, pregnancy, medicines. With a yes, the instructions and a doctor decide.',
+  reactions:
+    'Earlier reactions to colour, black tattoos or latex; illness, pregnancy, medicines. With a yes, the instructions and a doctor decide.',
 }
 const WITH_PRODUCT: readonly CareKind[] = ['allergyAlert', 'strandTest']
 
@@ -48,7 +49,15 @@ export function CheckDialog({ clientId, kind, today, onClose, onRecorded }: Prop
   async function record() {
     setBusy(true)
     try {
-      await callApi(`/api/clients/${clientId}/care/checks`, 'POST', { id, kind, on, result, product: product.trim(), note: note.trim(), ...(expiresOn && { expiresOn }) })
+      await callApi(`/api/clients/${clientId}/care/checks`, 'POST', {
+        id,
+        kind,
+        on,
+        result,
+        product: product.trim(),
+        note: note.trim(),
+        ...(expiresOn && { expiresOn }),
+      })
       onRecorded()
     } catch (problem) {
       setError(problem)
@@ -74,9 +83,34 @@ export function CheckDialog({ clientId, kind, today, onClose, onRecorded }: Prop
             ]}
             onChange={setResult}
           />
-          <TextField type="date" label="Made on" size="small" value={on} onChange={({ target }) => setOn(target.value)} error={dateProblem !== undefined} helperText={dateProblem} slotProps={{ inputLabel: { shrink: true }, htmlInput: { max: today } }} />
-          {WITH_PRODUCT.includes(kind) && <TextField label="With which product" size="small" value={product} onChange={({ target }) => setProduct(target.value)} slotProps={{ htmlInput: { maxLength: COUNTS.nameLength } }} />}
-          <TextField label="Note" size="small" multiline minRows={2} value={note} onChange={({ target }) => setNote(target.value)} slotProps={{ htmlInput: { maxLength: COUNTS.noteLength } }} />
+          <TextField
+            type="date"
+            label="Made on"
+            size="small"
+            value={on}
+            onChange={({ target }) => setOn(target.value)}
+            error={dateProblem !== undefined}
+            helperText={dateProblem}
+            slotProps={{ inputLabel: { shrink: true }, htmlInput: { max: today } }}
+          />
+          {WITH_PRODUCT.includes(kind) && (
+            <TextField
+              label="With which product"
+              size="small"
+              value={product}
+              onChange={({ target }) => setProduct(target.value)}
+              slotProps={{ htmlInput: { maxLength: COUNTS.nameLength } }}
+            />
+          )}
+          <TextField
+            label="Note"
+            size="small"
+            multiline
+            minRows={2}
+            value={note}
+            onChange={({ target }) => setNote(target.value)}
+            slotProps={{ htmlInput: { maxLength: COUNTS.noteLength } }}
+          />
           {VALID_DAYS[kind] > 0 && (
             <TextField
               type="date"
@@ -85,7 +119,12 @@ export function CheckDialog({ clientId, kind, today, onClose, onRecorded }: Prop
               value={expiresOn}
               onChange={({ target }) => setExpiresOn(target.value)}
               error={expiryProblem !== undefined}
-              helperText={expiryProblem ?? (VALID_DAYS[kind] === Infinity ? 'Left empty, it does not run out.' : `Left empty: ${VALID_DAYS[kind]} days.`)}
+              helperText={
+                expiryProblem ??
+                (VALID_DAYS[kind] === Infinity
+                  ? 'Left empty, it does not run out.'
+                  : `Left empty: ${VALID_DAYS[kind]} days.`)
+              }
               slotProps={{ inputLabel: { shrink: true } }}
             />
           )}

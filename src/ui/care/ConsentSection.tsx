@@ -28,7 +28,12 @@ export function ConsentSection({ open, writable, onSigned }: Props) {
 
   async function sign() {
     try {
-      await callApi(`/api/clients/${open.client.id}/care/consents`, 'POST', { id: newId(), on: open.today, textVersion: CONSENT_TEXT.version, strokes })
+      await callApi(`/api/clients/${open.client.id}/care/consents`, 'POST', {
+        id: newId(),
+        on: open.today,
+        textVersion: CONSENT_TEXT.version,
+        strokes,
+      })
       setStrokes([])
       setError(undefined)
       onSigned()

@@ -10,7 +10,10 @@ const HEIGHT = 110
 const pathOf = (strokes: readonly number[][]): string =>
   strokes
     .map((stroke) => {
-      const points = Array.from({ length: stroke.length / 2 }, (_, i) => `${(stroke[2 * i]! * WIDTH).toFixed(1)} ${(stroke[2 * i + 1]! * HEIGHT).toFixed(1)}`)
+      const points = Array.from(
+        { length: stroke.length / 2 },
+        (_, i) => `${(stroke[2 * i]! * WIDTH).toFixed(1)} ${(stroke[2 * i + 1]! * HEIGHT).toFixed(1)}`,
+      )
       return `M${points.join('L')}`
     })
     .join('')
@@ -18,14 +21,32 @@ const pathOf = (strokes: readonly number[][]): string =>
 /** A signature as it was drawn. */
 export function SignatureView({ strokes }: { strokes: readonly number[][] }) {
   return (
-    <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label="Signature" style={{ width: '100%', display: 'block' }}>
-      <path d={pathOf(strokes)} fill="none" stroke={INK.strong} strokeWidth={2} strokeLinecap="round" strokeLinejoin="round" />
+    <svg
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      role="img"
+      aria-label="Signature"
+      style={{ width: '100%', display: 'block' }}
+    >
+      <path
+        d={pathOf(strokes)}
+        fill="none"
+        stroke={INK.strong}
+        strokeWidth={2}
+        strokeLinecap="round"
+        strokeLinejoin="round"
+      />
     </svg>
   )
 }
 
 /** A field to sign in. Points are kept in 0…1 of the field. */
-export function SignatureField({ strokes, onChange }: { strokes: number[][]; onChange: (strokes: number[][]) => void }) {
+export function SignatureField({
+  strokes,
+  onChange,
+}: {
+  strokes: number[][]
+  onChange: (strokes: number[][]) => void
+}) {
   const drawing = useRef<number[]>(undefined)
 
   function point(event: PointerEvent<SVGSVGElement>): [number, number] {
@@ -39,7 +60,14 @@ export function SignatureField({ strokes, onChange }: { strokes: number[][]; onC
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       role="img"
       aria-label="Field to sign in"
-      style={{ width: '100%', display: 'block', border: LINE, touchAction: 'none', cursor: 'crosshair', background: INK.paper }}
+      style={{
+        width: '100%',
+        display: 'block',
+        border: LINE,
+        touchAction: 'none',
+        cursor: 'crosshair',
+        background: INK.paper,
+      }}
       onPointerDown={(event) => {
         if (strokes.length >= COUNTS.strokes) return
         event.currentTarget.setPointerCapture(event.pointerId)
@@ -55,8 +83,23 @@ export function SignatureField({ strokes, onChange }: { strokes: number[][]; onC
       onPointerUp={() => (drawing.current = undefined)}
       onPointerCancel={() => (drawing.current = undefined)}
     >
-      <line x1={20} x2={WIDTH - 20} y1={HEIGHT - 24} y2={HEIGHT - 24} stroke={INK.faint} strokeWidth={1} strokeDasharray="3 3" />
-      <path d={pathOf(strokes)} fill="none" stroke={INK.strong} strokeWidth={2} strokeLinecap="round" strokeLinejoin="round" />
+      <line
+        x1={20}
+        x2={WIDTH - 20}
+        y1={HEIGHT - 24}
+        y2={HEIGHT - 24}
+        stroke={INK.faint}
+        strokeWidth={1}
+        strokeDasharray="3 3"
+      />
+      <path
+        d={pathOf(strokes)}
+        fill="none"
+        stroke={INK.strong}
+        strokeWidth={2}
+        strokeLinecap="round"
+        strokeLinejoin="round"
+      />
     </svg>
   )
 }

@@ -52,18 +52,38 @@ export function ChairPage({ open, permissions }: { open: OpenRun<RunScript>; per
   const expected = expectedRun(script, state, now)
   const pressing = expected.deadlines.filter(({ at }) => at - now < CALL_MS)
   useAlarm(pressing.map(({ putInBy, stepId }) => `${putInBy} ${stepId}`))
-  const next = expected.steps.filter(({ status }) => status === 'begun' || status === 'waiting').sort((a, b) => Number(b.status === 'begun') - Number(a.status === 'begun') || a.from - b.from)
+  const next = expected.steps
+    .filter(({ status }) => status === 'begun' || status === 'waiting')
+    .sort((a, b) => Number(b.status === 'begun') - Number(a.status === 'begun') || a.from - b.from)
   const over = state.endedAt !== undefined || next.length === 0
   const people = [...script.people, ...state.joined]
   const late = expected.deadlines.filter((deadline) => deadline.late > 0 && deadline.at - now >= CALL_MS)
-  const toCheck = script.steps.findLast(({ id, kind, pieces }) => kind === 'apply' && pieces.length > 1 && state.steps.get(id)?.status === 'done' && !state.steps.get(id)!.crossChecked)
+  const toCheck = script.steps.findLast(
+    ({ id, kind, pieces }) =>
+      kind === 'apply' &&
+      pieces.length > 1 &&
+      state.steps.get(id)?.status === 'done' &&
+      !state.steps.get(id)!.crossChecked,
+  )
   const zones = runZones(script, state)
-  const zoneOnMap = zones.findLast(({ status }) => status !== 'waiting' && status !== 'out') ?? zones.find(({ status }) => status === 'waiting') ?? zones.at(-1)
+  const zoneOnMap =
+    zones.findLast(({ status }) => status !== 'waiting' && status !== 'out') ??
+    zones.find(({ status }) => status === 'waiting') ??
+    zones.at(-1)
 
   return (
     <Box sx={{ minHeight: '100dvh', display: 'flex', flexDirection: 'column' }}>
-      <Bar open={open} live={live} finish={expected.finish} behind={expected.behind} causes={expected.causes} mayTell={mayTell} />
-      {live.refused && <Alert severity="warning">Not taken by the server yet: {live.refused} It is kept on this device.</Alert>}
+      <Bar
+        open={open}
+        live={live}
+        finish={expected.finish}
+        behind={expected.behind}
+        causes={expected.causes}
+        mayTell={mayTell}
+      />
+      {live.refused && (
+        <Alert severity="warning">Not taken by the server yet: {live.refused} It is kept on this device.</Alert>
+      )}
       {pressing.map((deadline) => (
         <Call key={`${deadline.putInBy} ${deadline.stepId}`} deadline={deadline} steps={expected.steps} now={now} />
       ))}
@@ -83,14 +103,45 @@ export function ChairPage({ open, permissions }: { open: OpenRun<RunScript>; per
             : `As it goes, ${late.length === 1 ? 'one longest time' : `${late.length} longest times`} would be passed, the first by ${Math.ceil(late[0]!.late / 60_000)} min at ${clockTime(late[0]!.at)}.`}
         </Alert>
       )}
-      <Box sx={{ flex: 1, display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 5fr) minmax(0, 4fr)' } }}>
+      <Box
+        sx={{
+          flex: 1,
+          display: 'grid',
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 5fr) minmax(0, 4fr)' },
+        }}
+      >
         <Box sx={{ p: { xs: 1.5, sm: 2 } }}>
-          {over ? <Over live={live} mayTell={mayTell} mayRecord={permissions.record} open={open} /> : <NextStep expected={next[0]!} people={people} live={live} now={now} mayTell={mayTell} />}
-          {!over && next[1] && <Then expected={next[1]} people={people} onHand={mayTell && next[1].status === 'waiting' ? (personId) => live.tell({ kind: 'handed', stepId: next[1]!.step.id, personId }) : undefined} />}
-          {!over && mayTell && toCheck && <CrossCheck step={toCheck} onTell={(note) => live.tell({ kind: 'crossChecked', stepId: toCheck.id, ...(note && { note }) })} />}
+          {over ? (
+            <Over live={live} mayTell={mayTell} mayRecord={permissions.record} open={open} />
+          ) : (
+            <NextStep expected={next[0]!} people={people} live={live} now={now} mayTell={mayTell} />
+          )}
+          {!over && next[1] && (
+            <Then
+              expected={next[1]}
+              people={people}
+              onHand={
+                mayTell && next[1].status === 'waiting'
+                  ? (personId) => live.tell({ kind: 'handed', stepId: next[1]!.step.id, personId })
+                  : undefined
+              }
+            />
+          )}
+          {!over && mayTell && toCheck && (
+            <CrossCheck
+              step={toCheck}
+              onTell={(note) => live.tell({ kind: 'crossChecked', stepId: toCheck.id, ...(note && { note }) })}
+            />
+          )}
           {mayTell && state.endedAt === undefined && (
             <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1, mt: 2 }}>
-              <Button variant="outlined" color="inherit" sx={TALL} disabled={!state.last} onClick={() => live.tell({ kind: 'undone', undoes: state.last!.id })}>
+              <Button
+                variant="outlined"
+                color="inherit"
+                sx={TALL}
+                disabled={!state.last}
+                onClick={() => live.tell({ kind: 'undone', undoes: state.last!.id })}
+              >
                 Take back{state.last ? `: ${lastWords(state.last, script)}` : ''}
               </Button>
               <Button variant="outlined" color="inherit" sx={TALL} onClick={() => setDialog('happened')}>
@@ -116,7 +167,9 @@ export function ChairPage({ open, permissions }: { open: OpenRun<RunScript>; per
           }}
         />
       )}
-      {dialog === 'happened' && <Happened stepId={next[0]?.step.id} tell={live.tell} onClose={() => setDialog(undefined)} />}
+      {dialog === 'happened' && (
+        <Happened stepId={next[0]?.step.id} tell={live.tell} onClose={() => setDialog(undefined)} />
+      )}
       {dialog === 'wayOut' && (
         <WayOut
           script={script}
@@ -160,7 +213,19 @@ function Bar({ open, live, finish, behind, causes, mayTell }: BarProps) {
   const clockTime = useClockTime()
   const late = Math.round(behind / 60_000)
   return (
-    <Box component="header" sx={{ display: 'flex', alignItems: 'center', columnGap: 2, flexWrap: 'wrap', px: 2, py: 1, borderBottom: LINE, bgcolor: 'background.paper' }}>
+    <Box
+      component="header"
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        columnGap: 2,
+        flexWrap: 'wrap',
+        px: 2,
+        py: 1,
+        borderBottom: LINE,
+        bgcolor: 'background.paper',
+      }}
+    >
       <Typography component="h1" noWrap sx={{ fontWeight: 600, fontSize: '1.05rem', flex: '1 1 160px' }}>
         <Link href={`/plans/${open.planId}/clock`} style={{ color: 'inherit' }}>
           {open.client.name}
@@ -170,7 +235,9 @@ function Bar({ open, live, finish, behind, causes, mayTell }: BarProps) {
       <Box>
         <Typography sx={{ fontSize: '1.05rem' }}>
           done at <strong suppressHydrationWarning>{clockTime(finish)}</strong>
-          {live.state.startedAt !== undefined && late !== 0 && ` · ${Math.abs(late)} min ${late > 0 ? 'later' : 'sooner'} than planned`}
+          {live.state.startedAt !== undefined &&
+            late !== 0 &&
+            ` · ${Math.abs(late)} min ${late > 0 ? 'later' : 'sooner'} than planned`}
         </Typography>
         {late !== 0 && causes.length > 0 && (
           <Typography variant="body2" color="textSecondary">
@@ -179,7 +246,12 @@ function Bar({ open, live, finish, behind, causes, mayTell }: BarProps) {
         )}
       </Box>
       {open.demo && mayTell && (
-        <Button variant="outlined" color="inherit" aria-pressed={live.state.clock.pace > 1} onClick={() => live.tell({ kind: 'pace', value: live.state.clock.pace > 1 ? 1 : DEMO_PACE })}>
+        <Button
+          variant="outlined"
+          color="inherit"
+          aria-pressed={live.state.clock.pace > 1}
+          onClick={() => live.tell({ kind: 'pace', value: live.state.clock.pace > 1 ? 1 : DEMO_PACE })}
+        >
           Demo: {live.state.clock.pace > 1 ? 'time as it is' : `${DEMO_PACE} × as fast`}
         </Button>
       )}
@@ -190,14 +262,26 @@ function Bar({ open, live, finish, behind, causes, mayTell }: BarProps) {
   )
 }
 
-const causeWords = ({ step, by }: Cause): string => `${step ? taskWords(step) : 'Held up'}: ${Math.max(1, Math.round(Math.abs(by) / 60_000))} min ${step ? (by > 0 ? 'longer' : 'shorter') : ''}`.trim()
+const causeWords = ({ step, by }: Cause): string =>
+  `${step ? taskWords(step) : 'Held up'}: ${Math.max(1, Math.round(Math.abs(by) / 60_000))} min ${step ? (by > 0 ? 'longer' : 'shorter') : ''}`.trim()
 
-function Call({ deadline: { at, stepId }, steps, now }: { deadline: Deadline; steps: readonly ExpectedStep[]; now: number }) {
+function Call({
+  deadline: { at, stepId },
+  steps,
+  now,
+}: {
+  deadline: Deadline
+  steps: readonly ExpectedStep[]
+  now: number
+}) {
   const out = steps.find(({ step }) => step.id === stepId)!
   return (
     <Alert severity={at < now ? 'error' : 'warning'} sx={{ fontSize: '1.1rem' }}>
       <strong>
-        {taskWords(out.step)}: {at < now ? `${running(now - at)} over the product’s longest time. Out now.` : `out within ${running(at - now)}.`}
+        {taskWords(out.step)}:{' '}
+        {at < now
+          ? `${running(now - at)} over the product’s longest time. Out now.`
+          : `out within ${running(at - now)}.`}
       </strong>
     </Alert>
   )
@@ -227,7 +311,15 @@ const KIND_WORDS: Record<RunEventKind, string> = {
   ended: 'the end',
 }
 
-function lastWords({ kind, stepId, formulaId, value }: NonNullable<LiveRun['state']['last']>, script: RunScript): string {
+function lastWords(
+  { kind, stepId, formulaId, value }: NonNullable<LiveRun['state']['last']>,
+  script: RunScript,
+): string {
   const step = script.steps.find(({ id }) => id === stepId)
-  return [KIND_WORDS[kind] + (kind === 'counted' || kind === 'seen' ? ` ${value}` : ''), step ? taskWords(step) : formulaId].filter(Boolean).join(', ')
+  return [
+    KIND_WORDS[kind] + (kind === 'counted' || kind === 'seen' ? ` ${value}` : ''),
+    step ? taskWords(step) : formulaId,
+  ]
+    .filter(Boolean)
+    .join(', ')
 }

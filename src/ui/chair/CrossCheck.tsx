@@ -10,7 +10,8 @@ export function CrossCheck({ step, onTell }: { step: ScriptStep; onTell: (note: 
   return (
     <Box component="section" aria-label="Cross-check" sx={{ px: 2, py: 1.25, border: LINE, borderRadius: 1, mt: 1.5 }}>
       <Typography sx={{ mb: 1 }}>
-        <strong>Cross-check {step.about}</strong>: lift the rows across. No gap, no piece that slipped, the edges closed?
+        <strong>Cross-check {step.about}</strong>: lift the rows across. No gap, no piece that slipped, the edges
+        closed?
       </Typography>
       <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
         <Button variant="outlined" color="inherit" sx={{ minHeight: 52 }} onClick={() => onTell('')}>

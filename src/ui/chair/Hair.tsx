@@ -3,7 +3,16 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import type { OpenRun } from '@/core/model'
-import { endsOf, underProduct, WAITING, zoneOfStep, type Expected, type RunScript, type RunState, type ScriptStep } from '@/core/run'
+import {
+  endsOf,
+  underProduct,
+  WAITING,
+  zoneOfStep,
+  type Expected,
+  type RunScript,
+  type RunState,
+  type ScriptStep,
+} from '@/core/run'
 import { tenth } from '@/core/units'
 import { LINE } from '../theme'
 import type { LiveRun } from './useRun'
@@ -45,9 +54,22 @@ export function Hair({ open, state, expected, now, tell, onCheck }: Props) {
       <Typography variant="h2" sx={{ mb: 1 }}>
         Under product
       </Typography>
-      {under.length === 0 && <Typography color="textSecondary">{state.startedAt === undefined ? 'Nothing yet. Times begin with the first piece.' : 'Nothing now.'}</Typography>}
+      {under.length === 0 && (
+        <Typography color="textSecondary">
+          {state.startedAt === undefined ? 'Nothing yet. Times begin with the first piece.' : 'Nothing now.'}
+        </Typography>
+      )}
       {under.map((step) => (
-        <Piece key={step.id} open={open} step={step} state={state} expected={expected} now={now} tell={tell} onCheck={onCheck} />
+        <Piece
+          key={step.id}
+          open={open}
+          step={step}
+          state={state}
+          expected={expected}
+          now={now}
+          tell={tell}
+          onCheck={onCheck}
+        />
       ))}
     </Box>
   )
@@ -75,20 +97,26 @@ function Piece({ open, step, state, expected, now, tell, onCheck }: Props & { st
         <Typography sx={{ fontWeight: 600, fontSize: '1.1rem', flex: 1 }}>{step.about}</Typography>
         {level && (
           <Typography title="The first piece, expected from its mix, its hair and what was seen; a range">
-            about {tenth(level.low) === tenth(level.high) ? tenth(level.low) : `${tenth(level.low)}–${tenth(level.high)}`}
+            about{' '}
+            {tenth(level.low) === tenth(level.high) ? tenth(level.low) : `${tenth(level.low)}–${tenth(level.high)}`}
             {zone && `, goal ${zone.goal}`}
           </Typography>
         )}
         <Typography sx={{ fontSize: '1.5rem', fontWeight: 600 }}>{running(now - begunAt)}</Typography>
       </Box>
       <Box aria-hidden sx={{ height: 8, bgcolor: 'action.selected', my: 0.5 }}>
-        <Box style={{ width: `${100 * share}%` }} sx={{ height: 8, bgcolor: share >= 1 ? 'error.main' : 'text.primary' }} />
+        <Box
+          style={{ width: `${100 * share}%` }}
+          sx={{ height: 8, bgcolor: share >= 1 ? 'error.main' : 'text.primary' }}
+        />
       </Box>
       <Typography variant="body2" color={deadline && deadline.late > 0 ? 'error' : 'textSecondary'}>
         {[
           ready !== undefined && (!deadline || ready < deadline.at) ? `near its goal about ${clockTime(ready)}` : '',
           dry === undefined ? '' : dry <= now ? 'drying: apply again, or mist' : `wet until about ${clockTime(dry)}`,
-          deadline ? `out by ${clockTime(deadline.at)} at the latest${deadline.late > 0 ? `, ${Math.ceil(deadline.late / 60_000)} min before there is a hand for it` : ''}` : 'no longest time given',
+          deadline
+            ? `out by ${clockTime(deadline.at)} at the latest${deadline.late > 0 ? `, ${Math.ceil(deadline.late / 60_000)} min before there is a hand for it` : ''}`
+            : 'no longest time given',
           seen.length > 0 ? `seen ${seen.at(-1)!.level} at ${clockTime(seen.at(-1)!.at)}` : '',
           care.length > 0 ? `${CARE_WORDS[care.at(-1)!.kind]} ${clockTime(care.at(-1)!.at)}` : '',
         ]
@@ -96,17 +124,37 @@ function Piece({ open, step, state, expected, now, tell, onCheck }: Props & { st
           .join(' · ')}
       </Typography>
       {tell && (
-        <Box sx={{ display: 'grid', gridTemplateColumns: '2fr 1fr 1fr 1fr', gap: 1, mt: 0.75, '& button': { minHeight: 52, lineHeight: 1.15, px: 0.5 } }}>
-          <Button variant={due <= now ? 'contained' : 'outlined'} color={due <= now ? 'primary' : 'inherit'} onClick={() => onCheck({ stepId: step.id, name: step.about, where })}>
+        <Box
+          sx={{
+            display: 'grid',
+            gridTemplateColumns: '2fr 1fr 1fr 1fr',
+            gap: 1,
+            mt: 0.75,
+            '& button': { minHeight: 52, lineHeight: 1.15, px: 0.5 },
+          }}
+        >
+          <Button
+            variant={due <= now ? 'contained' : 'outlined'}
+            color={due <= now ? 'primary' : 'inherit'}
+            onClick={() => onCheck({ stepId: step.id, name: step.about, where })}
+          >
             {due <= now ? 'Look now' : `Look at ${clockTime(due)}`}
           </Button>
-          <Button variant={dry !== undefined && dry <= now ? 'contained' : 'outlined'} color={dry !== undefined && dry <= now ? 'primary' : 'inherit'} onClick={() => tell({ kind: 'reapplied', stepId: step.id })}>
+          <Button
+            variant={dry !== undefined && dry <= now ? 'contained' : 'outlined'}
+            color={dry !== undefined && dry <= now ? 'primary' : 'inherit'}
+            onClick={() => tell({ kind: 'reapplied', stepId: step.id })}
+          >
             Applied again
           </Button>
           <Button variant="outlined" color="inherit" onClick={() => tell({ kind: 'misted', stepId: step.id })}>
             Misted
           </Button>
-          <Button variant="outlined" color="inherit" onClick={() => tell({ kind: 'warmed', stepId: step.id, value: WARM_MINUTES })}>
+          <Button
+            variant="outlined"
+            color="inherit"
+            onClick={() => tell({ kind: 'warmed', stepId: step.id, value: WARM_MINUTES })}
+          >
             Warmed {WARM_MINUTES} min
           </Button>
         </Box>

@@ -16,10 +16,19 @@ import { INCIDENT_WORDS } from './words'
 const HELD_UP = [5, 10, 15, 30]
 
 /** What went otherwise than planned: put down with its time, and answered with what is usually done. */
-export function Happened({ stepId, tell, onClose }: { stepId: string | undefined; tell: LiveRun['tell']; onClose: () => void }) {
+export function Happened({
+  stepId,
+  tell,
+  onClose,
+}: {
+  stepId: string | undefined
+  tell: LiveRun['tell']
+  onClose: () => void
+}) {
   const [incident, setIncident] = useState<Incident>()
   const [note, setNote] = useState('')
-  const tellIncident = (kind: Incident, words = '') => tell({ kind: 'incident', incident: kind, ...(stepId !== undefined && { stepId }), ...(words && { note: words }) })
+  const tellIncident = (kind: Incident, words = '') =>
+    tell({ kind: 'incident', incident: kind, ...(stepId !== undefined && { stepId }), ...(words && { note: words }) })
   return (
     <Dialog open onClose={onClose} maxWidth="sm" aria-labelledby="incident-title">
       <DialogTitle id="incident-title">{incident ? INCIDENT_WORDS[incident].name : 'What happened?'}</DialogTitle>
@@ -59,8 +68,24 @@ export function Happened({ stepId, tell, onClose }: { stepId: string | undefined
             </Box>
           </Box>
         )}
-        {incident && incident !== 'other' && <Typography sx={{ fontSize: '1.15rem' }}>{INCIDENT_WORDS[incident].mend} It is in the log with its time.</Typography>}
-        {incident === 'other' && <TextField autoFocus fullWidth multiline minRows={2} label="What happened" value={note} onChange={({ target }) => setNote(target.value)} slotProps={{ htmlInput: { maxLength: 400 } }} sx={{ mt: 1 }} />}
+        {incident && incident !== 'other' && (
+          <Typography sx={{ fontSize: '1.15rem' }}>
+            {INCIDENT_WORDS[incident].mend} It is in the log with its time.
+          </Typography>
+        )}
+        {incident === 'other' && (
+          <TextField
+            autoFocus
+            fullWidth
+            multiline
+            minRows={2}
+            label="What happened"
+            value={note}
+            onChange={({ target }) => setNote(target.value)}
+            slotProps={{ htmlInput: { maxLength: 400 } }}
+            sx={{ mt: 1 }}
+          />
+        )}
       </DialogContent>
       <DialogActions>
         <Button color="inherit" sx={TALL} onClick={onClose}>

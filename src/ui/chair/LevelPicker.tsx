@@ -14,17 +14,36 @@ const LEVELS = [3, 4, 5, 6, 7, 7.5, 8, 8.5, 9, 9.5, 10]
 const GREY = '#808080'
 
 /** What a wiped strand shows: exposed pigment on neutral grey, dark to light. */
-export function LevelPicker({ title, where, onPick, onClose }: { title: string; where: string; onPick: (level: number) => void; onClose: () => void }) {
+export function LevelPicker({
+  title,
+  where,
+  onPick,
+  onClose,
+}: {
+  title: string
+  where: string
+  onPick: (level: number) => void
+  onClose: () => void
+}) {
   return (
     <Dialog open onClose={onClose} maxWidth="md" aria-labelledby="level-title">
       <DialogTitle id="level-title">{title}</DialogTitle>
       <DialogContent>
         <Typography sx={{ mb: 1.5 }}>{where}</Typography>
-        <Box style={{ backgroundColor: GREY }} sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(104px, 1fr))', gap: 1.5, p: 2 }}>
+        <Box
+          style={{ backgroundColor: GREY }}
+          sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(104px, 1fr))', gap: 1.5, p: 2 }}
+        >
           {LEVELS.map((level) => {
             const swatch = hexFromLab(exposedLab(level))
             return (
-              <Button key={level} aria-label={`Level ${level}, ${underlyingPigment(level).name}`} onClick={() => onPick(level)} style={{ backgroundColor: swatch, color: inkOn(swatch) }} sx={{ minHeight: 84, flexDirection: 'column', lineHeight: 1.2 }}>
+              <Button
+                key={level}
+                aria-label={`Level ${level}, ${underlyingPigment(level).name}`}
+                onClick={() => onPick(level)}
+                style={{ backgroundColor: swatch, color: inkOn(swatch) }}
+                sx={{ minHeight: 84, flexDirection: 'column', lineHeight: 1.2 }}
+              >
                 <span style={{ fontSize: '1.4rem' }}>{level}</span>
                 <span>{underlyingPigment(level).name}</span>
               </Button>

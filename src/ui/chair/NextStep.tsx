@@ -31,7 +31,13 @@ interface StepProps {
 const nameOf = (people: RunScript['people'], id: string) => people.find((person) => person.id === id)?.name ?? ''
 
 /** What is next, or being done, as large as it can be. */
-export function NextStep({ expected: { step, status, personId, from, to }, people, live, now, mayTell }: StepProps & { live: LiveRun; now: number; mayTell: boolean }) {
+export function NextStep({
+  expected: { step, status, personId, from, to },
+  people,
+  live,
+  now,
+  mayTell,
+}: StepProps & { live: LiveRun; now: number; mayTell: boolean }) {
   'use memo'
   const clockTime = useClockTime()
   const { counted, extra } = live.state.steps.get(step.id) ?? WAITING
@@ -39,26 +45,47 @@ export function NextStep({ expected: { step, status, personId, from, to }, peopl
   const rested = useRested(`${step.id} ${status}`)
   const about = Math.max(1, Math.round(step.seconds / 60))
   return (
-    <Box component="section" aria-label="Next step" sx={{ p: 2, border: '2px solid', borderColor: 'text.primary', borderRadius: 1, bgcolor: 'background.paper' }}>
+    <Box
+      component="section"
+      aria-label="Next step"
+      sx={{ p: 2, border: '2px solid', borderColor: 'text.primary', borderRadius: 1, bgcolor: 'background.paper' }}
+    >
       <Typography color="textSecondary">
         {status === 'begun' ? 'Now' : 'Next'}
         {people.length > 1 && ` · ${nameOf(people, personId)}`}
         {status === 'waiting' && from - now > 60_000 && ` · from ${clockTime(from)}`}
       </Typography>
-      <Typography sx={{ fontSize: { xs: '1.7rem', sm: '2.1rem' }, fontWeight: 600, lineHeight: 1.15, my: 0.5 }}>{taskWords(step)}</Typography>
-      <Typography sx={{ fontSize: '1.2rem' }}>{status === 'begun' ? `${running(now - from)} of about ${about} min` : `about ${about} min, to ${clockTime(to)}`}</Typography>
+      <Typography sx={{ fontSize: { xs: '1.7rem', sm: '2.1rem' }, fontWeight: 600, lineHeight: 1.15, my: 0.5 }}>
+        {taskWords(step)}
+      </Typography>
+      <Typography sx={{ fontSize: '1.2rem' }}>
+        {status === 'begun'
+          ? `${running(now - from)} of about ${about} min`
+          : `about ${about} min, to ${clockTime(to)}`}
+      </Typography>
       {pieces > 0 && status === 'begun' && (
         <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mt: 1.5 }}>
           <Typography sx={{ fontSize: '2rem', fontWeight: 600, minWidth: 110 }} aria-live="polite">
             {counted} / {pieces}
           </Typography>
           {mayTell && (
-            <Button variant="outlined" color="inherit" sx={{ ...TALL, minHeight: 72, flex: 1, fontSize: '1.2rem' }} disabled={counted >= pieces} onClick={() => live.tell({ kind: 'counted', stepId: step.id, value: counted + 1 })}>
+            <Button
+              variant="outlined"
+              color="inherit"
+              sx={{ ...TALL, minHeight: 72, flex: 1, fontSize: '1.2rem' }}
+              disabled={counted >= pieces}
+              onClick={() => live.tell({ kind: 'counted', stepId: step.id, value: counted + 1 })}
+            >
               One more {step.kind === 'takeOut' ? 'out' : 'in'}
             </Button>
           )}
           {mayTell && step.kind === 'apply' && (
-            <Button variant="outlined" color="inherit" sx={{ ...TALL, minHeight: 72 }} onClick={() => live.tell({ kind: 'extra', stepId: step.id, value: 1 })}>
+            <Button
+              variant="outlined"
+              color="inherit"
+              sx={{ ...TALL, minHeight: 72 }}
+              onClick={() => live.tell({ kind: 'extra', stepId: step.id, value: 1 })}
+            >
               One not planned
             </Button>
           )}
@@ -66,10 +93,21 @@ export function NextStep({ expected: { step, status, personId, from, to }, peopl
       )}
       {mayTell && (
         <Box sx={{ display: 'grid', gridTemplateColumns: '3fr 1fr', gap: 1, mt: 2 }}>
-          <Button variant="contained" sx={{ ...TALLEST, '&.Mui-disabled': { bgcolor: 'primary.main', color: 'primary.contrastText' } }} disabled={!rested} onClick={() => live.tell({ kind: status === 'begun' ? 'done' : 'begun', stepId: step.id })}>
+          <Button
+            variant="contained"
+            sx={{ ...TALLEST, '&.Mui-disabled': { bgcolor: 'primary.main', color: 'primary.contrastText' } }}
+            disabled={!rested}
+            onClick={() => live.tell({ kind: status === 'begun' ? 'done' : 'begun', stepId: step.id })}
+          >
             {status === 'begun' ? 'Done' : 'Begin'}
           </Button>
-          <Button variant="outlined" color="inherit" sx={{ ...TALL, minHeight: 80, '&.Mui-disabled': { color: 'inherit', borderColor: 'currentcolor' } }} disabled={!rested} onClick={() => live.tell({ kind: 'skipped', stepId: step.id })}>
+          <Button
+            variant="outlined"
+            color="inherit"
+            sx={{ ...TALL, minHeight: 80, '&.Mui-disabled': { color: 'inherit', borderColor: 'currentcolor' } }}
+            disabled={!rested}
+            onClick={() => live.tell({ kind: 'skipped', stepId: step.id })}
+          >
             Skip
           </Button>
         </Box>
@@ -79,12 +117,20 @@ export function NextStep({ expected: { step, status, personId, from, to }, peopl
 }
 
 /** The step after it, with a way to hand it to somebody else. */
-export function Then({ expected: { step, from, status, personId }, people, onHand }: StepProps & { onHand: ((personId: string) => void) | undefined }) {
+export function Then({
+  expected: { step, from, status, personId },
+  people,
+  onHand,
+}: StepProps & { onHand: ((personId: string) => void) | undefined }) {
   'use memo'
   const clockTime = useClockTime()
   const others = people.filter((person) => person.id !== personId && mayDo(person, step.kind))
   return (
-    <Box component="section" aria-label="Then" sx={{ px: 2, py: 1.25, border: LINE, borderRadius: 1, mt: 1.5, display: 'flex', alignItems: 'center', gap: 1 }}>
+    <Box
+      component="section"
+      aria-label="Then"
+      sx={{ px: 2, py: 1.25, border: LINE, borderRadius: 1, mt: 1.5, display: 'flex', alignItems: 'center', gap: 1 }}
+    >
       <Box sx={{ flex: 1 }}>
         <Typography color="textSecondary" variant="body2">
           {status === 'begun' ? 'Meanwhile' : 'Then'}

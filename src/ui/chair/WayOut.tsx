@@ -37,15 +37,32 @@ export function WayOut({ script, state, now, onTake, onClose }: Props) {
       <DialogTitle id="ways-title">How to go on</DialogTitle>
       <DialogContent>
         {!ways && <LinearProgress aria-label="Working out the rest of the visit" />}
-        {ways?.length === 0 && <Alert severity="info">No other order and no help would come nearer to the times. Take out first what has sat longest, and rinse it where its time is up.</Alert>}
+        {ways?.length === 0 && (
+          <Alert severity="info">
+            No other order and no help would come nearer to the times. Take out first what has sat longest, and rinse it
+            where its time is up.
+          </Alert>
+        )}
         {ways?.map((way, i) => (
           <Box key={i} component="article" sx={{ border: 1, borderColor: 'divider', borderRadius: 1, p: 1.5, mb: 1 }}>
-            <Typography sx={{ fontWeight: 600, fontSize: '1.1rem' }}>{way.helper === undefined ? 'Same people, another order' : `With ${way.helper === 'assistant' ? 'an assistant' : 'a second colourist'} from now on`}</Typography>
+            <Typography sx={{ fontWeight: 600, fontSize: '1.1rem' }}>
+              {way.helper === undefined
+                ? 'Same people, another order'
+                : `With ${way.helper === 'assistant' ? 'an assistant' : 'a second colourist'} from now on`}
+            </Typography>
             <Typography>
-              {way.over === 0 ? 'Every longest time is kept' : `Longest times are passed by ${duration(way.over)} in all`}, done at {clockTime(way.finish)}.
+              {way.over === 0
+                ? 'Every longest time is kept'
+                : `Longest times are passed by ${duration(way.over)} in all`}
+              , done at {clockTime(way.finish)}.
             </Typography>
             <Typography variant="body2" color="textSecondary" sx={{ mb: 1 }}>
-              Next: {way.steps.slice(0, 4).map(({ stepId }) => taskWords(script.steps.find(({ id }) => id === stepId)!)).join(', ')} …
+              Next:{' '}
+              {way.steps
+                .slice(0, 4)
+                .map(({ stepId }) => taskWords(script.steps.find(({ id }) => id === stepId)!))
+                .join(', ')}{' '}
+              …
             </Typography>
             <Button variant="contained" sx={TALL} onClick={() => onTake(way)}>
               Go on like this

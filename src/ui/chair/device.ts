@@ -7,7 +7,11 @@ export function useAwake(): void {
     let lock: WakeLockSentinel | undefined
     const ask = () => {
       // A device that cannot, or may not while its battery is low, is no fault of the visit.
-      if (document.visibilityState === 'visible' && 'wakeLock' in navigator) navigator.wakeLock.request('screen').then((got) => (lock = got), () => {})
+      if (document.visibilityState === 'visible' && 'wakeLock' in navigator)
+        navigator.wakeLock.request('screen').then(
+          (got) => (lock = got),
+          () => {},
+        )
     }
     ask()
     document.addEventListener('visibilitychange', ask)

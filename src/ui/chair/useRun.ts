@@ -6,7 +6,8 @@ import type { KeptRunEvent, OpenRun, RunEvent } from '@/core/model'
 import { foldRun, shownAt, type RunScript, type RunState } from '@/core/run'
 import { callApi, OfflineError } from '../hooks/api'
 
-type Told = Pick<RunEvent, 'kind'> & Partial<Omit<RunEvent, 'id' | 'kind' | 'deviceId' | 'deviceSeq' | 'deviceTime' | 'offsetMs'>>
+type Told = Pick<RunEvent, 'kind'> &
+  Partial<Omit<RunEvent, 'id' | 'kind' | 'deviceId' | 'deviceSeq' | 'deviceTime' | 'offsetMs'>>
 
 export interface LiveRun {
   state: RunState
@@ -42,7 +43,10 @@ export function useRun(open: OpenRun<RunScript>): LiveRun {
   const sending = useRef(false)
 
   const remember = useCallback(
-    (change: (kept: Kept) => Kept) => void update<Kept>(storeKey(open.id), (kept) => change(kept ?? { events: [], queue: [], offsetMs: thisWindow.current.offsetMs })),
+    (change: (kept: Kept) => Kept) =>
+      void update<Kept>(storeKey(open.id), (kept) =>
+        change(kept ?? { events: [], queue: [], offsetMs: thisWindow.current.offsetMs }),
+      ),
     [open.id],
   )
   const wait = useCallback((list: readonly RunEvent[]) => {
@@ -70,13 +74,20 @@ export function useRun(open: OpenRun<RunScript>): LiveRun {
         const batch = waiting.current
         const asked = Date.now()
         try {
-          const answer = await callApi<{ events: KeptRunEvent[]; now: number }>(`/api/runs/${open.id}/events`, 'POST', { events: batch, after: known.current.at(-1)?.runSeq ?? 0 })
+          const answer = await callApi<{ events: KeptRunEvent[]; now: number }>(`/api/runs/${open.id}/events`, 'POST', {
+            events: batch,
+            after: known.current.at(-1)?.runSeq ?? 0,
+          })
           // The answer was written about halfway between asking and hearing.
           thisWindow.current.offsetMs = Math.round(answer.now - (asked + Date.now()) / 2)
           const sent = new Set(batch.map(({ id }) => id))
           take(answer.events)
           wait(waiting.current.filter(({ id }) => !sent.has(id)))
-          remember((kept) => ({ ...kept, queue: kept.queue.filter(({ id }) => !sent.has(id)), offsetMs: thisWindow.current.offsetMs }))
+          remember((kept) => ({
+            ...kept,
+            queue: kept.queue.filter(({ id }) => !sent.has(id)),
+            offsetMs: thisWindow.current.offsetMs,
+          }))
           setRefused(undefined)
         } catch (error) {
           const offline = error instanceof OfflineError

@@ -16,9 +16,15 @@ export function running(ms: number): string {
 /** What can go wrong at the chair, with what is usually done (common practice). */
 export const INCIDENT_WORDS: Record<Incident, { name: string; mend: string }> = {
   bleed: { name: 'Bleed mark', mend: 'Before toning: a small demi at the root’s level, a little cool, on the spot.' },
-  brass: { name: 'Brass between the foils', mend: 'Pick more pieces, gloss with the complement, or accept the warmth.' },
+  brass: {
+    name: 'Brass between the foils',
+    mend: 'Pick more pieces, gloss with the complement, or accept the warmth.',
+  },
   slipped: { name: 'Foil slipped', mend: 'Wipe, look how far it got, put it back closer or leave it out.' },
-  burning: { name: 'Burning or stinging', mend: 'Rinse it off now with plenty of cool water. Do not apply again. Follow the product’s instructions; see a doctor if it lasts.' },
+  burning: {
+    name: 'Burning or stinging',
+    mend: 'Rinse it off now with plenty of cool water. Do not apply again. Follow the product’s instructions; see a doctor if it lasts.',
+  },
   breakage: { name: 'Hair breaks or stretches', mend: 'Rinse that area now. No more lightener there. Record it.' },
   other: { name: 'Something else', mend: 'Write down what happened.' },
 }

@@ -7,7 +7,15 @@ import Typography from '@mui/material/Typography'
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useState } from 'react'
 import { v7 as newId } from 'uuid'
-import { activeVariant, isLightener, type Booking, type Canvas, type FaltoPlan, type Limit, type OpenPlan } from '@/core/model'
+import {
+  activeVariant,
+  isLightener,
+  type Booking,
+  type Canvas,
+  type FaltoPlan,
+  type Limit,
+  type OpenPlan,
+} from '@/core/model'
 import { ROOM_CELSIUS } from '@/core/process'
 import type { ZoneClockFigures } from '@/core/pipeline'
 import { helpersFor, withHelp, type ClockOptions, type Helper, type WorkingOrder } from '@/core/schedule'
@@ -66,14 +74,22 @@ function Visit({ client, canvas, booking }: { client: OpenPlan['client'] } & Omi
   const plan = usePlan((state) => state.document)
   const told = useTimeOfDay()
   const [start, setStart] = useState(timeOfDay('00:00', booking?.arrives ?? 600))
-  const [what, setWhat] = useState<WhatIf>({ hands: [], from: 0, to: 600, celsius: ROOM_CELSIUS, order: 'planned', bowls: 'same' })
+  const [what, setWhat] = useState<WhatIf>({
+    hands: [],
+    from: 0,
+    to: 600,
+    celsius: ROOM_CELSIUS,
+    order: 'planned',
+    bowls: 'same',
+  })
   const [chosen, setChosen] = useState<string>()
   const change = (part: Partial<WhatIf>) => setWhat({ ...what, ...part })
   const id = usePlan((state) => state.id)
   function beginAt(time: string) {
     setStart(time)
     // Kept where there is a booking to keep it with; a time that could not be kept still serves this page.
-    if (booking && permissions.write) void callApi(`/api/plans/${id}/booking`, 'PUT', { on: booking.on, arrives: minuteOf(time) }).catch(() => {})
+    if (booking && permissions.write)
+      void callApi(`/api/plans/${id}/booking`, 'PUT', { on: booking.on, arrives: minuteOf(time) }).catch(() => {})
   }
   useKeepOnLeaving(store, permissions.write)
 
@@ -93,11 +109,21 @@ function Visit({ client, canvas, booking }: { client: OpenPlan['client'] } & Omi
       <ClockHeader client={client} start={start} onStart={beginAt} bookedOn={booking?.on ?? null} />
       <SaveTrouble />
       <Box sx={{ height: 4 }}>{busy && <LinearProgress aria-label="Working out the clock" />}</Box>
-      {answer && !answer.ok && <Alert severity="error"><Read>{answer.message}</Read></Alert>}
-      {figures && figures.zones.length === 0 && <Alert severity="info">Nothing is placed yet, so there is nothing to time. Lay foils on the Map page first.</Alert>}
+      {answer && !answer.ok && (
+        <Alert severity="error">
+          <Read>{answer.message}</Read>
+        </Alert>
+      )}
+      {figures && figures.zones.length === 0 && (
+        <Alert severity="info">
+          Nothing is placed yet, so there is nothing to time. Lay foils on the Map page first.
+        </Alert>
+      )}
       {figures && (
         <>
-          <Box sx={{ px: 2, py: 1, display: 'flex', flexWrap: 'wrap', columnGap: 4, rowGap: 0.5, alignItems: 'baseline' }}>
+          <Box
+            sx={{ px: 2, py: 1, display: 'flex', flexWrap: 'wrap', columnGap: 4, rowGap: 0.5, alignItems: 'baseline' }}
+          >
             <Typography sx={{ fontSize: '1.35rem', fontWeight: 600 }}>
               Done at {told(start, figures.minutes.expected)}
               <Typography component="span" color="textSecondary">
@@ -110,11 +136,31 @@ function Visit({ client, canvas, booking }: { client: OpenPlan['client'] } & Omi
           </Box>
           {!figures.fits && <DoesNotFit figures={figures} />}
           <RunOffer what={what} fits={figures.fits} />
-          <Lanes figures={figures} start={start} swatches={swatches} chosen={zone && zoneKey(zone)} onChoose={setChosen} onReorder={permissions.write && what.order === 'planned' ? reorder : undefined} />
+          <Lanes
+            figures={figures}
+            start={start}
+            swatches={swatches}
+            chosen={zone && zoneKey(zone)}
+            onChoose={setChosen}
+            onReorder={permissions.write && what.order === 'planned' ? reorder : undefined}
+          />
           <Steps figures={figures} start={start} />
-          <Box sx={{ display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1fr)', lg: '300px minmax(0, 1fr) minmax(0, 1fr)' }, borderTop: LINE, mt: 1 }}>
+          <Box
+            sx={{
+              display: 'grid',
+              gridTemplateColumns: {
+                xs: 'minmax(0, 1fr)',
+                md: 'minmax(0, 1fr) minmax(0, 1fr)',
+                lg: '300px minmax(0, 1fr) minmax(0, 1fr)',
+              },
+              borderTop: LINE,
+              mt: 1,
+            }}
+          >
             <WhatIfPanel what={what} onChange={change} plan={plan} lengthsCanLead={figures.lengthsCanLead} />
-            <Box sx={{ borderLeft: { md: LINE } }}>{zone && <ZonePanel key={zoneKey(zone)} zone={zone} start={start} />}</Box>
+            <Box sx={{ borderLeft: { md: LINE } }}>
+              {zone && <ZonePanel key={zoneKey(zone)} zone={zone} start={start} />}
+            </Box>
             <Box sx={{ borderLeft: { lg: LINE } }}>
               <Compared now={figures} others={compared} waiting={busy} />
             </Box>
@@ -133,13 +179,22 @@ function RunOffer({ what: { hands, from, to, celsius, order, bowls }, fits }: { 
   const [problem, setProblem] = useState<string>()
   const [runs, setRuns] = useState<{ id: string; startedAt: string; ended: boolean }[]>([])
   useEffect(() => {
-    callApi<{ runs: typeof runs }>(`/api/plans/${id}/runs`).then((answer) => setRuns(answer.runs), () => {})
+    callApi<{ runs: typeof runs }>(`/api/plans/${id}/runs`).then(
+      (answer) => setRuns(answer.runs),
+      () => {},
+    )
   }, [id])
   const going = runs.find(({ ended }) => !ended)
   async function begin() {
     try {
       await store.flush()
-      const run = await callApi<{ id: string }>(`/api/plans/${id}/runs`, 'POST', { id: newId(), helping: hands, order, celsius, ...(hands.includes('assistant') && { assistantFrom: from, ...(to < MINUTES.max && { assistantTo: to }) }) })
+      const run = await callApi<{ id: string }>(`/api/plans/${id}/runs`, 'POST', {
+        id: newId(),
+        helping: hands,
+        order,
+        celsius,
+        ...(hands.includes('assistant') && { assistantFrom: from, ...(to < MINUTES.max && { assistantTo: to }) }),
+      })
       router.push(`/runs/${run.id}`)
     } catch (error) {
       setProblem(error instanceof Error ? error.message : 'That did not work. Try again.')
@@ -153,11 +208,18 @@ function RunOffer({ what: { hands, from, to, celsius, order, bowls }, fits }: { 
         </Button>
       )}
       {permissions.acknowledge && (
-        <Button variant={going ? 'outlined' : 'contained'} color={going ? 'inherit' : 'primary'} disabled={!fits} onClick={() => void begin()}>
+        <Button
+          variant={going ? 'outlined' : 'contained'}
+          color={going ? 'inherit' : 'primary'}
+          disabled={!fits}
+          onClick={() => void begin()}
+        >
           {going ? 'Begin anew' : 'Begin at the chair'}
         </Button>
       )}
-      {bowls === 'weakerFirst' && <Typography variant="body2">Keep the weaker first bowls in the plan to take them to the chair.</Typography>}
+      {bowls === 'weakerFirst' && (
+        <Typography variant="body2">Keep the weaker first bowls in the plan to take them to the chair.</Typography>
+      )}
       {problem && (
         <Typography role="alert" color="error">
           {problem}
@@ -167,12 +229,24 @@ function RunOffer({ what: { hands, from, to, celsius, order, bowls }, fits }: { 
   )
 }
 
-function DoesNotFit({ figures: { conflicts, remedies } }: { figures: { conflicts: { formulaId: string | null; about: string; overMinutes: number }[]; remedies: { kind: string; text: string; minutes: number }[] } }) {
+function DoesNotFit({
+  figures: { conflicts, remedies },
+}: {
+  figures: {
+    conflicts: { formulaId: string | null; about: string; overMinutes: number }[]
+    remedies: { kind: string; text: string; minutes: number }[]
+  }
+}) {
   const worst = [...conflicts].sort((a, b) => b.overMinutes - a.overMinutes).slice(0, 3)
   return (
     <Alert severity="error" sx={{ mx: 2, mb: 1 }}>
       <strong>This does not fit: a product’s longest time would be passed.</strong>{' '}
-      {worst.map(({ formulaId, about, overMinutes }) => `${about}${formulaId ? `, ${formulaId}` : ''}: ${Math.ceil(overMinutes)} min too long`).join('; ')}
+      {worst
+        .map(
+          ({ formulaId, about, overMinutes }) =>
+            `${about}${formulaId ? `, ${formulaId}` : ''}: ${Math.ceil(overMinutes)} min too long`,
+        )
+        .join('; ')}
       {conflicts.length > worst.length ? ` and ${conflicts.length - worst.length} more` : ''}.
       {remedies.length > 0 ? (
         <Box component="ul" sx={{ m: 0, pl: 2.5 }}>
@@ -183,28 +257,72 @@ function DoesNotFit({ figures: { conflicts, remedies } }: { figures: { conflicts
           ))}
         </Box>
       ) : (
-        <> Help, another order or a slower product alone do not mend it: take less in one visit, or split it over two.</>
+        <>
+          {' '}
+          Help, another order or a slower product alone do not mend it: take less in one visit, or split it over two.
+        </>
       )}
     </Alert>
   )
 }
 
-function WhatIfPanel({ what, onChange, plan, lengthsCanLead }: { what: WhatIf; onChange: (part: Partial<WhatIf>) => void; plan: FaltoPlan; lengthsCanLead: boolean }) {
+function WhatIfPanel({
+  what,
+  onChange,
+  plan,
+  lengthsCanLead,
+}: {
+  what: WhatIf
+  onChange: (part: Partial<WhatIf>) => void
+  plan: FaltoPlan
+  lengthsCanLead: boolean
+}) {
   const { store, permissions } = usePlanStore()
   const lighteners = lightenersOf(plan)
   return (
     <Box component="section" aria-label="What if" sx={{ p: 2, display: 'flex', flexDirection: 'column', gap: 1.5 }}>
       <Typography variant="h2">What if</Typography>
-      <Choices label="Helping" values={what.hands} options={[{ value: 'assistant', label: 'Assistant' }, { value: 'second', label: 'Second colourist' }]} onChange={(hands) => onChange({ hands })} />
+      <Choices
+        label="Helping"
+        values={what.hands}
+        options={[
+          { value: 'assistant', label: 'Assistant' },
+          { value: 'second', label: 'Second colourist' },
+        ]}
+        onChange={(hands) => onChange({ hands })}
+      />
       {what.hands.includes('assistant') && (
         <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
-          <NumberField label="Assistant from" value={what.from} limit={MINUTES} step={15} onChange={(from) => onChange({ from })} />
+          <NumberField
+            label="Assistant from"
+            value={what.from}
+            limit={MINUTES}
+            step={15}
+            onChange={(from) => onChange({ from })}
+          />
           <NumberField label="until" value={what.to} limit={MINUTES} step={15} onChange={(to) => onChange({ to })} />
         </Box>
       )}
-      <Choice label="Order of zones" value={what.order} options={[{ value: 'planned', label: 'As planned' }, { value: 'reversed', label: 'The other way' }, ...(lengthsCanLead ? [{ value: 'lengthsFirst' as const, label: 'Lengths, then scalp' }] : [])]} onChange={(order) => onChange({ order })} />
+      <Choice
+        label="Order of zones"
+        value={what.order}
+        options={[
+          { value: 'planned', label: 'As planned' },
+          { value: 'reversed', label: 'The other way' },
+          ...(lengthsCanLead ? [{ value: 'lengthsFirst' as const, label: 'Lengths, then scalp' }] : []),
+        ]}
+        onChange={(order) => onChange({ order })}
+      />
       {lighteners.length > 0 && (
-        <Choice label="First bowls" value={what.bowls} options={[{ value: 'same', label: 'As planned' }, { value: 'weakerFirst', label: `${WEAKER_BY} vol weaker` }]} onChange={(bowls) => onChange({ bowls })} />
+        <Choice
+          label="First bowls"
+          value={what.bowls}
+          options={[
+            { value: 'same', label: 'As planned' },
+            { value: 'weakerFirst', label: `${WEAKER_BY} vol weaker` },
+          ]}
+          onChange={(bowls) => onChange({ bowls })}
+        />
       )}
       {what.bowls === 'weakerFirst' && permissions.write && (
         <Button
@@ -217,23 +335,66 @@ function WhatIfPanel({ what, onChange, plan, lengthsCanLead }: { what: WhatIf; o
           Keep in the plan
         </Button>
       )}
-      <NumberField label="Room" value={what.celsius} limit={CELSIUS} step={1} onChange={(celsius) => onChange({ celsius })} />
+      <NumberField
+        label="Room"
+        value={what.celsius}
+        limit={CELSIUS}
+        step={1}
+        onChange={(celsius) => onChange({ celsius })}
+      />
     </Box>
   )
 }
 
-function ClockHeader({ client, start, onStart, bookedOn }: { client: OpenPlan['client']; start: string; onStart: (start: string) => void; bookedOn: string | null }) {
+function ClockHeader({
+  client,
+  start,
+  onStart,
+  bookedOn,
+}: {
+  client: OpenPlan['client']
+  start: string
+  onStart: (start: string) => void
+  bookedOn: string | null
+}) {
   const { permissions } = usePlanStore()
   const id = usePlan((state) => state.id)
   return (
-    <Box component="header" sx={{ display: 'flex', alignItems: 'center', columnGap: 1, flexWrap: 'wrap', px: 1.5, py: 0.5, borderBottom: 1, borderColor: 'divider', bgcolor: 'background.paper' }}>
+    <Box
+      component="header"
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        columnGap: 1,
+        flexWrap: 'wrap',
+        px: 1.5,
+        py: 0.5,
+        borderBottom: 1,
+        borderColor: 'divider',
+        bgcolor: 'background.paper',
+      }}
+    >
       <PlanTitle client={client} />
       <SaveStatus />
       <Box component="label" sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
         <Typography variant="caption" color="textSecondary">
           Begins at
         </Typography>
-        <Box component="input" type="time" value={start} onChange={({ target }) => target.value && onStart(target.value)} sx={{ font: 'inherit', color: 'inherit', bgcolor: 'transparent', border: LINE, borderRadius: 1, minHeight: 40, px: 1 }} />
+        <Box
+          component="input"
+          type="time"
+          value={start}
+          onChange={({ target }) => target.value && onStart(target.value)}
+          sx={{
+            font: 'inherit',
+            color: 'inherit',
+            bgcolor: 'transparent',
+            border: LINE,
+            borderRadius: 1,
+            minHeight: 40,
+            px: 1,
+          }}
+        />
       </Box>
       {bookedOn ? (
         <Button color="inherit" component="a" href={`/api/plans/${id}/calendar?at=${start}`} download>
@@ -249,10 +410,16 @@ function ClockHeader({ client, start, onStart, bookedOn }: { client: OpenPlan['c
   )
 }
 
-const lightenersOf = ({ formulas, products }: FaltoPlan) => formulas.filter(({ productId }) => isLightener(products.find(({ id }) => id === productId)!.kind))
+const lightenersOf = ({ formulas, products }: FaltoPlan) =>
+  formulas.filter(({ productId }) => isLightener(products.find(({ id }) => id === productId)!.kind))
 
 /** Whether some of a plan's work is not closed in foil and begins at the scalp, so that the order of lengths and scalp may matter; its clock knows for sure. */
-const lengthsMayLead = (plan: FaltoPlan): boolean => activeVariant(plan).stages.some(({ zones }) => zones.some(({ placement }) => placement.sequence.length > 0 && placement.cover !== 'foil' && placement.startCm === 0))
+const lengthsMayLead = (plan: FaltoPlan): boolean =>
+  activeVariant(plan).stages.some(({ zones }) =>
+    zones.some(
+      ({ placement }) => placement.sequence.length > 0 && placement.cover !== 'foil' && placement.startCm === 0,
+    ),
+  )
 
 function weaken(plan: FaltoPlan): void {
   for (const formula of lightenersOf(plan)) formula.firstBowlVol = Math.max(WEAKER_BY, formula.developerVol - WEAKER_BY)
@@ -266,7 +433,12 @@ function planFor(plan: FaltoPlan, { bowls }: WhatIf): FaltoPlan {
 }
 
 function optionsFor({ hands, from, to, celsius, order }: WhatIf, canvas: Canvas | null): ClockOptions {
-  return { crew: withHelp(helpersFor(hands, { from, ...(to < MINUTES.max && { to }) })), canvas: canvas ?? undefined, roomCelsius: celsius, order }
+  return {
+    crew: withHelp(helpersFor(hands, { from, ...(to < MINUTES.max && { to }) })),
+    canvas: canvas ?? undefined,
+    roomCelsius: celsius,
+    order,
+  }
 }
 
 /** Each of the choices the other way, the rest as it is. */
@@ -275,12 +447,29 @@ function comparisonsFor(plan: FaltoPlan, what: WhatIf, canvas: Canvas | null): C
     const changed = { ...what, ...change }
     return { key, label, plan: planFor(plan, changed), options: optionsFor(changed, canvas) }
   }
-  const toggled = (hand: Helper) => (what.hands.includes(hand) ? what.hands.filter((one) => one !== hand) : [...what.hands, hand])
+  const toggled = (hand: Helper) =>
+    what.hands.includes(hand) ? what.hands.filter((one) => one !== hand) : [...what.hands, hand]
   return [
-    other('assistant', what.hands.includes('assistant') ? 'Without the assistant' : 'With an assistant', { hands: toggled('assistant'), from: 0, to: MINUTES.max }),
-    other('second', what.hands.includes('second') ? 'Without the second colourist' : 'With a second colourist', { hands: toggled('second') }),
-    other('order', what.order === 'planned' ? 'Zones the other way round' : 'Zones as planned', { order: what.order === 'planned' ? 'reversed' : 'planned' }),
-    ...(what.order !== 'lengthsFirst' && lengthsMayLead(plan) ? [other('lengths', 'Lengths first, then the scalp', { order: 'lengthsFirst' })] : []),
-    ...(lightenersOf(plan).length > 0 ? [other('bowls', what.bowls === 'same' ? 'First bowls weaker' : 'First bowls as planned', { bowls: what.bowls === 'same' ? 'weakerFirst' : 'same' })] : []),
+    other('assistant', what.hands.includes('assistant') ? 'Without the assistant' : 'With an assistant', {
+      hands: toggled('assistant'),
+      from: 0,
+      to: MINUTES.max,
+    }),
+    other('second', what.hands.includes('second') ? 'Without the second colourist' : 'With a second colourist', {
+      hands: toggled('second'),
+    }),
+    other('order', what.order === 'planned' ? 'Zones the other way round' : 'Zones as planned', {
+      order: what.order === 'planned' ? 'reversed' : 'planned',
+    }),
+    ...(what.order !== 'lengthsFirst' && lengthsMayLead(plan)
+      ? [other('lengths', 'Lengths first, then the scalp', { order: 'lengthsFirst' })]
+      : []),
+    ...(lightenersOf(plan).length > 0
+      ? [
+          other('bowls', what.bowls === 'same' ? 'First bowls weaker' : 'First bowls as planned', {
+            bowls: what.bowls === 'same' ? 'weakerFirst' : 'same',
+          }),
+        ]
+      : []),
   ]
 }

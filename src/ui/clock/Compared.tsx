@@ -5,14 +5,38 @@ import type { ClockFigures } from '@/core/pipeline'
 import { duration } from './words'
 
 /** Other ways of doing the same, in figures. */
-export function Compared({ now, others, waiting }: { now: ClockFigures; others: readonly { key: string; label: string; figures: ClockFigures }[]; waiting: boolean }) {
+export function Compared({
+  now,
+  others,
+  waiting,
+}: {
+  now: ClockFigures
+  others: readonly { key: string; label: string; figures: ClockFigures }[]
+  waiting: boolean
+}) {
   const rows = [{ key: 'now', label: 'As it is', figures: now }, ...others]
   return (
     <Box component="section" aria-label="Compared" sx={{ p: 2 }} aria-busy={waiting}>
       <Typography variant="h2" sx={{ mb: 0.5 }}>
         Compared
       </Typography>
-      <Box component="table" sx={{ width: '100%', borderCollapse: 'collapse', '& td, & th': { py: 0.5, pr: 1, textAlign: 'left', verticalAlign: 'top', fontVariantNumeric: 'tabular-nums', borderBottom: 1, borderColor: 'divider' }, '& th': { fontWeight: 600, fontSize: '0.8rem', color: 'text.secondary' } }}>
+      <Box
+        component="table"
+        sx={{
+          width: '100%',
+          borderCollapse: 'collapse',
+          '& td, & th': {
+            py: 0.5,
+            pr: 1,
+            textAlign: 'left',
+            verticalAlign: 'top',
+            fontVariantNumeric: 'tabular-nums',
+            borderBottom: 1,
+            borderColor: 'divider',
+          },
+          '& th': { fontWeight: 600, fontSize: '0.8rem', color: 'text.secondary' },
+        }}
+      >
         <thead>
           <tr>
             <th>Way</th>
@@ -36,13 +60,19 @@ export function Compared({ now, others, waiting }: { now: ClockFigures; others: 
               <td>{duration(figures.minutes.expected)}</td>
               <td>{duration(figures.handsFreeMinutes)}</td>
               <td>{evennessWords(figures)}</td>
-              <td>{figures.zones.length > 0 ? `${Math.max(...figures.zones.map(({ strainPercent }) => strainPercent))} %` : '–'}</td>
+              <td>
+                {figures.zones.length > 0
+                  ? `${Math.max(...figures.zones.map(({ strainPercent }) => strainPercent))} %`
+                  : '–'}
+              </td>
             </tr>
           ))}
         </tbody>
       </Box>
       <Typography role="status" variant="caption" color="textSecondary">
-        {waiting ? 'Working out the others…' : 'Lightened to: levels between which four fifths of it lies when it comes out. Strain: most anywhere, of what the hair stands.'}
+        {waiting
+          ? 'Working out the others…'
+          : 'Lightened to: levels between which four fifths of it lies when it comes out. Strain: most anywhere, of what the hair stands.'}
       </Typography>
     </Box>
   )

@@ -19,7 +19,11 @@ interface Props {
   onReorder: ((zone: ZoneClockFigures, to: ZoneClockFigures) => void) | undefined
 }
 
-export const zoneKey = ({ stageId, zoneId, formulaId }: Pick<ZoneClockFigures, 'stageId' | 'zoneId' | 'formulaId'>): string => `${stageId}/${zoneId}/${formulaId}`
+export const zoneKey = ({
+  stageId,
+  zoneId,
+  formulaId,
+}: Pick<ZoneClockFigures, 'stageId' | 'zoneId' | 'formulaId'>): string => `${stageId}/${zoneId}/${formulaId}`
 
 /** Height of a zone's lane, and how far a press may stray before it drags one, px. */
 const ZONE_LANE = 40
@@ -41,7 +45,10 @@ export function Lanes({ figures, start, swatches, chosen, onChoose, onReorder }:
   const timeOfDay = useTimeOfDay()
   const [shown, setShown] = useState<string>()
   const [dragged, setDragged] = useState<{ key: string; by: number }>()
-  const end = Math.max(...figures.tasks.map(({ toMinutes }) => toMinutes), ...figures.zones.map(({ latestMinutes }) => latestMinutes))
+  const end = Math.max(
+    ...figures.tasks.map(({ toMinutes }) => toMinutes),
+    ...figures.zones.map(({ latestMinutes }) => latestMinutes),
+  )
   const step = end > 150 ? 30 : 15
   const ticks = Array.from({ length: Math.floor(end / step) + 1 }, (_, i) => i * step)
   const at = (minute: number) => `${(100 * minute) / end}%`
@@ -51,7 +58,21 @@ export function Lanes({ figures, start, swatches, chosen, onChoose, onReorder }:
     <Box
       key={one.id}
       style={{ left: at(one.fromMinutes), width: at(one.toMinutes - one.fromMinutes) }}
-      sx={{ position: 'absolute', top: 3, bottom: 3, overflow: 'hidden', fontSize: '0.78rem', lineHeight: '38px', textIndent: 4, whiteSpace: 'nowrap', ...SHADES[one.kind], ...(shown === one.id && { boxShadow: '0 0 0 2px var(--mui-palette-text-primary), 0 0 0 4px var(--mui-palette-background-paper)', zIndex: 1 }) }}
+      sx={{
+        position: 'absolute',
+        top: 3,
+        bottom: 3,
+        overflow: 'hidden',
+        fontSize: '0.78rem',
+        lineHeight: '38px',
+        textIndent: 4,
+        whiteSpace: 'nowrap',
+        ...SHADES[one.kind],
+        ...(shown === one.id && {
+          boxShadow: '0 0 0 2px var(--mui-palette-text-primary), 0 0 0 4px var(--mui-palette-background-paper)',
+          zIndex: 1,
+        }),
+      }}
     >
       {one.toMinutes - one.fromMinutes > end / 22 && one.kind !== 'mix' ? taskWords(one) : ''}
     </Box>
@@ -60,27 +81,48 @@ export function Lanes({ figures, start, swatches, chosen, onChoose, onReorder }:
   function showAt(person: string, share: number) {
     const minute = share * end
     const away = ({ fromMinutes, toMinutes }: ClockTaskFigures) => Math.max(fromMinutes - minute, minute - toMinutes, 0)
-    setShown(figures.tasks.filter(({ by }) => by === person).reduce((nearest, one) => (away(one) < away(nearest) ? one : nearest)).id)
+    setShown(
+      figures.tasks
+        .filter(({ by }) => by === person)
+        .reduce((nearest, one) => (away(one) < away(nearest) ? one : nearest)).id,
+    )
   }
   return (
     <Box sx={{ overflowX: 'auto' }} role="region" aria-label="Who does what when" tabIndex={0}>
       <Box sx={{ minWidth: 760 }}>
         <Lane name="" tall={22}>
           {ticks.map((tick) => (
-            <Typography key={tick} variant="caption" style={{ left: at(tick) }} sx={{ position: 'absolute', top: 0, transform: tick === 0 ? undefined : 'translateX(-50%)', whiteSpace: 'nowrap' }}>
+            <Typography
+              key={tick}
+              variant="caption"
+              style={{ left: at(tick) }}
+              sx={{
+                position: 'absolute',
+                top: 0,
+                transform: tick === 0 ? undefined : 'translateX(-50%)',
+                whiteSpace: 'nowrap',
+              }}
+            >
               {timeOfDay(start, tick)}
             </Typography>
           ))}
         </Lane>
         {figures.crew.map(({ id, name }) => (
-          <Lane key={id} name={name} tall={46} ticks={ticks.map(at)} onTrack={figures.tasks.some(({ by }) => by === id) ? (share) => showAt(id, share) : undefined}>
+          <Lane
+            key={id}
+            name={name}
+            tall={46}
+            ticks={ticks.map(at)}
+            onTrack={figures.tasks.some(({ by }) => by === id) ? (share) => showAt(id, share) : undefined}
+          >
             {figures.tasks.filter(({ by }) => by === id).map(block)}
           </Lane>
         ))}
         <Typography role="status" variant="body2" sx={{ minHeight: 24, pl: `${NAMES}px`, py: 0.25 }}>
           {task ? (
             <>
-              <strong>{taskWords(task)}</strong>, {timeOfDay(start, task.fromMinutes)}–{timeOfDay(start, task.toMinutes)}, {duration(task.toMinutes - task.fromMinutes)}
+              <strong>{taskWords(task)}</strong>, {timeOfDay(start, task.fromMinutes)}–
+              {timeOfDay(start, task.toMinutes)}, {duration(task.toMinutes - task.fromMinutes)}
             </>
           ) : (
             'Press a lane to read what is done then; all steps are listed below.'
@@ -97,12 +139,26 @@ export function Lanes({ figures, start, swatches, chosen, onChoose, onReorder }:
             <Lane
               key={key}
               tall={ZONE_LANE}
-              drag={onReorder && { by: dragged?.key === key ? dragged.by : 0, onMove: (by) => setDragged({ key, by }), onDrop: dropped }}
+              drag={
+                onReorder && {
+                  by: dragged?.key === key ? dragged.by : 0,
+                  onMove: (by) => setDragged({ key, by }),
+                  onDrop: dropped,
+                }
+              }
               ticks={ticks.map(at)}
               name={
                 <Box component="span" sx={{ display: 'flex', alignItems: 'center', gap: 0.75, minWidth: 0 }}>
-                  <FormulaSample id={zone.formulaId} index={formulas.indexOf(zone.formulaId)} swatch={swatches[zone.formulaId] ?? '#888888'} size={22} />
-                  <Box component="span" sx={{ overflow: 'hidden', textOverflow: 'ellipsis', fontWeight: chosen === key ? 700 : 400 }}>
+                  <FormulaSample
+                    id={zone.formulaId}
+                    index={formulas.indexOf(zone.formulaId)}
+                    swatch={swatches[zone.formulaId] ?? '#888888'}
+                    size={22}
+                  />
+                  <Box
+                    component="span"
+                    sx={{ overflow: 'hidden', textOverflow: 'ellipsis', fontWeight: chosen === key ? 700 : 400 }}
+                  >
                     {zone.name}
                   </Box>
                 </Box>
@@ -119,7 +175,20 @@ export function Lanes({ figures, start, swatches, chosen, onChoose, onReorder }:
           <Key mark={<Box sx={{ width: 26, height: 12, background: RISING }} />} words="going on, first to last" />
           <Key mark={<Box sx={{ width: 26, height: 12, bgcolor: 'text.secondary' }} />} words="processing" />
           <Key mark={<Box sx={{ width: 26, height: 12, background: FALLING }} />} words="coming out" />
-          <Key mark={<Box sx={{ width: 26, height: 8, borderLeft: '2px solid', borderRight: '2px solid', borderBottom: '2px solid' }} />} words="the first piece: near its goal – latest time" />
+          <Key
+            mark={
+              <Box
+                sx={{
+                  width: 26,
+                  height: 8,
+                  borderLeft: '2px solid',
+                  borderRight: '2px solid',
+                  borderBottom: '2px solid',
+                }}
+              />
+            }
+            words="the first piece: near its goal – latest time"
+          />
         </Box>
       </Box>
     </Box>
@@ -130,14 +199,32 @@ const RISING = 'linear-gradient(to bottom right, transparent 50%, var(--mui-pale
 const FALLING = 'linear-gradient(to top right, var(--mui-palette-text-secondary) 50%, transparent 50%)'
 
 function ZoneBar({ zone, at }: { zone: ZoneClockFigures; at: (minute: number) => string }) {
-  const part = (from: number, to: number, background: string) => <Box aria-hidden style={{ left: at(from), width: at(Math.max(0, to - from)), background }} sx={{ position: 'absolute', top: 7, height: 18 }} />
+  const part = (from: number, to: number, background: string) => (
+    <Box
+      aria-hidden
+      style={{ left: at(from), width: at(Math.max(0, to - from)), background }}
+      sx={{ position: 'absolute', top: 7, height: 18 }}
+    />
+  )
   const solid = 'var(--mui-palette-text-secondary)'
   return (
     <>
       {part(zone.firstOnMinutes, zone.lastOnMinutes, zone.lastOnMinutes <= zone.firstOutMinutes ? RISING : solid)}
       {zone.lastOnMinutes < zone.firstOutMinutes && part(zone.lastOnMinutes, zone.firstOutMinutes, solid)}
       {part(Math.max(zone.firstOutMinutes, zone.lastOnMinutes), zone.lastOutMinutes, FALLING)}
-      <Box aria-hidden style={{ left: at(zone.readyMinutes), width: at(Math.max(0.5, zone.latestMinutes - zone.readyMinutes)) }} sx={{ position: 'absolute', top: 27, height: 7, borderLeft: '2px solid', borderRight: '2px solid', borderBottom: '2px solid', borderColor: zone.firstOutMinutes > zone.latestMinutes + 0.05 ? 'error.main' : 'text.primary' }} />
+      <Box
+        aria-hidden
+        style={{ left: at(zone.readyMinutes), width: at(Math.max(0.5, zone.latestMinutes - zone.readyMinutes)) }}
+        sx={{
+          position: 'absolute',
+          top: 27,
+          height: 7,
+          borderLeft: '2px solid',
+          borderRight: '2px solid',
+          borderBottom: '2px solid',
+          borderColor: zone.firstOutMinutes > zone.latestMinutes + 0.05 ? 'error.main' : 'text.primary',
+        }}
+      />
     </>
   )
 }
@@ -189,13 +276,54 @@ export function Lane({ name, tall, ticks = [], children, onPress, pressed, label
     },
   }
   return (
-    <Box style={{ transform: drag && drag.by !== 0 ? `translateY(${drag.by}px)` : undefined }} sx={{ display: 'flex', alignItems: 'stretch', minHeight: tall, borderBottom: ticks.length > 0 ? LINE : 'none', bgcolor: pressed ? 'action.selected' : undefined, ...(drag && drag.by !== 0 && { position: 'relative', zIndex: 1, opacity: 0.8, boxShadow: '0 0 0 1px var(--mui-palette-text-primary)' }) }}>
+    <Box
+      style={{ transform: drag && drag.by !== 0 ? `translateY(${drag.by}px)` : undefined }}
+      sx={{
+        display: 'flex',
+        alignItems: 'stretch',
+        minHeight: tall,
+        borderBottom: ticks.length > 0 ? LINE : 'none',
+        bgcolor: pressed ? 'action.selected' : undefined,
+        ...(drag &&
+          drag.by !== 0 && {
+            position: 'relative',
+            zIndex: 1,
+            opacity: 0.8,
+            boxShadow: '0 0 0 1px var(--mui-palette-text-primary)',
+          }),
+      }}
+    >
       {onPress ? (
-        <Box component="button" type="button" aria-label={label} aria-pressed={pressed} onClick={onPress} {...dragging} sx={{ touchAction: drag ? 'none' : undefined, width: NAMES, flex: 'none', font: 'inherit', color: 'inherit', bgcolor: 'transparent', border: 'none', textAlign: 'left', p: 0, pl: 1, minHeight: tall, cursor: 'pointer', whiteSpace: 'nowrap', overflow: 'hidden' }}>
+        <Box
+          component="button"
+          type="button"
+          aria-label={label}
+          aria-pressed={pressed}
+          onClick={onPress}
+          {...dragging}
+          sx={{
+            touchAction: drag ? 'none' : undefined,
+            width: NAMES,
+            flex: 'none',
+            font: 'inherit',
+            color: 'inherit',
+            bgcolor: 'transparent',
+            border: 'none',
+            textAlign: 'left',
+            p: 0,
+            pl: 1,
+            minHeight: tall,
+            cursor: 'pointer',
+            whiteSpace: 'nowrap',
+            overflow: 'hidden',
+          }}
+        >
           {name}
         </Box>
       ) : (
-        <Box sx={{ width: NAMES, flex: 'none', pl: 1, display: 'flex', alignItems: 'center', fontWeight: 600 }}>{name}</Box>
+        <Box sx={{ width: NAMES, flex: 'none', pl: 1, display: 'flex', alignItems: 'center', fontWeight: 600 }}>
+          {name}
+        </Box>
       )}
       <Box
         aria-hidden
@@ -210,7 +338,12 @@ export function Lane({ name, tall, ticks = [], children, onPress, pressed, label
         sx={{ position: 'relative', flex: 1, mr: 3, cursor: onTrack ? 'pointer' : undefined }}
       >
         {ticks.map((left) => (
-          <Box key={left} aria-hidden style={{ left }} sx={{ position: 'absolute', top: 0, bottom: 0, borderLeft: LINE }} />
+          <Box
+            key={left}
+            aria-hidden
+            style={{ left }}
+            sx={{ position: 'absolute', top: 0, bottom: 0, borderLeft: LINE }}
+          />
         ))}
         {children}
       </Box>

@@ -1,5 +1,16 @@
 'use client'
-import { Area, CartesianGrid, ComposedChart, Line, ReferenceArea, ReferenceLine, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts'
+import {
+  Area,
+  CartesianGrid,
+  ComposedChart,
+  Line,
+  ReferenceArea,
+  ReferenceLine,
+  ResponsiveContainer,
+  Tooltip,
+  XAxis,
+  YAxis,
+} from 'recharts'
 import type { ZoneClockFigures } from '@/core/pipeline'
 import { NEAR_ENOUGH } from '@/core/process'
 import { INK } from '../theme'
@@ -15,14 +26,51 @@ export function LiftChart({ zone, start }: { zone: ZoneClockFigures; start: stri
     <ResponsiveContainer width="100%" height={220}>
       <ComposedChart data={data} margin={{ top: 8, right: 16, bottom: 4, left: -18 }} accessibilityLayer>
         <CartesianGrid stroke="var(--mui-palette-divider)" vertical={false} />
-        <XAxis dataKey="minute" type="number" domain={['dataMin', 'dataMax']} tickFormatter={(minute: number) => timeOfDay(start, minute)} tick={{ fill: INK.faint, fontSize: 12 }} tickCount={6} />
+        <XAxis
+          dataKey="minute"
+          type="number"
+          domain={['dataMin', 'dataMax']}
+          tickFormatter={(minute: number) => timeOfDay(start, minute)}
+          tick={{ fill: INK.faint, fontSize: 12 }}
+          tickCount={6}
+        />
         <YAxis domain={[bottom, top]} allowDecimals={false} tick={{ fill: INK.faint, fontSize: 12 }} />
-        <ReferenceArea y1={zone.goal - NEAR_ENOUGH} y2={zone.goal + NEAR_ENOUGH} fill={INK.faint} fillOpacity={0.18} stroke="none" />
-        <ReferenceArea x1={zone.firstOutMinutes} x2={zone.lastOutMinutes} fill="none" stroke={INK.strong} strokeDasharray="4 3" />
+        <ReferenceArea
+          y1={zone.goal - NEAR_ENOUGH}
+          y2={zone.goal + NEAR_ENOUGH}
+          fill={INK.faint}
+          fillOpacity={0.18}
+          stroke="none"
+        />
+        <ReferenceArea
+          x1={zone.firstOutMinutes}
+          x2={zone.lastOutMinutes}
+          fill="none"
+          stroke={INK.strong}
+          strokeDasharray="4 3"
+        />
         <ReferenceLine x={zone.latestMinutes} stroke={INK.strong} strokeWidth={2} />
-        <Tooltip labelFormatter={(minute) => timeOfDay(start, Number(minute))} formatter={(value, name) => [Array.isArray(value) ? value.join('–') : value, name]} contentStyle={{ background: INK.paper, borderColor: 'var(--mui-palette-divider)' }} />
-        <Area dataKey="span" name="darkest–lightest" stroke="none" fill={INK.faint} fillOpacity={0.3} isAnimationActive={false} />
-        <Line dataKey="mean" name="mean level" stroke={INK.strong} strokeWidth={2} dot={false} isAnimationActive={false} />
+        <Tooltip
+          labelFormatter={(minute) => timeOfDay(start, Number(minute))}
+          formatter={(value, name) => [Array.isArray(value) ? value.join('–') : value, name]}
+          contentStyle={{ background: INK.paper, borderColor: 'var(--mui-palette-divider)' }}
+        />
+        <Area
+          dataKey="span"
+          name="darkest–lightest"
+          stroke="none"
+          fill={INK.faint}
+          fillOpacity={0.3}
+          isAnimationActive={false}
+        />
+        <Line
+          dataKey="mean"
+          name="mean level"
+          stroke={INK.strong}
+          strokeWidth={2}
+          dot={false}
+          isAnimationActive={false}
+        />
       </ComposedChart>
     </ResponsiveContainer>
   )

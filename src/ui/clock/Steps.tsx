@@ -8,7 +8,16 @@ export function Steps({ figures: { tasks, crew }, start }: { figures: ClockFigur
   const timeOfDay = useTimeOfDay()
   const nameOf = (person: string) => crew.find(({ id }) => id === person)?.name ?? person
   return (
-    <Box component="details" sx={{ mx: 2, my: 1, border: LINE, borderRadius: 1, '& summary': { cursor: 'pointer', px: 1.5, py: 1.25, fontWeight: 600 } }}>
+    <Box
+      component="details"
+      sx={{
+        mx: 2,
+        my: 1,
+        border: LINE,
+        borderRadius: 1,
+        '& summary': { cursor: 'pointer', px: 1.5, py: 1.25, fontWeight: 600 },
+      }}
+    >
       <summary>All {tasks.length} steps in order</summary>
       <Box component="ol" aria-label="Steps" sx={{ m: 0, pl: 0, pb: 1, listStyle: 'none', columnWidth: 360 }}>
         {tasks.map((task) => (

@@ -24,8 +24,14 @@ export function ZonePanel({ zone, start }: { zone: ZoneClockFigures; start: stri
     ['Out', `${timeOfDay(start, zone.firstOutMinutes)}–${timeOfDay(start, zone.lastOutMinutes)}`],
     ['First piece: near its goal', timeOfDay(start, zone.readyMinutes)],
     ['First piece: out by, at the latest', timeOfDay(start, zone.latestMinutes)],
-    ['Under product', `${duration(zone.firstOutMinutes - zone.firstOnMinutes)} the first, ${duration(zone.lastOutMinutes - zone.lastOnMinutes)} the last`],
-    [lifts ? 'Level when it comes out' : 'Level it shows', `${zone.level.expected} (${zone.level.low}–${zone.level.high}), meant ${zone.goal}`],
+    [
+      'Under product',
+      `${duration(zone.firstOutMinutes - zone.firstOnMinutes)} the first, ${duration(zone.lastOutMinutes - zone.lastOnMinutes)} the last`,
+    ],
+    [
+      lifts ? 'Level when it comes out' : 'Level it shows',
+      `${zone.level.expected} (${zone.level.low}–${zone.level.high}), meant ${zone.goal}`,
+    ],
     ['Darkest and lightest place', `${zone.darkest} and ${zone.lightest}`],
     ...(lifts ? [['Strain', `${zone.strainPercent} % of what this hair stands`] as [string, string]] : []),
   ]
@@ -40,7 +46,12 @@ export function ZonePanel({ zone, start }: { zone: ZoneClockFigures; start: stri
             <Button color="inherit" size="small" disabled={turn <= 0} onClick={() => move(-1)}>
               Earlier
             </Button>
-            <Button color="inherit" size="small" disabled={turn < 0 || turn >= order.length - 1} onClick={() => move(1)}>
+            <Button
+              color="inherit"
+              size="small"
+              disabled={turn < 0 || turn >= order.length - 1}
+              onClick={() => move(1)}
+            >
               Later
             </Button>
           </>
@@ -48,10 +59,23 @@ export function ZonePanel({ zone, start }: { zone: ZoneClockFigures; start: stri
       </Box>
       {zone.shortPieces > 0 && (
         <Alert severity="warning" sx={{ mb: 1 }}>
-          {zone.shortPieces} of {zone.pieces} do not come near level {zone.goal} in the time the label gives. Aim lower, lift in two visits, or change the mix as its label allows. Never leave it longer.
+          {zone.shortPieces} of {zone.pieces} do not come near level {zone.goal} in the time the label gives. Aim lower,
+          lift in two visits, or change the mix as its label allows. Never leave it longer.
         </Alert>
       )}
-      <Box component="dl" sx={{ display: 'grid', gridTemplateColumns: 'auto 1fr', columnGap: 2, rowGap: 0.25, m: 0, mb: 1.5, '& dd': { m: 0, fontVariantNumeric: 'tabular-nums' }, '& dt': { color: 'text.secondary' } }}>
+      <Box
+        component="dl"
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: 'auto 1fr',
+          columnGap: 2,
+          rowGap: 0.25,
+          m: 0,
+          mb: 1.5,
+          '& dd': { m: 0, fontVariantNumeric: 'tabular-nums' },
+          '& dt': { color: 'text.secondary' },
+        }}
+      >
         {rows.map(([term, value]) => (
           <Box key={term} sx={{ display: 'contents' }}>
             <dt>{term}</dt>
@@ -64,7 +88,8 @@ export function ZonePanel({ zone, start }: { zone: ZoneClockFigures; start: stri
           <Typography variant="h3">Lift</Typography>
           <LiftChart zone={zone} start={start} />
           <Typography variant="caption" color="textSecondary">
-            Mean with darkest and lightest place; grey band: the goal; dashed: coming out; thick line: the label’s longest time for the first piece. A prediction: wipe a strand and look, every five to ten minutes.
+            Mean with darkest and lightest place; grey band: the goal; dashed: coming out; thick line: the label’s
+            longest time for the first piece. A prediction: wipe a strand and look, every five to ten minutes.
           </Typography>
         </>
       )}

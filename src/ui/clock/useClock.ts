@@ -34,13 +34,19 @@ export function useClock(asked: Asked, comparisons: readonly Comparison[]): Cloc
     let current = true
     async function work() {
       setState((before) => ({ ...before, busy: true }))
-      const answer = await remote.current!.clock(asked.plan, asked.options).catch((): ClockAnswer => ({ ok: false, message: 'This clock could not be worked out. Undo the last change, or export the plan and report it.' }))
+      const answer = await remote
+        .current!.clock(asked.plan, asked.options)
+        .catch((): ClockAnswer => ({
+          ok: false,
+          message: 'This clock could not be worked out. Undo the last change, or export the plan and report it.',
+        }))
       if (!current) return
       setState({ answer, compared: [], busy: answer.ok })
       for (const { key, label, plan, options } of answer.ok ? comparisons : []) {
         const other = await remote.current!.clock(plan, options)
         if (!current) return
-        if (other.ok) setState((before) => ({ ...before, compared: [...before.compared, { key, label, figures: other.figures }] }))
+        if (other.ok)
+          setState((before) => ({ ...before, compared: [...before.compared, { key, label, figures: other.figures }] }))
       }
       setState((before) => ({ ...before, busy: false }))
     }

@@ -3,9 +3,18 @@ import type { TaskKind } from '@/core/schedule'
 import { useUnits } from '../hooks/useUnits'
 
 /** What is done, in words. */
-const DOING: Record<TaskKind, string> = { setUp: 'Set up', mix: 'Mix', apply: 'Put in', takeOut: 'Take out', rinse: 'Rinse', dry: 'Dry', finish: 'Dry and style' }
+const DOING: Record<TaskKind, string> = {
+  setUp: 'Set up',
+  mix: 'Mix',
+  apply: 'Put in',
+  takeOut: 'Take out',
+  rinse: 'Rinse',
+  dry: 'Dry',
+  finish: 'Dry and style',
+}
 
-export const taskWords = ({ kind, about }: Pick<ClockTaskFigures, 'kind' | 'about'>): string => (about ? `${DOING[kind]} ${about}` : DOING[kind])
+export const taskWords = ({ kind, about }: Pick<ClockTaskFigures, 'kind' | 'about'>): string =>
+  about ? `${DOING[kind]} ${about}` : DOING[kind]
 
 /** A minute of the visit as the time of day. @param start HH:MM */
 export function timeOfDay(start: string, minute: number): string {

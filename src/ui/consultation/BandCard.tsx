@@ -7,7 +7,16 @@ import Stack from '@mui/material/Stack'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
-import { copyBands, dyeOf, mergeBand, moveEdge, NOT_YET_COME, SHORTEST_BAND_CM, splitBand, strandLength } from '@/core/canvas'
+import {
+  copyBands,
+  dyeOf,
+  mergeBand,
+  moveEdge,
+  NOT_YET_COME,
+  SHORTEST_BAND_CM,
+  splitBand,
+  strandLength,
+} from '@/core/canvas'
 import { hexFromLab, labOfHair, underlyingPigment } from '@/core/colour'
 import { INTEGRITIES, LENGTH_REGIONS, LIMITS, POROSITIES, TONE_HUES, TREATMENTS, type Band } from '@/core/model'
 import { Choice, Choices, NumberField, Read } from '../parts'
@@ -20,19 +29,27 @@ const STRENGTHS = [
   { value: '0.6', label: 'clear' },
   { value: '1', label: 'full' },
 ] as const
-const nearestStrength = (strength: number) => STRENGTHS.reduce((best, one) => (Math.abs(Number(one.value) - strength) < Math.abs(Number(best.value) - strength) ? one : best)).value
+const nearestStrength = (strength: number) =>
+  STRENGTHS.reduce((best, one) =>
+    Math.abs(Number(one.value) - strength) < Math.abs(Number(best.value) - strength) ? one : best,
+  ).value
 
 /** Everything about one band, and what can be done with it. */
 export function BandCard() {
   const { store, writable, open } = useConsultation()
   const { strand } = strandsInSight(useEntry((state) => state))
-  const index = Math.min(useEntry((state) => state.band), strand.bands.length - 1)
+  const index = Math.min(
+    useEntry((state) => state.band),
+    strand.bands.length - 1,
+  )
   const region = useEntry((state) => state.region)
   const [copying, setCopying] = useState<HTMLElement | null>(null)
   const band = strand.bands[index]!
   const next = strand.bands[index + 1]
   const set = (label: string, key: string, change: Partial<Band>) =>
-    editBands(store, `${label}, band ${index + 1}`, `${strand.id}/${index}/${key}`, (bands) => bands.map((one, i) => (i === index ? { ...one, ...change } : one)))
+    editBands(store, `${label}, band ${index + 1}`, `${strand.id}/${index}/${key}`, (bands) =>
+      bands.map((one, i) => (i === index ? { ...one, ...change } : one)),
+    )
   const beneath = underlyingPigment(band.level)
   const dye = dyeOf(band)
 
@@ -46,7 +63,15 @@ export function BandCard() {
           <Read>{`${band.fromCm}–${band.toCm} cm, ${historyWords(band)}; ${beneath.name} beneath`}</Read>
         </Typography>
       </Box>
-      <NumberField layout="row" label="Level as seen" value={band.level} limit={LIMITS.bandLevel} step={0.25} disabled={!writable} onChange={(level) => set(`Level ${Math.round(level * 4) / 4}`, 'level', { level: Math.round(level * 4) / 4 })} />
+      <NumberField
+        layout="row"
+        label="Level as seen"
+        value={band.level}
+        limit={LIMITS.bandLevel}
+        step={0.25}
+        disabled={!writable}
+        onChange={(level) => set(`Level ${Math.round(level * 4) / 4}`, 'level', { level: Math.round(level * 4) / 4 })}
+      />
       {next ? (
         <NumberField
           layout="row"
@@ -55,7 +80,11 @@ export function BandCard() {
           limit={{ min: band.fromCm + SHORTEST_BAND_CM, max: next.toCm - SHORTEST_BAND_CM, unit: 'cm' }}
           step={0.5}
           disabled={!writable}
-          onChange={(cm) => editBands(store, `Band ${index + 1} ends at ${cm} cm`, `${strand.id}/edge/${index}`, (bands) => moveEdge(bands, index, cm))}
+          onChange={(cm) =>
+            editBands(store, `Band ${index + 1} ends at ${cm} cm`, `${strand.id}/edge/${index}`, (bands) =>
+              moveEdge(bands, index, cm),
+            )
+          }
         />
       ) : (
         <Typography variant="caption" color="textSecondary">
@@ -71,14 +100,27 @@ export function BandCard() {
           name: WORDS.hue[hue],
           label: (
             <Box component="span" sx={{ display: 'flex', alignItems: 'center', gap: 0.5 }}>
-              <Box component="span" aria-hidden sx={{ width: 16, height: 16, border: 1, borderColor: 'divider', flex: 'none' }} style={{ backgroundColor: hexFromLab(labOfHair(band.level, hue, 1)) }} />
+              <Box
+                component="span"
+                aria-hidden
+                sx={{ width: 16, height: 16, border: 1, borderColor: 'divider', flex: 'none' }}
+                style={{ backgroundColor: hexFromLab(labOfHair(band.level, hue, 1)) }}
+              />
               {WORDS.hue[hue]}
             </Box>
           ),
         }))}
-        onChange={(hue) => set(`Tone ${WORDS.hue[hue]}`, 'hue', { hue, strength: hue === 'neutral' ? 0 : band.strength || 0.3 })}
+        onChange={(hue) =>
+          set(`Tone ${WORDS.hue[hue]}`, 'hue', { hue, strength: hue === 'neutral' ? 0 : band.strength || 0.3 })
+        }
       />
-      <Choice label="How strongly it shows" value={nearestStrength(band.strength)} disabled={!writable || band.hue === 'neutral'} options={STRENGTHS} onChange={(value) => set('Strength', 'strength', { strength: Number(value) })} />
+      <Choice
+        label="How strongly it shows"
+        value={nearestStrength(band.strength)}
+        disabled={!writable || band.hue === 'neutral'}
+        options={STRENGTHS}
+        onChange={(value) => set('Strength', 'strength', { strength: Number(value) })}
+      />
       <Choices
         label="History (none: virgin)"
         values={band.treatments.map(({ kind }) => kind)}
@@ -86,7 +128,10 @@ export function BandCard() {
         options={TREATMENTS.map((value) => ({ value, label: WORDS.treatment[value] }))}
         onChange={(kinds) =>
           set('History', 'history', {
-            treatments: [...band.treatments.filter(({ kind }) => kinds.includes(kind)), ...kinds.filter((kind) => !band.treatments.some((one) => one.kind === kind)).map((kind) => ({ kind }))],
+            treatments: [
+              ...band.treatments.filter(({ kind }) => kinds.includes(kind)),
+              ...kinds.filter((kind) => !band.treatments.some((one) => one.kind === kind)).map((kind) => ({ kind })),
+            ],
           })
         }
       />
@@ -102,7 +147,11 @@ export function BandCard() {
           helperText={treatment.on !== undefined && treatment.on > open.today ? NOT_YET_COME : undefined}
           slotProps={{ inputLabel: { shrink: true }, htmlInput: { max: open.today } }}
           onChange={({ target }) =>
-            set('Date', `on${i}`, { treatments: band.treatments.map((one, k) => (k === i ? { kind: one.kind, ...(target.value && { on: target.value }) } : one)) })
+            set('Date', `on${i}`, {
+              treatments: band.treatments.map((one, k) =>
+                k === i ? { kind: one.kind, ...(target.value && { on: target.value }) } : one,
+              ),
+            })
           }
         />
       ))}
@@ -118,17 +167,53 @@ export function BandCard() {
           onClear={() => set('Level under the dye', 'beneath', { beneathLevel: undefined })}
         />
       )}
-      <Choice label="Porosity" value={band.porosity} disabled={!writable} options={POROSITIES.map((value) => ({ value, label: WORDS.porosity[value] }))} onChange={(porosity) => set(`Porosity ${porosity}`, 'porosity', { porosity })} />
-      <Choice label="Condition (stretch a wet strand)" value={band.integrity} disabled={!writable} options={INTEGRITIES.map((value) => ({ value, label: WORDS.integrity[value] }))} onChange={(integrity) => set(`Condition ${integrity}`, 'integrity', { integrity })} />
+      <Choice
+        label="Porosity"
+        value={band.porosity}
+        disabled={!writable}
+        options={POROSITIES.map((value) => ({ value, label: WORDS.porosity[value] }))}
+        onChange={(porosity) => set(`Porosity ${porosity}`, 'porosity', { porosity })}
+      />
+      <Choice
+        label="Condition (stretch a wet strand)"
+        value={band.integrity}
+        disabled={!writable}
+        options={INTEGRITIES.map((value) => ({ value, label: WORDS.integrity[value] }))}
+        onChange={(integrity) => set(`Condition ${integrity}`, 'integrity', { integrity })}
+      />
       {writable && (
         <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-          <Button variant="outlined" color="inherit" disabled={band.toCm - band.fromCm < 2 * SHORTEST_BAND_CM} onClick={() => editBands(store, `Split band ${index + 1}`, 'split', (bands) => splitBand(bands, index))}>
+          <Button
+            variant="outlined"
+            color="inherit"
+            disabled={band.toCm - band.fromCm < 2 * SHORTEST_BAND_CM}
+            onClick={() => editBands(store, `Split band ${index + 1}`, 'split', (bands) => splitBand(bands, index))}
+          >
             Split
           </Button>
-          <Button variant="outlined" color="inherit" disabled={!next} onClick={() => editBands(store, `Merge bands ${index + 1} and ${index + 2}`, 'merge', (bands) => mergeBand(bands, index), index)}>
+          <Button
+            variant="outlined"
+            color="inherit"
+            disabled={!next}
+            onClick={() =>
+              editBands(
+                store,
+                `Merge bands ${index + 1} and ${index + 2}`,
+                'merge',
+                (bands) => mergeBand(bands, index),
+                index,
+              )
+            }
+          >
             Merge with next
           </Button>
-          <Button variant="outlined" color="inherit" aria-haspopup="menu" disabled={region === 'all'} onClick={(event) => setCopying(event.currentTarget)}>
+          <Button
+            variant="outlined"
+            color="inherit"
+            aria-haspopup="menu"
+            disabled={region === 'all'}
+            onClick={(event) => setCopying(event.currentTarget)}
+          >
             Copy strand to…
           </Button>
           <Menu open={copying !== null} anchorEl={copying} onClose={() => setCopying(null)}>
@@ -137,7 +222,11 @@ export function BandCard() {
                 key={to}
                 onClick={() => {
                   setCopying(null)
-                  if (region !== 'all') store.edit(`Strand of ${WORDS.region[region]} copied to ${WORDS.region[to]}`, 'copy', (entry) => ({ ...entry, canvas: copyBands(entry.canvas, region, [to]) }))
+                  if (region !== 'all')
+                    store.edit(`Strand of ${WORDS.region[region]} copied to ${WORDS.region[to]}`, 'copy', (entry) => ({
+                      ...entry,
+                      canvas: copyBands(entry.canvas, region, [to]),
+                    }))
                 }}
               >
                 {WORDS.region[to]}

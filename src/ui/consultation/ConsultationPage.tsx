@@ -48,7 +48,11 @@ function Consultation() {
 
   useEffect(() => {
     function keys(event: KeyboardEvent) {
-      if (event.target instanceof HTMLElement && event.target.closest('input, textarea, [role="menu"], [role="listbox"]')) return
+      if (
+        event.target instanceof HTMLElement &&
+        event.target.closest('input, textarea, [role="menu"], [role="listbox"]')
+      )
+        return
       if (!event.ctrlKey && !event.metaKey && pane === 'hair' && /^[1-9]$/.test(event.key)) focusBand(Number(event.key))
     }
     /** Digits bring the hand to a band: it is chosen and takes the keyboard. */
@@ -70,9 +74,19 @@ function Consultation() {
       </ClientHeader>
       <SaveTrouble />
       <Box sx={{ px: { xs: 1.5, md: 2 }, display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap' }}>
-        <Tabs value={pane} onChange={(_event, next: Pane) => setPane(next)} aria-label="Consultation" sx={{ minHeight: 44 }}>
+        <Tabs
+          value={pane}
+          onChange={(_event, next: Pane) => setPane(next)}
+          aria-label="Consultation"
+          sx={{ minHeight: 44 }}
+        >
           {PANES.map(({ value, label }) => (
-            <Tab key={value} value={value} label={label} sx={{ minHeight: 44, textTransform: 'none', fontWeight: 600 }} />
+            <Tab
+              key={value}
+              value={value}
+              label={label}
+              sx={{ minHeight: 44, textTransform: 'none', fontWeight: 600 }}
+            />
           ))}
         </Tabs>
         <Typography variant="caption" color="textSecondary" sx={{ display: { xs: 'none', md: 'block' } }}>
@@ -102,7 +116,13 @@ function SaveWords() {
   const { kind } = useEntry((state) => state.save)
   const trouble = kind === 'offline' || kind === 'signedOut' || kind === 'stale' || kind === 'refused'
   return (
-    <Typography variant="caption" role="status" data-save={kind} color={trouble ? 'warning' : 'textSecondary'} sx={{ whiteSpace: 'nowrap', fontWeight: trouble ? 700 : 400 }}>
+    <Typography
+      variant="caption"
+      role="status"
+      data-save={kind}
+      color={trouble ? 'warning' : 'textSecondary'}
+      sx={{ whiteSpace: 'nowrap', fontWeight: trouble ? 700 : 400 }}
+    >
       {SAVE_WORDS[kind]}
     </Typography>
   )
@@ -120,7 +140,14 @@ function SaveTrouble() {
   const save = useEntry((state) => state.save)
   if (save.kind === 'signedOut')
     return (
-      <Alert severity="warning" action={<Button color="inherit" href={`/sign-in?next=/people/${open.client.id}/consultation`}>Sign in</Button>}>
+      <Alert
+        severity="warning"
+        action={
+          <Button color="inherit" href={`/sign-in?next=/people/${open.client.id}/consultation`}>
+            Sign in
+          </Button>
+        }
+      >
         Your session has ended. What you entered is kept on this device and saved once you have signed in again.
       </Alert>
     )
@@ -144,7 +171,14 @@ function SaveTrouble() {
     )
   if (save.kind === 'refused')
     return (
-      <Alert severity="error" action={<Button color="inherit" onClick={store.undo}>Undo</Button>}>
+      <Alert
+        severity="error"
+        action={
+          <Button color="inherit" onClick={store.undo}>
+            Undo
+          </Button>
+        }
+      >
         The last change was not saved: <Read>{save.error.message}</Read>
       </Alert>
     )

@@ -30,7 +30,13 @@ export function EarlierWork({ visit }: { visit: DoneVisit }) {
       {drawing.zones.map((zone) => (
         <g key={zone.id}>
           {zone.pieces.map((piece) => (
-            <path key={piece.id} d={piece.stitches} fill={`url(#earlier-${piece.formulaId})`} stroke={INK.strong} strokeWidth={0.02} />
+            <path
+              key={piece.id}
+              d={piece.stitches}
+              fill={`url(#earlier-${piece.formulaId})`}
+              stroke={INK.strong}
+              strokeWidth={0.02}
+            />
           ))}
           <path d={zone.outline} fill="none" stroke={INK.faint} strokeWidth={0.05} />
         </g>

@@ -29,12 +29,20 @@ export function HairPane() {
   const region = useEntry((state) => state.region)
   const canvas = useEntry((state) => state.entry.canvas)
   const lengths = useMemo(() => regionLengths(canvas), [canvas])
-  const label = (one: TargetRegion) => (one === 'all' ? WORDS.targetRegion.all : `${WORDS.region[one]} ${lengths[one]} cm`)
+  const label = (one: TargetRegion) =>
+    one === 'all' ? WORDS.targetRegion.all : `${WORDS.region[one]} ${lengths[one]} cm`
   return (
-    <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) 372px' }, minHeight: 0, flex: 1 }}>
+    <Box
+      sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) 372px' }, minHeight: 0, flex: 1 }}
+    >
       <Box sx={{ p: { xs: 1.5, md: 2 }, overflow: { md: 'auto' }, minWidth: 0 }}>
         <Prediction />
-        <Choice label="Where on the head" value={region} options={TARGET_REGIONS.map((value) => ({ value, label: label(value) }))} onChange={(value) => store.show(value)} />
+        <Choice
+          label="Where on the head"
+          value={region}
+          options={TARGET_REGIONS.map((value) => ({ value, label: label(value) }))}
+          onChange={(value) => store.show(value)}
+        />
         <Strands />
         {!wide && (
           <Box sx={{ mt: 2.5 }}>
@@ -68,19 +76,46 @@ function Prediction() {
   if (!predicted || !from)
     return save.kind === 'unsaved' ? (
       <Alert severity="info" icon={false} sx={{ mb: 1.5 }}>
-        First record. It begins as virgin hair at level {open.hair.naturalLevel}: split the strand where its history changes, and set what was done.
+        First record. It begins as virgin hair at level {open.hair.naturalLevel}: split the strand where its history
+        changes, and set what was done.
       </Alert>
     ) : null
   const weeks = Math.max(0, Math.round(daysBetween(from.recordedOn, open.today) / 7))
   return (
-    <Box sx={{ mb: 1.5, px: 1.5, py: 0.75, minHeight: 78, border: LINE, bgcolor: 'background.paper', display: 'flex', gap: 2, flexWrap: { xs: 'wrap', sm: 'nowrap' }, alignItems: 'center' }}>
+    <Box
+      sx={{
+        mb: 1.5,
+        px: 1.5,
+        py: 0.75,
+        minHeight: 78,
+        border: LINE,
+        bgcolor: 'background.paper',
+        display: 'flex',
+        gap: 2,
+        flexWrap: { xs: 'wrap', sm: 'nowrap' },
+        alignItems: 'center',
+      }}
+    >
       <Box sx={{ flex: '1 1 300px', minWidth: 0 }}>
         <Typography variant="body2">
-          <b>{corrections.length === 0 ? 'As predicted' : `${corrections.length} correction${corrections.length === 1 ? '' : 's'} kept`}</b> from {dateInWords(from.recordedOn)}
-          {from.kind === 'done' && ' (plan carried out)'}: {weeks} weeks, roots <Read>{`${tenth(regrowthCm(weeks, entry.hair.growthCmPerMonth))} cm`}</Read> longer, about {Math.round(weeks * (entry.hair.washesPerWeek ?? USUAL_WASHES_PER_WEEK))} washes.
+          <b>
+            {corrections.length === 0
+              ? 'As predicted'
+              : `${corrections.length} correction${corrections.length === 1 ? '' : 's'} kept`}
+          </b>{' '}
+          from {dateInWords(from.recordedOn)}
+          {from.kind === 'done' && ' (plan carried out)'}: {weeks} weeks, roots{' '}
+          <Read>{`${tenth(regrowthCm(weeks, entry.hair.growthCmPerMonth))} cm`}</Read> longer, about{' '}
+          {Math.round(weeks * (entry.hair.washesPerWeek ?? USUAL_WASHES_PER_WEEK))} washes.
         </Typography>
         {/* One line whatever it says: what lies below must not move under a finger. */}
-        <Typography variant="caption" color="textSecondary" noWrap component="p" title={read(corrections.map(correctionWords).join(' · '))}>
+        <Typography
+          variant="caption"
+          color="textSecondary"
+          noWrap
+          component="p"
+          title={read(corrections.map(correctionWords).join(' · '))}
+        >
           {corrections.length === 0
             ? 'Correct only what you see otherwise.'
             : read(corrections.slice(0, 4).map(correctionWords).join(' · ')) + (corrections.length > 4 ? ' · …' : '')}
@@ -115,7 +150,8 @@ function Prediction() {
   )
 }
 
-const correctionWords = ({ region, what, predicted: was, seen }: Correction): string => `${WORDS.region[region]} ${bandWords(what)}: ${was} → ${seen}`
+const correctionWords = ({ region, what, predicted: was, seen }: Correction): string =>
+  `${WORDS.region[region]} ${bandWords(what)}: ${was} → ${seen}`
 
 const bandWords = (what: string): string => {
   const [index, figure] = what.split('.')
@@ -136,17 +172,28 @@ function Strands() {
         <Choice
           label="Kinds of hair here"
           value={strand.id}
-          options={strands.slice(0, 8).map(({ strand: one, share }) => ({ value: one.id, label: `${Math.round(100 * share)} % · ${kindWords(one)}` }))}
+          options={strands
+            .slice(0, 8)
+            .map(({ strand: one, share }) => ({
+              value: one.id,
+              label: `${Math.round(100 * share)} % · ${kindWords(one)}`,
+            }))}
           onChange={(id) => store.show(state.region, id)}
         />
       )}
       <StrandDiagram
         strand={strand}
         selected={band}
-        limiting={verdict.limiting.strandId === strand.id && verdict.limiting.state !== 'fine' ? verdict.limiting.index : undefined}
+        limiting={
+          verdict.limiting.strandId === strand.id && verdict.limiting.state !== 'fine'
+            ? verdict.limiting.index
+            : undefined
+        }
         writable={writable}
         onSelect={(index) => store.pick(strand.id, index)}
-        onMove={(index, bands) => change(`Band ${index + 1} ends at ${bands[index]!.toCm} cm`, `${strand.id}/edge/${index}`, bands)}
+        onMove={(index, bands) =>
+          change(`Band ${index + 1} ends at ${bands[index]!.toCm} cm`, `${strand.id}/edge/${index}`, bands)
+        }
         onLevel={(index, level) =>
           change(
             `Level ${level}, band ${index + 1}`,
@@ -155,7 +202,18 @@ function Strands() {
           )
         }
       />
-      <Box component="ol" aria-label="Bands from the scalp to the tip" sx={{ listStyle: 'none', p: 0, m: 0, display: 'grid', gridTemplateColumns: 'repeat(auto-fill, minmax(240px, 1fr))', columnGap: 2 }}>
+      <Box
+        component="ol"
+        aria-label="Bands from the scalp to the tip"
+        sx={{
+          listStyle: 'none',
+          p: 0,
+          m: 0,
+          display: 'grid',
+          gridTemplateColumns: 'repeat(auto-fill, minmax(240px, 1fr))',
+          columnGap: 2,
+        }}
+      >
         {strand.bands.map((one, i) => (
           <Box component="li" key={i}>
             <Typography variant="caption" sx={{ fontWeight: i === band ? 700 : 400 }}>

@@ -4,7 +4,18 @@ import Button from '@mui/material/Button'
 import Stack from '@mui/material/Stack'
 import Typography from '@mui/material/Typography'
 import { memo, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
-import { cellAt, cellOutline, mainStrand, meanWhite, paintWhite, SCALP_CELLS, setLength, strandLength, whiteOfCell, type ScalpCell } from '@/core/canvas'
+import {
+  cellAt,
+  cellOutline,
+  mainStrand,
+  meanWhite,
+  paintWhite,
+  SCALP_CELLS,
+  setLength,
+  strandLength,
+  whiteOfCell,
+  type ScalpCell,
+} from '@/core/canvas'
 import { hairlineOutline, mapFromPlace, placeFromMap, type Head } from '@/core/head'
 import { LENGTH_REGIONS, LIMITS, type LengthRegion, type MapPoint } from '@/core/model'
 import { Choice, NumberField, placeUnder } from '../parts'
@@ -40,12 +51,25 @@ export function HeadPane() {
   const [cursor, setCursor] = useState<number>()
   const overall = Math.round(100 * meanWhite(head, hair, canvas))
 
-  const paint = (cells: Iterable<number>, what: string) => store.edit(`${Math.round(100 * share)} % white, ${what}`, 'white', (entry) => ({ ...entry, canvas: paintWhite(entry.canvas, new Set(cells), share) }))
+  const paint = (cells: Iterable<number>, what: string) =>
+    store.edit(`${Math.round(100 * share)} % white, ${what}`, 'white', (entry) => ({
+      ...entry,
+      canvas: paintWhite(entry.canvas, new Set(cells), share),
+    }))
   const under = (cell: number) => brushCells(head, cell, Number(radius))
   const ofRegion = (one: LengthRegion) => SCALP_CELLS.filter((cell) => cell.region === one).map(({ index }) => index)
 
   return (
-    <Box component="section" aria-label="The head" sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr', sm: 'minmax(260px, 1fr) minmax(240px, 1fr)' }, gap: 2, mt: 2 }}>
+    <Box
+      component="section"
+      aria-label="The head"
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '1fr', sm: 'minmax(260px, 1fr) minmax(240px, 1fr)' },
+        gap: 2,
+        mt: 2,
+      }}
+    >
       <Box sx={{ minWidth: 0, maxWidth: 460 }}>
         {mode === 'earlier' && open.lastVisit ? (
           <EarlierWork visit={open.lastVisit} />
@@ -72,7 +96,12 @@ export function HeadPane() {
             </Typography>
             {writable && (
               <>
-                <Choice label="Paint with" value={String(share)} options={SHARES.map((value) => ({ value: String(value), label: `${Math.round(100 * value)} %` }))} onChange={(value) => setShare(Number(value))} />
+                <Choice
+                  label="Paint with"
+                  value={String(share)}
+                  options={SHARES.map((value) => ({ value: String(value), label: `${Math.round(100 * value)} %` }))}
+                  onChange={(value) => setShare(Number(value))}
+                />
                 <Choice label="Brush" value={radius} options={BRUSHES} onChange={setRadius} />
                 <Box>
                   <Typography variant="caption" color="textSecondary">
@@ -80,11 +109,29 @@ export function HeadPane() {
                   </Typography>
                   <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5 }}>
                     {LENGTH_REGIONS.map((one) => (
-                      <Button key={one} size="small" variant="outlined" color="inherit" sx={{ borderColor: 'divider' }} onClick={() => paint(ofRegion(one), WORDS.region[one])}>
+                      <Button
+                        key={one}
+                        size="small"
+                        variant="outlined"
+                        color="inherit"
+                        sx={{ borderColor: 'divider' }}
+                        onClick={() => paint(ofRegion(one), WORDS.region[one])}
+                      >
                         {WORDS.region[one]}
                       </Button>
                     ))}
-                    <Button size="small" variant="outlined" color="inherit" sx={{ borderColor: 'divider' }} onClick={() => paint(SCALP_CELLS.map(({ index }) => index), 'whole head')}>
+                    <Button
+                      size="small"
+                      variant="outlined"
+                      color="inherit"
+                      sx={{ borderColor: 'divider' }}
+                      onClick={() =>
+                        paint(
+                          SCALP_CELLS.map(({ index }) => index),
+                          'whole head',
+                        )
+                      }
+                    >
                       Whole head
                     </Button>
                   </Box>
@@ -129,7 +176,12 @@ function RegionLength({ region }: { region: LengthRegion }) {
       limit={{ ...LIMITS.bandEdgeCm, min: 1 }}
       step={1}
       disabled={!writable}
-      onChange={(cm) => store.edit(`${WORDS.region[region]} ${cm} cm`, `length/${region}`, (entry) => ({ ...entry, canvas: setLength(entry.canvas, region, cm) }))}
+      onChange={(cm) =>
+        store.edit(`${WORDS.region[region]} ${cm} cm`, `length/${region}`, (entry) => ({
+          ...entry,
+          canvas: setLength(entry.canvas, region, cm),
+        }))
+      }
     />
   )
 }
@@ -150,7 +202,10 @@ function HeadMap({ mode, paintable, cursor, onCursor, onCell }: MapProps) {
   const svg = useRef<SVGSVGElement>(null)
   const painting = useRef<number>(undefined)
   const outline = useMemo(() => hairlineOutline(head, 180), [head])
-  const cells = useMemo(() => SCALP_CELLS.map((cell) => ({ cell, d: pathOf(cellOutline(head, cell)), dots: dotsOf(head, cell) })), [head])
+  const cells = useMemo(
+    () => SCALP_CELLS.map((cell) => ({ cell, d: pathOf(cellOutline(head, cell)), dots: dotsOf(head, cell) })),
+    [head],
+  )
   const edge = 1
   const left = Math.min(...outline.map(({ x }) => x)) - edge
   const top = -Math.max(...outline.map(({ y }) => y)) - edge
@@ -190,8 +245,18 @@ function HeadMap({ mode, paintable, cursor, onCursor, onCell }: MapProps) {
       viewBox={`${left} ${top} ${width} ${height}`}
       tabIndex={0}
       role="application"
-      aria-label={mode === 'white' ? 'White hair on the scalp, face up, client’s left on the left. Arrow keys move, space paints.' : 'Regions of the scalp, face up. Arrow keys move, space chooses.'}
-      style={{ width: '100%', maxHeight: 'min(430px, 44dvh)', display: 'block', touchAction: paintable ? 'none' : 'auto', cursor: 'crosshair' }}
+      aria-label={
+        mode === 'white'
+          ? 'White hair on the scalp, face up, client’s left on the left. Arrow keys move, space paints.'
+          : 'Regions of the scalp, face up. Arrow keys move, space chooses.'
+      }
+      style={{
+        width: '100%',
+        maxHeight: 'min(430px, 44dvh)',
+        display: 'block',
+        touchAction: paintable ? 'none' : 'auto',
+        cursor: 'crosshair',
+      }}
       onKeyDown={walk}
       onPointerDown={(event) => {
         event.currentTarget.setPointerCapture(event.pointerId)
@@ -203,14 +268,34 @@ function HeadMap({ mode, paintable, cursor, onCursor, onCell }: MapProps) {
     >
       <path d={pathOf(outline)} fill={INK.paper} stroke={INK.strong} strokeWidth={0.08} />
       {cells.map(({ cell, d, dots }, i) => (
-        <CellView key={i} d={d} dots={dots} share={mode === 'white' ? whiteOfCell(canvas.cells[i]!) : 0} shaded={mode === 'regions' ? (cell.region === region ? 'chosen' : 'other') : 'none'} odd={LENGTH_REGIONS.indexOf(cell.region) % 2 === 1} />
+        <CellView
+          key={i}
+          d={d}
+          dots={dots}
+          share={mode === 'white' ? whiteOfCell(canvas.cells[i]!) : 0}
+          shaded={mode === 'regions' ? (cell.region === region ? 'chosen' : 'other') : 'none'}
+          odd={LENGTH_REGIONS.indexOf(cell.region) % 2 === 1}
+        />
       ))}
-      {cursor !== undefined && <path d={cells[cursor]!.d} fill="none" stroke={INK.strong} strokeWidth={0.14} pointerEvents="none" />}
+      {cursor !== undefined && (
+        <path d={cells[cursor]!.d} fill="none" stroke={INK.strong} strokeWidth={0.14} pointerEvents="none" />
+      )}
       {mode === 'regions' &&
         REGION_LABELS.map(({ region: one, psi, s }) => {
           const { x, y } = mapFromPlace(head, { psi, s })
           return (
-            <text key={one} x={x} y={-y} fontSize={0.85} textAnchor="middle" fill={INK.strong} stroke={INK.paper} strokeWidth={0.25} paintOrder="stroke" pointerEvents="none">
+            <text
+              key={one}
+              x={x}
+              y={-y}
+              fontSize={0.85}
+              textAnchor="middle"
+              fill={INK.strong}
+              stroke={INK.paper}
+              strokeWidth={0.25}
+              paintOrder="stroke"
+              pointerEvents="none"
+            >
               {WORDS.region[one]}
             </text>
           )
@@ -242,8 +327,24 @@ interface CellProps {
 const CellView = memo(function CellView({ d, dots, share, shaded, odd }: CellProps) {
   return (
     <>
-      <path d={d} fill={shaded === 'none' ? 'transparent' : INK.strong} fillOpacity={shaded === 'chosen' ? 0.28 : odd ? 0.1 : 0.03} stroke={INK.faint} strokeOpacity={0.25} strokeWidth={0.03} />
-      {share > 0 && <path d={dots.slice(0, Math.ceil(share * dots.length)).join('')} stroke={INK.strong} strokeWidth={0.17} strokeLinecap="round" fill="none" pointerEvents="none" />}
+      <path
+        d={d}
+        fill={shaded === 'none' ? 'transparent' : INK.strong}
+        fillOpacity={shaded === 'chosen' ? 0.28 : odd ? 0.1 : 0.03}
+        stroke={INK.faint}
+        strokeOpacity={0.25}
+        strokeWidth={0.03}
+      />
+      {share > 0 && (
+        <path
+          d={dots.slice(0, Math.ceil(share * dots.length)).join('')}
+          stroke={INK.strong}
+          strokeWidth={0.17}
+          strokeLinecap="round"
+          fill="none"
+          pointerEvents="none"
+        />
+      )}
     </>
   )
 })
@@ -288,5 +389,6 @@ function neighbour({ centre, s, psi }: ScalpCell, key: string): number | undefin
   return cellAt({ psi: Math.atan2(-x, y), s: Math.min(1, Math.hypot(x, y)) })
 }
 
-const pathOf = (points: readonly MapPoint[]): string => `M${points.map(({ x, y }) => `${round(x)} ${round(-y)}`).join('L')}Z`
+const pathOf = (points: readonly MapPoint[]): string =>
+  `M${points.map(({ x, y }) => `${round(x)} ${round(-y)}`).join('L')}Z`
 const round = (value: number): number => Math.round(value * 100) / 100

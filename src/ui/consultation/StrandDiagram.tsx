@@ -74,7 +74,14 @@ export function StrandDiagram({ strand: { bands }, selected, limiting, writable,
   return (
     <Box ref={ref} sx={{ width: '100%', minHeight: LABEL + BODY + RULER }}>
       {width > 0 && (
-        <svg ref={svg} width={width} height={LABEL + BODY + RULER} role="group" aria-label={read(`Strand of ${length} cm from the scalp to the tip`)} style={{ display: 'block', touchAction: 'pan-y', userSelect: 'none' }}>
+        <svg
+          ref={svg}
+          width={width}
+          height={LABEL + BODY + RULER}
+          role="group"
+          aria-label={read(`Strand of ${length} cm from the scalp to the tip`)}
+          style={{ display: 'block', touchAction: 'pan-y', userSelect: 'none' }}
+        >
           <HistoryPatterns />
           {bands.map((band, i) => {
             const from = x(band.fromCm)
@@ -96,14 +103,42 @@ export function StrandDiagram({ strand: { bands }, selected, limiting, writable,
               >
                 <rect x={from} y={0} width={wide} height={LABEL + BODY} fill="transparent" />
                 <rect x={from} y={LABEL} width={wide} height={BODY} fill={swatch} />
-                <rect x={from} y={LABEL + BODY - 12} width={wide} height={12} fill={`url(#past-${patternOf(band)}-${ink === '#000000' ? 'dark' : 'light'})`} />
-                <rect x={from + 0.5} y={LABEL + 0.5} width={Math.max(0, wide - 1)} height={BODY - 1} fill="none" stroke={INK.strong} strokeWidth={i === selected ? 3 : 1} />
+                <rect
+                  x={from}
+                  y={LABEL + BODY - 12}
+                  width={wide}
+                  height={12}
+                  fill={`url(#past-${patternOf(band)}-${ink === '#000000' ? 'dark' : 'light'})`}
+                />
+                <rect
+                  x={from + 0.5}
+                  y={LABEL + 0.5}
+                  width={Math.max(0, wide - 1)}
+                  height={BODY - 1}
+                  fill="none"
+                  stroke={INK.strong}
+                  strokeWidth={i === selected ? 3 : 1}
+                />
                 {wide > 26 && (
-                  <text x={from + wide / 2} y={LABEL + 30} textAnchor="middle" fontSize={18} fontWeight={700} fill={ink}>
+                  <text
+                    x={from + wide / 2}
+                    y={LABEL + 30}
+                    textAnchor="middle"
+                    fontSize={18}
+                    fontWeight={700}
+                    fill={ink}
+                  >
                     {band.level}
                   </text>
                 )}
-                <text x={from + wide / 2} y={14} textAnchor="middle" fontSize={13} fontWeight={i === selected ? 700 : 500} fill={INK.strong}>
+                <text
+                  x={from + wide / 2}
+                  y={14}
+                  textAnchor="middle"
+                  fontSize={13}
+                  fontWeight={i === selected ? 700 : 500}
+                  fill={INK.strong}
+                >
                   {wide > 90 ? `${i + 1} · ${toneWords(band)}` : i + 1}
                   {i === limiting && wide > 26 ? ' ◂ limits' : ''}
                 </text>
@@ -131,8 +166,21 @@ export function StrandDiagram({ strand: { bands }, selected, limiting, writable,
                 onPointerUp={() => setDragging(undefined)}
                 onPointerCancel={() => setDragging(undefined)}
               >
-                <rect x={x(band.toCm) - gripOf(bands, i, x) / 2} y={LABEL} width={gripOf(bands, i, x)} height={BODY + RULER} fill="transparent" />
-                <line x1={x(band.toCm)} x2={x(band.toCm)} y1={LABEL - 2} y2={LABEL + BODY + 8} stroke={INK.strong} strokeWidth={dragging === i ? 4 : 2} />
+                <rect
+                  x={x(band.toCm) - gripOf(bands, i, x) / 2}
+                  y={LABEL}
+                  width={gripOf(bands, i, x)}
+                  height={BODY + RULER}
+                  fill="transparent"
+                />
+                <line
+                  x1={x(band.toCm)}
+                  x2={x(band.toCm)}
+                  y1={LABEL - 2}
+                  y2={LABEL + BODY + 8}
+                  stroke={INK.strong}
+                  strokeWidth={dragging === i ? 4 : 2}
+                />
                 <path d={`M${x(band.toCm)} ${LABEL + BODY + 4}l7 9h-14z`} fill={INK.strong} />
               </g>
             ))}
@@ -160,7 +208,9 @@ function Ruler({ length, x, y }: { length: number; x: (cm: number) => number; y:
   const perCm = (x(length) - x(0)) / length
   const step = [1, 2, 5, 10, 20, 50].find((one) => kept(one) * perCm >= 34) ?? 100
   // A tick so near the tip that its figure would run into the tip's own is left out.
-  const ticks = Array.from({ length: Math.floor(shown(length) / step) + 1 }, (_, i) => i * step).filter((tick) => tick === 0 || (length - kept(tick)) * perCm > 60)
+  const ticks = Array.from({ length: Math.floor(shown(length) / step) + 1 }, (_, i) => i * step).filter(
+    (tick) => tick === 0 || (length - kept(tick)) * perCm > 60,
+  )
   return (
     <g aria-hidden fill={INK.faint} fontSize={12}>
       {ticks.map((tick) => (
@@ -191,7 +241,12 @@ type Pattern = keyof typeof PATTERNS
 function patternOf({ treatments }: Band): Pattern {
   const kinds = treatments.map(({ kind }) => kind)
   if (kinds.includes('metallic')) return 'salts'
-  if (kinds.some((kind) => kind === 'permanent' || kind === 'boxDye' || kind === 'demi' || kind === 'henna' || kind === 'unknown')) return 'dyed'
+  if (
+    kinds.some(
+      (kind) => kind === 'permanent' || kind === 'boxDye' || kind === 'demi' || kind === 'henna' || kind === 'unknown',
+    )
+  )
+    return 'dyed'
   if (kinds.includes('lightened')) return 'lightened'
   return kinds.length > 0 ? 'worn' : 'virgin'
 }
@@ -202,7 +257,14 @@ function HistoryPatterns() {
       {Object.entries(PATTERNS).flatMap(([name, d]) =>
         (['dark', 'light'] as const).map((ink) => (
           <pattern key={name + ink} id={`past-${name}-${ink}`} width={8} height={8} patternUnits="userSpaceOnUse">
-            <path d={d} stroke={ink === 'dark' ? '#000000' : '#ffffff'} strokeWidth={1.6} strokeLinecap="round" fill="none" opacity={0.75} />
+            <path
+              d={d}
+              stroke={ink === 'dark' ? '#000000' : '#ffffff'}
+              strokeWidth={1.6}
+              strokeLinecap="round"
+              fill="none"
+              opacity={0.75}
+            />
           </pattern>
         )),
       )}

@@ -33,12 +33,23 @@ export function VerdictCard() {
         </Typography>
         <Typography color="textSecondary">
           {reach !== 'notNow' && `${span(visits.low, visits.high)} visit${visits.high === 1 ? '' : 's'}, `}
-          {reach !== 'notNow' && limits && `the limiting band ends at level ${span(quarter(atEnd.low), quarter(atEnd.high))} of ${quarter(limiting.required)}. `}
+          {reach !== 'notNow' &&
+            limits &&
+            `the limiting band ends at level ${span(quarter(atEnd.low), quarter(atEnd.high))} of ${quarter(limiting.required)}. `}
           {SCHOOL_MEANS[school].name} school.
         </Typography>
         {limits && (
-          <Button variant="outlined" color="inherit" sx={{ mt: 1 }} onClick={() => store.setState({ region: 'all', strandId: limiting.strandId, band: limiting.index })}>
-            Limited by <Read>{`${limiting.band.fromCm}–${limiting.band.toCm} cm`}</Read> ({limiting.regions.length === LENGTH_REGIONS.length ? 'everywhere' : limiting.regions.map((region) => WORDS.region[region].toLowerCase()).join(', ')})
+          <Button
+            variant="outlined"
+            color="inherit"
+            sx={{ mt: 1 }}
+            onClick={() => store.setState({ region: 'all', strandId: limiting.strandId, band: limiting.index })}
+          >
+            Limited by <Read>{`${limiting.band.fromCm}–${limiting.band.toCm} cm`}</Read> (
+            {limiting.regions.length === LENGTH_REGIONS.length
+              ? 'everywhere'
+              : limiting.regions.map((region) => WORDS.region[region].toLowerCase()).join(', ')}
+            )
           </Button>
         )}
       </Box>
@@ -57,7 +68,11 @@ export function VerdictCard() {
           </Typography>
           {plan.map(({ number, need, steps, after }) => (
             <Box key={number} sx={{ borderTop: LINE, py: 1, display: 'flex', gap: 1.5 }}>
-              <Box aria-hidden sx={{ width: 34, height: 34, border: LINE, flex: 'none', mt: 0.5 }} style={{ backgroundColor: hexFromLab(exposedLab(after.low)) }} />
+              <Box
+                aria-hidden
+                sx={{ width: 34, height: 34, border: LINE, flex: 'none', mt: 0.5 }}
+                style={{ backgroundColor: hexFromLab(exposedLab(after.low)) }}
+              />
               <Box>
                 <Typography sx={{ fontWeight: 600 }}>
                   Visit {number}
@@ -75,7 +90,8 @@ export function VerdictCard() {
         </Box>
       )}
       <Typography variant="caption" color="textSecondary">
-        A prediction from what is recorded, not a promise. The products’ instructions, a strand test and licensed practice come first.
+        A prediction from what is recorded, not a promise. The products’ instructions, a strand test and licensed
+        practice come first.
       </Typography>
     </Stack>
   )
@@ -85,16 +101,42 @@ function OneReason({ reason: { severity, text, figures } }: { reason: Reason }) 
   const [open, setOpen] = useState(false)
   const id = useId()
   return (
-    <Box sx={{ borderTop: LINE, py: 0.75, borderLeft: 3, pl: 1.25, borderLeftColor: severity === 'stop' ? 'error.main' : severity === 'caution' ? 'warning.main' : 'divider', mb: 0.5 }}>
+    <Box
+      sx={{
+        borderTop: LINE,
+        py: 0.75,
+        borderLeft: 3,
+        pl: 1.25,
+        borderLeftColor: severity === 'stop' ? 'error.main' : severity === 'caution' ? 'warning.main' : 'divider',
+        mb: 0.5,
+      }}
+    >
       <Typography variant="body2">
         <b>{MARK[severity]}. </b>
         <Read>{text}</Read>
       </Typography>
-      <Button size="small" color="inherit" aria-expanded={open} aria-controls={id} onClick={() => setOpen(!open)} sx={{ px: 0.5, minHeight: 32, fontWeight: 500, textDecoration: 'underline' }}>
+      <Button
+        size="small"
+        color="inherit"
+        aria-expanded={open}
+        aria-controls={id}
+        onClick={() => setOpen(!open)}
+        sx={{ px: 0.5, minHeight: 32, fontWeight: 500, textDecoration: 'underline' }}
+      >
         {open ? 'Hide the figures' : 'Figures'}
       </Button>
       <Collapse in={open} id={id}>
-        <Box component="dl" sx={{ m: 0, display: 'grid', gridTemplateColumns: '1fr auto', columnGap: 2, rowGap: 0.25, fontSize: '0.85rem' }}>
+        <Box
+          component="dl"
+          sx={{
+            m: 0,
+            display: 'grid',
+            gridTemplateColumns: '1fr auto',
+            columnGap: 2,
+            rowGap: 0.25,
+            fontSize: '0.85rem',
+          }}
+        >
           {figures.map(({ label, value }) => (
             <Box key={label} sx={{ display: 'contents' }}>
               <Box component="dt" sx={{ color: 'text.secondary' }}>

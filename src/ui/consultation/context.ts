@@ -25,21 +25,35 @@ export function useConsultation(): Context {
 export const useEntry = <T>(select: (state: ConsultationState) => T): T => useStore(useConsultation().store, select)
 
 /** Kinds of strand of the region in sight, largest share first, and the one that is being read. */
-export function strandsInSight({ entry, region, strandId }: ConsultationState): { strands: ReturnType<typeof kindsOf>; strand: Strand } {
+export function strandsInSight({ entry, region, strandId }: ConsultationState): {
+  strands: ReturnType<typeof kindsOf>
+  strand: Strand
+} {
   const strands = kindsOf(entry.canvas, region)
   return { strands, strand: (strands.find(({ strand }) => strand.id === strandId) ?? strands[0]!).strand }
 }
 
 /** Puts new bands on a strand of the region in sight, and keeps the eye on it. */
-export function editBands(store: ConsultationStore, label: string, key: string, change: (bands: Band[]) => Band[], band?: number): void {
+export function editBands(
+  store: ConsultationStore,
+  label: string,
+  key: string,
+  change: (bands: Band[]) => Band[],
+  band?: number,
+): void {
   const { region } = store.getState()
   const { strand } = strandsInSight(store.getState())
-  store.edit(label, key, (entry) => ({ ...entry, canvas: setBands(entry.canvas, region, strand.id, change(strand.bands)) }))
+  store.edit(label, key, (entry) => ({
+    ...entry,
+    canvas: setBands(entry.canvas, region, strand.id, change(strand.bands)),
+  }))
   if (band !== undefined) store.setState({ band })
 }
 
 export const historyWords = ({ treatments }: Pick<Band, 'treatments'>): string =>
-  isVirgin({ treatments }) ? 'virgin' : treatments.map(({ kind }) => WORDS.treatment[kind].toLowerCase()).join(', then ')
+  isVirgin({ treatments })
+    ? 'virgin'
+    : treatments.map(({ kind }) => WORDS.treatment[kind].toLowerCase()).join(', then ')
 
-export const toneWords = ({ hue, strength }: Pick<Band, 'hue' | 'strength'>): string => (strength <= 0 || hue === 'neutral' ? 'neutral' : WORDS.hue[hue])
-
+export const toneWords = ({ hue, strength }: Pick<Band, 'hue' | 'strength'>): string =>
+  strength <= 0 || hue === 'neutral' ? 'neutral' : WORDS.hue[hue]

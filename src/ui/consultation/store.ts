@@ -5,7 +5,9 @@ import { createHead } from '@/core/head'
 import type { Canvas, ConsultationBase, ConsultationEntry, OpenConsultation, TargetRegion } from '@/core/model'
 import { ApiError, callApi, OfflineError } from '../hooks/api'
 
-export type ConsultationSave = { kind: 'saved' | 'unsaved' | 'waiting' | 'saving' | 'offline' | 'signedOut' } | { kind: 'stale' | 'refused'; error: ApiError }
+export type ConsultationSave =
+  | { kind: 'saved' | 'unsaved' | 'waiting' | 'saving' | 'offline' | 'signedOut' }
+  | { kind: 'stale' | 'refused'; error: ApiError }
 
 interface Step {
   label: string
@@ -36,32 +38,70 @@ interface Draft {
   entry: ConsultationEntry
 }
 
-export const baseOf = ({ latest }: Pick<OpenConsultation, 'latest'>): ConsultationBase | undefined => latest ? { number: latest.number, revision: latest.revision } : undefined
+export const baseOf = ({ latest }: Pick<OpenConsultation, 'latest'>): ConsultationBase | undefined =>
+  latest ? { number: latest.number, revision: latest.revision } : undefined
 
 /** What a consultation opens with: today's record, the prediction from an earlier one, or virgin hair as a start. */
-export function opening({ latest, before, today, hair, head }: OpenConsultation): Pick<ConsultationState, 'entry' | 'predicted' | 'save'> {
+export function opening({
+  latest,
+  before,
+  today,
+  hair,
+  head,
+}: OpenConsultation): Pick<ConsultationState, 'entry' | 'predicted' | 'save'> {
   if (latest?.kind === 'seen' && latest.recordedOn === today) {
-    const predicted = before ? predictCanvas(before.canvas, before.hair, { on: today, trimmedCm: latest.trimmedCm }) : undefined
+    const predicted = before
+      ? predictCanvas(before.canvas, before.hair, { on: today, trimmedCm: latest.trimmedCm })
+      : undefined
     return { entry: entryOf(latest), predicted, save: { kind: 'saved' } }
   }
   if (latest) {
     const predicted = predictCanvas(latest.canvas, latest.hair, { on: today })
-    return { entry: { recordedOn: today, hair: predictHair(latest.hair, latest.recordedOn, today), canvas: predicted, goal: latest.goal, trimmedCm: 0 }, predicted, save: { kind: 'unsaved' } }
+    return {
+      entry: {
+        recordedOn: today,
+        hair: predictHair(latest.hair, latest.recordedOn, today),
+        canvas: predicted,
+        goal: latest.goal,
+        trimmedCm: 0,
+      },
+      predicted,
+      save: { kind: 'unsaved' },
+    }
   }
   return {
-    entry: { recordedOn: today, hair, canvas: startingCanvas(createHead(head), hair, today), goal: startingGoal(hair), trimmedCm: 0 },
+    entry: {
+      recordedOn: today,
+      hair,
+      canvas: startingCanvas(createHead(head), hair, today),
+      goal: startingGoal(hair),
+      trimmedCm: 0,
+    },
     predicted: undefined,
     save: { kind: 'unsaved' },
   }
 }
 
-const entryOf = ({ recordedOn, hair, canvas, goal, trimmedCm }: ConsultationEntry): ConsultationEntry => ({ recordedOn, hair, canvas, goal, trimmedCm })
+const entryOf = ({ recordedOn, hair, canvas, goal, trimmedCm }: ConsultationEntry): ConsultationEntry => ({
+  recordedOn,
+  hair,
+  canvas,
+  goal,
+  trimmedCm,
+})
 
 export type ConsultationStore = ReturnType<typeof createConsultationStore>
 
 /** One consultation being made: its entry, undo and redo, and the way to the server. */
 export function createConsultationStore(open: OpenConsultation) {
-  const store = createStore<ConsultationState>(() => ({ ...opening(open), undo: [], redo: [], region: 'all', strandId: undefined, band: 0 }))
+  const store = createStore<ConsultationState>(() => ({
+    ...opening(open),
+    undo: [],
+    redo: [],
+    region: 'all',
+    strandId: undefined,
+    band: 0,
+  }))
   const { getState: get, setState: set } = store
   let base = baseOf(open)
   let timer: ReturnType<typeof setTimeout> | undefined
@@ -74,7 +114,11 @@ export function createConsultationStore(open: OpenConsultation) {
     if (after === entry) return
     const last = undo.at(-1)
     const merging = last !== undefined && lastEdit?.key === key && Date.now() - lastEdit.at < MERGE_WINDOW
-    set({ entry: after, undo: merging ? [...undo.slice(0, -1), { ...last, label, after }] : [...undo, { label, before: entry, after }], redo: [] })
+    set({
+      entry: after,
+      undo: merging ? [...undo.slice(0, -1), { ...last, label, after }] : [...undo, { label, before: entry, after }],
+      redo: [],
+    })
     lastEdit = { key, at: Date.now() }
     schedule()
   }
@@ -84,7 +128,11 @@ export function createConsultationStore(open: OpenConsultation) {
     const one = kind === 'undo' ? undo.at(-1) : redo[0]
     if (!one) return
     lastEdit = undefined
-    set(kind === 'undo' ? { entry: one.before, undo: undo.slice(0, -1), redo: [one, ...redo] } : { entry: one.after, undo: [...undo, one], redo: redo.slice(1) })
+    set(
+      kind === 'undo'
+        ? { entry: one.before, undo: undo.slice(0, -1), redo: [one, ...redo] }
+        : { entry: one.after, undo: [...undo, one], redo: redo.slice(1) },
+    )
     schedule()
   }
 
@@ -107,7 +155,10 @@ export function createConsultationStore(open: OpenConsultation) {
       const { entry } = get()
       set({ save: { kind: 'saving' } })
       try {
-        base = await callApi<ConsultationBase>(`/api/clients/${open.client.id}/consultation`, 'PUT', { ...entry, ...(base && { base }) })
+        base = await callApi<ConsultationBase>(`/api/clients/${open.client.id}/consultation`, 'PUT', {
+          ...entry,
+          ...(base && { base }),
+        })
       } catch (error) {
         return fail(error)
       }
@@ -167,5 +218,5 @@ export function createConsultationStore(open: OpenConsultation) {
 }
 
 /** What the eye changed of the prediction. */
-export const seenCorrections = ({ predicted, entry }: Pick<ConsultationState, 'predicted' | 'entry'>) => (predicted ? correctionsOf(predicted, entry.canvas) : [])
-
+export const seenCorrections = ({ predicted, entry }: Pick<ConsultationState, 'predicted' | 'entry'>) =>
+  predicted ? correctionsOf(predicted, entry.canvas) : []

@@ -10,5 +10,8 @@ export function useVerdict(): Feasibility {
   const hair = useEntry((state) => state.entry.hair)
   const canvas = useEntry((state) => state.entry.canvas)
   const goal = useEntry((state) => state.entry.goal)
-  return useMemo(() => assess({ hair, canvas, goal, meanWhite: meanWhite(head, hair, canvas) }), [head, hair, canvas, goal])
+  return useMemo(
+    () => assess({ hair, canvas, goal, meanWhite: meanWhite(head, hair, canvas) }),
+    [head, hair, canvas, goal],
+  )
 }

@@ -23,7 +23,15 @@ function useTold(): (minute: number) => string {
   const told = useTimeOfDay()
   return (minute) => told('00:00', minute)
 }
-const TIME_FIELD = { font: 'inherit', color: 'inherit', bgcolor: 'transparent', border: LINE, borderRadius: 1, minHeight: 44, px: 1 } as const
+const TIME_FIELD = {
+  font: 'inherit',
+  color: 'inherit',
+  bgcolor: 'transparent',
+  border: LINE,
+  borderRadius: 1,
+  minHeight: 44,
+  px: 1,
+} as const
 
 interface Props {
   on: string
@@ -35,13 +43,17 @@ interface Props {
 export function DayPage({ on, visits, mayBook }: Props) {
   const told = useTold()
   const router = useRouter()
-  const [arrivals, setArrivals] = useState(() => new Map(visits.flatMap(({ planId, arrives }) => (arrives === null ? [] : [[planId, arrives]]))))
+  const [arrivals, setArrivals] = useState(
+    () => new Map(visits.flatMap(({ planId, arrives }) => (arrives === null ? [] : [[planId, arrives]]))),
+  )
   const [helping, setHelping] = useState<Helper[]>([])
   const [hours, setHours] = useState({ opens: '09:00', closes: '19:00' })
   const [message, setMessage] = useState<string>()
   const asked = useMemo<AskedDay>(
     () => ({
-      visits: visits.flatMap(({ planId, document, canvas }) => (arrivals.has(planId) ? [{ id: planId, plan: document, canvas, arrives: arrivals.get(planId)! }] : [])),
+      visits: visits.flatMap(({ planId, document, canvas }) =>
+        arrivals.has(planId) ? [{ id: planId, plan: document, canvas, arrives: arrivals.get(planId)! }] : [],
+      ),
       helping,
       opens: minuteOf(hours.opens),
       closes: minuteOf(hours.closes),
@@ -53,28 +65,59 @@ export function DayPage({ on, visits, mayBook }: Props) {
   function arrive(planId: string, minute: number) {
     setArrivals(new Map(arrivals).set(planId, minute))
     setMessage(undefined)
-    callApi(`/api/plans/${planId}/booking`, 'PUT', { on, arrives: minute }).catch((error: unknown) => setMessage(error instanceof Error ? error.message : 'That time was not kept. Try again.'))
+    callApi(`/api/plans/${planId}/booking`, 'PUT', { on, arrives: minute }).catch((error: unknown) =>
+      setMessage(error instanceof Error ? error.message : 'That time was not kept. Try again.'),
+    )
   }
 
   async function findTime({ planId, document, canvas, client }: BookedVisit) {
     const minute = await find({ id: planId, plan: document, canvas })
-    if (minute === undefined) setMessage(`${client.name} fits in at no time between ${hours.opens} and ${hours.closes}: with help, on another day, or with less at once.`)
+    if (minute === undefined)
+      setMessage(
+        `${client.name} fits in at no time between ${hours.opens} and ${hours.closes}: with help, on another day, or with less at once.`,
+      )
     else arrive(planId, minute)
   }
 
   return (
     <Box sx={{ pb: 2 }}>
-      <Box component="header" sx={{ display: 'flex', alignItems: 'center', columnGap: 2, rowGap: 1, flexWrap: 'wrap', px: 2, py: 1, borderBottom: LINE, bgcolor: 'background.paper' }}>
+      <Box
+        component="header"
+        sx={{
+          display: 'flex',
+          alignItems: 'center',
+          columnGap: 2,
+          rowGap: 1,
+          flexWrap: 'wrap',
+          px: 2,
+          py: 1,
+          borderBottom: LINE,
+          bgcolor: 'background.paper',
+        }}
+      >
         <Typography component="h1" variant="h2" sx={{ flex: '1 1 120px' }}>
           Day
         </Typography>
-        <Box component="input" type="date" aria-label="Day" value={on} onChange={({ target }) => target.value && router.push(`/day?on=${target.value}`)} sx={TIME_FIELD} />
+        <Box
+          component="input"
+          type="date"
+          aria-label="Day"
+          value={on}
+          onChange={({ target }) => target.value && router.push(`/day?on=${target.value}`)}
+          sx={TIME_FIELD}
+        />
         {(['opens', 'closes'] as const).map((end) => (
           <Box key={end} component="label" sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
             <Typography variant="caption" color="textSecondary">
               {end === 'opens' ? 'From' : 'to'}
             </Typography>
-            <Box component="input" type="time" value={hours[end]} onChange={({ target }) => target.value && setHours({ ...hours, [end]: target.value })} sx={TIME_FIELD} />
+            <Box
+              component="input"
+              type="time"
+              value={hours[end]}
+              onChange={({ target }) => target.value && setHours({ ...hours, [end]: target.value })}
+              sx={TIME_FIELD}
+            />
           </Box>
         ))}
       </Box>
@@ -92,25 +135,60 @@ export function DayPage({ on, visits, mayBook }: Props) {
       {visits.length > 0 && (
         <>
           <Box sx={{ px: 2, py: 1, display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center' }}>
-            <Choices label="Beside the colourist" values={helping} options={[{ value: 'assistant', label: 'Assistant' }, { value: 'second', label: 'Second colourist' }]} onChange={setHelping} />
+            <Choices
+              label="Beside the colourist"
+              values={helping}
+              options={[
+                { value: 'assistant', label: 'Assistant' },
+                { value: 'second', label: 'Second colourist' },
+              ]}
+              onChange={setHelping}
+            />
             {day && (
               <Typography sx={{ fontSize: '1.2rem', fontWeight: 600 }} role="status">
-                {day.fits ? `It fits, the last is done at ${told(day.ends)}.` : `It does not fit: ${notFitting(day, asked, visits, told)}.`}
+                {day.fits
+                  ? `It fits, the last is done at ${told(day.ends)}.`
+                  : `It does not fit: ${notFitting(day, asked, visits, told)}.`}
               </Typography>
             )}
           </Box>
-          <Clients visits={visits} arrivals={arrivals} day={day} mayBook={mayBook} busy={busy} onArrive={arrive} onFind={(visit) => void findTime(visit)} />
-          {day && <DayLanes day={day} visits={visits} people={withHelp(helpersFor(helping)).people} opens={asked.opens} closes={asked.closes} />}
+          <Clients
+            visits={visits}
+            arrivals={arrivals}
+            day={day}
+            mayBook={mayBook}
+            busy={busy}
+            onArrive={arrive}
+            onFind={(visit) => void findTime(visit)}
+          />
+          {day && (
+            <DayLanes
+              day={day}
+              visits={visits}
+              people={withHelp(helpersFor(helping)).people}
+              opens={asked.opens}
+              closes={asked.closes}
+            />
+          )}
         </>
       )}
     </Box>
   )
 }
 
-function notFitting(day: DayClock, { closes }: AskedDay, visits: readonly BookedVisit[], told: (minute: number) => string): string {
+function notFitting(
+  day: DayClock,
+  { closes }: AskedDay,
+  visits: readonly BookedVisit[],
+  told: (minute: number) => string,
+): string {
   const nameOf = (id: string) => visits.find(({ planId }) => planId === id)!.client.name
-  const over = day.visits.filter((visit) => visit.over > 0.5).map((visit) => `${nameOf(visit.id)}’s product would sit ${Math.ceil(visit.over)} min too long`)
-  const late = day.visits.filter(({ ends }) => ends > closes + 0.5).map(({ id, ends }) => `${nameOf(id)} would be done at ${told(ends)}`)
+  const over = day.visits
+    .filter((visit) => visit.over > 0.5)
+    .map((visit) => `${nameOf(visit.id)}’s product would sit ${Math.ceil(visit.over)} min too long`)
+  const late = day.visits
+    .filter(({ ends }) => ends > closes + 0.5)
+    .map(({ id, ends }) => `${nameOf(id)} would be done at ${told(ends)}`)
   return [...over, ...late].join('; ') || 'hands are missing'
 }
 
@@ -131,7 +209,10 @@ function useDay(asked: AskedDay) {
   async function find(added: AskedVisit): Promise<number | undefined> {
     setFinding(true)
     try {
-      return await remote.current!.arrival({ ...asked, visits: asked.visits.filter(({ id }) => id !== added.id) }, added)
+      return await remote.current!.arrival(
+        { ...asked, visits: asked.visits.filter(({ id }) => id !== added.id) },
+        added,
+      )
     } finally {
       setFinding(false)
     }
@@ -157,7 +238,19 @@ function Clients({ visits, arrivals, day, mayBook, busy, onArrive, onFind }: Cli
         const own = day?.visits.find(({ id }) => id === visit.planId)
         const arrives = arrivals.get(visit.planId)
         return (
-          <Box component="li" key={visit.planId} aria-label={visit.client.name} sx={{ display: 'grid', gridTemplateColumns: { xs: '36px 1fr', md: '36px minmax(200px, 1fr) 300px minmax(260px, 1fr)' }, gap: 1, alignItems: 'center', py: 0.75, borderTop: LINE }}>
+          <Box
+            component="li"
+            key={visit.planId}
+            aria-label={visit.client.name}
+            sx={{
+              display: 'grid',
+              gridTemplateColumns: { xs: '36px 1fr', md: '36px minmax(200px, 1fr) 300px minmax(260px, 1fr)' },
+              gap: 1,
+              alignItems: 'center',
+              py: 0.75,
+              borderTop: LINE,
+            }}
+          >
             <Mark number={i + 1} />
             <Box>
               <Link href={`/people/${visit.client.id}`} style={{ color: 'inherit', fontWeight: 600 }}>
@@ -173,16 +266,35 @@ function Clients({ visits, arrivals, day, mayBook, busy, onArrive, onFind }: Cli
                 <Typography variant="caption" color="textSecondary">
                   Comes at
                 </Typography>
-                <Box component="input" type="time" disabled={!mayBook} value={arrives === undefined ? '' : clock(arrives)} onChange={({ target }) => target.value && onArrive(visit.planId, minuteOf(target.value))} sx={TIME_FIELD} />
+                <Box
+                  component="input"
+                  type="time"
+                  disabled={!mayBook}
+                  value={arrives === undefined ? '' : clock(arrives)}
+                  onChange={({ target }) => target.value && onArrive(visit.planId, minuteOf(target.value))}
+                  sx={TIME_FIELD}
+                />
               </Box>
               {mayBook && (
-                <Button variant="outlined" color="inherit" disabled={busy} onClick={() => onFind(visit)} sx={{ minHeight: 44 }}>
+                <Button
+                  variant="outlined"
+                  color="inherit"
+                  disabled={busy}
+                  onClick={() => onFind(visit)}
+                  sx={{ minHeight: 44 }}
+                >
                   Earliest
                 </Button>
               )}
             </Box>
             <Typography sx={{ gridColumn: { xs: '2', md: 'auto' } }}>
-              {own ? `done at ${told(own.ends)}, ${duration(own.ends - own.arrives)}${own.waits >= 1 ? `, ${duration(own.waits)} longer than alone` : ''}` : arrives === undefined ? 'no time yet' : day ? 'nothing is placed in this plan yet' : ''}
+              {own
+                ? `done at ${told(own.ends)}, ${duration(own.ends - own.arrives)}${own.waits >= 1 ? `, ${duration(own.waits)} longer than alone` : ''}`
+                : arrives === undefined
+                  ? 'no time yet'
+                  : day
+                    ? 'nothing is placed in this plan yet'
+                    : ''}
             </Typography>
           </Box>
         )
@@ -194,21 +306,54 @@ function Clients({ visits, arrivals, day, mayBook, busy, onArrive, onFind }: Cli
 /** A client by her number on the list. */
 function Mark({ number }: { number: number }) {
   return (
-    <Box component="span" sx={{ width: 28, height: 28, borderRadius: '50%', border: '2px solid', borderColor: 'text.primary', display: 'grid', placeItems: 'center', fontWeight: 700, ...FILLS[(number - 1) % FILLS.length] }}>
+    <Box
+      component="span"
+      sx={{
+        width: 28,
+        height: 28,
+        borderRadius: '50%',
+        border: '2px solid',
+        borderColor: 'text.primary',
+        display: 'grid',
+        placeItems: 'center',
+        fontWeight: 700,
+        ...FILLS[(number - 1) % FILLS.length],
+      }}
+    >
       {number}
     </Box>
   )
 }
 
 /** Clients are told apart by their number first, and by how their blocks are filled. */
-const FILLS = [{ bgcolor: 'text.primary', color: 'background.paper' }, { bgcolor: 'background.paper', color: 'text.primary' }, { bgcolor: 'text.secondary', color: 'background.paper' }, { bgcolor: 'action.selected', color: 'text.primary' }] as const
+const FILLS = [
+  { bgcolor: 'text.primary', color: 'background.paper' },
+  { bgcolor: 'background.paper', color: 'text.primary' },
+  { bgcolor: 'text.secondary', color: 'background.paper' },
+  { bgcolor: 'action.selected', color: 'text.primary' },
+] as const
 
-function DayLanes({ day, visits, people, opens, closes }: { day: DayClock; visits: readonly BookedVisit[]; people: { id: string; name: string }[]; opens: number; closes: number }) {
+function DayLanes({
+  day,
+  visits,
+  people,
+  opens,
+  closes,
+}: {
+  day: DayClock
+  visits: readonly BookedVisit[]
+  people: { id: string; name: string }[]
+  opens: number
+  closes: number
+}) {
   const told = useTold()
   const from = Math.min(opens, ...day.tasks.map((task) => task.from))
   const to = Math.max(closes, day.ends)
   const at = (minute: number) => `${(100 * (minute - from)) / (to - from)}%`
-  const ticks = Array.from({ length: Math.floor(to / 60) - Math.ceil(from / 60) + 1 }, (_, i) => 60 * (Math.ceil(from / 60) + i))
+  const ticks = Array.from(
+    { length: Math.floor(to / 60) - Math.ceil(from / 60) + 1 },
+    (_, i) => 60 * (Math.ceil(from / 60) + i),
+  )
   const numberOf = (id: string) => visits.findIndex(({ planId }) => planId === id) + 1
   return (
     <Box sx={{ borderTop: LINE, mt: 1 }}>
@@ -216,7 +361,12 @@ function DayLanes({ day, visits, people, opens, closes }: { day: DayClock; visit
         <Box sx={{ minWidth: 760 }}>
           <Lane name="" tall={22}>
             {ticks.map((tick) => (
-              <Typography key={tick} variant="caption" style={{ left: at(tick) }} sx={{ position: 'absolute', top: 0, transform: tick === from ? undefined : 'translateX(-50%)' }}>
+              <Typography
+                key={tick}
+                variant="caption"
+                style={{ left: at(tick) }}
+                sx={{ position: 'absolute', top: 0, transform: tick === from ? undefined : 'translateX(-50%)' }}
+              >
                 {told(tick)}
               </Typography>
             ))}
@@ -228,7 +378,24 @@ function DayLanes({ day, visits, people, opens, closes }: { day: DayClock; visit
                 .map((task) => {
                   const number = numberOf(task.visitId)
                   return (
-                    <Box key={`${task.visitId} ${task.from} ${task.kind}`} title={`${number}: ${taskWords(task)}, ${told(task.from)}–${told(task.to)}`} style={{ left: at(task.from), width: `${(100 * (task.to - task.from)) / (to - from)}%` }} sx={{ position: 'absolute', top: 5, bottom: 5, overflow: 'hidden', fontSize: '0.8rem', fontWeight: 700, lineHeight: '34px', textIndent: 3, border: '1px solid', borderColor: 'text.primary', ...FILLS[(number - 1) % FILLS.length] }}>
+                    <Box
+                      key={`${task.visitId} ${task.from} ${task.kind}`}
+                      title={`${number}: ${taskWords(task)}, ${told(task.from)}–${told(task.to)}`}
+                      style={{ left: at(task.from), width: `${(100 * (task.to - task.from)) / (to - from)}%` }}
+                      sx={{
+                        position: 'absolute',
+                        top: 5,
+                        bottom: 5,
+                        overflow: 'hidden',
+                        fontSize: '0.8rem',
+                        fontWeight: 700,
+                        lineHeight: '34px',
+                        textIndent: 3,
+                        border: '1px solid',
+                        borderColor: 'text.primary',
+                        ...FILLS[(number - 1) % FILLS.length],
+                      }}
+                    >
                       {task.to - task.from >= 8 ? number : ''}
                     </Box>
                   )
@@ -238,7 +405,9 @@ function DayLanes({ day, visits, people, opens, closes }: { day: DayClock; visit
         </Box>
       </Box>
       <Typography sx={{ pl: { xs: 2, md: `${NAMES}px` }, pt: 1 }}>
-        {day.gaps.length === 0 ? 'No free stretch of ten minutes or more.' : `Hands free: ${day.gaps.map(({ personId, from: begins, to: ends }) => `${people.length > 1 ? `${people.find(({ id }) => id === personId)?.name} ` : ''}${told(begins)}–${told(ends)}`).join(', ')}.`}
+        {day.gaps.length === 0
+          ? 'No free stretch of ten minutes or more.'
+          : `Hands free: ${day.gaps.map(({ personId, from: begins, to: ends }) => `${people.length > 1 ? `${people.find(({ id }) => id === personId)?.name} ` : ''}${told(begins)}–${told(ends)}`).join(', ')}.`}
       </Typography>
     </Box>
   )

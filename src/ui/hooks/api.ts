@@ -25,7 +25,10 @@ export async function callApi<T>(path: string, method = 'GET', body?: unknown): 
   try {
     response = await fetch(path, {
       method,
-      ...(body !== undefined && { body: typeof body === 'string' ? body : JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+      ...(body !== undefined && {
+        body: typeof body === 'string' ? body : JSON.stringify(body),
+        headers: { 'content-type': 'application/json' },
+      }),
     })
   } catch {
     throw new OfflineError()
@@ -33,7 +36,12 @@ export async function callApi<T>(path: string, method = 'GET', body?: unknown): 
   const answer = (await response.json().catch(() => ({}))) as Record<string, unknown>
   if (!response.ok) {
     const message = typeof answer['message'] === 'string' ? answer['message'] : 'Something went wrong. Try again.'
-    throw new ApiError(response.status, typeof answer['error'] === 'string' ? answer['error'] : 'failed', message, answer)
+    throw new ApiError(
+      response.status,
+      typeof answer['error'] === 'string' ? answer['error'] : 'failed',
+      message,
+      answer,
+    )
   }
   return answer as T
 }

@@ -11,7 +11,11 @@ export function useUndoKeys({ undo, redo }: Steps, mayWrite: boolean): void {
     if (!mayWrite) return
     function keys(event: KeyboardEvent) {
       if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return
-      if (event.target instanceof HTMLElement && event.target.closest('input, textarea, [role="dialog"], [role="menu"], [role="listbox"]')) return
+      if (
+        event.target instanceof HTMLElement &&
+        event.target.closest('input, textarea, [role="dialog"], [role="menu"], [role="listbox"]')
+      )
+        return
       event.preventDefault()
       if (event.shiftKey) redo()
       else undo()

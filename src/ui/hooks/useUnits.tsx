@@ -12,11 +12,22 @@ export interface Units {
   field: (unit: string) => ReadingField
 }
 
-const unitsOf = (units: ReadingUnits): Units => ({ units, read: (text) => readIn(units, text), time: (time) => timeIn(units, time), field: (unit) => fieldIn(units, unit) })
+const unitsOf = (units: ReadingUnits): Units => ({
+  units,
+  read: (text) => readIn(units, text),
+  time: (time) => timeIn(units, time),
+  field: (unit) => fieldIn(units, unit),
+})
 
 const Context = createContext<Units>(unitsOf(AS_KEPT))
 
-export function UnitsProvider({ units: { mass, length, developer, clock }, children }: { units: ReadingUnits; children: ReactNode }) {
+export function UnitsProvider({
+  units: { mass, length, developer, clock },
+  children,
+}: {
+  units: ReadingUnits
+  children: ReactNode
+}) {
   const value = useMemo(() => unitsOf({ mass, length, developer, clock }), [mass, length, developer, clock])
   return <Context value={value}>{children}</Context>
 }

@@ -26,7 +26,13 @@ export function Comb({ take, disabled, onChange }: Props) {
   const period = stitchMm + stitchGapMm
   const starts = Array.from({ length: Math.ceil(SHOWN_MM / period) }, (_, i) => i * period)
   const bars = (shift: number, width: number, height: number) =>
-    starts.reduce((path, at) => (at + shift < SHOWN_MM ? `${path}M${at + shift} 0H${Math.min(at + shift + width, SHOWN_MM)}V${height}H${at + shift}Z` : path), '')
+    starts.reduce(
+      (path, at) =>
+        at + shift < SHOWN_MM
+          ? `${path}M${at + shift} 0H${Math.min(at + shift + width, SHOWN_MM)}V${height}H${at + shift}Z`
+          : path,
+      '',
+    )
 
   function set(edge: 'stitch' | 'gap', value: number) {
     const key = edge === 'stitch' ? 'stitchMm' : 'stitchGapMm'
@@ -40,7 +46,12 @@ export function Comb({ take, disabled, onChange }: Props) {
     const width = event.currentTarget.ownerSVGElement!.getBoundingClientRect().width
     event.currentTarget.setPointerCapture(event.pointerId)
     store.setState({ moving: 'comb' })
-    drag.current = { edge, startX: event.clientX, start: edge === 'stitch' ? stitchMm : stitchGapMm, mmPerPixel: SHOWN_MM / width }
+    drag.current = {
+      edge,
+      startX: event.clientX,
+      start: edge === 'stitch' ? stitchMm : stitchGapMm,
+      mmPerPixel: SHOWN_MM / width,
+    }
   }
 
   function moved(event: PointerEvent) {

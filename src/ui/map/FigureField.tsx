@@ -16,7 +16,8 @@ interface Props {
 }
 
 const isOfTake = (figure: Props['figure']): figure is TakeFigure => (OF_TAKE as readonly string[]).includes(figure)
-const valueOf = (placement: Placement, figure: Props['figure']): number => (isOfTake(figure) ? placement.take[figure] : placement[figure]) ?? 0
+const valueOf = (placement: Placement, figure: Props['figure']): number =>
+  (isOfTake(figure) ? placement.take[figure] : placement[figure]) ?? 0
 
 /** One figure of the selected zones' placement. It draws again only when this figure changes. */
 export const FigureField = memo(function FigureField({ figure, label, step, help = '' }: Props) {
@@ -24,9 +25,25 @@ export const FigureField = memo(function FigureField({ figure, label, step, help
   const value = usePlacement((placement) => valueOf(placement, figure))
   const limit = LIMITS[figure]
   const change = (next: number) =>
-    editChosen(store, (before) => `${label} ${valueOf(before, figure)} → ${next} ${limit.unit}`, figure, (draft) => {
-      if (isOfTake(figure)) draft.take[figure] = next
-      else draft[figure] = next
-    })
-  return <NumberField layout="row" label={label} value={value} limit={limit} step={step} disabled={!permissions.write} help={help} onChange={change} />
+    editChosen(
+      store,
+      (before) => `${label} ${valueOf(before, figure)} → ${next} ${limit.unit}`,
+      figure,
+      (draft) => {
+        if (isOfTake(figure)) draft.take[figure] = next
+        else draft[figure] = next
+      },
+    )
+  return (
+    <NumberField
+      layout="row"
+      label={label}
+      value={value}
+      limit={limit}
+      step={step}
+      disabled={!permissions.write}
+      help={help}
+      onChange={change}
+    />
+  )
 })

@@ -57,7 +57,10 @@ function Model({ model, swatches, selectedZone, onSelect, view }: Omit<Props, 'o
     geometry.setAttribute('position', new BufferAttribute(model.hairline, 3))
     return geometry
   }, [model])
-  const pieces = useMemo(() => model.pieces.map((piece) => ({ ...piece, geometry: geometryOf(piece.triangles) })), [model])
+  const pieces = useMemo(
+    () => model.pieces.map((piece) => ({ ...piece, geometry: geometryOf(piece.triangles) })),
+    [model],
+  )
   // Geometry lives on the graphics card and is given back when a newer model takes its place.
   useEffect(
     () => () => {

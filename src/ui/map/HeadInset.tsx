@@ -9,7 +9,10 @@ import type { HeadModel } from '@/core/sheet'
 import type { PlanWorker } from '@/workers/plan.worker'
 import { usePlan, usePlanStore } from './context'
 
-const Head3D = dynamic(() => import('./Head3D'), { ssr: false, loading: () => <Typography sx={{ p: 2 }}>Loading the head…</Typography> })
+const Head3D = dynamic(() => import('./Head3D'), {
+  ssr: false,
+  loading: () => <Typography sx={{ p: 2 }}>Loading the head…</Typography>,
+})
 
 /** Named views: turn about the vertical, tilt towards the viewer, rad. Turn 0 shows the back. */
 const VIEWS = {
@@ -41,7 +44,13 @@ export function HeadInset({ worker }: { worker: Remote<PlanWorker> | undefined }
   if (!open)
     return (
       <Box sx={{ p: 1.5 }}>
-        <Button fullWidth variant="outlined" color="inherit" onClick={() => setOpen(true)} sx={{ borderColor: 'divider' }}>
+        <Button
+          fullWidth
+          variant="outlined"
+          color="inherit"
+          onClick={() => setOpen(true)}
+          sx={{ borderColor: 'divider' }}
+        >
           Show the head
         </Button>
       </Box>
@@ -50,18 +59,35 @@ export function HeadInset({ worker }: { worker: Remote<PlanWorker> | undefined }
     <Box sx={{ borderBottom: 1, borderColor: 'divider', bgcolor: 'background.paper', maxWidth: 420, mx: 'auto' }}>
       <Box sx={{ height: { xs: 320, md: 250 } }}>
         {model && answer ? (
-          <Head3D model={model} swatches={answer.drawing.swatches} selectedZone={selected} onSelect={(id) => store.select(id)} view={view} onTurn={setView} />
+          <Head3D
+            model={model}
+            swatches={answer.drawing.swatches}
+            selectedZone={selected}
+            onSelect={(id) => store.select(id)}
+            view={view}
+            onTurn={setView}
+          />
         ) : (
           <Typography sx={{ p: 2 }}>Shaping the head…</Typography>
         )}
       </Box>
       <Box sx={{ display: 'flex', flexWrap: 'wrap', borderTop: 1, borderColor: 'divider' }}>
         {(Object.keys(VIEWS) as (keyof typeof VIEWS)[]).map((name) => (
-          <Button key={name} color="inherit" onClick={() => setView(VIEWS[name])} sx={{ minWidth: 0, flex: '1 0 30%', px: 0 }}>
+          <Button
+            key={name}
+            color="inherit"
+            onClick={() => setView(VIEWS[name])}
+            sx={{ minWidth: 0, flex: '1 0 30%', px: 0 }}
+          >
             {name}
           </Button>
         ))}
-        <Button color="inherit" aria-label="Hide the head" onClick={() => setOpen(false)} sx={{ minWidth: 0, flex: '1 0 30%', px: 0 }}>
+        <Button
+          color="inherit"
+          aria-label="Hide the head"
+          onClick={() => setOpen(false)}
+          sx={{ minWidth: 0, flex: '1 0 30%', px: 0 }}
+        >
           hide
         </Button>
       </Box>

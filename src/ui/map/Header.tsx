@@ -47,7 +47,21 @@ export function Header({ client, onOpen, onMessage, onRename, underlay }: Props)
   }
 
   return (
-    <Box component="header" sx={{ display: 'flex', alignItems: 'center', columnGap: 1, rowGap: 0, flexWrap: 'wrap', px: 1.5, py: 0.5, borderBottom: 1, borderColor: 'divider', bgcolor: 'background.paper' }}>
+    <Box
+      component="header"
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        columnGap: 1,
+        rowGap: 0,
+        flexWrap: 'wrap',
+        px: 1.5,
+        py: 0.5,
+        borderBottom: 1,
+        borderColor: 'divider',
+        bgcolor: 'background.paper',
+      }}
+    >
       <PlanTitle client={client} />
       <Box className="screen-only" sx={{ display: 'flex', alignItems: 'center', columnGap: 1, flexWrap: 'wrap' }}>
         <SaveStatus />
@@ -68,7 +82,13 @@ export function Header({ client, onOpen, onMessage, onRename, underlay }: Props)
           Formulas
         </Button>
         {permissions.write && <UndoPlan />}
-        <Button color="inherit" aria-haspopup="menu" aria-label="More" onClick={(event) => setAnchor(event.currentTarget)} sx={{ minWidth: 44 }}>
+        <Button
+          color="inherit"
+          aria-haspopup="menu"
+          aria-label="More"
+          onClick={(event) => setAnchor(event.currentTarget)}
+          sx={{ minWidth: 44 }}
+        >
           ⋯
         </Button>
       </Box>

@@ -14,13 +14,37 @@ export function LookFiguresView() {
   const { upkeepWeeks, meanLevel } = look
   return (
     <Stack spacing={1}>
-      <Line label="Lighter : darker : left" value={`${look.lightPercent} : ${look.lowPercent} : ${look.leftPercent} %`} why="Share of all hairs over the stages that lighten, lowlight, cover or block; stages on everything cross each other by chance." />
-      <Line label="Contrast" value={`${look.contrastLevels} levels, ${WORDS.contrastVerdict[look.contrast]}`} why="Lightest pieces against what lies beside them: 1–2 barely, 2–3 subtle, 3–4 clear, 5 and more bold." />
+      <Line
+        label="Lighter : darker : left"
+        value={`${look.lightPercent} : ${look.lowPercent} : ${look.leftPercent} %`}
+        why="Share of all hairs over the stages that lighten, lowlight, cover or block; stages on everything cross each other by chance."
+      />
+      <Line
+        label="Contrast"
+        value={`${look.contrastLevels} levels, ${WORDS.contrastVerdict[look.contrast]}`}
+        why="Lightest pieces against what lies beside them: 1–2 barely, 2–3 subtle, 3–4 clear, 5 and more bold."
+      />
       <Line label="Left like right" value={`${look.symmetryPercent} %`} why="Cell by cell against its mirror image." />
-      <Line label="Part line" value={look.partLinePercent === null ? 'no light on top' : `${look.partLinePercent} % of the top`} why="Light within 3 cm of the part against light on the whole top. Below about 80 % the part line stays darker." />
-      <Line label="Face against back" value={look.faceToBackPercent === null ? 'no light at the back' : `${look.faceToBackPercent} %`} why="Share of light at the front hairline against the back." />
-      <Line label="Mean level worn straight · waved · tied up" value={`${meanLevel.straight} · ${meanLevel.waved} · ${meanLevel.tied}`} why="Weighted by what is seen: straight hair shows its top, waved hair what lies under it, tied hair hairline, nape and sides. An estimate; a strand simulation is to take its place." />
-      <Line label="Carries" value={upkeepWeeks ? `${upkeepWeeks.low}–${upkeepWeeks.high} weeks` : 'nothing lightened'} why="By how far from the scalp light begins and how softly: to the scalp 3–4, rooted 6–8, soft 8–12 weeks." />
+      <Line
+        label="Part line"
+        value={look.partLinePercent === null ? 'no light on top' : `${look.partLinePercent} % of the top`}
+        why="Light within 3 cm of the part against light on the whole top. Below about 80 % the part line stays darker."
+      />
+      <Line
+        label="Face against back"
+        value={look.faceToBackPercent === null ? 'no light at the back' : `${look.faceToBackPercent} %`}
+        why="Share of light at the front hairline against the back."
+      />
+      <Line
+        label="Mean level worn straight · waved · tied up"
+        value={`${meanLevel.straight} · ${meanLevel.waved} · ${meanLevel.tied}`}
+        why="Weighted by what is seen: straight hair shows its top, waved hair what lies under it, tied hair hairline, nape and sides. An estimate; a strand simulation is to take its place."
+      />
+      <Line
+        label="Carries"
+        value={upkeepWeeks ? `${upkeepWeeks.low}–${upkeepWeeks.high} weeks` : 'nothing lightened'}
+        why="By how far from the scalp light begins and how softly: to the scalp 3–4, rooted 6–8, soft 8–12 weeks."
+      />
       <Typography variant="caption" color="textSecondary">
         Estimated from where the hair grows, for judging placement.
       </Typography>

@@ -31,11 +31,23 @@ export function MapTools({ tool, onTool, wish, onWish }: Props) {
   const problem = usePlan((state) => state.partingProblem)
   const picking = usePlan((state) => state.picking)
   const button = (label: string, pressed: boolean, onClick: () => void) => (
-    <Button color="inherit" aria-pressed={pressed} onClick={onClick} sx={{ minHeight: 40, px: 1, borderRadius: 0, fontWeight: pressed ? 700 : 500, bgcolor: pressed ? 'action.selected' : undefined }}>
+    <Button
+      color="inherit"
+      aria-pressed={pressed}
+      onClick={onClick}
+      sx={{
+        minHeight: 40,
+        px: 1,
+        borderRadius: 0,
+        fontWeight: pressed ? 700 : 500,
+        bgcolor: pressed ? 'action.selected' : undefined,
+      }}
+    >
       {label}
     </Button>
   )
-  const toolButton = (value: MapTool, label: string) => button(label, tool === value, () => {
+  const toolButton = (value: MapTool, label: string) =>
+    button(label, tool === value, () => {
       store.setState({ partingProblem: undefined })
       onTool(tool === value ? 'rest' : value)
     })
@@ -53,8 +65,14 @@ export function MapTools({ tool, onTool, wish, onWish }: Props) {
           </Typography>
         )}
         {tool === 'ramp' && <RampFields wish={wish} onWish={onWish} />}
-        <Box role="group" aria-label="Hands on the map" sx={{ display: 'flex', flexWrap: 'wrap', justifyContent: 'flex-end' }}>
-          {button('Several', picking === 'several', () => store.setState({ picking: picking === 'several' ? 'one' : 'several' }))}
+        <Box
+          role="group"
+          aria-label="Hands on the map"
+          sx={{ display: 'flex', flexWrap: 'wrap', justifyContent: 'flex-end' }}
+        >
+          {button('Several', picking === 'several', () =>
+            store.setState({ picking: picking === 'several' ? 'one' : 'several' }),
+          )}
           {permissions.write && (
             <>
               {toolButton('draw', 'Draw a parting')}
@@ -77,9 +95,20 @@ const HELP: Record<Exclude<MapTool, 'rest'>, string> = {
 }
 
 /** What a hand on the map does with a tool; nothing while it selects zones or the head cannot be. */
-export function ToolLayer({ tool, wish, worker, scale, onMessage }: Pick<Props, 'tool' | 'wish'> & { worker: Remote<PlanWorker> | undefined; scale: number; onMessage: (message: string) => void }) {
+export function ToolLayer({
+  tool,
+  wish,
+  worker,
+  scale,
+  onMessage,
+}: Pick<Props, 'tool' | 'wish'> & {
+  worker: Remote<PlanWorker> | undefined
+  scale: number
+  onMessage: (message: string) => void
+}) {
   const wrong = usePlan((state) => state.problems.length > 0)
   if (tool === 'rest' || wrong) return null
-  if (tool === 'ramp') return worker ? <RampLayer worker={worker} wish={wish} scale={scale} onMessage={onMessage} /> : null
+  if (tool === 'ramp')
+    return worker ? <RampLayer worker={worker} wish={wish} scale={scale} onMessage={onMessage} /> : null
   return <PartingLayer mode={tool} scale={scale} />
 }

@@ -54,7 +54,16 @@ const Turn = memo(function Turn({ id, index, last }: { id: string; index: number
           aria-pressed={here}
           onClick={(event) => pick(store, id, event)}
           onKeyDown={keys}
-          sx={{ flex: 1, justifyContent: 'flex-start', gap: 0.75, pl: 1.5, pr: 1, minWidth: 0, borderRadius: 0, textAlign: 'left' }}
+          sx={{
+            flex: 1,
+            justifyContent: 'flex-start',
+            gap: 0.75,
+            pl: 1.5,
+            pr: 1,
+            minWidth: 0,
+            borderRadius: 0,
+            textAlign: 'left',
+          }}
         >
           <Typography component="span" sx={{ fontWeight: 700, width: 18 }}>
             {index + 1}
@@ -68,16 +77,39 @@ const Turn = memo(function Turn({ id, index, last }: { id: string; index: number
         </Button>
         {permissions.write && here && (
           <>
-            <IconButton className="screen-only" size="small" aria-label={`${name} earlier`} disabled={index === 0} onClick={() => move(-1)} sx={{ width: 28, height: 44, borderRadius: 1 }}>
+            <IconButton
+              className="screen-only"
+              size="small"
+              aria-label={`${name} earlier`}
+              disabled={index === 0}
+              onClick={() => move(-1)}
+              sx={{ width: 28, height: 44, borderRadius: 1 }}
+            >
               ↑
             </IconButton>
-            <IconButton className="screen-only" size="small" aria-label={`${name} later`} disabled={index === last} onClick={() => move(1)} sx={{ width: 28, height: 44, borderRadius: 1 }}>
+            <IconButton
+              className="screen-only"
+              size="small"
+              aria-label={`${name} later`}
+              disabled={index === last}
+              onClick={() => move(1)}
+              sx={{ width: 28, height: 44, borderRadius: 1 }}
+            >
               ↓
             </IconButton>
           </>
         )}
       </Box>
-      <Box aria-hidden sx={{ height: 3, mx: 1.5, mb: '2px', color: 'text.secondary', '& > div': { height: '100%', bgcolor: 'currentcolor' } }}>
+      <Box
+        aria-hidden
+        sx={{
+          height: 3,
+          mx: 1.5,
+          mb: '2px',
+          color: 'text.secondary',
+          '& > div': { height: '100%', bgcolor: 'currentcolor' },
+        }}
+      >
         <FoilsBar id={id} />
       </Box>
     </Box>
@@ -96,6 +128,10 @@ function FoilsOf({ id }: { id: string }) {
 
 /** Foils of a zone against those of the zone that has most. */
 function FoilsBar({ id }: { id: string }) {
-  const share = usePlan((state) => (figuresOf(state, id)?.foils ?? 0) / Math.max(1, ...(state.answer?.figures.zones.map(({ foils }) => foils) ?? [])))
+  const share = usePlan(
+    (state) =>
+      (figuresOf(state, id)?.foils ?? 0) /
+      Math.max(1, ...(state.answer?.figures.zones.map(({ foils }) => foils) ?? [])),
+  )
   return <div style={{ width: `${100 * share}%` }} />
 }

@@ -12,7 +12,15 @@ export function OtherSide() {
   const other = side > 0 ? 'right' : 'left'
   return (
     <Box className="screen-only" sx={{ p: 1.5, pb: 0 }}>
-      <Button fullWidth variant="outlined" color="inherit" sx={{ borderColor: 'divider' }} onClick={() => editStage(store, `Begun on the ${other}`, 'order/side', (stage) => void (stage.order = otherSideFirst(stage)))}>
+      <Button
+        fullWidth
+        variant="outlined"
+        color="inherit"
+        sx={{ borderColor: 'divider' }}
+        onClick={() =>
+          editStage(store, `Begun on the ${other}`, 'order/side', (stage) => void (stage.order = otherSideFirst(stage)))
+        }
+      >
         Begin on the {other}
       </Button>
     </Box>

@@ -2,7 +2,25 @@
 import { memo, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
 import { v7 as newId } from 'uuid'
 import { createHead, mapFromPlace, placeFromMap, type Head } from '@/core/head'
-import { bendParting, checkStage, cut, diskFromPlace, DivisionError, edgeDrawer, merge, mirrored, moveParting, moveVertex, placeOf, snapPoint, zoneAt, type DiskPoint, type Division, type Snap, type SnapKind } from '@/core/layout'
+import {
+  bendParting,
+  checkStage,
+  cut,
+  diskFromPlace,
+  DivisionError,
+  edgeDrawer,
+  merge,
+  mirrored,
+  moveParting,
+  moveVertex,
+  placeOf,
+  snapPoint,
+  zoneAt,
+  type DiskPoint,
+  type Division,
+  type Snap,
+  type SnapKind,
+} from '@/core/layout'
 import type { MapPoint, Stage, Zone } from '@/core/model'
 import type { MapDrawing } from '@/core/sheet'
 import { placeUnder } from '../parts'
@@ -18,16 +36,42 @@ const SPACING_CM = 0.6
 /** How far an arrow key moves a corner or a parting, cm of the map. */
 const KEY_CM = 0.3
 
-const divisionOf = ({ layout, zones }: Stage): Division<Zone> => ({ vertices: layout.vertices, edges: layout.edges, zones })
+const divisionOf = ({ layout, zones }: Stage): Division<Zone> => ({
+  vertices: layout.vertices,
+  edges: layout.edges,
+  zones,
+})
 
 /** What keeps a division from being used, in words; it is checked on the plan's own head. */
-function faultOf(head: Head, draw: ReturnType<typeof edgeDrawer>, stage: Stage, division: Division<Zone>): string | undefined {
-  const order = [...stage.order.filter((id) => division.zones.some((zone) => zone.id === id)), ...division.zones.map(({ id }) => id).filter((id) => !stage.order.includes(id))]
-  return checkStage(head, { ...stage, layout: { ...stage.layout, vertices: division.vertices, edges: division.edges }, zones: division.zones, order }, draw)[0]?.message
+function faultOf(
+  head: Head,
+  draw: ReturnType<typeof edgeDrawer>,
+  stage: Stage,
+  division: Division<Zone>,
+): string | undefined {
+  const order = [
+    ...stage.order.filter((id) => division.zones.some((zone) => zone.id === id)),
+    ...division.zones.map(({ id }) => id).filter((id) => !stage.order.includes(id)),
+  ]
+  return checkStage(
+    head,
+    {
+      ...stage,
+      layout: { ...stage.layout, vertices: division.vertices, edges: division.edges },
+      zones: division.zones,
+      order,
+    },
+    draw,
+  )[0]?.message
 }
 
 /** Puts a division in a stage; new zones are worked right after the zone they were cut from. What did not change keeps its identity. */
-function putIn(stage: Stage, before: Division<Zone>, division: Division<Zone>, parents: ReadonlyMap<string, string>): void {
+function putIn(
+  stage: Stage,
+  before: Division<Zone>,
+  division: Division<Zone>,
+  parents: ReadonlyMap<string, string>,
+): void {
   stage.layout.vertices = division.vertices
   stage.layout.edges = division.edges
   if (division.zones === before.zones) return
@@ -45,7 +89,11 @@ function gripAt(target: EventTarget): { element: SVGElement; what: Held } | unde
   const element = target instanceof SVGElement ? target.closest<SVGElement>('[data-corner], [data-edge]') : null
   if (!element) return undefined
   const { corner, edge, bend } = element.dataset
-  return { element, what: corner !== undefined ? { corner } : bend !== undefined ? { edge: edge!, bend: Number(bend) } : { edge: edge! } }
+  return {
+    element,
+    what:
+      corner !== undefined ? { corner } : bend !== undefined ? { edge: edge!, bend: Number(bend) } : { edge: edge! },
+  }
 }
 
 interface Props {
@@ -97,7 +145,11 @@ function Partings({ mode, scale, drawing }: Props & { drawing: MapDrawing }) {
   const under = (event: PointerEvent): MapPoint => upright(placeUnder(layer.current!, event))
 
   /** Carries out a change of the division, or says why it cannot be. @returns whether it was done */
-  function change(label: string, key: string, work: (division: Division<Zone>, parents: Map<string, string>) => Division<Zone>): boolean {
+  function change(
+    label: string,
+    key: string,
+    work: (division: Division<Zone>, parents: Map<string, string>) => Division<Zone>,
+  ): boolean {
     const parents = new Map<string, string>()
     const before = divisionOf(stage)
     try {
@@ -134,8 +186,19 @@ function Partings({ mode, scale, drawing }: Props & { drawing: MapDrawing }) {
   function snapped(point: MapPoint, besides?: string): Snap {
     const others = corners.filter(({ id }) => id !== besides)
     const lines = besides ? partings.filter(({ from, to }) => from !== besides && to !== besides) : partings
-    const hairlines = stage.layout.edges.filter(({ kind }) => kind === 'hairline').flatMap(({ id }) => drawnEdges.get(id)!)
-    return snapPoint(point, { corners: besides ? [] : others, landmarks: drawing.landmarks.map(({ x, y }) => ({ x, y: -y })), partings: lines.map(({ id }) => drawnEdges.get(id)!), hairline: besides ? [] : hairlines }, SNAP_CM * scale)
+    const hairlines = stage.layout.edges
+      .filter(({ kind }) => kind === 'hairline')
+      .flatMap(({ id }) => drawnEdges.get(id)!)
+    return snapPoint(
+      point,
+      {
+        corners: besides ? [] : others,
+        landmarks: drawing.landmarks.map(({ x, y }) => ({ x, y: -y })),
+        partings: lines.map(({ id }) => drawnEdges.get(id)!),
+        hairline: besides ? [] : hairlines,
+      },
+      SNAP_CM * scale,
+    )
   }
 
   function take(event: PointerEvent): void {
@@ -143,7 +206,8 @@ function Partings({ mode, scale, drawing }: Props & { drawing: MapDrawing }) {
     if (!grip) return
     grip.element.setPointerCapture(event.pointerId)
     store.setState({ moving: 'map' })
-    held.current = 'edge' in grip.what && !('bend' in grip.what) ? { ...grip.what, last: toDisk(under(event)) } : grip.what
+    held.current =
+      'edge' in grip.what && !('bend' in grip.what) ? { ...grip.what, last: toDisk(under(event)) } : grip.what
   }
 
   function drag(event: PointerEvent): void {
@@ -155,7 +219,9 @@ function Partings({ mode, scale, drawing }: Props & { drawing: MapDrawing }) {
       setDrawnTo(snap)
       change('Corner moved', `move/${what.corner}`, (division) => moveVertex(division, what.corner, toDisk(snap.point)))
     } else if ('bend' in what) {
-      change('Parting bent', `bend/${what.edge}`, (division) => bendParting(division, what.edge, what.bend, toDisk(point)))
+      change('Parting bent', `bend/${what.edge}`, (division) =>
+        bendParting(division, what.edge, what.bend, toDisk(point)),
+      )
     } else if (what.last) {
       const to = toDisk(point)
       if (shift(what.edge, what.last, to)) held.current = { ...what, last: to }
@@ -168,19 +234,31 @@ function Partings({ mode, scale, drawing }: Props & { drawing: MapDrawing }) {
     setDrawnTo(undefined)
   }
 
-  const shift = (edge: string, from: DiskPoint, to: DiskPoint) => change('Parting moved', `shift/${edge}`, (division) => moveParting(division, edge, { x: to.x - from.x, y: to.y - from.y }))
+  const shift = (edge: string, from: DiskPoint, to: DiskPoint) =>
+    change('Parting moved', `shift/${edge}`, (division) =>
+      moveParting(division, edge, { x: to.x - from.x, y: to.y - from.y }),
+    )
 
   /** Arrow keys on a corner, a bend or a parting move it. */
   function keys(event: KeyboardEvent): void {
     const what = gripAt(event.target)?.what
-    const step = { ArrowLeft: [-KEY_CM, 0], ArrowRight: [KEY_CM, 0], ArrowUp: [0, KEY_CM], ArrowDown: [0, -KEY_CM] }[event.key]
+    const step = { ArrowLeft: [-KEY_CM, 0], ArrowRight: [KEY_CM, 0], ArrowUp: [0, KEY_CM], ArrowDown: [0, -KEY_CM] }[
+      event.key
+    ]
     if (!what || !step) return
     event.preventDefault()
     event.stopPropagation()
-    const from = 'corner' in what ? corners.find(({ id }) => id === what.corner)! : 'bend' in what ? toMap(partings.find(({ id }) => id === what.edge)!.via[what.bend]!) : middleOf(drawnEdges.get(what.edge)!)
+    const from =
+      'corner' in what
+        ? corners.find(({ id }) => id === what.corner)!
+        : 'bend' in what
+          ? toMap(partings.find(({ id }) => id === what.edge)!.via[what.bend]!)
+          : middleOf(drawnEdges.get(what.edge)!)
     const to = toDisk({ x: from.x + step[0]!, y: from.y + step[1]! })
-    if ('corner' in what) change('Corner moved', `move/${what.corner}`, (division) => moveVertex(division, what.corner, to))
-    else if ('bend' in what) change('Parting bent', `bend/${what.edge}`, (division) => bendParting(division, what.edge, what.bend, to))
+    if ('corner' in what)
+      change('Corner moved', `move/${what.corner}`, (division) => moveVertex(division, what.corner, to))
+    else if ('bend' in what)
+      change('Parting bent', `bend/${what.edge}`, (division) => bendParting(division, what.edge, what.bend, to))
     else shift(what.edge, toDisk(from), to)
   }
 
@@ -197,7 +275,15 @@ function Partings({ mode, scale, drawing }: Props & { drawing: MapDrawing }) {
       <MapSheet
         extent={drawing.extent}
         cursor={mode === 'draw' ? 'crosshair' : 'pointer'}
-        {...(mode === 'move' ? { pointerEvents: 'none' } : { ...pen.props, 'aria-label': mode === 'draw' ? 'Pen: arrow keys move it, Enter begins and ends a parting, with Shift on both sides alike' : 'Pointer: arrow keys move it, Enter chooses a zone and then the one to merge it with' })}
+        {...(mode === 'move'
+          ? { pointerEvents: 'none' }
+          : {
+              ...pen.props,
+              'aria-label':
+                mode === 'draw'
+                  ? 'Pen: arrow keys move it, Enter begins and ends a parting, with Shift on both sides alike'
+                  : 'Pointer: arrow keys move it, Enter chooses a zone and then the one to merge it with',
+            })}
         onPointerDown={(event) => {
           if (mode === 'merge') return mergeAt(under(event))
           // A second finger means to zoom, not to draw.
@@ -222,22 +308,62 @@ function Partings({ mode, scale, drawing }: Props & { drawing: MapDrawing }) {
           <Handle {...upright(pen.at)} px={6} />
         </g>
       )}
-      {(line.length > 1 || (line.length > 0 && pen.at)) && <polyline points={pointsOf(pen.at ? [...line, upright(pen.at)] : line)} fill="none" stroke={INK.strong} strokeWidth={3} strokeDasharray="9 5" vectorEffect="non-scaling-stroke" pointerEvents="none" />}
+      {(line.length > 1 || (line.length > 0 && pen.at)) && (
+        <polyline
+          points={pointsOf(pen.at ? [...line, upright(pen.at)] : line)}
+          fill="none"
+          stroke={INK.strong}
+          strokeWidth={3}
+          strokeDasharray="9 5"
+          vectorEffect="non-scaling-stroke"
+          pointerEvents="none"
+        />
+      )}
       {mode === 'move' && (
         <g onPointerDown={take} onPointerMove={drag} onPointerUp={letGo} onPointerCancel={letGo} onKeyDown={keys}>
           {partings.map(({ id }) => (
             <PartingGrip key={id} id={id} points={pointsOf(drawnEdges.get(id)!)} />
           ))}
-          {partings.flatMap(({ id, via }) => bends(via.length).map((at) => <Handle key={id + at} {...toMap(via[at]!)} px={6} role="button" tabIndex={0} aria-label="Bend of a parting" data-edge={id} data-bend={at} />))}
+          {partings.flatMap(({ id, via }) =>
+            bends(via.length).map((at) => (
+              <Handle
+                key={id + at}
+                {...toMap(via[at]!)}
+                px={6}
+                role="button"
+                tabIndex={0}
+                aria-label="Bend of a parting"
+                data-edge={id}
+                data-bend={at}
+              />
+            )),
+          )}
           {corners.map(({ id, x, y }) => (
-            <Handle key={id} x={x} y={y} px={9} role="button" aria-label={`Corner ${id}`} tabIndex={0} data-corner={id} />
+            <Handle
+              key={id}
+              x={x}
+              y={y}
+              px={9}
+              role="button"
+              aria-label={`Corner ${id}`}
+              tabIndex={0}
+              data-corner={id}
+            />
           ))}
         </g>
       )}
       {drawnTo?.to && (
         <g pointerEvents="none" aria-hidden>
           <Handle {...drawnTo.point} px={5} />
-          <text x={drawnTo.point.x + 0.4 * scale} y={-drawnTo.point.y - 0.4 * scale} fontSize={0.5 * scale} fill={INK.strong} stroke={INK.paper} strokeWidth={0.14 * scale} paintOrder="stroke">
+          <text
+            x={drawnTo.point.x + 0.4 * scale}
+            y={-drawnTo.point.y - 0.4 * scale}
+            fontSize={0.5 * scale}
+            fill={INK.strong}
+            stroke={INK.paper}
+            strokeWidth={0.14 * scale}
+            paintOrder="stroke"
+          >
             {SNAP_WORDS[drawnTo.to]}
           </text>
         </g>
@@ -250,7 +376,8 @@ function Partings({ mode, scale, drawing }: Props & { drawing: MapDrawing }) {
 const upright = ({ x, y }: MapPoint): MapPoint => ({ x, y: -y })
 
 /** To a hundredth of a cm: long numbers take a browser long to write and to read. */
-const pointsOf = (line: readonly MapPoint[]): string => line.map(({ x, y }) => `${Math.round(100 * x) / 100},${Math.round(-100 * y) / 100}`).join(' ')
+const pointsOf = (line: readonly MapPoint[]): string =>
+  line.map(({ x, y }) => `${Math.round(100 * x) / 100},${Math.round(-100 * y) / 100}`).join(' ')
 const middleOf = (line: readonly MapPoint[]): MapPoint => line[Math.floor(line.length / 2)]!
 
 /** A parting to take hold of along its whole length. */
@@ -288,7 +415,14 @@ interface HandleProps {
 /** A dot of a size that stays on screen however near the map is, with room around it for a finger. */
 const Handle = memo(function Handle({ x, y, px, ...rest }: HandleProps) {
   // A stroke without length is drawn as its round cap.
-  const dot = { x1: x, x2: x + 0.001, y1: -y, y2: -y, strokeLinecap: 'round', vectorEffect: 'non-scaling-stroke' } as const
+  const dot = {
+    x1: x,
+    x2: x + 0.001,
+    y1: -y,
+    y2: -y,
+    strokeLinecap: 'round',
+    vectorEffect: 'non-scaling-stroke',
+  } as const
   return (
     <g style={{ cursor: 'move', touchAction: 'none' }} {...rest}>
       <line {...dot} stroke="transparent" strokeWidth={Math.max(30, 2 * px)} />
@@ -298,10 +432,22 @@ const Handle = memo(function Handle({ x, y, px, ...rest }: HandleProps) {
   )
 })
 
-const SNAP_WORDS: Record<SnapKind, string> = { corner: 'corner', landmark: 'landmark', mirror: 'like the other side', hairline: 'hairline', parting: 'parting', middle: 'middle' }
+const SNAP_WORDS: Record<SnapKind, string> = {
+  corner: 'corner',
+  landmark: 'landmark',
+  mirror: 'like the other side',
+  hairline: 'hairline',
+  parting: 'parting',
+  middle: 'middle',
+}
 
 /** Two or three of a parting's places to bend it by. */
-const bends = (count: number): number[] => (count === 0 ? [] : count < 4 ? [Math.floor(count / 2)] : [Math.floor(count / 4), Math.floor(count / 2), Math.floor((3 * count) / 4)])
+const bends = (count: number): number[] =>
+  count === 0
+    ? []
+    : count < 4
+      ? [Math.floor(count / 2)]
+      : [Math.floor(count / 4), Math.floor(count / 2), Math.floor((3 * count) / 4)]
 
 /** A drawn line, run on a little at both ends, so that one that stops right at an edge still crosses it. */
 function overEdges(line: readonly DiskPoint[]): DiskPoint[] {

@@ -103,15 +103,23 @@ function RampSheet({ worker, wish, scale, onMessage, extent }: LayerProps & { ex
     const state = store.getState()
     const only = state.selectedZone && state.alsoSelected.length > 0 ? [state.selectedZone, ...state.alsoSelected] : []
     const ramps = await worker.paintRamp({ line: drawn, from: wish.from, to: wish.to }, stageOf(state).id, only)
-    if (ramps.length === 0) return onMessage('This line crosses no zone. Draw it over the zones whose figure is to change.')
+    if (ramps.length === 0)
+      return onMessage('This line crosses no zone. Draw it over the zones whose figure is to change.')
     const { figure, from, to } = wish
-    editStage(store, `${WORDS.rampFigure[figure]} ramp ${from} → ${to} ${LIMITS[figure].unit}, ${ramps.length} zone${ramps.length === 1 ? '' : 's'}`, `ramp/${Date.now()}`, (stage) => {
-      for (const ramp of ramps) {
-        const placement = stage.zones.find(({ id }) => id === ramp.zoneId)?.placement
-        if (placement) setRamp(placement, figure, ramp)
-      }
-    })
-    onMessage(`${WORDS.rampFigure[figure]} now changes along the line in ${ramps.length} zone${ramps.length === 1 ? '' : 's'}.`)
+    editStage(
+      store,
+      `${WORDS.rampFigure[figure]} ramp ${from} → ${to} ${LIMITS[figure].unit}, ${ramps.length} zone${ramps.length === 1 ? '' : 's'}`,
+      `ramp/${Date.now()}`,
+      (stage) => {
+        for (const ramp of ramps) {
+          const placement = stage.zones.find(({ id }) => id === ramp.zoneId)?.placement
+          if (placement) setRamp(placement, figure, ramp)
+        }
+      },
+    )
+    onMessage(
+      `${WORDS.rampFigure[figure]} now changes along the line in ${ramps.length} zone${ramps.length === 1 ? '' : 's'}.`,
+    )
   }
 
   return (
@@ -134,9 +142,29 @@ function RampSheet({ worker, wish, scale, onMessage, extent }: LayerProps & { ex
       {pen.at && !line && <circle cx={pen.at.x} cy={pen.at.y} r={0.2 * scale} fill={INK.strong} pointerEvents="none" />}
       {line && (
         <g pointerEvents="none">
-          <line x1={line[0].x} y1={line[0].y} x2={line[1].x} y2={line[1].y} stroke={INK.strong} strokeWidth={4} vectorEffect="non-scaling-stroke" strokeLinecap="round" />
+          <line
+            x1={line[0].x}
+            y1={line[0].y}
+            x2={line[1].x}
+            y2={line[1].y}
+            stroke={INK.strong}
+            strokeWidth={4}
+            vectorEffect="non-scaling-stroke"
+            strokeLinecap="round"
+          />
           {line.map(({ x, y }, i) => (
-            <text key={i} x={x} y={y - 0.4 * scale} fontSize={0.8 * scale} fontWeight={700} textAnchor="middle" fill={INK.strong} stroke={INK.paper} strokeWidth={0.2 * scale} paintOrder="stroke">
+            <text
+              key={i}
+              x={x}
+              y={y - 0.4 * scale}
+              fontSize={0.8 * scale}
+              fontWeight={700}
+              textAnchor="middle"
+              fill={INK.strong}
+              stroke={INK.paper}
+              strokeWidth={0.2 * scale}
+              paintOrder="stroke"
+            >
               {shown(i === 0 ? wish.from : wish.to)} {unit}
             </text>
           ))}

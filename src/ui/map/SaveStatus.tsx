@@ -28,7 +28,13 @@ export function SaveStatus() {
   const save = usePlan((state) => state.save)
   const trouble = save.kind !== 'saved' && save.kind !== 'saving' && save.kind !== 'waiting'
   return (
-    <Typography variant="caption" role="status" data-save={save.kind} color={trouble ? 'warning' : 'textSecondary'} sx={{ whiteSpace: 'nowrap', fontWeight: trouble ? 700 : 400 }}>
+    <Typography
+      variant="caption"
+      role="status"
+      data-save={save.kind}
+      color={trouble ? 'warning' : 'textSecondary'}
+      sx={{ whiteSpace: 'nowrap', fontWeight: trouble ? 700 : 400 }}
+    >
       {WORDS[save.kind]}
     </Typography>
   )
@@ -45,14 +51,28 @@ export function SaveTrouble() {
       return <Conflict stale={save.stale} />
     case 'signedOut':
       return (
-        <Alert severity="warning" action={<Button color="inherit" href={`/sign-in?next=/plans/${id}`}>Sign in</Button>}>
+        <Alert
+          severity="warning"
+          action={
+            <Button color="inherit" href={`/sign-in?next=/plans/${id}`}>
+              Sign in
+            </Button>
+          }
+        >
           Your session has ended. Your changes are kept on this device and saved once you have signed in again.
         </Alert>
       )
     case 'refused':
       // What the core finds wrong itself is said beside the figures, with the place to mend it.
       return problems.length > 0 ? null : (
-        <Alert severity="error" action={<Button color="inherit" onClick={() => void store.reload()}>Back to the saved plan</Button>}>
+        <Alert
+          severity="error"
+          action={
+            <Button color="inherit" onClick={() => void store.reload()}>
+              Back to the saved plan
+            </Button>
+          }
+        >
           The last change was not saved: <Read>{save.message}</Read>
         </Alert>
       )
@@ -68,13 +88,18 @@ function Conflict({ stale }: { stale: Stale }) {
   const [problem, setProblem] = useState<string>()
   const [copied, setCopied] = useState<'no' | 'yes'>('no')
   const mine = unsent.filter(({ kind, id }) => kind === 'edit' && !stale.known.includes(id))
-  const clashes = mine.filter(({ patches }) => patches.some((patch) => stale.since.some((other) => other.patches.some((theirs) => clash(patch, theirs)))))
+  const clashes = mine.filter(({ patches }) =>
+    patches.some((patch) => stale.since.some((other) => other.patches.some((theirs) => clash(patch, theirs)))),
+  )
 
   /** Mine as a plan of its own, so that nothing is lost whatever is chosen afterwards. */
   async function keepCopy() {
     try {
       const open = await callApi<{ client: { id: string } }>(`/api/plans/${store.getState().id}`)
-      await callApi(`/api/clients/${open.client.id}/imports`, 'POST', { ...document, name: `${document.name} (my changes)`.slice(0, 120) })
+      await callApi(`/api/clients/${open.client.id}/imports`, 'POST', {
+        ...document,
+        name: `${document.name} (my changes)`.slice(0, 120),
+      })
       setCopied('yes')
       store.resolve('theirs')
     } catch (error) {
@@ -90,7 +115,10 @@ function Conflict({ stale }: { stale: Stale }) {
         <ul>
           {stale.since.map(({ label, by, kind, at }) => (
             <li key={at + label}>
-              {kind === 'edit' ? label : `${kind}: ${label}`} <Typography component="span" color="textSecondary">by {by}</Typography>
+              {kind === 'edit' ? label : `${kind}: ${label}`}{' '}
+              <Typography component="span" color="textSecondary">
+                by {by}
+              </Typography>
             </li>
           ))}
         </ul>

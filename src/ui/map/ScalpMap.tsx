@@ -2,7 +2,16 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import type { Remote } from 'comlink'
-import { memo, useEffect, useMemo, useRef, useState, type CSSProperties, type KeyboardEvent, type ReactNode } from 'react'
+import {
+  memo,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type CSSProperties,
+  type KeyboardEvent,
+  type ReactNode,
+} from 'react'
 import type { MapDrawing, PieceDrawing, ZoneDrawing } from '@/core/sheet'
 import type { PlanWorker, Probe } from '@/workers/plan.worker'
 import { useUnits } from '../hooks/useUnits'
@@ -28,12 +37,16 @@ interface Props {
 export function ScalpMap({ worker, held, children }: Props) {
   const all = usePlan((state) => state.answer?.drawing)
   const stageId = usePlan((state) => stageOf(state).id)
-  const drawing = useMemo(() => all && { ...all, zones: all.zones.filter((zone) => zone.stageId === stageId) }, [all, stageId])
+  const drawing = useMemo(
+    () => all && { ...all, zones: all.zones.filter((zone) => zone.stageId === stageId) },
+    [all, stageId],
+  )
   const whole = useMemo(() => all && wholeBox(all.extent), [all])
   const moving = usePlan((state) => state.moving)
   const { svg, zoomed, view, hands } = useMapView(whole, held)
   const over = children && view && children(view.scale)
-  if (!drawing || !view) return <Box sx={{ aspectRatio: '1', display: 'grid', placeItems: 'center' }}>Measuring the head…</Box>
+  if (!drawing || !view)
+    return <Box sx={{ aspectRatio: '1', display: 'grid', placeItems: 'center' }}>Measuring the head…</Box>
   const { box, scale } = view
   const inSight = `${box.x} ${box.y} ${box.width} ${box.height}`
   const { top } = drawing.extent
@@ -41,7 +54,15 @@ export function ScalpMap({ worker, held, children }: Props) {
   return (
     // On a phone a finger on a whole map scrolls the page; one that is zoomed in, or drawn on, takes every finger for itself.
     <Box sx={{ position: 'relative', height: '100%', minHeight: 0 }}>
-      <Box sx={{ height: '100%', touchAction: { xs: zoomed || held === 'byTool' ? 'none' : 'pan-y', md: 'none' }, '& > svg': { width: '100%', height: '100%', display: 'block' }, ...STITCH_LOOK }} {...hands}>
+      <Box
+        sx={{
+          height: '100%',
+          touchAction: { xs: zoomed || held === 'byTool' ? 'none' : 'pan-y', md: 'none' },
+          '& > svg': { width: '100%', height: '100%', display: 'block' },
+          ...STITCH_LOOK,
+        }}
+        {...hands}
+      >
         <svg
           ref={svg}
           viewBox={inSight}
@@ -51,7 +72,13 @@ export function ScalpMap({ worker, held, children }: Props) {
           style={swatchVariables(drawing.swatches)}
         >
           <HatchDefinitions swatches={drawing.swatches} prefix="hatch" scale={scale} />
-          <path d={drawing.hairline} fill={INK.paper} stroke={INK.strong} strokeWidth={1.6} vectorEffect="non-scaling-stroke" />
+          <path
+            d={drawing.hairline}
+            fill={INK.paper}
+            stroke={INK.strong}
+            strokeWidth={1.6}
+            vectorEffect="non-scaling-stroke"
+          />
           <Underlay />
           {drawing.zones.map((zone, i) => (
             <ZoneGroup key={zone.id} zone={zone} turn={i + 1} first={i === 0} />
@@ -62,7 +89,16 @@ export function ScalpMap({ worker, held, children }: Props) {
           {drawing.landmarks.map(({ name, x, y }) => (
             <g key={name} aria-hidden pointerEvents="none" transform={`translate(${x} ${y}) scale(${scale})`}>
               <circle r={0.09} fill={INK.faint} />
-              <text x={x < 0 ? -0.2 : 0.2} y={0.14} fontSize={0.48} textAnchor={x < 0 ? 'end' : 'start'} fill={INK.faint} stroke={INK.paper} strokeWidth={0.12} paintOrder="stroke">
+              <text
+                x={x < 0 ? -0.2 : 0.2}
+                y={0.14}
+                fontSize={0.48}
+                textAnchor={x < 0 ? 'end' : 'start'}
+                fill={INK.faint}
+                stroke={INK.paper}
+                strokeWidth={0.12}
+                paintOrder="stroke"
+              >
                 {name}
               </text>
             </g>
@@ -74,7 +110,10 @@ export function ScalpMap({ worker, held, children }: Props) {
           <UnderPointer worker={worker} stageId={stageId} scale={scale} />
         </svg>
         {over && (
-          <svg viewBox={inSight} style={{ position: 'absolute', inset: 0, pointerEvents: 'none', willChange: 'transform' }}>
+          <svg
+            viewBox={inSight}
+            style={{ position: 'absolute', inset: 0, pointerEvents: 'none', willChange: 'transform' }}
+          >
             <g pointerEvents="auto">{over}</g>
           </svg>
         )}
@@ -98,9 +137,15 @@ const STITCH_LOOK = {
   '& [data-moving="map"] .strips': { fill: 'var(--swatch)', fillOpacity: 0.5, shapeRendering: 'optimizeSpeed' },
 } as const
 
-const swatchVariables = (swatches: Record<string, string>) => Object.fromEntries(Object.entries(swatches).map(([id, swatch]) => [`--swatch-${id}`, swatch])) as CSSProperties
+const swatchVariables = (swatches: Record<string, string>) =>
+  Object.fromEntries(Object.entries(swatches).map(([id, swatch]) => [`--swatch-${id}`, swatch])) as CSSProperties
 
-const wholeBox = ({ left, right, top, bottom }: MapDrawing['extent']): MapBox => ({ x: left - SIDE_MARGIN, y: top - MARGIN, width: right - left + 2 * SIDE_MARGIN, height: bottom - top + 2 * MARGIN + 0.9 })
+const wholeBox = ({ left, right, top, bottom }: MapDrawing['extent']): MapBox => ({
+  x: left - SIDE_MARGIN,
+  y: top - MARGIN,
+  width: right - left + 2 * SIDE_MARGIN,
+  height: bottom - top + 2 * MARGIN + 0.9,
+})
 
 /** Nearer, further, the selected zones, the whole head; also + − Z F and Shift with the arrows. */
 function ZoomBar({ view, zoomed, drawing }: { view: MapView; zoomed: boolean; drawing: MapDrawing }) {
@@ -109,18 +154,33 @@ function ZoomBar({ view, zoomed, drawing }: { view: MapView; zoomed: boolean; dr
 
   function toZones() {
     const { selectedZone, alsoSelected } = store.getState()
-    const outlines = drawing.zones.filter(({ id }) => id === selectedZone || alsoSelected.includes(id)).map(({ outline }) => outline)
+    const outlines = drawing.zones
+      .filter(({ id }) => id === selectedZone || alsoSelected.includes(id))
+      .map(({ outline }) => outline)
     if (outlines.length > 0) view.fit(boxOfPath(outlines.join('')))
   }
 
   /** A bent zone's middle may lie outside it; its number never does. */
-  const zoom = (factor: number) => view.zoomBy(factor, drawing.zones.find(({ id }) => id === store.getState().selectedZone)?.label)
+  const zoom = (factor: number) =>
+    view.zoomBy(factor, drawing.zones.find(({ id }) => id === store.getState().selectedZone)?.label)
 
   const keys = useRef<(event: globalThis.KeyboardEvent) => void>(undefined)
   useEffect(() => {
     keys.current = (event) => {
-      if (event.ctrlKey || event.metaKey || event.altKey || (event.target instanceof HTMLElement && event.target.closest('input, textarea, [role="dialog"], [role="menu"], [role="listbox"]'))) return
-      const moves: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }
+      if (
+        event.ctrlKey ||
+        event.metaKey ||
+        event.altKey ||
+        (event.target instanceof HTMLElement &&
+          event.target.closest('input, textarea, [role="dialog"], [role="menu"], [role="listbox"]'))
+      )
+        return
+      const moves: Record<string, [number, number]> = {
+        ArrowLeft: [-1, 0],
+        ArrowRight: [1, 0],
+        ArrowUp: [0, -1],
+        ArrowDown: [0, 1],
+      }
       const by = moves[event.key]
       if (event.key === '+' || event.key === '=') zoom(ZOOM_STEP)
       else if (event.key === '-') zoom(1 / ZOOM_STEP)
@@ -138,12 +198,34 @@ function ZoomBar({ view, zoomed, drawing }: { view: MapView; zoomed: boolean; dr
   }, [])
 
   const button = (label: string, words: string, onClick: () => void, disabled: boolean) => (
-    <Button color="inherit" aria-label={label} title={label} disabled={disabled} onClick={onClick} sx={{ minWidth: 44, minHeight: 40, p: 0, borderRadius: 0, fontSize: words.length > 1 ? '0.8rem' : '1.2rem' }}>
+    <Button
+      color="inherit"
+      aria-label={label}
+      title={label}
+      disabled={disabled}
+      onClick={onClick}
+      sx={{ minWidth: 44, minHeight: 40, p: 0, borderRadius: 0, fontSize: words.length > 1 ? '0.8rem' : '1.2rem' }}
+    >
       {words}
     </Button>
   )
   return (
-    <Box className="screen-only" role="group" aria-label="Zoom" sx={{ position: 'absolute', top: 0, right: 0, zIndex: 1, display: 'flex', flexDirection: 'column', bgcolor: 'background.paper', borderLeft: LINE, borderBottom: LINE }}>
+    <Box
+      className="screen-only"
+      role="group"
+      aria-label="Zoom"
+      sx={{
+        position: 'absolute',
+        top: 0,
+        right: 0,
+        zIndex: 1,
+        display: 'flex',
+        flexDirection: 'column',
+        bgcolor: 'background.paper',
+        borderLeft: LINE,
+        borderBottom: LINE,
+      }}
+    >
       {button('Nearer', '+', () => zoom(ZOOM_STEP), false)}
       {button('Further', '−', () => zoom(1 / ZOOM_STEP), !zoomed)}
       {button('Zoom to the selected zones', 'Zone', toZones, !selected)}
@@ -158,7 +240,19 @@ function Underlay() {
   if (!underlay) return null
   return (
     <g aria-hidden pointerEvents="none">
-      {underlay.zones.flatMap(({ pieces }) => pieces.map(({ id, outline }) => <path key={id} d={outline} fill={INK.strong} fillOpacity={0.14} stroke={INK.strong} strokeWidth={0.04} strokeDasharray="0.18 0.12" />))}
+      {underlay.zones.flatMap(({ pieces }) =>
+        pieces.map(({ id, outline }) => (
+          <path
+            key={id}
+            d={outline}
+            fill={INK.strong}
+            fillOpacity={0.14}
+            stroke={INK.strong}
+            strokeWidth={0.04}
+            strokeDasharray="0.18 0.12"
+          />
+        )),
+      )}
     </g>
   )
 }
@@ -170,8 +264,26 @@ function Scale({ x, y, scale }: { x: number; y: number; scale: number }) {
   const words = `1 ${field('cm²').unit} of scalp, everywhere`
   return (
     <g aria-label={`Scale: this square is ${words}`} role="img">
-      <rect x={x} y={y - side} width={side} height={side} fill={INK.paper} fillOpacity={0.6} stroke={INK.faint} strokeWidth={1} vectorEffect="non-scaling-stroke" />
-      <text x={x + side + 0.2 * scale} y={y - 0.35 * scale} fontSize={0.46 * scale} fill={INK.faint} stroke={INK.paper} strokeWidth={0.12 * scale} paintOrder="stroke">
+      <rect
+        x={x}
+        y={y - side}
+        width={side}
+        height={side}
+        fill={INK.paper}
+        fillOpacity={0.6}
+        stroke={INK.faint}
+        strokeWidth={1}
+        vectorEffect="non-scaling-stroke"
+      />
+      <text
+        x={x + side + 0.2 * scale}
+        y={y - 0.35 * scale}
+        fontSize={0.46 * scale}
+        fill={INK.faint}
+        stroke={INK.paper}
+        strokeWidth={0.12 * scale}
+        paintOrder="stroke"
+      >
         {words}
       </text>
     </g>
@@ -179,7 +291,15 @@ function Scale({ x, y, scale }: { x: number; y: number; scale: number }) {
 }
 
 /** Asks what lies under the pointer, one question at a time, and shows it. */
-function UnderPointer({ worker, stageId, scale }: { worker: Remote<PlanWorker> | undefined; stageId: string; scale: number }) {
+function UnderPointer({
+  worker,
+  stageId,
+  scale,
+}: {
+  worker: Remote<PlanWorker> | undefined
+  stageId: string
+  scale: number
+}) {
   const [under, setUnder] = useState<{ x: number; y: number; probe: Probe }>()
   const layer = useRef<SVGGElement>(null)
 
@@ -222,7 +342,14 @@ function Ruler({ x, y, probe, scale }: { x: number; y: number; probe: Probe; sca
   const along = (probe.along * kept(1)) / 2
   const across = (probe.across * kept(1)) / 2
   const line = { stroke: INK.strong, strokeWidth: 1.5, vectorEffect: 'non-scaling-stroke' } as const
-  const text = { x: x + 0.5 * scale, fontSize: 0.44 * scale, fill: INK.strong, stroke: INK.paper, strokeWidth: 0.16 * scale, paintOrder: 'stroke' } as const
+  const text = {
+    x: x + 0.5 * scale,
+    fontSize: 0.44 * scale,
+    fill: INK.strong,
+    stroke: INK.paper,
+    strokeWidth: 0.16 * scale,
+    paintOrder: 'stroke',
+  } as const
   return (
     <g pointerEvents="none" aria-hidden>
       <line x1={x - along * cos} y1={y - along * sin} x2={x + along * cos} y2={y + along * sin} {...line} />
@@ -247,7 +374,9 @@ const ZoneGroup = memo(function ZoneGroup({ zone, turn, first }: { zone: ZoneDra
   const { store, permissions } = usePlanStore()
   const { id } = zone
   const name = usePlan((state) => stageOf(state).zones.find((one) => one.id === id)?.name ?? '')
-  const chosen = usePlan((state) => (state.selectedZone === id ? 'first' : state.alsoSelected.includes(id) ? 'also' : 'no'))
+  const chosen = usePlan((state) =>
+    state.selectedZone === id ? 'first' : state.alsoSelected.includes(id) ? 'also' : 'no',
+  )
   const lit = usePlan((state) => litFormula(state.openTotal))
   const focusable = usePlan((state) => (state.selectedZone === undefined ? first : state.selectedZone === id))
 
@@ -291,7 +420,15 @@ const ZoneGroup = memo(function ZoneGroup({ zone, turn, first }: { zone: ZoneDra
     >
       <path d={zone.outline} fill={chosen === 'no' ? 'transparent' : INK.selected} />
       <ZonePieces zone={zone} lit={lit} />
-      <path d={zone.outline} fill="none" stroke={INK.strong} strokeWidth={chosen === 'no' ? 1.4 : 3.5} strokeDasharray={chosen === 'also' ? '7 3' : undefined} strokeLinejoin="round" vectorEffect="non-scaling-stroke" />
+      <path
+        d={zone.outline}
+        fill="none"
+        stroke={INK.strong}
+        strokeWidth={chosen === 'no' ? 1.4 : 3.5}
+        strokeDasharray={chosen === 'also' ? '7 3' : undefined}
+        strokeLinejoin="round"
+        vectorEffect="non-scaling-stroke"
+      />
     </g>
   )
 })
@@ -302,7 +439,8 @@ const litFormula = (openTotal: string | undefined): string | undefined => openTo
 /** Subsections and stitches: two paths a formula, however many foils there are, because every element costs time while a hand drags. */
 const ZonePieces = memo(function ZonePieces({ zone, lit }: { zone: ZoneDrawing; lit: string | undefined }) {
   const formulas = [...new Set(zone.pieces.map(({ formulaId }) => formulaId))]
-  const joined = (formulaId: string, path: 'outline' | 'stitches') => zone.pieces.reduce((whole, piece) => (piece.formulaId === formulaId ? whole + piece[path] : whole), '')
+  const joined = (formulaId: string, path: 'outline' | 'stitches') =>
+    zone.pieces.reduce((whole, piece) => (piece.formulaId === formulaId ? whole + piece[path] : whole), '')
   return (
     <>
       <clipPath id={`inside-${zone.id}`}>
@@ -310,7 +448,11 @@ const ZonePieces = memo(function ZonePieces({ zone, lit }: { zone: ZoneDrawing; 
       </clipPath>
       <g className="pieces" style={{ '--inside': `url(#inside-${zone.id})` } as CSSProperties}>
         {formulas.map((id) => (
-          <g key={id} opacity={lit === undefined || lit === id ? 1 : 0.15} style={{ '--hatch': `url(#hatch-${id})`, '--swatch': `var(--swatch-${id})` } as CSSProperties}>
+          <g
+            key={id}
+            opacity={lit === undefined || lit === id ? 1 : 0.15}
+            style={{ '--hatch': `url(#hatch-${id})`, '--swatch': `var(--swatch-${id})` } as CSSProperties}
+          >
             <path className="strips" d={joined(id, 'outline')} />
             <path className="stitches" d={joined(id, 'stitches')} />
           </g>
@@ -321,7 +463,15 @@ const ZonePieces = memo(function ZonePieces({ zone, lit }: { zone: ZoneDrawing; 
 })
 
 /** A zone's number in working order, above everything else; as large on screen however near the map is. */
-const ZoneNumber = memo(function ZoneNumber({ zone: { id, label }, turn, scale }: { zone: ZoneDrawing; turn: number; scale: number }) {
+const ZoneNumber = memo(function ZoneNumber({
+  zone: { id, label },
+  turn,
+  scale,
+}: {
+  zone: ZoneDrawing
+  turn: number
+  scale: number
+}) {
   const chosen = usePlan((state) => state.selectedZone === id || state.alsoSelected.includes(id))
   return (
     <g transform={`translate(${label.x} ${label.y}) scale(${scale})`} pointerEvents="none" aria-hidden>

@@ -31,7 +31,12 @@ export function SequenceBeads({ sequence, formulas, swatches, disabled, onChange
             color="inherit"
             disabled={disabled}
             aria-label={`Row ${i + 1} of the rhythm: ${id === LEAVE ? 'left as it is' : `formula ${id}`}. Take out`}
-            onClick={() => onChange(sequence.filter((_, at) => at !== i), 'Rhythm')}
+            onClick={() =>
+              onChange(
+                sequence.filter((_, at) => at !== i),
+                'Rhythm',
+              )
+            }
             sx={{ minWidth: 44, p: 0 }}
           >
             {bead(id)}
@@ -64,7 +69,19 @@ export function SequenceBeads({ sequence, formulas, swatches, disabled, onChange
 
 function LeaveSample() {
   return (
-    <Box component="span" sx={{ px: 0.5, height: 28, border: '1px dashed', borderColor: 'text.secondary', display: 'grid', placeItems: 'center', fontSize: '0.7rem', lineHeight: 1 }}>
+    <Box
+      component="span"
+      sx={{
+        px: 0.5,
+        height: 28,
+        border: '1px dashed',
+        borderColor: 'text.secondary',
+        display: 'grid',
+        placeItems: 'center',
+        fontSize: '0.7rem',
+        lineHeight: 1,
+      }}
+    >
       leave
     </Box>
   )

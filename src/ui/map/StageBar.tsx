@@ -20,7 +20,9 @@ type StageOutline = Pick<Stage, 'id' | 'name' | 'worksOn'>
 export function StageBar() {
   const { store, permissions } = usePlanStore()
   // Their names and what they work on; the zones in them are read when a hand asks for something, so that drags redraw nothing here.
-  const outline = usePlan((state) => JSON.stringify(variantOf(state).stages.map(({ id, name, worksOn }) => ({ id, name, worksOn }))))
+  const outline = usePlan((state) =>
+    JSON.stringify(variantOf(state).stages.map(({ id, name, worksOn }) => ({ id, name, worksOn }))),
+  )
   const stages = useMemo(() => JSON.parse(outline) as StageOutline[], [outline])
   const stageId = usePlan((state) => stageOf(state).id)
   const stage = stages.find(({ id }) => id === stageId)!
@@ -37,10 +39,24 @@ export function StageBar() {
       id,
       kind,
       name: WORDS.stage[kind],
-      zones: rest.zones.map((zone) => ({ ...structuredClone(zone), id: ids.get(zone.id)!, placement: { ...defaultPlacement(), take: { ...BLOCK.take }, subsectionMm: BLOCK.subsectionMm, rowGapMm: 0, sequence: [] } })),
+      zones: rest.zones.map((zone) => ({
+        ...structuredClone(zone),
+        id: ids.get(zone.id)!,
+        placement: {
+          ...defaultPlacement(),
+          take: { ...BLOCK.take },
+          subsectionMm: BLOCK.subsectionMm,
+          rowGapMm: 0,
+          sequence: [],
+        },
+      })),
       order: rest.order.map((zoneId) => ids.get(zoneId)!),
     }
-    store.edit(`${WORDS.stage[kind]} added`, 'stage/add', (draft) => void variantOf({ document: draft }).stages.push(next))
+    store.edit(
+      `${WORDS.stage[kind]} added`,
+      'stage/add',
+      (draft) => void variantOf({ document: draft }).stages.push(next),
+    )
     store.show(id)
   }
 
@@ -66,16 +82,47 @@ export function StageBar() {
   function layUnder(other: StageOutline | undefined) {
     setMenu(undefined)
     const drawing = store.getState().answer?.drawing
-    store.setState({ underlay: other && drawing ? { ...drawing, zones: drawing.zones.filter(({ stageId }) => stageId === other.id) } : undefined })
+    store.setState({
+      underlay:
+        other && drawing
+          ? { ...drawing, zones: drawing.zones.filter(({ stageId }) => stageId === other.id) }
+          : undefined,
+    })
   }
 
   const before = stages.slice(0, stages.indexOf(stage))
   return (
-    <Box className="screen-only" sx={{ position: 'absolute', top: 0, left: 0, zIndex: 1, display: 'flex', bgcolor: 'background.paper', borderRight: LINE, borderBottom: LINE, maxWidth: '62%', overflowX: 'auto' }}>
+    <Box
+      className="screen-only"
+      sx={{
+        position: 'absolute',
+        top: 0,
+        left: 0,
+        zIndex: 1,
+        display: 'flex',
+        bgcolor: 'background.paper',
+        borderRight: LINE,
+        borderBottom: LINE,
+        maxWidth: '62%',
+        overflowX: 'auto',
+      }}
+    >
       <Box component="ol" aria-label="Stages" sx={{ display: 'flex', listStyle: 'none', m: 0, p: 0 }}>
         {stages.map((one, i) => (
           <Box component="li" key={one.id}>
-            <Button color="inherit" aria-pressed={one === stage} onClick={() => store.show(one.id)} sx={{ minHeight: 40, px: 1, borderRadius: 0, whiteSpace: 'nowrap', fontWeight: one === stage ? 700 : 500, bgcolor: one === stage ? 'action.selected' : undefined }}>
+            <Button
+              color="inherit"
+              aria-pressed={one === stage}
+              onClick={() => store.show(one.id)}
+              sx={{
+                minHeight: 40,
+                px: 1,
+                borderRadius: 0,
+                whiteSpace: 'nowrap',
+                fontWeight: one === stage ? 700 : 500,
+                bgcolor: one === stage ? 'action.selected' : undefined,
+              }}
+            >
               {i + 1} {one.name}
             </Button>
           </Box>
@@ -83,48 +130,72 @@ export function StageBar() {
       </Box>
       {permissions.write && (
         <>
-          <Button color="inherit" aria-haspopup="menu" aria-label="Add a stage" disabled={stages.length >= COUNTS.stages} onClick={({ currentTarget }) => setMenu({ anchor: currentTarget, kind: 'add' })} sx={{ minWidth: 40, minHeight: 40 }}>
+          <Button
+            color="inherit"
+            aria-haspopup="menu"
+            aria-label="Add a stage"
+            disabled={stages.length >= COUNTS.stages}
+            onClick={({ currentTarget }) => setMenu({ anchor: currentTarget, kind: 'add' })}
+            sx={{ minWidth: 40, minHeight: 40 }}
+          >
             +
           </Button>
-          <Button color="inherit" aria-haspopup="menu" aria-label={`${stage.name}: stage`} onClick={({ currentTarget }) => setMenu({ anchor: currentTarget, kind: 'more' })} sx={{ minWidth: 40, minHeight: 40 }}>
+          <Button
+            color="inherit"
+            aria-haspopup="menu"
+            aria-label={`${stage.name}: stage`}
+            onClick={({ currentTarget }) => setMenu({ anchor: currentTarget, kind: 'more' })}
+            sx={{ minWidth: 40, minHeight: 40 }}
+          >
             ⋯
           </Button>
         </>
       )}
-      {menu?.kind === 'add' && <Menu open anchorEl={menu.anchor} onClose={() => setMenu(undefined)}>
-        {STAGE_KINDS.map((kind) => (
-          <MenuItem key={kind} onClick={() => add(kind)}>
-            {WORDS.stage[kind]}
-          </MenuItem>
-        ))}
-      </Menu>}
-      {menu?.kind === 'more' && <Menu open anchorEl={menu.anchor} onClose={() => setMenu(undefined)}>
-        <Typography variant="caption" color="textSecondary" sx={{ px: 2 }}>
-          Works on
-        </Typography>
-        <MenuItem selected={!stage.worksOn || stage.worksOn.kind === 'everything'} onClick={() => workOn(undefined, 'everything')}>
-          everything
-        </MenuItem>
-        {before.flatMap((other) =>
-          (['took', 'dropped'] as const).map((kind) => (
-            <MenuItem key={other.id + kind} selected={stage.worksOn?.kind === kind && stage.worksOn.stageId === other.id} onClick={() => workOn({ kind, stageId: other.id }, `what ${other.name} ${kind}`)}>
-              what {other.name} {kind}
-            </MenuItem>
-          )),
-        )}
-        <Typography variant="caption" color="textSecondary" sx={{ px: 2 }}>
-          Show under it
-        </Typography>
-        {stages
-          .filter((other) => other !== stage)
-          .map((other) => (
-            <MenuItem key={other.id} onClick={() => layUnder(other)}>
-              {other.name}
+      {menu?.kind === 'add' && (
+        <Menu open anchorEl={menu.anchor} onClose={() => setMenu(undefined)}>
+          {STAGE_KINDS.map((kind) => (
+            <MenuItem key={kind} onClick={() => add(kind)}>
+              {WORDS.stage[kind]}
             </MenuItem>
           ))}
-        <MenuItem onClick={() => layUnder(undefined)}>nothing</MenuItem>
-        {stages.length > 1 && <MenuItem onClick={remove}>Remove this stage</MenuItem>}
-      </Menu>}
+        </Menu>
+      )}
+      {menu?.kind === 'more' && (
+        <Menu open anchorEl={menu.anchor} onClose={() => setMenu(undefined)}>
+          <Typography variant="caption" color="textSecondary" sx={{ px: 2 }}>
+            Works on
+          </Typography>
+          <MenuItem
+            selected={!stage.worksOn || stage.worksOn.kind === 'everything'}
+            onClick={() => workOn(undefined, 'everything')}
+          >
+            everything
+          </MenuItem>
+          {before.flatMap((other) =>
+            (['took', 'dropped'] as const).map((kind) => (
+              <MenuItem
+                key={other.id + kind}
+                selected={stage.worksOn?.kind === kind && stage.worksOn.stageId === other.id}
+                onClick={() => workOn({ kind, stageId: other.id }, `what ${other.name} ${kind}`)}
+              >
+                what {other.name} {kind}
+              </MenuItem>
+            )),
+          )}
+          <Typography variant="caption" color="textSecondary" sx={{ px: 2 }}>
+            Show under it
+          </Typography>
+          {stages
+            .filter((other) => other !== stage)
+            .map((other) => (
+              <MenuItem key={other.id} onClick={() => layUnder(other)}>
+                {other.name}
+              </MenuItem>
+            ))}
+          <MenuItem onClick={() => layUnder(undefined)}>nothing</MenuItem>
+          {stages.length > 1 && <MenuItem onClick={remove}>Remove this stage</MenuItem>}
+        </Menu>
+      )}
     </Box>
   )
 }

@@ -27,16 +27,42 @@ export function TotalPanel() {
   if (!open || !derivations) return null
   const close = () => store.setState({ openTotal: undefined })
   const formula = open.startsWith('grams:') ? open.slice(6) : undefined
-  const derivation = formula ? derivations.grams[formula] : open === 'foils' || open === 'minutes' || open === 'share' ? derivations[open] : undefined
+  const derivation = formula
+    ? derivations.grams[formula]
+    : open === 'foils' || open === 'minutes' || open === 'share'
+      ? derivations[open]
+      : undefined
 
   return (
     <Paper
       ref={panel}
       tabIndex={-1}
       role="dialog"
-      aria-label={formula ? `Formula ${formula}: where the grams come from` : open === 'cautions' ? 'Cautions and notes' : open === 'look' ? 'How it will look' : 'Where this figure comes from'}
+      aria-label={
+        formula
+          ? `Formula ${formula}: where the grams come from`
+          : open === 'cautions'
+            ? 'Cautions and notes'
+            : open === 'look'
+              ? 'How it will look'
+              : 'Where this figure comes from'
+      }
       onKeyDown={(event) => event.key === 'Escape' && close()}
-      sx={{ position: { xs: 'fixed', md: 'absolute' }, right: 0, bottom: 0, width: { xs: '100%', md: 333 }, height: { md: '100%' }, maxHeight: '100%', overflow: 'auto', p: 2, borderRadius: 0, borderTop: { xs: LINE, md: 'none' }, borderLeft: { md: LINE }, zIndex: 3, outline: 'none' }}
+      sx={{
+        position: { xs: 'fixed', md: 'absolute' },
+        right: 0,
+        bottom: 0,
+        width: { xs: '100%', md: 333 },
+        height: { md: '100%' },
+        maxHeight: '100%',
+        overflow: 'auto',
+        p: 2,
+        borderRadius: 0,
+        borderTop: { xs: LINE, md: 'none' },
+        borderLeft: { md: LINE },
+        zIndex: 3,
+        outline: 'none',
+      }}
     >
       <Box sx={{ display: 'flex', alignItems: 'center', mb: 1 }}>
         <Typography variant="h2" sx={{ flex: 1 }}>
@@ -98,7 +124,14 @@ function Line({ label, value, onClick }: { label: string; value: string; onClick
       </span>
     </>
   )
-  const sx = { display: 'flex', justifyContent: 'space-between', gap: 2, py: 0.25, width: '100%', fontSize: '0.9rem' } as const
+  const sx = {
+    display: 'flex',
+    justifyContent: 'space-between',
+    gap: 2,
+    py: 0.25,
+    width: '100%',
+    fontSize: '0.9rem',
+  } as const
   return onClick ? (
     <Button color="inherit" onClick={onClick} sx={{ ...sx, fontWeight: 500, px: 0, minHeight: 36, textAlign: 'left' }}>
       {content}
@@ -135,14 +168,18 @@ function Cautions() {
   const acknowledged = usePlan((state) => state.acknowledgements)
   return (
     <Stack spacing={2}>
-      {cautions.length === 0 && <Typography>Nothing to acknowledge: nothing is taken, or all care checks are current.</Typography>}
+      {cautions.length === 0 && (
+        <Typography>Nothing to acknowledge: nothing is taken, or all care checks are current.</Typography>
+      )}
       {cautions.map((caution) => (
         <OneCaution
           key={caution.id}
           caution={caution}
           acknowledged={acknowledged.find(({ cautionId }) => cautionId === caution.id)}
           mayAcknowledge={permissions.acknowledge}
-          onAcknowledged={(done) => store.setState((state) => ({ acknowledgements: [done, ...state.acknowledgements] }))}
+          onAcknowledged={(done) =>
+            store.setState((state) => ({ acknowledgements: [done, ...state.acknowledgements] }))
+          }
         />
       ))}
       <Typography variant="caption" color="textSecondary">
@@ -168,7 +205,12 @@ function OneCaution({ caution, acknowledged, mayAcknowledge, onAcknowledged }: C
     try {
       // What is judged is what the server holds, so it has to have everything first.
       await store.flush()
-      onAcknowledged(await callApi<Acknowledgement>(`/api/plans/${store.getState().id}/acknowledgements`, 'POST', { cautionId: caution.id, reason }))
+      onAcknowledged(
+        await callApi<Acknowledgement>(`/api/plans/${store.getState().id}/acknowledgements`, 'POST', {
+          cautionId: caution.id,
+          reason,
+        }),
+      )
     } catch (error) {
       setProblem(error instanceof Error ? error.message : 'That did not work. Try again.')
     }
@@ -185,14 +227,22 @@ function OneCaution({ caution, acknowledged, mayAcknowledge, onAcknowledged }: C
       </Typography>
       {acknowledged ? (
         <Typography variant="caption" color="textSecondary">
-          Acknowledged by {acknowledged.by}, {new Date(acknowledged.at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}
+          Acknowledged by {acknowledged.by},{' '}
+          {new Date(acknowledged.at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}
           {acknowledged.reason && `: ${acknowledged.reason}`}
         </Typography>
       ) : (
         caution.severity === 'caution' &&
         mayAcknowledge && (
           <Stack spacing={1} sx={{ mt: 1, alignItems: 'flex-start' }}>
-            <TextField size="small" label="What was checked" fullWidth value={reason} onChange={(event) => setReason(event.target.value)} slotProps={{ htmlInput: { maxLength: 500 } }} />
+            <TextField
+              size="small"
+              label="What was checked"
+              fullWidth
+              value={reason}
+              onChange={(event) => setReason(event.target.value)}
+              slotProps={{ htmlInput: { maxLength: 500 } }}
+            />
             <Button variant="outlined" color="inherit" onClick={() => void acknowledge()}>
               Acknowledge
             </Button>

@@ -16,11 +16,7 @@ export function TotalsStrip() {
   const ready = usePlan((state) => state.answer !== undefined && state.judged !== undefined)
   if (!ready) return null
   return (
-    <Box
-      role="group"
-      aria-label="Totals"
-      sx={STRIP}
-    >
+    <Box role="group" aria-label="Totals" sx={STRIP}>
       <FoilsTotal />
       {formulas.map((id, i) => (
         <GramsTotal key={id} formulaId={id} index={i} />
@@ -75,7 +71,11 @@ const useHere = (words: (zone: ZoneFigures) => string): string | undefined =>
 function FoilsTotal() {
   const foils = usePlan((state) => state.answer!.figures.foils)
   return (
-    <Total id="foils" name={`${foils} foils`} part={useHere((zone) => `${zone.foils} here`) ?? 'tap a figure to open it'}>
+    <Total
+      id="foils"
+      name={`${foils} foils`}
+      part={useHere((zone) => `${zone.foils} here`) ?? 'tap a figure to open it'}
+    >
       <Figure value={foils} unit="foils" />
     </Total>
   )
@@ -88,7 +88,11 @@ function GramsTotal({ formulaId, index }: { formulaId: string; index: number }) 
   const { read } = useUnits()
   if (!grams || !swatch) return null
   return (
-    <Total id={`grams:${formulaId}`} name={read(`Formula ${formulaId}: ${grams.expected} g (${grams.low}–${grams.high})`)} part={part}>
+    <Total
+      id={`grams:${formulaId}`}
+      name={read(`Formula ${formulaId}: ${grams.expected} g (${grams.low}–${grams.high})`)}
+      part={part}
+    >
       <FormulaSample id={formulaId} index={index} swatch={swatch} size={24} />
       <Figure value={grams.expected} unit="g" range={grams} />
     </Total>
@@ -98,7 +102,11 @@ function GramsTotal({ formulaId, index }: { formulaId: string; index: number }) 
 function MinutesTotal() {
   const minutes = usePlan(useShallow((state) => state.answer!.figures.minutes))
   return (
-    <Total id="minutes" name={`Hands-on ${minutes.expected} minutes, ${minutes.low} to ${minutes.high}`} part={useHere((zone) => `${zone.minutes} min here`)}>
+    <Total
+      id="minutes"
+      name={`Hands-on ${minutes.expected} minutes, ${minutes.low} to ${minutes.high}`}
+      part={useHere((zone) => `${zone.minutes} min here`)}
+    >
       <Figure value={minutes.expected} unit="min hands-on" range={minutes} />
     </Total>
   )
@@ -108,7 +116,11 @@ function ShareTotal() {
   const { byFormula, left } = usePlan((state) => state.judged!.figures.sharePercent)
   const shares = Object.entries(byFormula)
   return (
-    <Total id="share" name={`Share of hair: ${shares.map(([id, percent]) => `${id} ${percent} %`).join(', ')}, left ${left} %`} part={useHere((zone) => `${Math.round(zone.takenFraction * 1000) / 10} % taken here`)}>
+    <Total
+      id="share"
+      name={`Share of hair: ${shares.map(([id, percent]) => `${id} ${percent} %`).join(', ')}, left ${left} %`}
+      part={useHere((zone) => `${Math.round(zone.takenFraction * 1000) / 10} % taken here`)}
+    >
       <span>
         {shares.map(([id, percent]) => (
           <span key={id}>
@@ -125,7 +137,11 @@ function LookTotal() {
   const { lightPercent, lowPercent, contrast } = usePlan((state) => state.judged!.figures.look)
   const words = WORDS.contrastVerdict[contrast]
   return (
-    <Total id="look" name={`How it will look: ${lightPercent} % lighter, ${lowPercent} % darker, contrast ${words}`} part={`light ${lightPercent} : low ${lowPercent}`}>
+    <Total
+      id="look"
+      name={`How it will look: ${lightPercent} % lighter, ${lowPercent} % darker, contrast ${words}`}
+      part={`light ${lightPercent} : low ${lowPercent}`}
+    >
       <span>
         <b>{words}</b>
         {contrast !== 'none' && ' contrast'}
@@ -138,9 +154,16 @@ function CautionsTotal() {
   const acknowledged = usePlan((state) => state.acknowledgements)
   const pieces = usePlan((state) => state.judged!.figures.advice.length)
   const cautions = useCautions()
-  const waiting = cautions.filter(({ id, severity }) => severity === 'caution' && !acknowledged.some(({ cautionId }) => cautionId === id)).length
+  const waiting = cautions.filter(
+    ({ id, severity }) => severity === 'caution' && !acknowledged.some(({ cautionId }) => cautionId === id),
+  ).length
   return (
-    <Total id="cautions" name={`${cautions.length} cautions and notes, ${waiting} to acknowledge`} part={waiting > 0 ? `${waiting} to acknowledge` : `${pieces} pieces of advice`} warn={waiting > 0}>
+    <Total
+      id="cautions"
+      name={`${cautions.length} cautions and notes, ${waiting} to acknowledge`}
+      part={waiting > 0 ? `${waiting} to acknowledge` : `${pieces} pieces of advice`}
+      warn={waiting > 0}
+    >
       <Figure value={cautions.length} unit={cautions.length === 1 ? 'caution' : 'cautions'} />
     </Total>
   )
@@ -175,7 +198,12 @@ function Total({ id, name, part, warn, children }: TotalProps) {
   const { store } = usePlanStore()
   const open = usePlan((state) => state.openTotal === id)
   return (
-    <button type="button" aria-label={`${name}. Open`} aria-expanded={open} onClick={() => store.setState({ openTotal: id })}>
+    <button
+      type="button"
+      aria-label={`${name}. Open`}
+      aria-expanded={open}
+      onClick={() => store.setState({ openTotal: id })}
+    >
       <span className="figure">{children}</span>
       <span className="part" data-warn={warn || undefined}>
         {part === undefined ? '\u00a0' : <Read>{part}</Read>}

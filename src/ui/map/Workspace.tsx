@@ -65,8 +65,12 @@ function Studio({ client, lastVisit }: Pick<OpenPlan, 'client' | 'lastVisit'>) {
   const [wish, setWish] = useState(FIRST_RAMP)
   const close = () => setDialog(undefined)
   const underlaid = usePlan((state) => state.underlay !== undefined)
-  const setUnderlay = async () => store.setState({ underlay: !underlaid && worker && lastVisit ? await worker.drawing(lastVisit.document) : undefined })
-  const underlay = lastVisit && worker ? { shown: underlaid, on: lastVisit.on, toggle: () => void setUnderlay() } : undefined
+  const setUnderlay = async () =>
+    store.setState({
+      underlay: !underlaid && worker && lastVisit ? await worker.drawing(lastVisit.document) : undefined,
+    })
+  const underlay =
+    lastVisit && worker ? { shown: underlaid, on: lastVisit.on, toggle: () => void setUnderlay() } : undefined
 
   useKeepOnLeaving(store, permissions.write)
   useUndoKeys(store, permissions.write)
@@ -79,9 +83,9 @@ function Studio({ client, lastVisit }: Pick<OpenPlan, 'client' | 'lastVisit'>) {
       else if (event.key === 'Escape') {
         setTool('rest')
         store.setState({ openTotal: undefined, picking: 'one', partingProblem: undefined })
-      }
-      else if (!permissions.write) return
-      else if (!command && event.key.toLowerCase() === 'c') setMessage(copyZones(store, event.shiftKey ? 'all' : 'chosen'))
+      } else if (!permissions.write) return
+      else if (!command && event.key.toLowerCase() === 'c')
+        setMessage(copyZones(store, event.shiftKey ? 'all' : 'chosen'))
       else if (!command && event.key.toLowerCase() === 'v') setMessage(pasteZones(store))
       else if (command && event.key.toLowerCase() === 'a') {
         event.preventDefault()
@@ -95,7 +99,13 @@ function Studio({ client, lastVisit }: Pick<OpenPlan, 'client' | 'lastVisit'>) {
 
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', height: { md: '100dvh' }, minHeight: '100%' }}>
-      <Header client={client} onOpen={setDialog} onMessage={setMessage} onRename={() => setDialog('rename')} underlay={underlay} />
+      <Header
+        client={client}
+        onOpen={setDialog}
+        onMessage={setMessage}
+        onRename={() => setDialog('rename')}
+        underlay={underlay}
+      />
       <SaveTrouble />
       {client.recordChanged === 'changed' && permissions.write && !recordNoted && (
         <Alert
@@ -133,22 +143,43 @@ function Studio({ client, lastVisit }: Pick<OpenPlan, 'client' | 'lastVisit'>) {
           '@media print': { gridTemplateColumns: '160px 1fr', gridTemplateRows: 'auto' },
         }}
       >
-        <Box sx={{ borderRight: { md: LINE }, overflow: 'auto', order: { xs: 1, md: 0 }, '@media print': { order: 0 } }}>
+        <Box
+          sx={{ borderRight: { md: LINE }, overflow: 'auto', order: { xs: 1, md: 0 }, '@media print': { order: 0 } }}
+        >
           <OrderRibbon />
           <Box className="screen-only">
             <HeadInset worker={worker} />
           </Box>
         </Box>
-        <Box sx={{ position: 'relative', minHeight: 0, display: 'flex', flexDirection: 'column', order: { xs: 0, md: 1 }, '@media print': { order: 1 } }}>
+        <Box
+          sx={{
+            position: 'relative',
+            minHeight: 0,
+            display: 'flex',
+            flexDirection: 'column',
+            order: { xs: 0, md: 1 },
+            '@media print': { order: 1 },
+          }}
+        >
           <StageBar />
-          <Box sx={{ flex: { md: 1 }, minHeight: 0, height: { xs: 'min(100vw, 70dvh)', md: 'auto' }, '@media print': { height: '16cm' } }}>
+          <Box
+            sx={{
+              flex: { md: 1 },
+              minHeight: 0,
+              height: { xs: 'min(100vw, 70dvh)', md: 'auto' },
+              '@media print': { height: '16cm' },
+            }}
+          >
             <ScalpMap worker={worker} held={tool === 'rest' ? 'free' : 'byTool'}>
               {(scale) => <ToolLayer tool={tool} wish={wish} worker={worker} scale={scale} onMessage={setMessage} />}
             </ScalpMap>
           </Box>
           <MapTools tool={tool} onTool={setTool} wish={wish} onWish={setWish} />
         </Box>
-        <Box className="screen-only" sx={{ borderLeft: { md: LINE }, borderTop: { xs: LINE, md: 'none' }, overflow: 'auto', order: 2 }}>
+        <Box
+          className="screen-only"
+          sx={{ borderLeft: { md: LINE }, borderTop: { xs: LINE, md: 'none' }, overflow: 'auto', order: 2 }}
+        >
           <ZoneCard onMessage={setMessage} />
         </Box>
         <TotalPanel />
@@ -162,7 +193,12 @@ function Studio({ client, lastVisit }: Pick<OpenPlan, 'client' | 'lastVisit'>) {
       {dialog === 'variants' && <VariantsDialog worker={worker} onClose={close} />}
       {dialog === 'keys' && <KeysDialog onClose={close} />}
       {dialog === 'rename' && <RenameDialog onClose={close} />}
-      <Snackbar open={message !== undefined} autoHideDuration={3500} onClose={() => setMessage(undefined)} message={message && read(message)} />
+      <Snackbar
+        open={message !== undefined}
+        autoHideDuration={3500}
+        onClose={() => setMessage(undefined)}
+        message={message && read(message)}
+      />
     </Box>
   )
 }

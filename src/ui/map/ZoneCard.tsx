@@ -19,7 +19,16 @@ import { Choice, Read } from '../parts'
 import { optionsOf, WORDS } from '../words'
 import { copyZones, pasteZones } from './clipboard'
 import { Comb } from './Comb'
-import { chosenZones, editChosen, editStage, stageOf, usePlacement, usePlan, usePlanStore, zonesInOrder } from './context'
+import {
+  chosenZones,
+  editChosen,
+  editStage,
+  stageOf,
+  usePlacement,
+  usePlan,
+  usePlanStore,
+  zonesInOrder,
+} from './context'
 import { FigureField } from './FigureField'
 import { SequenceBeads } from './SequenceBeads'
 
@@ -38,7 +47,8 @@ export function ZoneCard({ onMessage }: Props) {
       <Box sx={{ p: 2 }}>
         <Typography variant="h2">Choose a zone</Typography>
         <Typography color="textSecondary" sx={{ mt: 1 }}>
-          Tap a zone on the map or in the order list; with Shift, or with “Several” pressed, more than one. Then set its partings, what is taken from each subsection, and which formula each row gets. Press ? for the keys.
+          Tap a zone on the map or in the order list; with Shift, or with “Several” pressed, more than one. Then set its
+          partings, what is taken from each subsection, and which formula each row gets. Press ? for the keys.
         </Typography>
       </Box>
     )
@@ -79,13 +89,22 @@ function ChosenZones({ onMessage }: Props) {
         )}
         <FigureField figure="subsectionMm" label="Subsection" step={1} />
         <RowGap />
-        {onScalp ? <FigureField figure="bandCm" label="New growth" step={0.1} /> : <FigureField figure="startCm" label="Start from the scalp" step={0.5} help={toTheSkin ? 'To the skin' : ''} />}
+        {onScalp ? (
+          <FigureField figure="bandCm" label="New growth" step={0.1} />
+        ) : (
+          <FigureField figure="startCm" label="Start from the scalp" step={0.5} help={toTheSkin ? 'To the skin' : ''} />
+        )}
       </Columns>
       <Directions />
       {diagonal && <FigureField figure="angleDeg" label="Slope" step={5} />}
       <RowOrders />
       <Bricklay />
-      <Accordion disableGutters variant="outlined" slotProps={{ transition: { unmountOnExit: true } }} sx={{ '&::before': { display: 'none' } }}>
+      <Accordion
+        disableGutters
+        variant="outlined"
+        slotProps={{ transition: { unmountOnExit: true } }}
+        sx={{ '&::before': { display: 'none' } }}
+      >
         <AccordionSummary expandIcon={<span aria-hidden>▾</span>}>
           <Typography sx={{ fontWeight: 600 }}>Paint, dropout, hairline, ramps…</Typography>
         </AccordionSummary>
@@ -98,7 +117,11 @@ function ChosenZones({ onMessage }: Props) {
   )
 }
 
-const Columns = ({ children }: { children: ReactNode }) => <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(290px, 1fr))', columnGap: 3, rowGap: 0.5 }}>{children}</Box>
+const Columns = ({ children }: { children: ReactNode }) => (
+  <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(290px, 1fr))', columnGap: 3, rowGap: 0.5 }}>
+    {children}
+  </Box>
+)
 
 function ZoneFacts() {
   const figures = usePlan((state) => state.answer?.figures.zones.find(({ id }) => id === state.selectedZone))
@@ -113,7 +136,14 @@ function ZoneFacts() {
 
 function Presets() {
   const { store, permissions } = usePlanStore()
-  const preset = usePlacement(({ take }) => TAKE_PRESETS.find((one) => one.take.kind === take.kind && (!isStitched(take) || (one.take.stitchMm === take.stitchMm && one.take.stitchGapMm === take.stitchGapMm)))?.id)
+  const preset = usePlacement(
+    ({ take }) =>
+      TAKE_PRESETS.find(
+        (one) =>
+          one.take.kind === take.kind &&
+          (!isStitched(take) || (one.take.stitchMm === take.stitchMm && one.take.stitchGapMm === take.stitchGapMm)),
+      )?.id,
+  )
   return (
     <Choice
       label="What is taken"
@@ -138,7 +168,15 @@ function Rhythm() {
   const sequence = usePlacement((placement) => placement.sequence)
   const formulas = usePlan((state) => state.document.formulas)
   const swatches = usePlan(useShallow((state) => state.answer?.drawing.swatches ?? {}))
-  return <SequenceBeads sequence={sequence} formulas={formulas} swatches={swatches} disabled={!permissions.write} onChange={(next, what) => editChosen(store, what, 'sequence', (draft) => void (draft.sequence = next))} />
+  return (
+    <SequenceBeads
+      sequence={sequence}
+      formulas={formulas}
+      swatches={swatches}
+      disabled={!permissions.write}
+      onChange={(next, what) => editChosen(store, what, 'sequence', (draft) => void (draft.sequence = next))}
+    />
+  )
 }
 
 function ZoneComb() {
@@ -149,8 +187,14 @@ function ZoneComb() {
       take={take}
       disabled={!permissions.write}
       onChange={(change) => {
-        const words = ({ take: { stitchMm, stitchGapMm } }: Pick<Placement, 'take'>) => `${stitchMm} of ${stitchMm + stitchGapMm} mm`
-        editChosen(store, (before) => `Stitches ${words(before)} → ${words({ take: { ...take, ...change } })}`, 'comb', (draft) => void Object.assign(draft.take, change))
+        const words = ({ take: { stitchMm, stitchGapMm } }: Pick<Placement, 'take'>) =>
+          `${stitchMm} of ${stitchMm + stitchGapMm} mm`
+        editChosen(
+          store,
+          (before) => `Stitches ${words(before)} → ${words({ take: { ...take, ...change } })}`,
+          'comb',
+          (draft) => void Object.assign(draft.take, change),
+        )
       }}
     />
   )
@@ -159,24 +203,51 @@ function ZoneComb() {
 function RowGap() {
   const backToBack = usePlacement(({ rowGapMm }) => rowGapMm === 0)
   const pitchMm = usePlan((state) => state.answer?.figures.zones.find(({ id }) => id === state.selectedZone)?.pitchMm)
-  return <FigureField figure="rowGapMm" label="Row gap" step={1} help={backToBack ? 'Back-to-back' : pitchMm ? `Rows ${pitchMm} mm apart as laid` : ''} />
+  return (
+    <FigureField
+      figure="rowGapMm"
+      label="Row gap"
+      step={1}
+      help={backToBack ? 'Back-to-back' : pitchMm ? `Rows ${pitchMm} mm apart as laid` : ''}
+    />
+  )
 }
 
 function Directions() {
   const { store, permissions } = usePlanStore()
   const cutLine = usePlan((state) => state.document.hair.cutLine)
   const direction = usePlacement((placement) => placement.direction)
-  return <Choice label="Partings" value={direction} disabled={!permissions.write} options={optionsOf(DIRECTIONS, WORDS.direction)} onChange={(value) => editChosen(store, `${WORDS.direction[value]} partings`, 'direction', (draft) => {
-    draft.direction = value
-    // A slant begins as the haircut's own, where it has one.
-    if (isDiagonal(value)) draft.angleDeg = haircutParting({ cutLine })?.angleDeg ?? draft.angleDeg
-  })} />
+  return (
+    <Choice
+      label="Partings"
+      value={direction}
+      disabled={!permissions.write}
+      options={optionsOf(DIRECTIONS, WORDS.direction)}
+      onChange={(value) =>
+        editChosen(store, `${WORDS.direction[value]} partings`, 'direction', (draft) => {
+          draft.direction = value
+          // A slant begins as the haircut's own, where it has one.
+          if (isDiagonal(value)) draft.angleDeg = haircutParting({ cutLine })?.angleDeg ?? draft.angleDeg
+        })
+      }
+    />
+  )
 }
 
 function RowOrders() {
   const { store, permissions } = usePlanStore()
   const rowOrder = usePlacement((placement) => placement.rowOrder)
-  return <Choice label="Rows are worked" value={rowOrder} disabled={!permissions.write} options={optionsOf(ROW_ORDERS, WORDS.rowOrder)} onChange={(value) => editChosen(store, WORDS.rowOrder[value], 'rowOrder', (draft) => void (draft.rowOrder = value))} />
+  return (
+    <Choice
+      label="Rows are worked"
+      value={rowOrder}
+      disabled={!permissions.write}
+      options={optionsOf(ROW_ORDERS, WORDS.rowOrder)}
+      onChange={(value) =>
+        editChosen(store, WORDS.rowOrder[value], 'rowOrder', (draft) => void (draft.rowOrder = value))
+      }
+    />
+  )
 }
 
 function Bricklay() {
@@ -185,7 +256,19 @@ function Bricklay() {
   return (
     <FormControlLabel
       disabled={!permissions.write}
-      control={<Switch checked={bricklay} onChange={(event) => editChosen(store, event.target.checked ? 'Bricklaid' : 'In line', 'bricklay', (draft) => void (draft.bricklay = event.target.checked))} />}
+      control={
+        <Switch
+          checked={bricklay}
+          onChange={(event) =>
+            editChosen(
+              store,
+              event.target.checked ? 'Bricklaid' : 'In line',
+              'bricklay',
+              (draft) => void (draft.bricklay = event.target.checked),
+            )
+          }
+        />
+      }
       label="Bricklay: offset every other row"
     />
   )
@@ -212,8 +295,13 @@ function CopyButtons({ onMessage }: Props) {
   )
   return (
     <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-      {mirrorName && button(`Same on ${mirrorName.toLowerCase()}`, () => copyTo((zones) => [mirrorOf(zones, store.getState().selectedZone)!], mirrorName))}
-      {button('Same everywhere', () => copyTo((zones) => zones.filter(({ id }) => id !== store.getState().selectedZone), 'all zones'))}
+      {mirrorName &&
+        button(`Same on ${mirrorName.toLowerCase()}`, () =>
+          copyTo((zones) => [mirrorOf(zones, store.getState().selectedZone)!], mirrorName),
+        )}
+      {button('Same everywhere', () =>
+        copyTo((zones) => zones.filter(({ id }) => id !== store.getState().selectedZone), 'all zones'),
+      )}
       {button('Copy', () => onMessage(copyZones(store, 'chosen')))}
       {button('Copy all zones', () => onMessage(copyZones(store, 'all')))}
       {button('Paste', () => onMessage(pasteZones(store)))}

@@ -5,7 +5,20 @@ import MenuItem from '@mui/material/MenuItem'
 import Stack from '@mui/material/Stack'
 import TextField from '@mui/material/TextField'
 import { newGrowthCm } from '@/core/hair'
-import { COUNTS, COVERS, DROPOUT_KINDS, LIMITS, PAINT_SHAPES, RAMP_FIGURES, SELECTIONS, type DropoutKind, type Placement, type Ramp, type RampFigure, type RampWay } from '@/core/model'
+import {
+  COUNTS,
+  COVERS,
+  DROPOUT_KINDS,
+  LIMITS,
+  PAINT_SHAPES,
+  RAMP_FIGURES,
+  SELECTIONS,
+  type DropoutKind,
+  type Placement,
+  type Ramp,
+  type RampFigure,
+  type RampWay,
+} from '@/core/model'
 import { coverOf, isStitched, rampWays } from '@/core/placement'
 import { Choice, NumberField, Read } from '../parts'
 import { optionsOf, WORDS } from '../words'
@@ -26,12 +39,38 @@ export function ZoneMore() {
     <Stack spacing={1.5}>
       {take.kind === 'painted' && (
         <>
-          <Choice label="Painted as" value={take.shape ?? 'v'} disabled={readOnly} options={optionsOf(PAINT_SHAPES, WORDS.shape)} onChange={(shape) => set(`Painted ${WORDS.shape[shape]}`, 'shape', (draft) => void (draft.take.shape = shape))} />
-          <NumberField layout="row" label="How much it is soaked" value={Math.round(100 * (take.saturation ?? 1))} limit={{ min: 0, max: 100, unit: '%' }} step={10} disabled={readOnly} onChange={(percent) => set(`Soaked ${percent} %`, 'soak', (draft) => void (draft.take.saturation = percent / 100))} />
+          <Choice
+            label="Painted as"
+            value={take.shape ?? 'v'}
+            disabled={readOnly}
+            options={optionsOf(PAINT_SHAPES, WORDS.shape)}
+            onChange={(shape) =>
+              set(`Painted ${WORDS.shape[shape]}`, 'shape', (draft) => void (draft.take.shape = shape))
+            }
+          />
+          <NumberField
+            layout="row"
+            label="How much it is soaked"
+            value={Math.round(100 * (take.saturation ?? 1))}
+            limit={{ min: 0, max: 100, unit: '%' }}
+            step={10}
+            disabled={readOnly}
+            onChange={(percent) =>
+              set(`Soaked ${percent} %`, 'soak', (draft) => void (draft.take.saturation = percent / 100))
+            }
+          />
           <FigureField figure="faceLiftCm" label="Higher towards the face by" step={1} />
         </>
       )}
-      {take.kind !== 'onScalp' && <Choice label="Cover" value={coverOf(placement)} disabled={readOnly} options={optionsOf(COVERS, WORDS.cover)} onChange={(cover) => set(WORDS.cover[cover], 'cover', (draft) => void (draft.cover = cover))} />}
+      {take.kind !== 'onScalp' && (
+        <Choice
+          label="Cover"
+          value={coverOf(placement)}
+          disabled={readOnly}
+          options={optionsOf(COVERS, WORDS.cover)}
+          onChange={(cover) => set(WORDS.cover[cover], 'cover', (draft) => void (draft.cover = cover))}
+        />
+      )}
       {isStitched(take) && (
         <Box sx={{ display: 'grid', gridTemplateColumns: dropout ? '1fr 84px' : '1fr', gap: 1 }}>
           <TextField
@@ -43,7 +82,11 @@ export function ZoneMore() {
             onChange={({ target }) =>
               set(`Dropout ${WORDS.dropout[target.value as keyof typeof WORDS.dropout]}`, 'dropout', (draft) => {
                 if (target.value === 'none') delete draft.dropout
-                else draft.dropout = { kind: target.value as DropoutKind, formulaId: draft.dropout?.formulaId ?? formulas[1]?.id ?? formulas[0]!.id }
+                else
+                  draft.dropout = {
+                    kind: target.value as DropoutKind,
+                    formulaId: draft.dropout?.formulaId ?? formulas[1]?.id ?? formulas[0]!.id,
+                  }
               })
             }
           >
@@ -54,7 +97,20 @@ export function ZoneMore() {
             ))}
           </TextField>
           {dropout && (
-            <TextField select size="small" label="With" value={dropout.formulaId} disabled={readOnly} onChange={({ target }) => set(`Dropout ${target.value}`, 'dropoutFormula', (draft) => void (draft.dropout = { ...dropout, formulaId: target.value }))}>
+            <TextField
+              select
+              size="small"
+              label="With"
+              value={dropout.formulaId}
+              disabled={readOnly}
+              onChange={({ target }) =>
+                set(
+                  `Dropout ${target.value}`,
+                  'dropoutFormula',
+                  (draft) => void (draft.dropout = { ...dropout, formulaId: target.value }),
+                )
+              }
+            >
               {formulas.map(({ id }) => (
                 <MenuItem key={id} value={id}>
                   {id}
@@ -70,8 +126,18 @@ export function ZoneMore() {
         label="Which hair"
         value={placement.select ?? 'all'}
         disabled={readOnly || !hasMap}
-        helperText={hasMap ? undefined : 'White and earlier hair come from the consultation; take the record over under Head & hair.'}
-        onChange={({ target }) => set(WORDS.select[target.value as keyof typeof WORDS.select], 'select', (draft) => void (draft.select = target.value as Placement['select']))}
+        helperText={
+          hasMap
+            ? undefined
+            : 'White and earlier hair come from the consultation; take the record over under Head & hair.'
+        }
+        onChange={({ target }) =>
+          set(
+            WORDS.select[target.value as keyof typeof WORDS.select],
+            'select',
+            (draft) => void (draft.select = target.value as Placement['select']),
+          )
+        }
       >
         {SELECTIONS.map((value) => (
           <MenuItem key={value} value={value}>
@@ -100,7 +166,19 @@ export function ZoneMore() {
           <MenuItem value="same-leave">stitched, the rest left</MenuItem>
           <MenuItem value="slice-leave">a slice, the rest left</MenuItem>
         </TextField>
-        {panel && <NumberField layout="row" label="Its width" value={panel.widthCm} limit={LIMITS.panelCm} step={0.5} disabled={readOnly} onChange={(cm) => set(`Panel ${cm} cm`, 'panelWidth', (draft) => void (draft.panel = { ...panel, widthCm: cm }))} />}
+        {panel && (
+          <NumberField
+            layout="row"
+            label="Its width"
+            value={panel.widthCm}
+            limit={LIMITS.panelCm}
+            step={0.5}
+            disabled={readOnly}
+            onChange={(cm) =>
+              set(`Panel ${cm} cm`, 'panelWidth', (draft) => void (draft.panel = { ...panel, widthCm: cm }))
+            }
+          />
+        )}
       </Box>
       {take.kind !== 'onScalp' && (
         <Box>
@@ -110,10 +188,37 @@ export function ZoneMore() {
         </Box>
       )}
       {ramps.map((ramp, i) => (
-        <RampRow key={i} ramp={ramp} readOnly={readOnly} onChange={(next) => set(`Ramp of ${WORDS.rampFigure[next.figure].toLowerCase()}`, `ramp${i}`, (draft) => void (draft.ramps![i] = next))} onRemove={() => set('Ramp removed', `ramp${i}/out`, (draft) => void draft.ramps!.splice(i, 1))} />
+        <RampRow
+          key={i}
+          ramp={ramp}
+          readOnly={readOnly}
+          onChange={(next) =>
+            set(
+              `Ramp of ${WORDS.rampFigure[next.figure].toLowerCase()}`,
+              `ramp${i}`,
+              (draft) => void (draft.ramps![i] = next),
+            )
+          }
+          onRemove={() => set('Ramp removed', `ramp${i}/out`, (draft) => void draft.ramps!.splice(i, 1))}
+        />
       ))}
       {!readOnly && ramps.length < COUNTS.ramps && (
-        <Button variant="outlined" color="inherit" sx={{ borderColor: 'divider', alignSelf: 'flex-start' }} onClick={() => set('Ramp added', 'ramp/add', (draft) => void (draft.ramps = [...(draft.ramps ?? []), { figure: 'rowGapMm', way: 'upwards', to: Math.max(0, Math.round(draft.rowGapMm / 2)) }]))}>
+        <Button
+          variant="outlined"
+          color="inherit"
+          sx={{ borderColor: 'divider', alignSelf: 'flex-start' }}
+          onClick={() =>
+            set(
+              'Ramp added',
+              'ramp/add',
+              (draft) =>
+                void (draft.ramps = [
+                  ...(draft.ramps ?? []),
+                  { figure: 'rowGapMm', way: 'upwards', to: Math.max(0, Math.round(draft.rowGapMm / 2)) },
+                ]),
+            )
+          }
+        >
           Let a figure change over the zone
         </Button>
       )}
@@ -129,9 +234,24 @@ function UpTo({ readOnly }: { readOnly: boolean }) {
   const set = (what: string, recipe: (draft: Placement) => void) => editChosen(store, what, 'upTo', recipe)
   return (
     <>
-      <NumberField layout="row" label="Only up to" value={upToCm} limit={LIMITS.upToCm} step={0.5} disabled={readOnly} help={upToCm === undefined ? 'Empty: to the ends.' : ''} onChange={(cm) => set(`Only up to ${cm} cm`, (draft) => void (draft.upToCm = cm))} onClear={() => set('To the ends', (draft) => void delete draft.upToCm)} />
+      <NumberField
+        layout="row"
+        label="Only up to"
+        value={upToCm}
+        limit={LIMITS.upToCm}
+        step={0.5}
+        disabled={readOnly}
+        help={upToCm === undefined ? 'Empty: to the ends.' : ''}
+        onChange={(cm) => set(`Only up to ${cm} cm`, (draft) => void (draft.upToCm = cm))}
+        onClear={() => set('To the ends', (draft) => void delete draft.upToCm)}
+      />
       {!readOnly && growth >= LIMITS.upToCm.min && upToCm !== growth && (
-        <Button variant="outlined" color="inherit" sx={{ borderColor: 'divider', my: 0.5 }} onClick={() => set('New growth only', (draft) => void Object.assign(draft, { startCm: 0, upToCm: growth }))}>
+        <Button
+          variant="outlined"
+          color="inherit"
+          sx={{ borderColor: 'divider', my: 0.5 }}
+          onClick={() => set('New growth only', (draft) => void Object.assign(draft, { startCm: 0, upToCm: growth }))}
+        >
           <Read>{`New growth only: ${growth} cm`}</Read>
         </Button>
       )}
@@ -139,24 +259,70 @@ function UpTo({ readOnly }: { readOnly: boolean }) {
   )
 }
 
-const RAMP_ENDS: Record<RampWay, string> = { upwards: 'At the upper edge', alongRow: 'Away from the hairline', alternating: 'Then', afterRows: 'Then' }
+const RAMP_ENDS: Record<RampWay, string> = {
+  upwards: 'At the upper edge',
+  alongRow: 'Away from the hairline',
+  alternating: 'Then',
+  afterRows: 'Then',
+}
 
-function RampRow({ ramp, readOnly, onChange, onRemove }: { ramp: Ramp; readOnly: boolean; onChange: (ramp: Ramp) => void; onRemove: () => void }) {
+function RampRow({
+  ramp,
+  readOnly,
+  onChange,
+  onRemove,
+}: {
+  ramp: Ramp
+  readOnly: boolean
+  onChange: (ramp: Ramp) => void
+  onRemove: () => void
+}) {
   return (
-    <Box role="group" aria-label={`${WORDS.rampFigure[ramp.figure]} ${WORDS.rampWay[ramp.way]}`} sx={{ border: 1, borderColor: 'divider', p: 1, display: 'grid', gap: 1 }}>
+    <Box
+      role="group"
+      aria-label={`${WORDS.rampFigure[ramp.figure]} ${WORDS.rampWay[ramp.way]}`}
+      sx={{ border: 1, borderColor: 'divider', p: 1, display: 'grid', gap: 1 }}
+    >
       <Box sx={{ display: 'flex', gap: 1 }}>
-        <TextField select size="small" label="Figure" value={ramp.figure} disabled={readOnly} sx={{ flex: 1 }} onChange={({ target }) => {
-          const figure = target.value as RampFigure
-          const { min, max } = LIMITS[figure]
-          onChange({ ...ramp, figure, to: Math.min(max, Math.max(min, ramp.to)), way: rampWays(figure).includes(ramp.way) ? ramp.way : 'upwards' })
-        }}>
+        <TextField
+          select
+          size="small"
+          label="Figure"
+          value={ramp.figure}
+          disabled={readOnly}
+          sx={{ flex: 1 }}
+          onChange={({ target }) => {
+            const figure = target.value as RampFigure
+            const { min, max } = LIMITS[figure]
+            onChange({
+              ...ramp,
+              figure,
+              to: Math.min(max, Math.max(min, ramp.to)),
+              way: rampWays(figure).includes(ramp.way) ? ramp.way : 'upwards',
+            })
+          }}
+        >
           {RAMP_FIGURES.map((value) => (
             <MenuItem key={value} value={value}>
               {WORDS.rampFigure[value]}
             </MenuItem>
           ))}
         </TextField>
-        <TextField select size="small" label="Changes" value={ramp.way} disabled={readOnly} sx={{ flex: 1 }} onChange={({ target }) => onChange({ ...ramp, way: target.value as Ramp['way'], rows: target.value === 'afterRows' ? (ramp.rows ?? 3) : undefined })}>
+        <TextField
+          select
+          size="small"
+          label="Changes"
+          value={ramp.way}
+          disabled={readOnly}
+          sx={{ flex: 1 }}
+          onChange={({ target }) =>
+            onChange({
+              ...ramp,
+              way: target.value as Ramp['way'],
+              rows: target.value === 'afterRows' ? (ramp.rows ?? 3) : undefined,
+            })
+          }
+        >
           {rampWays(ramp.figure).map((value) => (
             <MenuItem key={value} value={value}>
               {WORDS.rampWay[value]}
@@ -164,8 +330,26 @@ function RampRow({ ramp, readOnly, onChange, onRemove }: { ramp: Ramp; readOnly:
           ))}
         </TextField>
       </Box>
-      <NumberField layout="row" label={RAMP_ENDS[ramp.way]} value={ramp.to} limit={LIMITS[ramp.figure]} step={ramp.figure.endsWith('Cm') ? 0.5 : 1} disabled={readOnly} onChange={(to) => onChange({ ...ramp, to })} />
-      {ramp.way === 'afterRows' && <NumberField layout="row" label="After rows" value={ramp.rows ?? 3} limit={LIMITS.rampRows} step={1} disabled={readOnly} onChange={(rows) => onChange({ ...ramp, rows })} />}
+      <NumberField
+        layout="row"
+        label={RAMP_ENDS[ramp.way]}
+        value={ramp.to}
+        limit={LIMITS[ramp.figure]}
+        step={ramp.figure.endsWith('Cm') ? 0.5 : 1}
+        disabled={readOnly}
+        onChange={(to) => onChange({ ...ramp, to })}
+      />
+      {ramp.way === 'afterRows' && (
+        <NumberField
+          layout="row"
+          label="After rows"
+          value={ramp.rows ?? 3}
+          limit={LIMITS.rampRows}
+          step={1}
+          disabled={readOnly}
+          onChange={(rows) => onChange({ ...ramp, rows })}
+        />
+      )}
       {!readOnly && (
         <Button color="inherit" size="small" onClick={onRemove} sx={{ justifySelf: 'start' }}>
           Remove

@@ -35,7 +35,12 @@ export function pasteZones(store: PlanStore): string {
   const fit = (placement: Placement) => fitted(placement, state.document)
   if (zones.length === 1) {
     if (chosenZones(state).length === 0) return 'Choose the zones to paste into first.'
-    editChosen(store, `${name} pasted`, 'paste', (placement) => void Object.assign(emptied(placement), structuredClone(fit(zones[0]!.placement))))
+    editChosen(
+      store,
+      `${name} pasted`,
+      'paste',
+      (placement) => void Object.assign(emptied(placement), structuredClone(fit(zones[0]!.placement))),
+    )
     return `${name} pasted.`
   }
   const byRole = new Map(zones.map(({ role, placement }) => [role, placement]))
@@ -62,5 +67,9 @@ function fitted(placement: Placement, { formulas }: FaltoPlan): Placement {
   const letters = formulas.map(({ id }) => id)
   const known = (id: string) => (id === LEAVE || letters.includes(id) ? id : letters[letters.length - 1]!)
   const { dropout } = placement
-  return { ...placement, sequence: placement.sequence.map(known), ...(dropout && { dropout: { ...dropout, formulaId: known(dropout.formulaId) } }) }
+  return {
+    ...placement,
+    sequence: placement.sequence.map(known),
+    ...(dropout && { dropout: { ...dropout, formulaId: known(dropout.formulaId) } }),
+  }
 }

@@ -25,7 +25,8 @@ export function usePlan<T>(select: (state: PlanState) => T): T {
 }
 
 /** The variant being worked on. */
-export const variantOf = ({ document }: Pick<PlanState, 'document'>): Variant => document.variants.find(({ id }) => id === document.activeVariantId) ?? document.variants[0]!
+export const variantOf = ({ document }: Pick<PlanState, 'document'>): Variant =>
+  document.variants.find(({ id }) => id === document.activeVariantId) ?? document.variants[0]!
 
 /** The stage being worked on. */
 export function stageOf({ document, stageId }: Pick<PlanState, 'document' | 'stageId'>): Stage {
@@ -46,7 +47,12 @@ export function editStage(store: PlanStore, label: string, key: string, recipe: 
 }
 
 /** Moves a zone of a stage in the order of application, as one named edit. @param by so many places later, or earlier where it is negative */
-export function moveZone(store: PlanStore, stageId: string, { id, name }: { id: string; name: string }, by: number): void {
+export function moveZone(
+  store: PlanStore,
+  stageId: string,
+  { id, name }: { id: string; name: string },
+  by: number,
+): void {
   store.edit(`${name} ${by < 0 ? 'earlier' : 'later'}`, `order/${id}`, (draft) => {
     const { order } = stageOf({ document: draft, stageId })
     const index = order.indexOf(id)
@@ -62,12 +68,21 @@ export function chosenZones(state: Pick<PlanState, 'document' | 'stageId' | 'sel
 }
 
 /** Selects a zone as a press asks: with Shift or Ctrl held, or while several are being picked, along with the others. */
-export function pick(store: PlanStore, zoneId: string, { shiftKey, ctrlKey, metaKey }: { shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }): void {
+export function pick(
+  store: PlanStore,
+  zoneId: string,
+  { shiftKey, ctrlKey, metaKey }: { shiftKey: boolean; ctrlKey: boolean; metaKey: boolean },
+): void {
   store.select(zoneId, shiftKey || ctrlKey || metaKey || store.getState().picking === 'several' ? 'also' : 'only')
 }
 
 /** Changes the placement of every selected zone, as one named edit. @param what the change in words; may be made from the first zone's placement before it */
-export function editChosen(store: PlanStore, what: string | ((before: Placement) => string), key: string, recipe: (placement: Placement) => void): void {
+export function editChosen(
+  store: PlanStore,
+  what: string | ((before: Placement) => string),
+  key: string,
+  recipe: (placement: Placement) => void,
+): void {
   const state = store.getState()
   const chosen = chosenZones(state)
   const [first] = chosen
@@ -75,16 +90,24 @@ export function editChosen(store: PlanStore, what: string | ((before: Placement)
   const ids = new Set(chosen.map(({ id }) => id))
   const names = chosen.length > 1 ? `${first.name} and ${chosen.length - 1} more` : first.name
   const zonesOf = (document: FaltoPlan) => stageOf({ document, stageId: state.stageId }).zones
-  const words = (before: FaltoPlan) => (typeof what === 'string' ? what : what(zonesOf(before).find(({ id }) => id === first.id)?.placement ?? first.placement))
-  store.edit((before) => `${words(before)}, ${names}`, `${[...ids].join()}/${key}`, (draft) => {
-    for (const zone of zonesOf(draft)) if (ids.has(zone.id)) recipe(zone.placement)
-  })
+  const words = (before: FaltoPlan) =>
+    typeof what === 'string'
+      ? what
+      : what(zonesOf(before).find(({ id }) => id === first.id)?.placement ?? first.placement)
+  store.edit(
+    (before) => `${words(before)}, ${names}`,
+    `${[...ids].join()}/${key}`,
+    (draft) => {
+      for (const zone of zonesOf(draft)) if (ids.has(zone.id)) recipe(zone.placement)
+    },
+  )
 }
 
 const BARE = defaultPlacement()
 
 /** A piece of the selected zone's placement; whatever shows it draws again only when that piece changes. */
-export const usePlacement = <T>(select: (placement: Placement) => T): T => usePlan((state) => select(chosenZones(state)[0]?.placement ?? BARE))
+export const usePlacement = <T>(select: (placement: Placement) => T): T =>
+  usePlan((state) => select(chosenZones(state)[0]?.placement ?? BARE))
 
 const NONE: Caution[] = []
 
@@ -95,5 +118,8 @@ const NONE: Caution[] = []
 export function useCautions(): Caution[] {
   const figures = usePlan((state) => state.judged?.figures)
   const care = usePlan((state) => state.careCautions)
-  return useMemo(() => (figures ? figures.cautions.flatMap((caution) => (caution.id === 'care-checks' ? care : [caution])) : NONE), [figures, care])
+  return useMemo(
+    () => (figures ? figures.cautions.flatMap((caution) => (caution.id === 'care-checks' ? care : [caution])) : NONE),
+    [figures, care],
+  )
 }

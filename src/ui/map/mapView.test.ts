@@ -13,12 +13,18 @@ const inside = ({ x, y, width, height }: MapBox) => {
 describe('what is in sight of the map', () => {
   it('keeps the shape of the whole and never leaves it, whatever hands do', () => {
     fc.assert(
-      fc.property(fc.array(fc.tuple(between(0.3, 3), between(-16, 16), between(-14, 16), between(-9, 9)), { maxLength: 12 }), (hands) => {
-        const view = hands.reduce((now, [factor, x, y, by]) => movedBy(zoomedAbout(now, WHOLE, factor, { x, y }), WHOLE, by, -by), WHOLE)
-        inside(view)
-        expect(view.width / view.height).toBeCloseTo(WHOLE.width / WHOLE.height, 9)
-        expect(view.width).toBeGreaterThanOrEqual(WHOLE.width / NEAREST - 1e-9)
-      }),
+      fc.property(
+        fc.array(fc.tuple(between(0.3, 3), between(-16, 16), between(-14, 16), between(-9, 9)), { maxLength: 12 }),
+        (hands) => {
+          const view = hands.reduce(
+            (now, [factor, x, y, by]) => movedBy(zoomedAbout(now, WHOLE, factor, { x, y }), WHOLE, by, -by),
+            WHOLE,
+          )
+          inside(view)
+          expect(view.width / view.height).toBeCloseTo(WHOLE.width / WHOLE.height, 9)
+          expect(view.width).toBeGreaterThanOrEqual(WHOLE.width / NEAREST - 1e-9)
+        },
+      ),
     )
   })
 

@@ -21,7 +21,8 @@ export function zoomedAbout(view: MapBox, whole: MapBox, factor: number, { x, y 
 }
 
 /** Moves what is in sight by so many cm of the map. */
-export const movedBy = (view: MapBox, whole: MapBox, dx: number, dy: number): MapBox => within({ ...view, x: view.x + dx, y: view.y + dy }, whole)
+export const movedBy = (view: MapBox, whole: MapBox, dx: number, dy: number): MapBox =>
+  within({ ...view, x: view.x + dx, y: view.y + dy }, whole)
 
 /** The view in which a box fills the screen, in the shape of the whole. */
 export function fittedTo(box: MapBox, whole: MapBox): MapBox {
@@ -33,12 +34,17 @@ export function fittedTo(box: MapBox, whole: MapBox): MapBox {
 }
 
 /** Whether a place is in sight. */
-export const holds = ({ x, y, width, height }: MapBox, place: MapPoint): boolean => place.x >= x && place.x <= x + width && place.y >= y && place.y <= y + height
+export const holds = ({ x, y, width, height }: MapBox, place: MapPoint): boolean =>
+  place.x >= x && place.x <= x + width && place.y >= y && place.y <= y + height
 
 /** A view never leaves the whole. */
 function within(view: MapBox, whole: MapBox): MapBox {
   const clamp = (value: number, low: number, high: number) => Math.min(high, Math.max(low, value))
-  return { ...view, x: clamp(view.x, whole.x, whole.x + whole.width - view.width), y: clamp(view.y, whole.y, whole.y + whole.height - view.height) }
+  return {
+    ...view,
+    x: clamp(view.x, whole.x, whole.x + whole.width - view.width),
+    y: clamp(view.y, whole.y, whole.y + whole.height - view.height),
+  }
 }
 
 /** The box around a path of the core's drawings, whose numbers are all coordinates. */

@@ -3,14 +3,25 @@ import type { Layout, Placement, Stage, Zone } from '@/core/model'
 import { defaultPlacement } from '@/core/placement'
 
 /** Puts a new layout under a stage. Zones that both have, by their role, keep their id, their placement and their turn. */
-export function relay(stage: Stage, { layout, sections }: { layout: Layout; sections: readonly (Omit<Zone, 'id' | 'placement'> & { placement?: Placement })[] }): void {
+export function relay(
+  stage: Stage,
+  {
+    layout,
+    sections,
+  }: { layout: Layout; sections: readonly (Omit<Zone, 'id' | 'placement'> & { placement?: Placement })[] },
+): void {
   const before = new Map(stage.zones.map((zone) => [zone.role, zone]))
   const kept = stage.order.map((id) => stage.zones.find((zone) => zone.id === id)!.role)
   stage.layout = layout
   stage.zones = sections.map((section) => {
     const known = before.get(section.role)
-    return { id: known?.id ?? newId(), ...section, placement: known?.placement ?? section.placement ?? defaultPlacement() }
+    return {
+      id: known?.id ?? newId(),
+      ...section,
+      placement: known?.placement ?? section.placement ?? defaultPlacement(),
+    }
   })
-  const rank = (role: string) => (kept.includes(role) ? kept.indexOf(role) : sections.findIndex((section) => section.role === role))
+  const rank = (role: string) =>
+    kept.includes(role) ? kept.indexOf(role) : sections.findIndex((section) => section.role === role)
   stage.order = [...stage.zones].sort((one, other) => rank(one.role) - rank(other.role)).map(({ id }) => id)
 }

@@ -10,16 +10,27 @@ import { createPlanStore, type PlanStore } from './store'
 enablePatches()
 
 const json = fc.letrec((tie) => ({
-  value: fc.oneof({ depthSize: 'small' }, fc.integer(), fc.string(), fc.boolean(), fc.array(tie('value'), { maxLength: 3 }), fc.dictionary(fc.constantFrom('a', 'b', 'c'), tie('value'))),
+  value: fc.oneof(
+    { depthSize: 'small' },
+    fc.integer(),
+    fc.string(),
+    fc.boolean(),
+    fc.array(tie('value'), { maxLength: 3 }),
+    fc.dictionary(fc.constantFrom('a', 'b', 'c'), tie('value')),
+  ),
 })).value
 
 describe('differences', () => {
   it('lead from any document to any other, and back', () => {
     fc.assert(
-      fc.property(fc.dictionary(fc.constantFrom('x', 'y', 'z'), json), fc.dictionary(fc.constantFrom('x', 'y', 'z'), json), (before, after) => {
-        expect(applyPatches(before, differences(before, after) as Patch[])).toEqual(after)
-        expect(applyPatches(after, differences(after, before) as Patch[])).toEqual(before)
-      }),
+      fc.property(
+        fc.dictionary(fc.constantFrom('x', 'y', 'z'), json),
+        fc.dictionary(fc.constantFrom('x', 'y', 'z'), json),
+        (before, after) => {
+          expect(applyPatches(before, differences(before, after) as Patch[])).toEqual(after)
+          expect(applyPatches(after, differences(after, before) as Patch[])).toEqual(before)
+        },
+      ),
     )
   })
 
@@ -28,7 +39,9 @@ describe('differences', () => {
     expect(differences(plan, structuredClone(plan))).toEqual([])
     const other = structuredClone(plan)
     stageOf(other).zones[1]!.placement.rowGapMm = 3
-    expect(differences(plan, other)).toEqual([{ op: 'replace', path: ['variants', 0, 'stages', 0, 'zones', 1, 'placement', 'rowGapMm'], value: 3 }])
+    expect(differences(plan, other)).toEqual([
+      { op: 'replace', path: ['variants', 0, 'stages', 0, 'zones', 1, 'placement', 'rowGapMm'], value: 3 },
+    ])
   })
 
   it('clash where one path begins with the other', () => {
@@ -49,10 +62,15 @@ describe('the plan store', () => {
   beforeEach(() => {
     jest.useFakeTimers()
     server.received = []
-    server.answer = () => Response.json({ revision: server.received.reduce((sum, { operations }) => sum + operations.length, 0) })
+    server.answer = () =>
+      Response.json({ revision: server.received.reduce((sum, { operations }) => sum + operations.length, 0) })
     kept.clear()
     Object.assign(globalThis, {
-      localStorage: { getItem: (key: string) => kept.get(key) ?? null, setItem: (key: string, value: string) => kept.set(key, value), removeItem: (key: string) => kept.delete(key) },
+      localStorage: {
+        getItem: (key: string) => kept.get(key) ?? null,
+        setItem: (key: string, value: string) => kept.set(key, value),
+        removeItem: (key: string) => kept.delete(key),
+      },
       fetch: async (_url: string, init: { body: string }) => {
         server.received.push(JSON.parse(init.body) as (typeof server.received)[0])
         return server.answer()
@@ -71,25 +89,32 @@ describe('the plan store', () => {
     careCautions: [],
     lastVisit: null,
   })
-  const setGap = (store: PlanStore, mm: number, key = 'gap') => store.edit(`Row gap ${mm}`, key, (draft) => void (stageOf(draft).zones[0]!.placement.rowGapMm = mm))
+  const setGap = (store: PlanStore, mm: number, key = 'gap') =>
+    store.edit(`Row gap ${mm}`, key, (draft) => void (stageOf(draft).zones[0]!.placement.rowGapMm = mm))
   const gap = (store: PlanStore) => stageOf(store.getState().document).zones[0]!.placement.rowGapMm
   const later = () => jest.advanceTimersByTime(5000)
 
   it('comes back to where it was when everything is undone, and forth again', () => {
     fc.assert(
-      fc.property(fc.array(fc.tuple(fc.integer({ min: 0, max: 40 }), fc.constantFrom('a', 'b', 'c'), fc.boolean()), { minLength: 1, maxLength: 8 }), (edits) => {
-        const store = createPlanStore(open())
-        const before = store.getState().document
-        for (const [mm, key, pause] of edits) {
-          setGap(store, mm, key)
-          if (pause) later()
-        }
-        const after = store.getState().document
-        while (store.getState().undo.length > 0) store.undo()
-        expect(store.getState().document).toEqual(before)
-        while (store.getState().redo.length > 0) store.redo()
-        expect(store.getState().document).toEqual(after)
-      }),
+      fc.property(
+        fc.array(fc.tuple(fc.integer({ min: 0, max: 40 }), fc.constantFrom('a', 'b', 'c'), fc.boolean()), {
+          minLength: 1,
+          maxLength: 8,
+        }),
+        (edits) => {
+          const store = createPlanStore(open())
+          const before = store.getState().document
+          for (const [mm, key, pause] of edits) {
+            setGap(store, mm, key)
+            if (pause) later()
+          }
+          const after = store.getState().document
+          while (store.getState().undo.length > 0) store.undo()
+          expect(store.getState().document).toEqual(before)
+          while (store.getState().redo.length > 0) store.redo()
+          expect(store.getState().document).toEqual(after)
+        },
+      ),
       { numRuns: 40 },
     )
   })
@@ -114,7 +139,12 @@ describe('the plan store', () => {
 
   it('names a merged step by what it changed from first to last', () => {
     const store = createPlanStore(open())
-    for (const mm of [8, 9, 12]) store.edit((before) => `Row gap ${stageOf(before).zones[0]!.placement.rowGapMm} → ${mm} mm`, 'gap', (draft) => void (stageOf(draft).zones[0]!.placement.rowGapMm = mm))
+    for (const mm of [8, 9, 12])
+      store.edit(
+        (before) => `Row gap ${stageOf(before).zones[0]!.placement.rowGapMm} → ${mm} mm`,
+        'gap',
+        (draft) => void (stageOf(draft).zones[0]!.placement.rowGapMm = mm),
+      )
     expect(store.getState().undo.map(({ label }) => label)).toEqual(['Row gap 7 → 12 mm'])
   })
 
@@ -132,7 +162,11 @@ describe('the plan store', () => {
     setGap(store, 9, 'b')
     store.undo()
     await store.flush()
-    expect(server.received.flatMap(({ operations }) => operations.map(({ kind }) => kind))).toEqual(['edit', 'edit', 'undo'])
+    expect(server.received.flatMap(({ operations }) => operations.map(({ kind }) => kind))).toEqual([
+      'edit',
+      'edit',
+      'undo',
+    ])
     expect(store.getState()).toMatchObject({ save: { kind: 'saved' }, unsent: [], revision: 3 })
     expect(kept.size).toBe(0)
   })
@@ -161,7 +195,19 @@ describe('the plan store', () => {
     const theirs = planWith()
     stageOf(theirs).zones[1]!.placement.rowGapMm = 2
     const answer = server.answer
-    server.answer = () => Response.json({ error: 'stale', message: 'late', revision: 1, document: theirs, known: [], since: [], history: { undo: [], redo: [] } }, { status: 409 })
+    server.answer = () =>
+      Response.json(
+        {
+          error: 'stale',
+          message: 'late',
+          revision: 1,
+          document: theirs,
+          known: [],
+          since: [],
+          history: { undo: [], redo: [] },
+        },
+        { status: 409 },
+      )
     setGap(store, 12)
     await store.flush()
     expect(store.getState().save.kind).toBe('stale')
@@ -176,7 +222,8 @@ describe('the plan store', () => {
 
   it('says why a change is refused, and goes back to what the server holds', async () => {
     const store = createPlanStore(open())
-    server.answer = () => Response.json({ error: 'invalid', message: 'name must have 1 to 120 characters' }, { status: 422 })
+    server.answer = () =>
+      Response.json({ error: 'invalid', message: 'name must have 1 to 120 characters' }, { status: 422 })
     store.edit('Renamed', 'name', (draft) => void (draft.name = ''))
     await store.flush()
     expect(store.getState().save).toEqual({ kind: 'refused', message: 'name must have 1 to 120 characters' })
@@ -203,11 +250,17 @@ describe('the plan store', () => {
 
   it('changes all selected zones in one step, and names it by the first', () => {
     const store = createPlanStore(open())
-    const gaps = () => Object.fromEntries(stageOf(store.getState().document).zones.map(({ id, placement }) => [id, placement.rowGapMm]))
+    const gaps = () =>
+      Object.fromEntries(stageOf(store.getState().document).zones.map(({ id, placement }) => [id, placement.rowGapMm]))
     const before = gaps()
     store.select('backLeft')
     store.select('backRight', 'also')
-    editChosen(store, (placement) => `Row gap ${placement.rowGapMm} → 3 mm`, 'gap', (placement) => void (placement.rowGapMm = 3))
+    editChosen(
+      store,
+      (placement) => `Row gap ${placement.rowGapMm} → 3 mm`,
+      'gap',
+      (placement) => void (placement.rowGapMm = 3),
+    )
     expect(gaps()).toEqual({ ...before, backLeft: 3, backRight: 3 })
     expect(store.getState().undo.at(-1)!.label).toBe('Row gap 7 → 3 mm, Back left and 1 more')
     store.undo()
@@ -215,17 +268,32 @@ describe('the plan store', () => {
   })
 
   it('pastes a zone into others, and a whole stage by the names of its zones, also on another head with other letters', () => {
-    const store = createPlanStore(open(planWith({ placement: { rowGapMm: 1, sequence: ['B', 'leave', 'A'], dropout: { kind: 'base', formulaId: 'B' } } })))
+    const store = createPlanStore(
+      open(
+        planWith({
+          placement: { rowGapMm: 1, sequence: ['B', 'leave', 'A'], dropout: { kind: 'base', formulaId: 'B' } },
+        }),
+      ),
+    )
     store.select('backLeft')
     expect(copyZones(store, 'chosen')).toContain('Back left copied')
-    const other = planWith({ template: 'fourQuadrants', parameters: { separateNape: true }, head: { circumferenceCm: 58 } })
+    const other = planWith({
+      template: 'fourQuadrants',
+      parameters: { separateNape: true },
+      head: { circumferenceCm: 58 },
+    })
     other.formulas = other.formulas.slice(0, 1)
     const elsewhere = createPlanStore(open(other))
-    const placementOf = (id: string) => stageOf(elsewhere.getState().document).zones.find((zone) => zone.id === id)!.placement
+    const placementOf = (id: string) =>
+      stageOf(elsewhere.getState().document).zones.find((zone) => zone.id === id)!.placement
     expect(pasteZones(elsewhere)).toBe('Choose the zones to paste into first.')
     elsewhere.select('nape')
     pasteZones(elsewhere)
-    expect(placementOf('nape')).toMatchObject({ rowGapMm: 1, sequence: ['A', 'leave', 'A'], dropout: { kind: 'base', formulaId: 'A' } })
+    expect(placementOf('nape')).toMatchObject({
+      rowGapMm: 1,
+      sequence: ['A', 'leave', 'A'],
+      dropout: { kind: 'base', formulaId: 'A' },
+    })
     copyZones(store, 'all')
     expect(pasteZones(elsewhere)).toBe('All of Lighten pasted into 4 of 5 zones.')
     expect(placementOf('frontRight').rowGapMm).toBe(1)

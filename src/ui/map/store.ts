@@ -63,7 +63,8 @@ const RETRY_DELAY = 4000
 const KEEP_DELAY = 100
 
 const WAITING: SaveState = { kind: 'waiting' }
-const waiting = (save: SaveState, unsent: readonly Operation[]): SaveState => (unsent.length === 0 || save.kind === 'stale' || save.kind === 'offline' ? save : WAITING)
+const waiting = (save: SaveState, unsent: readonly Operation[]): SaveState =>
+  unsent.length === 0 || save.kind === 'stale' || save.kind === 'offline' ? save : WAITING
 
 const unsentKey = (id: string) => `falto-unsent-${id}`
 
@@ -101,7 +102,14 @@ export function createPlanStore(open: OpenPlan) {
   function select(zoneId: string | undefined, how: 'only' | 'also' = 'only'): void {
     const { selectedZone, alsoSelected } = get()
     const chosen = selectedZone === undefined ? [] : [selectedZone, ...alsoSelected]
-    const next = zoneId === undefined ? [] : how === 'only' ? [zoneId] : chosen.includes(zoneId) ? chosen.filter((id) => id !== zoneId) : [...chosen, zoneId]
+    const next =
+      zoneId === undefined
+        ? []
+        : how === 'only'
+          ? [zoneId]
+          : chosen.includes(zoneId)
+            ? chosen.filter((id) => id !== zoneId)
+            : [...chosen, zoneId]
     set({ selectedZone: next[0], alsoSelected: next.slice(1) })
   }
 
@@ -115,21 +123,42 @@ export function createPlanStore(open: OpenPlan) {
    * Changes the document. Edits with one key in quick succession (a finger on a stepper) become one step of undo.
    * @param label of that step; made from the document before it where it says what changed into what
    */
-  function edit(label: string | ((before: FaltoPlan) => string), key: string, recipe: (draft: FaltoPlan) => void): void {
+  function edit(
+    label: string | ((before: FaltoPlan) => string),
+    key: string,
+    recipe: (draft: FaltoPlan) => void,
+  ): void {
     const state = get()
     const last = state.undo.at(-1)
-    const merging = last !== undefined && lastEdit?.key === key && Date.now() - lastEdit.at < MERGE_WINDOW && state.unsent.at(-1)?.id === last.id
+    const merging =
+      last !== undefined &&
+      lastEdit?.key === key &&
+      Date.now() - lastEdit.at < MERGE_WINDOW &&
+      state.unsent.at(-1)?.id === last.id
     const document = produce(state.document, recipe)
     const base = merging ? lastEdit!.base : state.document
     const patches = differences(base, document)
     const words = typeof label === 'string' ? label : label(base)
     const operation: Operation = { id: newId(), kind: 'edit', label: words, patches }
-    const record: EditRecord = { id: operation.id, label: words, patches, inverse: differences(document, base), by: 'you', at: new Date().toISOString() }
+    const record: EditRecord = {
+      id: operation.id,
+      label: words,
+      patches,
+      inverse: differences(document, base),
+      by: 'you',
+      at: new Date().toISOString(),
+    }
     const undo = merging ? state.undo.slice(0, -1) : state.undo
     const unsent = merging ? state.unsent.slice(0, -1) : state.unsent
     const same = patches.length === 0
     const toSend = same ? unsent : [...unsent, operation]
-    set({ document, undo: same ? undo : [...undo, record], redo: same ? state.redo : [], unsent: toSend, save: waiting(state.save, toSend) })
+    set({
+      document,
+      undo: same ? undo : [...undo, record],
+      redo: same ? state.redo : [],
+      unsent: toSend,
+      save: waiting(state.save, toSend),
+    })
     // What came to nothing left no step to merge with.
     lastEdit = same ? undefined : { key, at: Date.now(), base }
     schedule()
@@ -139,9 +168,15 @@ export function createPlanStore(open: OpenPlan) {
     const state = get()
     const record = kind === 'undo' ? state.undo.at(-1) : state.redo[0]
     if (!record) return
-    const document = applyPatches(state.document, (kind === 'undo' ? record.inverse : record.patches) as Patch[]) as FaltoPlan
+    const document = applyPatches(
+      state.document,
+      (kind === 'undo' ? record.inverse : record.patches) as Patch[],
+    ) as FaltoPlan
     lastEdit = undefined
-    const unsent: Operation[] = [...state.unsent, { id: newId(), kind, label: record.label, patches: [], target: record.id }]
+    const unsent: Operation[] = [
+      ...state.unsent,
+      { id: newId(), kind, label: record.label, patches: [], target: record.id },
+    ]
     set({
       document,
       undo: kind === 'undo' ? state.undo.slice(0, -1) : [...state.undo, record],
@@ -173,7 +208,10 @@ export function createPlanStore(open: OpenPlan) {
       lastEdit = undefined
       set({ save: { kind: 'saving' } })
       try {
-        const saved = await callApi<{ revision: number }>(`/api/plans/${id}/operations`, 'POST', { baseRevision: revision, operations: batch })
+        const saved = await callApi<{ revision: number }>(`/api/plans/${id}/operations`, 'POST', {
+          baseRevision: revision,
+          operations: batch,
+        })
         set({ revision: saved.revision, unsent: get().unsent.slice(batch.length) })
         keepUnsent()
       } catch (error) {
@@ -230,7 +268,14 @@ export function createPlanStore(open: OpenPlan) {
     const state = get()
     const document = applyPatches(state.document, operation.patches as Patch[]) as FaltoPlan
     const { id, label, patches } = operation
-    const record: EditRecord = { id, label, patches, inverse: differences(document, state.document), by: 'you', at: new Date().toISOString() }
+    const record: EditRecord = {
+      id,
+      label,
+      patches,
+      inverse: differences(document, state.document),
+      by: 'you',
+      at: new Date().toISOString(),
+    }
     const unsent = [...state.unsent, operation]
     set({ document, undo: [...state.undo, record], redo: [], unsent, save: waiting(state.save, unsent) })
   }
@@ -259,9 +304,28 @@ export function createPlanStore(open: OpenPlan) {
   /** Lets go of changes the server refuses, back to what it holds. */
   async function reload(): Promise<void> {
     const fresh = await callApi<OpenPlan>(`/api/plans/${open.id}`)
-    set({ document: fresh.document, revision: fresh.revision, undo: fresh.history.undo, redo: fresh.history.redo, unsent: [], save: { kind: 'saved' } })
+    set({
+      document: fresh.document,
+      revision: fresh.revision,
+      undo: fresh.history.undo,
+      redo: fresh.history.redo,
+      unsent: [],
+      save: { kind: 'saved' },
+    })
     keepUnsent()
   }
 
-  return { ...store, select, show, edit, undo: () => step('undo'), redo: () => step('redo'), keepUnsent, flush, resume, resolve, reload }
+  return {
+    ...store,
+    select,
+    show,
+    edit,
+    undo: () => step('undo'),
+    redo: () => step('redo'),
+    keepUnsent,
+    flush,
+    resume,
+    resolve,
+    reload,
+  }
 }

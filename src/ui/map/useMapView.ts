@@ -84,7 +84,8 @@ export function useMapView(whole: MapBox | undefined, held: 'byTool' | 'free') {
     if (fingers.current.size === 2) {
       const [other] = [...fingers.current].filter(([id]) => id !== event.pointerId).map(([, at]) => at)
       const apart = (one: { x: number; y: number }) => Math.hypot(one.x - other!.x, one.y - other!.y)
-      const middle = (one: { x: number; y: number }) => placeUnder(element, { clientX: (one.x + other!.x) / 2, clientY: (one.y + other!.y) / 2 })
+      const middle = (one: { x: number; y: number }) =>
+        placeUnder(element, { clientX: (one.x + other!.x) / 2, clientY: (one.y + other!.y) / 2 })
       const [from, to] = [middle(before), middle(after)]
       const factor = apart(after) / Math.max(1, apart(before))
       fingers.current.set(event.pointerId, after)
@@ -96,7 +97,10 @@ export function useMapView(whole: MapBox | undefined, held: 'byTool' | 'free') {
         // From here on the press belongs to the map, so that its end selects nothing.
         event.currentTarget.setPointerCapture(event.pointerId)
       }
-      const [from, to] = [before, after].map(({ x, y }) => placeUnder(element, { clientX: x, clientY: y })) as [MapPoint, MapPoint]
+      const [from, to] = [before, after].map(({ x, y }) => placeUnder(element, { clientX: x, clientY: y })) as [
+        MapPoint,
+        MapPoint,
+      ]
       fingers.current.set(event.pointerId, after)
       change((now, all) => movedBy(now, all, from.x - to.x, from.y - to.y))
     }
@@ -110,8 +114,17 @@ export function useMapView(whole: MapBox | undefined, held: 'byTool' | 'free') {
     view: box && {
       box,
       scale: whole ? box.width / whole.width : 1,
-      zoomBy: (factor: number, about?: MapPoint) => change((now, all) => zoomedAbout(now, all, factor, about && holds(now, about) ? about : { x: now.x + now.width / 2, y: now.y + now.height / 2 })),
-      moveBy: (right: number, down: number) => change((now, all) => movedBy(now, all, right * KEY_SHARE * now.width, down * KEY_SHARE * now.height)),
+      zoomBy: (factor: number, about?: MapPoint) =>
+        change((now, all) =>
+          zoomedAbout(
+            now,
+            all,
+            factor,
+            about && holds(now, about) ? about : { x: now.x + now.width / 2, y: now.y + now.height / 2 },
+          ),
+        ),
+      moveBy: (right: number, down: number) =>
+        change((now, all) => movedBy(now, all, right * KEY_SHARE * now.width, down * KEY_SHARE * now.height)),
       fit: (wanted?: MapBox) => (wanted ? change((_, all) => fittedTo(wanted, all)) : setView(undefined)),
     },
     hands: { onPointerDown: down, onPointerMove: move, onPointerUp: up, onPointerCancel: up, onPointerLeave: up },

@@ -48,7 +48,8 @@ export function usePen({ left, right, top, bottom }: MapDrawing['extent'], { onM
     tabIndex: 0,
     onKeyDown,
     // A press of a pointer needs no pen.
-    onFocus: ({ currentTarget }: FocusEvent) => currentTarget.matches(':focus-visible') && setAt({ x: (left + right) / 2, y: (top + bottom) / 2 }),
+    onFocus: ({ currentTarget }: FocusEvent) =>
+      currentTarget.matches(':focus-visible') && setAt({ x: (left + right) / 2, y: (top + bottom) / 2 }),
     onBlur: () => {
       setAt(undefined)
       onAway()

@@ -25,7 +25,8 @@ export function usePlanWorker(store: PlanStore): Remote<PlanWorker> | undefined 
     const api = wrap<PlanWorker>(worker)
     let computing = false
     let computed: { document: FaltoPlan; detail: MapDetail } | undefined
-    const stale = ({ document, moving }: PlanState) => computed?.document !== document || (computed.detail === 'strips' && moving !== 'map')
+    const stale = ({ document, moving }: PlanState) =>
+      computed?.document !== document || (computed.detail === 'strips' && moving !== 'map')
 
     async function compute(): Promise<void> {
       if (computing) return
@@ -36,9 +37,11 @@ export function usePlanWorker(store: PlanStore): Remote<PlanWorker> | undefined 
         computed = { document, detail: moving === 'map' ? 'strips' : 'stitches' }
         const begun = performance.now()
         const result = await api.compute(patches, computed.detail).catch(notComputed)
-        if (result.ok) store.setState({ answer: whole(result.answer, store.getState().answer?.drawing), problems: NONE })
+        if (result.ok)
+          store.setState({ answer: whole(result.answer, store.getState().answer?.drawing), problems: NONE })
         else store.setState({ problems: result.problems })
-        if (store.getState().moving !== 'no') await rest(Math.min(MOST_REST_MS, REST_SHARE * (performance.now() - begun)))
+        if (store.getState().moving !== 'no')
+          await rest(Math.min(MOST_REST_MS, REST_SHARE * (performance.now() - begun)))
         // Judging waits until no newer plan does, so that it never holds up a drag.
         if (!stale(store.getState())) store.setState({ judged: await api.judge() })
       }
@@ -59,7 +62,9 @@ export function usePlanWorker(store: PlanStore): Remote<PlanWorker> | undefined 
 /** What is said when the core itself fails, which checked plans never make it do. */
 const notComputed = () => ({
   ok: false as const,
-  problems: [{ path: '', message: 'this plan could not be worked out. Undo the last change, or export the plan and report it.' }],
+  problems: [
+    { path: '', message: 'this plan could not be worked out. Undo the last change, or export the plan and report it.' },
+  ],
 })
 
 /** Puts in the zones that are drawn as before; they keep their identity, so that nothing of them is rendered again. */

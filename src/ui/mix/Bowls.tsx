@@ -48,25 +48,62 @@ export function Bowls({ id, mixes, mayMix, onWeigh }: Props) {
       </Box>
       <Options id={id} options={mix.options} />
       <Box sx={{ my: 1 }}>
-        <Choice label="Mix" value={scale} options={[{ value: 'half', label: 'half' }, { value: 'whole', label: 'as planned' }, { value: 'double', label: 'double' }]} onChange={setScale} />
+        <Choice
+          label="Mix"
+          value={scale}
+          options={[
+            { value: 'half', label: 'half' },
+            { value: 'whole', label: 'as planned' },
+            { value: 'double', label: 'double' },
+          ]}
+          onChange={setScale}
+        />
       </Box>
       {mix.bowls.map((bowl) => (
-        <BowlCard key={bowl.number} bowl={bowl} factor={SCALES[scale]} done={mixes.filter((one) => one.formulaId === id && one.bowl === bowl.number && one.state === 'done').length} mayMix={mayMix && scale === 'whole'} onWeigh={() => onWeigh(bowl.number)} />
+        <BowlCard
+          key={bowl.number}
+          bowl={bowl}
+          factor={SCALES[scale]}
+          done={mixes.filter((one) => one.formulaId === id && one.bowl === bowl.number && one.state === 'done').length}
+          mayMix={mayMix && scale === 'whole'}
+          onWeigh={() => onWeigh(bowl.number)}
+        />
       ))}
       <Typography variant="caption" color="textSecondary">
-        Mix a bowl when its turn comes. Left-over gloss can serve an all-over pass; lightener that has dried or swollen is done.
+        Mix a bowl when its turn comes. Left-over gloss can serve an all-over pass; lightener that has dried or swollen
+        is done.
       </Typography>
     </Box>
   )
 }
 
-function Options({ id, options }: { id: string; options: { bowls: number; grams: number; walkMinutes: number; oldestMinutes: number; chosen: boolean }[] }) {
+function Options({
+  id,
+  options,
+}: {
+  id: string
+  options: { bowls: number; grams: number; walkMinutes: number; oldestMinutes: number; chosen: boolean }[]
+}) {
   const { store, permissions } = usePlanStore()
   const byHand = usePlan((state) => state.document.formulas.find((formula) => formula.id === id)?.bowls)
   const { unit, shown } = useUnits().field('g')
   if (options.length < 2) return null
   return (
-    <Box component="table" sx={{ width: '100%', borderCollapse: 'collapse', '& td, & th': { borderTop: LINE, textAlign: 'right', fontWeight: 400, py: 0.25, fontVariantNumeric: 'tabular-nums' }, '& th': { fontSize: '0.75rem' } }}>
+    <Box
+      component="table"
+      sx={{
+        width: '100%',
+        borderCollapse: 'collapse',
+        '& td, & th': {
+          borderTop: LINE,
+          textAlign: 'right',
+          fontWeight: 400,
+          py: 0.25,
+          fontVariantNumeric: 'tabular-nums',
+        },
+        '& th': { fontSize: '0.75rem' },
+      }}
+    >
       <thead>
         <tr>
           <th style={{ textAlign: 'left' }}>bowls</th>
@@ -78,7 +115,11 @@ function Options({ id, options }: { id: string; options: { bowls: number; grams:
       </thead>
       <tbody>
         {options.map(({ bowls, grams, walkMinutes, oldestMinutes, chosen }) => (
-          <Box component="tr" key={bowls} sx={chosen ? { bgcolor: 'action.selected', '& td': { fontWeight: '600 !important' } } : undefined}>
+          <Box
+            component="tr"
+            key={bowls}
+            sx={chosen ? { bgcolor: 'action.selected', '& td': { fontWeight: '600 !important' } } : undefined}
+          >
             <td style={{ textAlign: 'left', paddingLeft: 6 }}>{bowls}</td>
             <td>{shown(Math.round(grams))}</td>
             <td>{walkMinutes}</td>
@@ -86,16 +127,29 @@ function Options({ id, options }: { id: string; options: { bowls: number; grams:
             <td>
               {chosen ? (
                 byHand !== undefined && permissions.write ? (
-                  <Button size="small" color="inherit" onClick={() => editFormula(store, id, 'bowls as suggested', (draft) => delete draft.bowls)}>
+                  <Button
+                    size="small"
+                    color="inherit"
+                    onClick={() => editFormula(store, id, 'bowls as suggested', (draft) => delete draft.bowls)}
+                  >
                     reset
                   </Button>
                 ) : (
-                  <Box component="span" sx={{ display: 'inline-block', px: 1, minHeight: 30, pt: 0.75, fontSize: '0.8125rem' }}>
+                  <Box
+                    component="span"
+                    sx={{ display: 'inline-block', px: 1, minHeight: 30, pt: 0.75, fontSize: '0.8125rem' }}
+                  >
                     taken
                   </Box>
                 )
               ) : (
-                <Button size="small" color="inherit" disabled={!permissions.write} aria-label={`Mix in ${bowls} bowls`} onClick={() => editFormula(store, id, `${bowls} bowls`, (draft) => void (draft.bowls = bowls))}>
+                <Button
+                  size="small"
+                  color="inherit"
+                  disabled={!permissions.write}
+                  aria-label={`Mix in ${bowls} bowls`}
+                  onClick={() => editFormula(store, id, `${bowls} bowls`, (draft) => void (draft.bowls = bowls))}
+                >
                   take
                 </Button>
               )}
@@ -107,9 +161,24 @@ function Options({ id, options }: { id: string; options: { bowls: number; grams:
   )
 }
 
-function BowlCard({ bowl, factor, done, mayMix, onWeigh }: { bowl: MixedBowl; factor: number; done: number; mayMix: boolean; onWeigh: () => void }) {
+function BowlCard({
+  bowl,
+  factor,
+  done,
+  mayMix,
+  onWeigh,
+}: {
+  bowl: MixedBowl
+  factor: number
+  done: number
+  mayMix: boolean
+  onWeigh: () => void
+}) {
   const total = tenth(bowl.grams * factor)
-  const parts = splitExactly(total, bowl.parts.map(({ grams }) => grams))
+  const parts = splitExactly(
+    total,
+    bowl.parts.map(({ grams }) => grams),
+  )
   return (
     <Box component="article" aria-label={`Bowl ${bowl.number}`} sx={{ borderTop: LINE, py: 1.25 }}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
@@ -122,12 +191,24 @@ function BowlCard({ bowl, factor, done, mayMix, onWeigh }: { bowl: MixedBowl; fa
         </Typography>
         {done > 0 && <Chip size="small" label="mixed" />}
         {mayMix && (
-          <Button variant={done > 0 ? 'outlined' : 'contained'} onClick={onWeigh} aria-label={`Weigh bowl ${bowl.number}`}>
+          <Button
+            variant={done > 0 ? 'outlined' : 'contained'}
+            onClick={onWeigh}
+            aria-label={`Weigh bowl ${bowl.number}`}
+          >
             Weigh
           </Button>
         )}
       </Box>
-      <Box component="table" sx={{ width: '100%', my: 0.5, '& td': { py: 0.125, fontVariantNumeric: 'tabular-nums' }, '& td + td': { textAlign: 'right', whiteSpace: 'nowrap' } }}>
+      <Box
+        component="table"
+        sx={{
+          width: '100%',
+          my: 0.5,
+          '& td': { py: 0.125, fontVariantNumeric: 'tabular-nums' },
+          '& td + td': { textAlign: 'right', whiteSpace: 'nowrap' },
+        }}
+      >
         <tbody>
           {bowl.parts.map(({ name, ml, grams }, i) => (
             <tr key={`${name}-${i}`}>
@@ -147,7 +228,9 @@ function BowlCard({ bowl, factor, done, mayMix, onWeigh }: { bowl: MixedBowl; fa
         </tbody>
       </Box>
       <Typography variant="caption" color="textSecondary" sx={{ display: 'block' }}>
-        {bowl.stageName}: {bowl.zones.join(', ')}, {bowl.serves}. Mixed at {Math.round(bowl.mixedAtMinutes)} min, {Math.round(bowl.ageAtLastMinutes)} min old at the last. {bowl.peroxidePercent} % peroxide in it. Bowl and brush on the {bowl.side} of the trolley.
+        {bowl.stageName}: {bowl.zones.join(', ')}, {bowl.serves}. Mixed at {Math.round(bowl.mixedAtMinutes)} min,{' '}
+        {Math.round(bowl.ageAtLastMinutes)} min old at the last. {bowl.peroxidePercent} % peroxide in it. Bowl and brush
+        on the {bowl.side} of the trolley.
       </Typography>
     </Box>
   )

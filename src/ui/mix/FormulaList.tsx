@@ -20,7 +20,11 @@ export function FormulaList({ chosen, onChoose }: { chosen: string; onChoose: (i
 
   function add() {
     const id = freeLetter(formulas)
-    store.edit(`Formula ${id} added`, `formula/${id}/add`, (draft) => void draft.formulas.push({ ...draft.formulas.at(-1)!, id, name: `Formula ${id}` }))
+    store.edit(
+      `Formula ${id} added`,
+      `formula/${id}/add`,
+      (draft) => void draft.formulas.push({ ...draft.formulas.at(-1)!, id, name: `Formula ${id}` }),
+    )
     onChoose(id)
   }
 
@@ -34,7 +38,18 @@ export function FormulaList({ chosen, onChoose }: { chosen: string; onChoose: (i
             key={id}
             aria-current={id === chosen}
             onClick={() => onChoose(id)}
-            sx={{ display: 'flex', width: { xs: 'auto', lg: '100%' }, minWidth: 180, gap: 1, p: 1.25, textAlign: 'left', alignItems: 'flex-start', justifyContent: 'flex-start', borderBottom: LINE, bgcolor: id === chosen ? 'action.selected' : 'transparent' }}
+            sx={{
+              display: 'flex',
+              width: { xs: 'auto', lg: '100%' },
+              minWidth: 180,
+              gap: 1,
+              p: 1.25,
+              textAlign: 'left',
+              alignItems: 'flex-start',
+              justifyContent: 'flex-start',
+              borderBottom: LINE,
+              bgcolor: id === chosen ? 'action.selected' : 'transparent',
+            }}
           >
             <FormulaSample id={id} index={i} swatch={swatches?.[id] ?? '#888888'} size={36} />
             <Box sx={{ minWidth: 0 }}>
@@ -48,7 +63,8 @@ export function FormulaList({ chosen, onChoose }: { chosen: string; onChoose: (i
                 <Typography variant="caption" sx={{ display: 'block' }}>
                   {range.expected > 0 ? (
                     <>
-                      <Grams expected={range.expected} low={Math.round(range.low)} high={Math.round(range.high)} />, {bowls} bowl{bowls === 1 ? '' : 's'}
+                      <Grams expected={range.expected} low={Math.round(range.low)} high={Math.round(range.high)} />,{' '}
+                      {bowls} bowl{bowls === 1 ? '' : 's'}
                     </>
                   ) : (
                     'not used yet'
@@ -60,7 +76,12 @@ export function FormulaList({ chosen, onChoose }: { chosen: string; onChoose: (i
         )
       })}
       {permissions.write && (
-        <Button color="inherit" disabled={formulas.length >= COUNTS.formulas} onClick={add} sx={{ m: 1, whiteSpace: 'nowrap' }}>
+        <Button
+          color="inherit"
+          disabled={formulas.length >= COUNTS.formulas}
+          onClick={add}
+          sx={{ m: 1, whiteSpace: 'nowrap' }}
+        >
           Add a formula
         </Button>
       )}

@@ -84,7 +84,15 @@ function Bench({ client, mayMix, mayPrice, goal, rates, mixes, bookedOn }: Bench
       <MixHeader client={client} bookedOn={bookedOn} onMessage={setMessage} />
       <SaveTrouble />
       <CatalogueNote rates={rates} />
-      <Box sx={{ flex: 1, minHeight: 0, display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) 372px', lg: '208px minmax(0, 1fr) 372px' }, gridTemplateRows: { lg: 'minmax(0, 1fr)' } }}>
+      <Box
+        sx={{
+          flex: 1,
+          minHeight: 0,
+          display: 'grid',
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) 372px', lg: '208px minmax(0, 1fr) 372px' },
+          gridTemplateRows: { lg: 'minmax(0, 1fr)' },
+        }}
+      >
         <Box sx={{ borderRight: { lg: LINE }, overflow: 'auto', gridColumn: { md: '1 / -1', lg: 'auto' } }}>
           <FormulaList chosen={id} onChoose={setChosen} />
         </Box>
@@ -92,7 +100,14 @@ function Bench({ client, mayMix, mayPrice, goal, rates, mixes, bookedOn }: Bench
           <FormulaEditor key={id} id={id} onSuggest={() => setDialog('suggest')} />
           <OnHair id={id} />
         </Box>
-        <Box sx={{ borderLeft: { md: LINE }, borderTop: { xs: LINE, lg: 'none' }, overflow: 'auto', order: { xs: mixFirst ? 1 : 0, md: 0 } }}>
+        <Box
+          sx={{
+            borderLeft: { md: LINE },
+            borderTop: { xs: LINE, lg: 'none' },
+            overflow: 'auto',
+            order: { xs: mixFirst ? 1 : 0, md: 0 },
+          }}
+        >
           <Bowls id={id} mixes={mixes} mayMix={mayMix} onWeigh={(bowl) => setDialog({ bowl })} />
         </Box>
       </Box>
@@ -100,16 +115,42 @@ function Bench({ client, mayMix, mayPrice, goal, rates, mixes, bookedOn }: Bench
       {dialog === 'suggest' && <SuggestDialog id={id} goal={goal} onClose={close} />}
       {dialog === 'money' && <MoneyDialog rates={rates} mayPrice={mayPrice} onClose={close} onMessage={setMessage} />}
       {typeof dialog === 'object' && <WeighDialog id={id} bowl={dialog.bowl} onClose={close} onMessage={setMessage} />}
-      <Snackbar open={message !== undefined} autoHideDuration={4000} onClose={() => setMessage(undefined)} message={message} />
+      <Snackbar
+        open={message !== undefined}
+        autoHideDuration={4000}
+        onClose={() => setMessage(undefined)}
+        message={message}
+      />
     </Box>
   )
 }
 
-function MixHeader({ client, bookedOn, onMessage }: { client: OpenPlan['client']; bookedOn: string | null; onMessage: (message: string) => void }) {
+function MixHeader({
+  client,
+  bookedOn,
+  onMessage,
+}: {
+  client: OpenPlan['client']
+  bookedOn: string | null
+  onMessage: (message: string) => void
+}) {
   const { permissions } = usePlanStore()
   const id = usePlan((state) => state.id)
   return (
-    <Box component="header" sx={{ display: 'flex', alignItems: 'center', columnGap: 1, flexWrap: 'wrap', px: 1.5, py: 0.5, borderBottom: 1, borderColor: 'divider', bgcolor: 'background.paper' }}>
+    <Box
+      component="header"
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        columnGap: 1,
+        flexWrap: 'wrap',
+        px: 1.5,
+        py: 0.5,
+        borderBottom: 1,
+        borderColor: 'divider',
+        bgcolor: 'background.paper',
+      }}
+    >
       <PlanTitle client={client} />
       <SaveStatus />
       {!permissions.write && (
@@ -126,7 +167,15 @@ function MixHeader({ client, bookedOn, onMessage }: { client: OpenPlan['client']
   )
 }
 
-function BookedOn({ id, bookedOn, onMessage }: { id: string; bookedOn: string | null; onMessage: (message: string) => void }) {
+function BookedOn({
+  id,
+  bookedOn,
+  onMessage,
+}: {
+  id: string
+  bookedOn: string | null
+  onMessage: (message: string) => void
+}) {
   const { permissions } = usePlanStore()
   const [on, setOn] = useState(bookedOn ?? '')
   async function book(day: string) {
@@ -143,7 +192,22 @@ function BookedOn({ id, bookedOn, onMessage }: { id: string; bookedOn: string | 
       <Typography variant="caption" color="textSecondary">
         Booked for
       </Typography>
-      <Box component="input" type="date" value={on} disabled={!permissions.write} onChange={({ target }) => void book(target.value)} sx={{ font: 'inherit', color: 'inherit', bgcolor: 'transparent', border: LINE, borderRadius: 1, minHeight: 40, px: 1 }} />
+      <Box
+        component="input"
+        type="date"
+        value={on}
+        disabled={!permissions.write}
+        onChange={({ target }) => void book(target.value)}
+        sx={{
+          font: 'inherit',
+          color: 'inherit',
+          bgcolor: 'transparent',
+          border: LINE,
+          borderRadius: 1,
+          minHeight: 40,
+          px: 1,
+        }}
+      />
     </Box>
   )
 }
@@ -156,9 +220,13 @@ function CatalogueNote({ rates }: { rates: SalonRates }) {
   const { catalogue } = useBench()
   const [noted, setNoted] = useState(false)
   const changed = useMemo(() => changedSince(products, catalogue), [products, catalogue])
-  const prices = !own || JSON.stringify(Object.entries(own).sort()) !== JSON.stringify(Object.entries(rates.rates).sort())
+  const prices =
+    !own || JSON.stringify(Object.entries(own).sort()) !== JSON.stringify(Object.entries(rates.rates).sort())
   if (!permissions.write || noted || (changed.length === 0 && !prices)) return null
-  const what = [...(changed.length > 0 ? [`${changed.length === 1 ? changed[0]!.name : `${changed.length} products`}`] : []), ...(prices ? ['prices'] : [])].join(' and ')
+  const what = [
+    ...(changed.length > 0 ? [`${changed.length === 1 ? changed[0]!.name : `${changed.length} products`}`] : []),
+    ...(prices ? ['prices'] : []),
+  ].join(' and ')
   return (
     <Alert
       severity="info"

@@ -40,7 +40,15 @@ export function MoneyDialog({ rates, mayPrice, onClose, onMessage }: Props) {
           <Tab value="bill" label="Bill after" />
           <Tab value="prices" label="Prices" />
         </Tabs>
-        <Box sx={{ pt: 2 }}>{tab === 'quote' ? <QuotePart /> : tab === 'bill' ? <BillPart /> : <PricesPart rates={rates} mayPrice={mayPrice} onMessage={onMessage} />}</Box>
+        <Box sx={{ pt: 2 }}>
+          {tab === 'quote' ? (
+            <QuotePart />
+          ) : tab === 'bill' ? (
+            <BillPart />
+          ) : (
+            <PricesPart rates={rates} mayPrice={mayPrice} onMessage={onMessage} />
+          )}
+        </Box>
       </DialogContent>
       <DialogActions>
         <Button variant="contained" onClick={onClose}>
@@ -51,37 +59,66 @@ export function MoneyDialog({ rates, mayPrice, onClose, onMessage }: Props) {
   )
 }
 
-const NO_PRICES = <Alert severity="info">This plan has no prices yet. Take over the salon’s from the note above, or set them under Prices.</Alert>
+const NO_PRICES = (
+  <Alert severity="info">
+    This plan has no prices yet. Take over the salon’s from the note above, or set them under Prices.
+  </Alert>
+)
 
 function QuotePart() {
   const quote = usePlan((state) => state.judged?.figures.quote)
   if (!quote) return NO_PRICES
   const { currency } = quote
-  const bars = (['low', 'expected', 'high'] as const).map((key) => ({ name: { low: 'Low', expected: 'Expected', high: 'High' }[key], Product: quote[key].costs[0]!.minor / 100, Time: quote[key].costs[1]!.minor / 100, Margin: quote[key].margin / 100 }))
+  const bars = (['low', 'expected', 'high'] as const).map((key) => ({
+    name: { low: 'Low', expected: 'Expected', high: 'High' }[key],
+    Product: quote[key].costs[0]!.minor / 100,
+    Time: quote[key].costs[1]!.minor / 100,
+    Margin: quote[key].margin / 100,
+  }))
   return (
     <>
-      <BillTable bills={[['Low', quote.low], ['Expected', quote.expected], ['High', quote.high]]} currency={currency} />
+      <BillTable
+        bills={[
+          ['Low', quote.low],
+          ['Expected', quote.expected],
+          ['High', quote.high],
+        ]}
+        currency={currency}
+      />
       <Typography component="h3" sx={{ fontWeight: 600, mt: 2 }}>
         What net is made of, {currency}
       </Typography>
-      <Box sx={{ height: 190 }} role="img" aria-label={`Margin: low ${money(quote.low.margin, currency)}, expected ${money(quote.expected.margin, currency)}, high ${money(quote.high.margin, currency)}`}>
+      <Box
+        sx={{ height: 190 }}
+        role="img"
+        aria-label={`Margin: low ${money(quote.low.margin, currency)}, expected ${money(quote.expected.margin, currency)}, high ${money(quote.high.margin, currency)}`}
+      >
         <ResponsiveContainer>
           <BarChart data={bars} layout="vertical" margin={{ left: 16, right: 32 }}>
             <CartesianGrid horizontal={false} stroke={INK.selected} />
             <XAxis type="number" stroke={INK.faint} />
             <YAxis type="category" dataKey="name" width={70} stroke={INK.faint} />
-            <Tooltip formatter={(value) => money(Math.round(Number(value) * 100), currency)} contentStyle={{ background: INK.paper, color: INK.strong, border: LINE }} />
+            <Tooltip
+              formatter={(value) => money(Math.round(Number(value) * 100), currency)}
+              contentStyle={{ background: INK.paper, color: INK.strong, border: LINE }}
+            />
             <Legend />
             <Bar dataKey="Product" stackId="net" fill="#8a8a8a" isAnimationActive={false} />
             <Bar dataKey="Time" stackId="net" fill="#bdbdbd" isAnimationActive={false} />
             <Bar dataKey="Margin" stackId="net" fill="#4d4d4d" isAnimationActive={false}>
-              <LabelList dataKey="Margin" position="right" formatter={(value) => money(Math.round(Number(value) * 100), currency)} fill={INK.strong} />
+              <LabelList
+                dataKey="Margin"
+                position="right"
+                formatter={(value) => money(Math.round(Number(value) * 100), currency)}
+                fill={INK.strong}
+              />
             </Bar>
           </BarChart>
         </ResponsiveContainer>
       </Box>
       <Typography variant="caption" color="textSecondary">
-        Time is hands-on time; what only processes is not charged. Low and high: what 8 in 10 heads and hands stay within.
+        Time is hands-on time; what only processes is not charged. Low and high: what 8 in 10 heads and hands stay
+        within.
       </Typography>
     </>
   )
@@ -100,7 +137,15 @@ function BillTable({ bills, currency }: { bills: [string, Bill][]; currency: str
     </Box>
   )
   return (
-    <Box component="table" sx={{ width: '100%', borderCollapse: 'collapse', '& td': { py: 0.25, fontVariantNumeric: 'tabular-nums' }, '& td + td, & th + th': { textAlign: 'right' } }}>
+    <Box
+      component="table"
+      sx={{
+        width: '100%',
+        borderCollapse: 'collapse',
+        '& td': { py: 0.25, fontVariantNumeric: 'tabular-nums' },
+        '& td + td, & th + th': { textAlign: 'right' },
+      }}
+    >
       <thead>
         <tr>
           <th style={{ textAlign: 'left' }}> </th>
@@ -140,7 +185,16 @@ function BillPart() {
     foils: actual.foils ?? figures.foils,
     bowls: actual.bowls ?? judged.mix.reduce((sum, { bowls }) => sum + bowls.length, 0),
   }
-  const bill = billFor({ grams: used.grams, productCost: expected > 0 ? (cost * used.grams) / expected : 0, bowls: used.bowls, foils: used.foils, seconds: 60 * used.minutes }, rates)
+  const bill = billFor(
+    {
+      grams: used.grams,
+      productCost: expected > 0 ? (cost * used.grams) / expected : 0,
+      bowls: used.bowls,
+      foils: used.foils,
+      seconds: 60 * used.minutes,
+    },
+    rates,
+  )
   const set = (key: keyof typeof used) => (value: number) => setActual({ ...actual, [key]: value })
   return (
     <>
@@ -148,7 +202,13 @@ function BillPart() {
         <NumberField label="Mix used" value={used.grams} limit={ANY_GRAMS} step={5} onChange={set('grams')} />
         <NumberField label="Hands-on time" value={used.minutes} limit={MINUTES} step={5} onChange={set('minutes')} />
         <NumberField label="Foils" value={used.foils} limit={FOILS} step={1} onChange={set('foils')} />
-        <NumberField label="Bowls" value={used.bowls} limit={{ min: 0, max: 60, unit: 'bowls' }} step={1} onChange={set('bowls')} />
+        <NumberField
+          label="Bowls"
+          value={used.bowls}
+          limit={{ min: 0, max: 60, unit: 'bowls' }}
+          step={1}
+          onChange={set('bowls')}
+        />
       </Box>
       <BillTable bills={[['Bill', bill]]} currency={rates.currency} />
     </>
@@ -156,17 +216,63 @@ function BillPart() {
 }
 
 const MONEY: Limit = { min: 0, max: 1_000_000, unit: '' }
-const FIELDS: readonly { key: keyof Omit<Rates, 'currency'>; label: string; limit: Limit; step: number; minor: 'minor' | 'plain'; help: string }[] = [
-  { key: 'hourMinor', label: 'An hour at the chair', limit: MONEY, step: 1, minor: 'minor', help: 'charged for hands-on time' },
-  { key: 'hourCostMinor', label: 'An hour costs the salon', limit: MONEY, step: 1, minor: 'minor', help: 'wages and room' },
+const FIELDS: readonly {
+  key: keyof Omit<Rates, 'currency'>
+  label: string
+  limit: Limit
+  step: number
+  minor: 'minor' | 'plain'
+  help: string
+}[] = [
+  {
+    key: 'hourMinor',
+    label: 'An hour at the chair',
+    limit: MONEY,
+    step: 1,
+    minor: 'minor',
+    help: 'charged for hands-on time',
+  },
+  {
+    key: 'hourCostMinor',
+    label: 'An hour costs the salon',
+    limit: MONEY,
+    step: 1,
+    minor: 'minor',
+    help: 'wages and room',
+  },
   { key: 'foilMinor', label: 'A foil', limit: MONEY, step: 0.05, minor: 'minor', help: 'charged each' },
-  { key: 'allowanceG', label: 'Mix within the price', limit: ANY_GRAMS, step: 10, minor: 'plain', help: 'the standard amount' },
-  { key: 'productFactor', label: 'Mix beyond it, times its cost', limit: LIMITS.productFactor, step: 0.5, minor: 'plain', help: '' },
-  { key: 'extraBowlMinor', label: 'A further bowl', limit: MONEY, step: 1, minor: 'minor', help: 'for every 60 g begun' },
+  {
+    key: 'allowanceG',
+    label: 'Mix within the price',
+    limit: ANY_GRAMS,
+    step: 10,
+    minor: 'plain',
+    help: 'the standard amount',
+  },
+  {
+    key: 'productFactor',
+    label: 'Mix beyond it, times its cost',
+    limit: LIMITS.productFactor,
+    step: 0.5,
+    minor: 'plain',
+    help: '',
+  },
+  {
+    key: 'extraBowlMinor',
+    label: 'A further bowl',
+    limit: MONEY,
+    step: 1,
+    minor: 'minor',
+    help: 'for every 60 g begun',
+  },
   { key: 'taxPercent', label: 'Tax on top', limit: LIMITS.taxPercent, step: 1, minor: 'plain', help: '' },
 ]
 
-function PricesPart({ rates: { rates, revision }, mayPrice, onMessage }: Pick<Props, 'rates' | 'mayPrice' | 'onMessage'>) {
+function PricesPart({
+  rates: { rates, revision },
+  mayPrice,
+  onMessage,
+}: Pick<Props, 'rates' | 'mayPrice' | 'onMessage'>) {
   const { store, permissions } = usePlanStore()
   const [draft, setDraft] = useState(rates)
   const [base, setBase] = useState(revision)
@@ -187,9 +293,29 @@ function PricesPart({ rates: { rates, revision }, mayPrice, onMessage }: Pick<Pr
       {!mayPrice && <Alert severity="info">Prices are the owner’s to change.</Alert>}
       {error instanceof Error && <Alert severity="error">{error.message}</Alert>}
       <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: 'repeat(auto-fit, minmax(220px, 1fr))', mt: 1 }}>
-        <TextField size="small" label="Currency" value={draft.currency} disabled={!mayPrice} error={problemAt(error, 'rates.currency') !== undefined} helperText={problemAt(error, 'rates.currency') ?? 'three letters, such as EUR'} slotProps={{ htmlInput: { maxLength: 3 } }} onChange={({ target }) => setDraft({ ...draft, currency: target.value.toUpperCase() })} sx={{ mt: 2 }} />
+        <TextField
+          size="small"
+          label="Currency"
+          value={draft.currency}
+          disabled={!mayPrice}
+          error={problemAt(error, 'rates.currency') !== undefined}
+          helperText={problemAt(error, 'rates.currency') ?? 'three letters, such as EUR'}
+          slotProps={{ htmlInput: { maxLength: 3 } }}
+          onChange={({ target }) => setDraft({ ...draft, currency: target.value.toUpperCase() })}
+          sx={{ mt: 2 }}
+        />
         {FIELDS.map(({ key, label, limit, step, minor, help }) => (
-          <NumberField key={key} label={label} value={minor === 'minor' ? draft[key] / 100 : draft[key]} limit={limit} step={step} help={help} disabled={!mayPrice} problem={problemAt(error, `rates.${key}`)} onChange={(value) => setDraft({ ...draft, [key]: minor === 'minor' ? Math.round(100 * value) : value })} />
+          <NumberField
+            key={key}
+            label={label}
+            value={minor === 'minor' ? draft[key] / 100 : draft[key]}
+            limit={limit}
+            step={step}
+            help={help}
+            disabled={!mayPrice}
+            problem={problemAt(error, `rates.${key}`)}
+            onChange={(value) => setDraft({ ...draft, [key]: minor === 'minor' ? Math.round(100 * value) : value })}
+          />
         ))}
       </Box>
       {mayPrice && (

@@ -19,7 +19,23 @@ export function MoneyStrip({ onOpen }: { onOpen: () => void }) {
     <ButtonBase
       onClick={onOpen}
       aria-label="Open the money"
-      sx={{ position: { xs: 'sticky', lg: 'static' }, bottom: { xs: 56, sm: 0 }, zIndex: 1, display: 'flex', flexWrap: 'wrap', columnGap: 3, rowGap: 0.25, px: 2, py: 1, minHeight: 56, justifyContent: 'flex-start', borderTop: LINE, bgcolor: 'background.paper', width: '100%', textAlign: 'left' }}
+      sx={{
+        position: { xs: 'sticky', lg: 'static' },
+        bottom: { xs: 56, sm: 0 },
+        zIndex: 1,
+        display: 'flex',
+        flexWrap: 'wrap',
+        columnGap: 3,
+        rowGap: 0.25,
+        px: 2,
+        py: 1,
+        minHeight: 56,
+        justifyContent: 'flex-start',
+        borderTop: LINE,
+        bgcolor: 'background.paper',
+        width: '100%',
+        textAlign: 'left',
+      }}
     >
       <Typography>
         <b>
@@ -33,7 +49,10 @@ export function MoneyStrip({ onOpen }: { onOpen: () => void }) {
             Product costs <b>{money(quote.expected.costs[0]!.minor, quote.currency)}</b>
           </Typography>
           <Typography>
-            Quote <b>{money(quote.low.gross, quote.currency)}–{money(quote.high.gross, quote.currency)}</b>
+            Quote{' '}
+            <b>
+              {money(quote.low.gross, quote.currency)}–{money(quote.high.gross, quote.currency)}
+            </b>
           </Typography>
           <Typography color="textSecondary">
             leaves {money(quote.expected.margin, quote.currency)} of {money(quote.expected.net, quote.currency)} net

@@ -4,7 +4,15 @@ import Box from '@mui/material/Box'
 import Stack from '@mui/material/Stack'
 import Typography from '@mui/material/Typography'
 import { exposedLab, hexFromLab, underlyingPigment } from '@/core/colour'
-import { depositOn, fillerFor, findingsOf, labOfSurface, neutralisedBy, type Finding, type Surface } from '@/core/formula'
+import {
+  depositOn,
+  fillerFor,
+  findingsOf,
+  labOfSurface,
+  neutralisedBy,
+  type Finding,
+  type Surface,
+} from '@/core/formula'
 import { isLightener } from '@/core/model'
 import { tenth } from '@/core/units'
 import { usePlan } from '../map/context'
@@ -13,7 +21,10 @@ import { LINE } from '../theme'
 import { WORDS } from '../words'
 import { useBench, viewOf } from './context'
 
-const SEVERITY = { stop: 'error', caution: 'warning', note: 'info' } as const satisfies Record<Finding['severity'], string>
+const SEVERITY = { stop: 'error', caution: 'warning', note: 'info' } as const satisfies Record<
+  Finding['severity'],
+  string
+>
 const VERDICT = { cancels: 'cancels', mutes: 'only mutes', keeps: 'keeps' } as const
 const ORDER = { stop: 0, caution: 1, note: 2 }
 
@@ -32,16 +43,24 @@ export function OnHair({ id }: { id: string }) {
       </Typography>
       {light && (
         <Typography color="textSecondary" sx={{ mb: 1 }}>
-          Lifted to level {formula.level} the hair shows {underlyingPigment(formula.level).name}; {underlyingPigment(formula.level).cancelledBy} cancels it.
+          Lifted to level {formula.level} the hair shows {underlyingPigment(formula.level).name};{' '}
+          {underlyingPigment(formula.level).cancelledBy} cancels it.
         </Typography>
       )}
       <Stack spacing={0}>
         {surfaces.map((surface) => {
           const before = labOfSurface(surface)
-          const after = recipe.dye ? depositOn(surface, recipe.dye) : light && formula.level > surface.level ? { lab: exposedLab(formula.level), level: formula.level } : undefined
+          const after = recipe.dye
+            ? depositOn(surface, recipe.dye)
+            : light && formula.level > surface.level
+              ? { lab: exposedLab(formula.level), level: formula.level }
+              : undefined
           const calm = neutralisedBy(recipe, surface)
           return (
-            <Box key={surface.name} sx={{ display: 'flex', gap: 1.5, alignItems: 'center', py: 0.75, borderTop: LINE, flexWrap: 'wrap' }}>
+            <Box
+              key={surface.name}
+              sx={{ display: 'flex', gap: 1.5, alignItems: 'center', py: 0.75, borderTop: LINE, flexWrap: 'wrap' }}
+            >
               <Typography sx={{ flex: '1 1 190px', minWidth: 0 }}>
                 <Read>{surface.name}</Read>
                 {surface.white > 0.02 && `, ${Math.round(100 * surface.white)} % white`}
@@ -54,7 +73,15 @@ export function OnHair({ id }: { id: string }) {
                 </>
               )}
               <Typography variant="caption" color="textSecondary" sx={{ flex: '1 1 170px' }}>
-                {calm ? `${VERDICT[calm.verdict]} the ${calm.pigment.name}; ${calm.pigment.cancelledBy} is its opposite` : light ? (after ? 'as it is meant; the Clock will say when' : 'light enough already') : recipe.dye ? '' : 'no shade chosen yet'}
+                {calm
+                  ? `${VERDICT[calm.verdict]} the ${calm.pigment.name}; ${calm.pigment.cancelledBy} is its opposite`
+                  : light
+                    ? after
+                      ? 'as it is meant; the Clock will say when'
+                      : 'light enough already'
+                    : recipe.dye
+                      ? ''
+                      : 'no shade chosen yet'}
                 {recipe.mixed?.level !== undefined && fillerWords(surface, recipe.mixed.level)}
               </Typography>
             </Box>
@@ -67,7 +94,11 @@ export function OnHair({ id }: { id: string }) {
       <Stack spacing={1} sx={{ mt: 1.5 }}>
         {findings.map(({ id: key, severity, text, surface }, i) => (
           <Alert key={`${key}-${i}`} severity={SEVERITY[severity]} variant="outlined">
-            {surfaces.length > 1 && surface ? <b><Read>{surface}</Read>: </b> : null}
+            {surfaces.length > 1 && surface ? (
+              <b>
+                <Read>{surface}</Read>:{' '}
+              </b>
+            ) : null}
             <Read>{text}</Read>
           </Alert>
         ))}
@@ -83,6 +114,21 @@ function fillerWords(surface: Surface, level: number): string {
 
 export function Swatch({ hex, words }: { hex: string; words: string }) {
   return (
-    <Box sx={{ bgcolor: hex, color: inkOn(hex), border: LINE, borderRadius: 1, px: 1, minWidth: 84, minHeight: 36, display: 'grid', placeItems: 'center', fontSize: '0.85rem' }}>{words}</Box>
+    <Box
+      sx={{
+        bgcolor: hex,
+        color: inkOn(hex),
+        border: LINE,
+        borderRadius: 1,
+        px: 1,
+        minWidth: 84,
+        minHeight: 36,
+        display: 'grid',
+        placeItems: 'center',
+        fontSize: '0.85rem',
+      }}
+    >
+      {words}
+    </Box>
   )
 }

@@ -34,7 +34,8 @@ export function SuggestDialog({ id, goal, onClose }: { id: string; goal: Goal | 
   const view = useMemo(() => viewOf(plan, formula, canvas), [plan, formula, canvas])
   const [wish, setWish] = useState(() => {
     const target = goal?.targets.find(({ region }) => region === 'all')
-    const { hue, strength } = target && Math.abs(target.level - formula.level) < 1 ? target : toneOfFormula(formula.tone)
+    const { hue, strength } =
+      target && Math.abs(target.level - formula.level) < 1 ? target : toneOfFormula(formula.tone)
     return { level: formula.level, hue, strength }
   })
   const [surfaceAt, setSurfaceAt] = useState(0)
@@ -46,8 +47,21 @@ export function SuggestDialog({ id, goal, onClose }: { id: string; goal: Goal | 
   useEffect(() => {
     const worker = new Worker(new URL('../../workers/mix.worker.ts', import.meta.url), { type: 'module' })
     const surfaces = [view.surfaces[surfaceAt]!, ...view.surfaces.filter((_, i) => i !== surfaceAt)]
-    const products = [...catalogue, ...plan.products.filter(({ developerVol }) => developerVol !== undefined && !catalogue.some((item) => item.developerVol === developerVol))]
-    const wanted = { surfaces, goal: wish, kind: kind === 'clear' ? ('gloss' as const) : kind, use: view.use, developerVol: formula.developerVol, ratio: formula.ratio }
+    const products = [
+      ...catalogue,
+      ...plan.products.filter(
+        ({ developerVol }) =>
+          developerVol !== undefined && !catalogue.some((item) => item.developerVol === developerVol),
+      ),
+    ]
+    const wanted = {
+      surfaces,
+      goal: wish,
+      kind: kind === 'clear' ? ('gloss' as const) : kind,
+      use: view.use,
+      developerVol: formula.developerVol,
+      ratio: formula.ratio,
+    }
     void wrap<MixWorker>(worker)
       .suggest(wanted, products, proxy(setDone))
       .then((list) => setFound({ key, list }))
@@ -58,7 +72,11 @@ export function SuggestDialog({ id, goal, onClose }: { id: string; goal: Goal | 
 
   function take({ formula: suggested }: Suggestion) {
     editFormula(store, id, 'suggested shades', (draft, document) => {
-      for (const { productId } of suggested.shades!) embed(document, catalogue.find((item) => item.id === productId)!)
+      for (const { productId } of suggested.shades!)
+        embed(
+          document,
+          catalogue.find((item) => item.id === productId)!,
+        )
       draft.productId = suggested.productId
       draft.shades = suggested.shades
       draft.level = wish.level
@@ -72,22 +90,58 @@ export function SuggestDialog({ id, goal, onClose }: { id: string; goal: Goal | 
     <Dialog open onClose={onClose} maxWidth="md" fullWidth aria-labelledby="suggest-title">
       <DialogTitle id="suggest-title">Shades for formula {id}</DialogTitle>
       <DialogContent>
-        <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: { xs: '1fr', sm: 'repeat(3, 1fr) auto' }, alignItems: 'start', pt: 1 }}>
-          <NumberField label="Level wished for" value={wish.level} limit={LIMITS.targetLevel} step={0.5} onChange={(level) => setWish({ ...wish, level })} />
-          <TextField select size="small" label="Tone" value={wish.hue} onChange={({ target }) => setWish({ ...wish, hue: target.value as ToneHue, strength: wish.strength || 0.4 })} sx={{ mt: 2 }}>
+        <Box
+          sx={{
+            display: 'grid',
+            gap: 1.5,
+            gridTemplateColumns: { xs: '1fr', sm: 'repeat(3, 1fr) auto' },
+            alignItems: 'start',
+            pt: 1,
+          }}
+        >
+          <NumberField
+            label="Level wished for"
+            value={wish.level}
+            limit={LIMITS.targetLevel}
+            step={0.5}
+            onChange={(level) => setWish({ ...wish, level })}
+          />
+          <TextField
+            select
+            size="small"
+            label="Tone"
+            value={wish.hue}
+            onChange={({ target }) =>
+              setWish({ ...wish, hue: target.value as ToneHue, strength: wish.strength || 0.4 })
+            }
+            sx={{ mt: 2 }}
+          >
             {TONE_HUES.map((hue) => (
               <MenuItem key={hue} value={hue}>
                 {WORDS.hue[hue]}
               </MenuItem>
             ))}
           </TextField>
-          <NumberField label="How strong" value={Math.round(100 * wish.strength)} limit={LIMITS.percent} step={10} onChange={(percent) => setWish({ ...wish, strength: percent / 100 })} />
+          <NumberField
+            label="How strong"
+            value={Math.round(100 * wish.strength)}
+            limit={LIMITS.percent}
+            step={10}
+            onChange={(percent) => setWish({ ...wish, strength: percent / 100 })}
+          />
           <Box sx={{ mt: 2.5 }}>
             <Swatch hex={hexFromLab(labOfHair(wish.level, wish.hue, wish.strength))} words="wish" />
           </Box>
         </Box>
         {view.surfaces.length > 1 && (
-          <TextField select size="small" label="Judged on" value={surfaceAt} onChange={({ target }) => setSurfaceAt(Number(target.value))} sx={{ mt: 2, minWidth: 280 }}>
+          <TextField
+            select
+            size="small"
+            label="Judged on"
+            value={surfaceAt}
+            onChange={({ target }) => setSurfaceAt(Number(target.value))}
+            sx={{ mt: 2, minWidth: 280 }}
+          >
             {view.surfaces.map(({ name }, i) => (
               <MenuItem key={name} value={i}>
                 {name}
@@ -107,14 +161,30 @@ export function SuggestDialog({ id, goal, onClose }: { id: string; goal: Goal | 
               <LinearProgress variant="determinate" value={100 * done} aria-label="Search" />
             </Box>
           ) : found.list.length === 0 ? (
-            <Alert severity="info">The catalogue has no {WORDS.product[kind]} shades that may be used like this. Add some on the Shelf page, or choose another product.</Alert>
+            <Alert severity="info">
+              The catalogue has no {WORDS.product[kind]} shades that may be used like this. Add some on the Shelf page,
+              or choose another product.
+            </Alert>
           ) : (
             <Stack spacing={1}>
               {found.list.map((suggestion, i) => (
-                <Paper key={i} variant="outlined" component="section" aria-label={`Suggestion ${i + 1}`} sx={{ p: 1.5, display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}>
+                <Paper
+                  key={i}
+                  variant="outlined"
+                  component="section"
+                  aria-label={`Suggestion ${i + 1}`}
+                  sx={{ p: 1.5, display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}
+                >
                   <Swatch hex={hexFromLab(suggestion.result.lab)} words={`level ${tenth(suggestion.result.level)}`} />
                   <Box sx={{ flex: '1 1 260px', minWidth: 0 }}>
-                    <Typography sx={{ fontWeight: 600 }}>{suggestion.formula.shades!.map(({ productId, amount }) => `${suggestion.formula.shades!.length > 1 ? `${amount} × ` : ''}${catalogue.find(({ id: code }) => code === productId)?.name}`).join(' + ')}</Typography>
+                    <Typography sx={{ fontWeight: 600 }}>
+                      {suggestion.formula
+                        .shades!.map(
+                          ({ productId, amount }) =>
+                            `${suggestion.formula.shades!.length > 1 ? `${amount} × ` : ''}${catalogue.find(({ id: code }) => code === productId)?.name}`,
+                        )
+                        .join(' + ')}
+                    </Typography>
                     <Typography variant="caption" color="textSecondary" sx={{ display: 'block' }}>
                       ΔE {tenth(suggestion.difference)} from the wish: {suggestion.tradeOff}
                     </Typography>

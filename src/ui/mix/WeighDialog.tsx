@@ -54,10 +54,14 @@ function restore(key: string): Kept | undefined {
 /** One bowl on the scale: what to pour next, how much is in, and what an overshoot led to. Typing works without a scale. */
 export function WeighDialog({ id, bowl: number, onClose, onMessage }: Props) {
   const planId = usePlan((state) => state.id)
-  const bowl = usePlan((state) => state.judged!.figures.mix.find(({ formulaId }) => formulaId === id)!.bowls[number - 1]!)
+  const bowl = usePlan(
+    (state) => state.judged!.figures.mix.find(({ formulaId }) => formulaId === id)!.bowls[number - 1]!,
+  )
   const name = usePlan((state) => state.document.formulas.find((formula) => formula.id === id)!.name)
   const key = keptKey(planId, id, number)
-  const [kept, setKept] = useState<Kept>(() => restore(key) ?? { mixId: newId(), begun: false, pouring: pouringOf(bowl.parts), unsent: [] })
+  const [kept, setKept] = useState<Kept>(
+    () => restore(key) ?? { mixId: newId(), begun: false, pouring: pouringOf(bowl.parts), unsent: [] },
+  )
   const [typed, setTyped] = useState('')
   const [trouble, setTrouble] = useState<string>()
   const [ending, setEnding] = useState(false)
@@ -90,14 +94,33 @@ export function WeighDialog({ id, bowl: number, onClose, onMessage }: Props) {
     const { begun, mixId, pouring, unsent } = latest.current
     try {
       if (!begun)
-        await callApi(`/api/plans/${planId}/mixes`, 'POST', { id: mixId, formulaId: id, bowl: number, planned: pouring.lines.map(({ name: part, productId, role, grams }) => ({ name: part, productId: productId ?? null, role, grams })) })
-      const { state: became } = await callApi<{ state: MixRecord['state'] }>(`/api/mixes/${mixId}/pours`, 'POST', { events: unsent, ...(end && { end }) })
+        await callApi(`/api/plans/${planId}/mixes`, 'POST', {
+          id: mixId,
+          formulaId: id,
+          bowl: number,
+          planned: pouring.lines.map(({ name: part, productId, role, grams }) => ({
+            name: part,
+            productId: productId ?? null,
+            role,
+            grams,
+          })),
+        })
+      const { state: became } = await callApi<{ state: MixRecord['state'] }>(`/api/mixes/${mixId}/pours`, 'POST', {
+        events: unsent,
+        ...(end && { end }),
+      })
       const heard = new Set(unsent.map((event) => event.id))
       setTrouble(undefined)
       keep({ ...latest.current, begun: true, unsent: latest.current.unsent.filter((event) => !heard.has(event.id)) })
       return became
     } catch (error) {
-      setTrouble(error instanceof OfflineError ? 'Falto cannot be reached. The bowl is kept on this device; weigh on.' : error instanceof Error ? error.message : 'That did not work. Try again.')
+      setTrouble(
+        error instanceof OfflineError
+          ? 'Falto cannot be reached. The bowl is kept on this device; weigh on.'
+          : error instanceof Error
+            ? error.message
+            : 'That did not work. Try again.',
+      )
       return undefined
     }
   }
@@ -125,8 +148,10 @@ export function WeighDialog({ id, bowl: number, onClose, onMessage }: Props) {
   useEffect(() => {
     const was = before.current
     before.current = state
-    if (was === 'there' && state === 'lost') log(kept.pouring, { kind: 'lost', line: Math.max(0, at), grams: now, source: 'scale' })
-    else if (was === 'lost' && state === 'there') log(kept.pouring, { kind: 'back', line: Math.max(0, at), grams: now, source: 'scale' })
+    if (was === 'there' && state === 'lost')
+      log(kept.pouring, { kind: 'lost', line: Math.max(0, at), grams: now, source: 'scale' })
+    else if (was === 'lost' && state === 'there')
+      log(kept.pouring, { kind: 'back', line: Math.max(0, at), grams: now, source: 'scale' })
   })
 
   async function end(how: 'done' | 'abandoned') {
@@ -135,7 +160,11 @@ export function WeighDialog({ id, bowl: number, onClose, onMessage }: Props) {
     setEnding(false)
     if (!became) return
     localStorage.removeItem(key)
-    onMessage(became === 'done' ? `Bowl ${number} of ${name} is mixed; the shelf is counted down.` : `Bowl ${number} was given up; the shelf stays as it is.`)
+    onMessage(
+      became === 'done'
+        ? `Bowl ${number} of ${name} is mixed; the shelf is counted down.`
+        : `Bowl ${number} was given up; the shelf stays as it is.`,
+    )
     onClose()
   }
 
@@ -150,7 +179,11 @@ export function WeighDialog({ id, bowl: number, onClose, onMessage }: Props) {
         <Box sx={{ flex: 1 }}>
           Formula {id}, bowl {number}: {read(`${bowl.grams} g`)}
         </Box>
-        <Chip size="small" color={state === 'lost' ? 'warning' : 'default'} label={state === 'there' ? 'scale: simulated' : state === 'lost' ? 'scale: silent' : 'looking for the scale'} />
+        <Chip
+          size="small"
+          color={state === 'lost' ? 'warning' : 'default'}
+          label={state === 'there' ? 'scale: simulated' : state === 'lost' ? 'scale: silent' : 'looking for the scale'}
+        />
       </DialogTitle>
       <DialogContent>
         {trouble && <Alert severity="warning">{trouble}</Alert>}
@@ -159,25 +192,70 @@ export function WeighDialog({ id, bowl: number, onClose, onMessage }: Props) {
         </Typography>
         {line && (
           <>
-            <Box sx={{ position: 'relative', height: 56, border: LINE, borderRadius: 1, overflow: 'hidden', my: 1 }} role="meter" aria-label={`${line.name} in the bowl`} aria-valuemin={0} aria-valuemax={line.target} aria-valuenow={tenth(line.actual + now)}>
-              <Box sx={{ position: 'absolute', inset: 0, right: 'auto', width: `${(100 * share) / 1.3}%`, bgcolor: share > 1.02 ? 'warning.main' : 'text.primary', opacity: 0.75 }} />
-              <Box sx={{ position: 'absolute', top: 0, bottom: 0, left: `${100 / 1.3}%`, borderLeft: '3px solid', borderColor: 'text.primary' }} />
+            <Box
+              sx={{ position: 'relative', height: 56, border: LINE, borderRadius: 1, overflow: 'hidden', my: 1 }}
+              role="meter"
+              aria-label={`${line.name} in the bowl`}
+              aria-valuemin={0}
+              aria-valuemax={line.target}
+              aria-valuenow={tenth(line.actual + now)}
+            >
+              <Box
+                sx={{
+                  position: 'absolute',
+                  inset: 0,
+                  right: 'auto',
+                  width: `${(100 * share) / 1.3}%`,
+                  bgcolor: share > 1.02 ? 'warning.main' : 'text.primary',
+                  opacity: 0.75,
+                }}
+              />
+              <Box
+                sx={{
+                  position: 'absolute',
+                  top: 0,
+                  bottom: 0,
+                  left: `${100 / 1.3}%`,
+                  borderLeft: '3px solid',
+                  borderColor: 'text.primary',
+                }}
+              />
             </Box>
             <Typography sx={{ fontSize: '1.2rem', fontVariantNumeric: 'tabular-nums', textAlign: 'right', mb: 0.5 }}>
-              {read(`${(state === 'there' ? tenth(line.actual + now) : line.actual).toFixed(1)} of ${line.target.toFixed(1)} g`)}
+              {read(
+                `${(state === 'there' ? tenth(line.actual + now) : line.actual).toFixed(1)} of ${line.target.toFixed(1)} g`,
+              )}
             </Typography>
             <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
               <Button variant="contained" disabled={!ready} onClick={takeReading} sx={{ minHeight: 52, minWidth: 150 }}>
-                {ready ? read(`Take ${now.toFixed(1)} g`) : reading && now > STILL_EMPTY_G ? 'settling…' : 'nothing poured yet'}
+                {ready
+                  ? read(`Take ${now.toFixed(1)} g`)
+                  : reading && now > STILL_EMPTY_G
+                    ? 'settling…'
+                    : 'nothing poured yet'}
               </Button>
-              <TextField size="small" label={`Or type what went in, ${mass.unit}`} value={typed} slotProps={{ htmlInput: { inputMode: 'decimal' } }} onChange={({ target }) => setTyped(target.value)} onKeyDown={({ key: pressed }) => pressed === 'Enter' && takeTyped()} sx={{ width: 210 }} />
-              <Button variant="outlined" color="inherit" disabled={!(Number(typed.replace(',', '.')) > 0)} onClick={takeTyped}>
+              <TextField
+                size="small"
+                label={`Or type what went in, ${mass.unit}`}
+                value={typed}
+                slotProps={{ htmlInput: { inputMode: 'decimal' } }}
+                onChange={({ target }) => setTyped(target.value)}
+                onKeyDown={({ key: pressed }) => pressed === 'Enter' && takeTyped()}
+                sx={{ width: 210 }}
+              />
+              <Button
+                variant="outlined"
+                color="inherit"
+                disabled={!(Number(typed.replace(',', '.')) > 0)}
+                onClick={takeTyped}
+              >
                 Take
               </Button>
             </Box>
             {state === 'lost' && (
               <Alert severity="warning" sx={{ mt: 1 }}>
-                The scale fell silent at {read(`${now.toFixed(1)} g`)} of this line. Nothing is lost: it goes on when the scale is back, or type what went in.
+                The scale fell silent at {read(`${now.toFixed(1)} g`)} of this line. Nothing is lost: it goes on when
+                the scale is back, or type what went in.
               </Alert>
             )}
             <HandAtScale wanted={wanted} lost={state === 'lost'} />
@@ -188,7 +266,17 @@ export function WeighDialog({ id, bowl: number, onClose, onMessage }: Props) {
             {read(verdict.words)}
           </Alert>
         )}
-        <Box component="table" sx={{ width: '100%', mt: 2, borderCollapse: 'collapse', '& td, & th': { borderTop: LINE, py: 0.5, fontVariantNumeric: 'tabular-nums' }, '& td + td, & th + th': { textAlign: 'right' }, '& th': { fontWeight: 400, fontSize: '0.8rem', textAlign: 'left' } }}>
+        <Box
+          component="table"
+          sx={{
+            width: '100%',
+            mt: 2,
+            borderCollapse: 'collapse',
+            '& td, & th': { borderTop: LINE, py: 0.5, fontVariantNumeric: 'tabular-nums' },
+            '& td + td, & th + th': { textAlign: 'right' },
+            '& th': { fontWeight: 400, fontSize: '0.8rem', textAlign: 'left' },
+          }}
+        >
           <thead>
             <tr>
               <th>in turn</th>
@@ -199,12 +287,22 @@ export function WeighDialog({ id, bowl: number, onClose, onMessage }: Props) {
           </thead>
           <tbody>
             {kept.pouring.lines.map((one, i) => (
-              <Box component="tr" key={`${one.name}-${i}`} sx={i === at ? { bgcolor: 'action.selected', fontWeight: 600 } : undefined}>
+              <Box
+                component="tr"
+                key={`${one.name}-${i}`}
+                sx={i === at ? { bgcolor: 'action.selected', fontWeight: 600 } : undefined}
+              >
                 <td>{read(one.name)}</td>
                 <td>{mass.fixed(one.grams)}</td>
                 <td>{mass.fixed(one.target)}</td>
                 <td>
-                  <InBowl line={one.name} value={one.actual} onCorrect={(grams) => log(corrected(kept.pouring, i, grams), { kind: 'corrected', line: i, grams, source: 'typed' })} />
+                  <InBowl
+                    line={one.name}
+                    value={one.actual}
+                    onCorrect={(grams) =>
+                      log(corrected(kept.pouring, i, grams), { kind: 'corrected', line: i, grams, source: 'typed' })
+                    }
+                  />
                 </td>
               </Box>
             ))}
@@ -213,10 +311,22 @@ export function WeighDialog({ id, bowl: number, onClose, onMessage }: Props) {
         {made && (
           <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap', mt: 1 }}>
             <Typography>
-              In the bowl: <b>1 : {Math.round(100 * made.ratio) / 100}</b>, <b>{tenth(made.peroxidePercent)} %</b> peroxide
+              In the bowl: <b>1 : {Math.round(100 * made.ratio) / 100}</b>, <b>{tenth(made.peroxidePercent)} %</b>{' '}
+              peroxide
             </Typography>
             {at < 0 && developerLine >= 0 && (
-              <Button color="inherit" variant="outlined" onClick={() => log(thinned(kept.pouring, developerLine, THINNING_G), { kind: 'poured', line: developerLine, grams: THINNING_G, source: 'typed' })}>
+              <Button
+                color="inherit"
+                variant="outlined"
+                onClick={() =>
+                  log(thinned(kept.pouring, developerLine, THINNING_G), {
+                    kind: 'poured',
+                    line: developerLine,
+                    grams: THINNING_G,
+                    source: 'typed',
+                  })
+                }
+              >
                 Thickened: {read(`${THINNING_G} g`)} more developer
               </Button>
             )}
@@ -233,7 +343,11 @@ export function WeighDialog({ id, bowl: number, onClose, onMessage }: Props) {
         <Button color="inherit" onClick={onClose}>
           Later
         </Button>
-        <Button variant="contained" disabled={ending || kept.pouring.lines.every(({ actual }) => actual === 0)} onClick={() => void end('done')}>
+        <Button
+          variant="contained"
+          disabled={ending || kept.pouring.lines.every(({ actual }) => actual === 0)}
+          onClick={() => void end('done')}
+        >
           {verdict.kind === 'done' || at < 0 ? 'Mixed' : 'Mixed as it is'}
         </Button>
       </DialogActions>
@@ -248,7 +362,13 @@ function InBowl({ line, value, onCorrect }: { line: string; value: number; onCor
   const [text, setText] = useState<string>()
   if (text === undefined)
     return (
-      <Button size="small" color="inherit" aria-label={read(`${line}: ${value.toFixed(1)} g in the bowl, correct it`)} onClick={() => setText(String(shown(value)))} sx={{ fontVariantNumeric: 'tabular-nums', minHeight: 40 }}>
+      <Button
+        size="small"
+        color="inherit"
+        aria-label={read(`${line}: ${value.toFixed(1)} g in the bowl, correct it`)}
+        onClick={() => setText(String(shown(value)))}
+        sx={{ fontVariantNumeric: 'tabular-nums', minHeight: 40 }}
+      >
         {fixed(value)}
       </Button>
     )
@@ -258,21 +378,56 @@ function InBowl({ line, value, onCorrect }: { line: string; value: number; onCor
     if (typed >= 0 && typed !== shown(value) && tenth(kept(typed)) !== value) onCorrect(tenth(kept(typed)))
     setText(undefined)
   }
-  return <TextField size="small" autoFocus value={text} onChange={({ target }) => setText(target.value)} onBlur={commit} onKeyDown={({ key }) => (key === 'Enter' ? commit() : key === 'Escape' && setText(undefined))} slotProps={{ htmlInput: { inputMode: 'decimal', 'aria-label': `${line}, ${unit} in the bowl` } }} sx={{ width: 96 }} />
+  return (
+    <TextField
+      size="small"
+      autoFocus
+      value={text}
+      onChange={({ target }) => setText(target.value)}
+      onBlur={commit}
+      onKeyDown={({ key }) => (key === 'Enter' ? commit() : key === 'Escape' && setText(undefined))}
+      slotProps={{ htmlInput: { inputMode: 'decimal', 'aria-label': `${line}, ${unit} in the bowl` } }}
+      sx={{ width: 96 }}
+    />
+  )
 }
 
 /** The hand at the simulated scale, which a real one would not need. */
 function HandAtScale({ wanted, lost }: { wanted: number; lost: boolean }) {
   const release = () => void handAtScale('stop')
   return (
-    <Box sx={{ mt: 1.5, p: 1, border: '1px dashed', borderColor: 'divider', borderRadius: 1, display: 'flex', gap: 1, alignItems: 'center', flexWrap: 'wrap' }}>
+    <Box
+      sx={{
+        mt: 1.5,
+        p: 1,
+        border: '1px dashed',
+        borderColor: 'divider',
+        borderRadius: 1,
+        display: 'flex',
+        gap: 1,
+        alignItems: 'center',
+        flexWrap: 'wrap',
+      }}
+    >
       <Typography variant="caption" color="textSecondary">
         Simulated hand:
       </Typography>
-      <Button variant="outlined" color="inherit" disabled={lost} onPointerDown={() => void handAtScale('pour')} onPointerUp={release} onPointerLeave={release}>
+      <Button
+        variant="outlined"
+        color="inherit"
+        disabled={lost}
+        onPointerDown={() => void handAtScale('pour')}
+        onPointerUp={release}
+        onPointerLeave={release}
+      >
         Hold to pour
       </Button>
-      <Button variant="outlined" color="inherit" disabled={lost} onClick={() => void handAtScale('pour', Math.max(0.1, wanted - 0.5))}>
+      <Button
+        variant="outlined"
+        color="inherit"
+        disabled={lost}
+        onClick={() => void handAtScale('pour', Math.max(0.1, wanted - 0.5))}
+      >
         Pour what is asked
       </Button>
       <Button color="inherit" onClick={() => void handAtScale(lost ? 'plug' : 'unplug')}>

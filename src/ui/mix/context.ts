@@ -15,8 +15,18 @@ export const BenchContext = createContext<Bench>({ catalogue: [], canvas: undefi
 export const useBench = (): Bench => useContext(BenchContext)
 
 /** Changes a formula, as one named edit. */
-export function editFormula(store: PlanStore, id: string, what: string, recipe: (formula: Formula, plan: FaltoPlan) => void): void {
-  store.edit(`Formula ${id}: ${what}`, `formula/${id}/${what}`, (draft) => recipe(draft.formulas.find((formula) => formula.id === id)!, draft))
+export function editFormula(
+  store: PlanStore,
+  id: string,
+  what: string,
+  recipe: (formula: Formula, plan: FaltoPlan) => void,
+): void {
+  store.edit(`Formula ${id}: ${what}`, `formula/${id}/${what}`, (draft) =>
+    recipe(
+      draft.formulas.find((formula) => formula.id === id)!,
+      draft,
+    ),
+  )
 }
 
 /** Puts a catalogue item into a plan as it is now, so that the plan computes alone. */
@@ -29,7 +39,12 @@ export function embed(plan: FaltoPlan, item: CatalogueItem): void {
 
 /** Takes out products that no formula names any more; developers stay, they are the shelf. */
 export function dropUnused(plan: FaltoPlan): void {
-  const used = new Set(plan.formulas.flatMap(({ productId, shades = [], additives = [] }) => [productId, ...[...shades, ...additives].map((one) => one.productId)]))
+  const used = new Set(
+    plan.formulas.flatMap(({ productId, shades = [], additives = [] }) => [
+      productId,
+      ...[...shades, ...additives].map((one) => one.productId),
+    ]),
+  )
   plan.products = plan.products.filter(({ id, kind, shade }) => used.has(id) || kind === 'developer' || !shade)
 }
 
@@ -43,17 +58,32 @@ export interface FormulaView {
 
 export function viewOf(plan: FaltoPlan, formula: Formula, canvas: Canvas | undefined): FormulaView {
   const { kind, onScalp } = stageKindOf(plan, formula.id)
-  return { formula, recipe: recipeOf(formula, plan.products), surfaces: surfacesFor(plan, formula, canvas), use: { stageKind: kind, onScalp, heat: false, damp: false } }
+  return {
+    formula,
+    recipe: recipeOf(formula, plan.products),
+    surfaces: surfacesFor(plan, formula, canvas),
+    use: { stageKind: kind, onScalp, heat: false, damp: false },
+  }
 }
 
 /** Products of the plan whose catalogue entry says something else by now. */
 export const changedSince = (products: readonly Product[], catalogue: readonly CatalogueItem[]): CatalogueItem[] =>
-  catalogue.filter((item) => products.some((product) => product.id === item.id && !sameProduct(product, productOf(item))))
+  catalogue.filter((item) =>
+    products.some((product) => product.id === item.id && !sameProduct(product, productOf(item))),
+  )
 
 const sameProduct = (one: Product, other: Product): boolean => {
-  const plain = (value: unknown): unknown => (value && typeof value === 'object' && !Array.isArray(value) ? Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)).map(([key, inner]) => [key, plain(inner)])) : value)
+  const plain = (value: unknown): unknown =>
+    value && typeof value === 'object' && !Array.isArray(value)
+      ? Object.fromEntries(
+          Object.entries(value)
+            .sort(([a], [b]) => (a < b ? -1 : 1))
+            .map(([key, inner]) => [key, plain(inner)]),
+        )
+      : value
   return JSON.stringify(plain(one)) === JSON.stringify(plain(other))
 }
 
 /** Money in words. */
-export const money = (minor: number, currency: string): string => new Intl.NumberFormat('en', { style: 'currency', currency }).format(minor / 100)
+export const money = (minor: number, currency: string): string =>
+  new Intl.NumberFormat('en', { style: 'currency', currency }).format(minor / 100)

@@ -28,4 +28,5 @@ export function useScale(): Scale {
 }
 
 /** A hand at the simulated scale. */
-export const handAtScale = (command: ScaleCommand, grams?: number): Promise<unknown> => callApi('/api/scale', 'POST', { command, ...(grams !== undefined && { grams }) })
+export const handAtScale = (command: ScaleCommand, grams?: number): Promise<unknown> =>
+  callApi('/api/scale', 'POST', { command, ...(grams !== undefined && { grams }) })

@@ -33,7 +33,12 @@ export function Choice<T extends string>({ label, value, options, onChange, disa
         sx={{ display: 'flex', flexWrap: 'wrap' }}
       >
         {options.map((option) => (
-          <ToggleButton key={option.value} value={option.value} aria-label={option.name} sx={{ flex: '1 1 auto', px: 1, lineHeight: 1.15, borderColor: 'divider' }}>
+          <ToggleButton
+            key={option.value}
+            value={option.value}
+            aria-label={option.name}
+            sx={{ flex: '1 1 auto', px: 1, lineHeight: 1.15, borderColor: 'divider' }}
+          >
             {typeof option.label === 'string' ? read(option.label) : option.label}
           </ToggleButton>
         ))}

@@ -21,9 +21,20 @@ export function Choices<T extends string>({ label, values, options, onChange, di
       <Typography id={id} variant="caption" color="textSecondary" sx={{ display: 'block', lineHeight: 1.2, mb: '2px' }}>
         {label}
       </Typography>
-      <ToggleButtonGroup size="small" aria-labelledby={id} value={[...values]} disabled={disabled ?? false} onChange={(_event, next: T[]) => onChange(next)} sx={{ display: 'flex', flexWrap: 'wrap' }}>
+      <ToggleButtonGroup
+        size="small"
+        aria-labelledby={id}
+        value={[...values]}
+        disabled={disabled ?? false}
+        onChange={(_event, next: T[]) => onChange(next)}
+        sx={{ display: 'flex', flexWrap: 'wrap' }}
+      >
         {options.map((option) => (
-          <ToggleButton key={option.value} value={option.value} sx={{ flex: '1 1 auto', px: 1, lineHeight: 1.15, borderColor: 'divider' }}>
+          <ToggleButton
+            key={option.value}
+            value={option.value}
+            sx={{ flex: '1 1 auto', px: 1, lineHeight: 1.15, borderColor: 'divider' }}
+          >
             {option.label}
           </ToggleButton>
         ))}

@@ -18,7 +18,19 @@ const TABS = [
 export function ClientHeader({ id, name, children }: { id: string; name: string; children?: ReactNode }) {
   const path = usePathname()
   return (
-    <Box component="header" sx={{ display: 'flex', alignItems: 'center', gap: { xs: 0.5, md: 2 }, flexWrap: 'wrap', px: { xs: 1.5, md: 2 }, minHeight: 56, borderBottom: LINE, bgcolor: 'background.paper' }}>
+    <Box
+      component="header"
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        gap: { xs: 0.5, md: 2 },
+        flexWrap: 'wrap',
+        px: { xs: 1.5, md: 2 },
+        minHeight: 56,
+        borderBottom: LINE,
+        bgcolor: 'background.paper',
+      }}
+    >
       <Typography variant="h1" sx={{ fontSize: '1.25rem' }}>
         {name}
       </Typography>
@@ -33,7 +45,13 @@ export function ClientHeader({ id, name, children }: { id: string; name: string;
               href={href}
               color="inherit"
               aria-current={here ? 'page' : undefined}
-              sx={{ px: 1.25, fontWeight: here ? 700 : 500, borderRadius: 0, borderBottom: 3, borderColor: here ? 'text.primary' : 'transparent' }}
+              sx={{
+                px: 1.25,
+                fontWeight: here ? 700 : 500,
+                borderRadius: 0,
+                borderBottom: 3,
+                borderColor: here ? 'text.primary' : 'transparent',
+              }}
             >
               {label}
             </Button>

@@ -23,7 +23,18 @@ interface Props {
 }
 
 /** A figure with its unit, in the salon's: typed, or stepped by a hand that cannot type. Says at the field what is wrong with an entry. */
-export function NumberField({ label: kept, value, limit, step, onChange, onClear, help, problem, disabled, layout = 'stacked' }: Props) {
+export function NumberField({
+  label: kept,
+  value,
+  limit,
+  step,
+  onChange,
+  onClear,
+  help,
+  problem,
+  disabled,
+  layout = 'stacked',
+}: Props) {
   const id = useId()
   const { read, field } = useUnits()
   const label = read(kept)
@@ -72,31 +83,55 @@ export function NumberField({ label: kept, value, limit, step, onChange, onClear
   return (
     <Box sx={{ minWidth: 0 }}>
       <Box sx={layout === 'row' ? { display: 'flex', alignItems: 'center', gap: 1 } : undefined}>
-      <Typography component="label" htmlFor={id} variant="caption" color="textSecondary" sx={{ flex: 1, display: 'block', lineHeight: 1.2, mb: layout === 'row' ? 0 : '2px' }}>
-        {label}
-      </Typography>
-      <Box onClick={stepped} sx={{ display: 'flex', gap: 0.5, width: layout === 'row' ? 196 : undefined }}>
-        <StepButton steps={-1} label={`${label}: less`} disabled={disabled || (value !== undefined && value <= limit.min)} />
-        <OutlinedInput
-          id={id}
-          size="small"
-          value={shown}
-          disabled={disabled ?? false}
-          error={wrong !== undefined}
-          onChange={(event) => type(event.target.value)}
-          onBlur={() => accepts(shown) && setTyped(undefined)}
-          endAdornment={
-            <Typography variant="caption" color="textSecondary" sx={{ pl: 0.5, whiteSpace: 'nowrap' }}>
-              {reading.unit}
-            </Typography>
-          }
-          inputProps={{ inputMode: 'decimal', 'aria-describedby': `${id}-help`, 'aria-invalid': wrong !== undefined }}
-          sx={{ flex: 1, minWidth: 76, height: 44, '& input': { textAlign: 'right', px: 0.5 }, pr: 1 }}
-        />
-        <StepButton steps={1} label={`${label}: more`} disabled={disabled || (value !== undefined && value >= limit.max)} />
+        <Typography
+          component="label"
+          htmlFor={id}
+          variant="caption"
+          color="textSecondary"
+          sx={{ flex: 1, display: 'block', lineHeight: 1.2, mb: layout === 'row' ? 0 : '2px' }}
+        >
+          {label}
+        </Typography>
+        <Box onClick={stepped} sx={{ display: 'flex', gap: 0.5, width: layout === 'row' ? 196 : undefined }}>
+          <StepButton
+            steps={-1}
+            label={`${label}: less`}
+            disabled={disabled || (value !== undefined && value <= limit.min)}
+          />
+          <OutlinedInput
+            id={id}
+            size="small"
+            value={shown}
+            disabled={disabled ?? false}
+            error={wrong !== undefined}
+            onChange={(event) => type(event.target.value)}
+            onBlur={() => accepts(shown) && setTyped(undefined)}
+            endAdornment={
+              <Typography variant="caption" color="textSecondary" sx={{ pl: 0.5, whiteSpace: 'nowrap' }}>
+                {reading.unit}
+              </Typography>
+            }
+            inputProps={{ inputMode: 'decimal', 'aria-describedby': `${id}-help`, 'aria-invalid': wrong !== undefined }}
+            sx={{ flex: 1, minWidth: 76, height: 44, '& input': { textAlign: 'right', px: 0.5 }, pr: 1 }}
+          />
+          <StepButton
+            steps={1}
+            label={`${label}: more`}
+            disabled={disabled || (value !== undefined && value >= limit.max)}
+          />
+        </Box>
       </Box>
-      </Box>
-      <Typography id={`${id}-help`} variant="caption" sx={{ display: 'block', textAlign: layout === 'row' ? 'right' : 'left', minHeight: layout === 'row' ? 0 : undefined }} color={wrong ? 'error' : 'textSecondary'} role={wrong ? 'alert' : undefined}>
+      <Typography
+        id={`${id}-help`}
+        variant="caption"
+        sx={{
+          display: 'block',
+          textAlign: layout === 'row' ? 'right' : 'left',
+          minHeight: layout === 'row' ? 0 : undefined,
+        }}
+        color={wrong ? 'error' : 'textSecondary'}
+        role={wrong ? 'alert' : undefined}
+      >
         {read(wrong ?? help ?? '')}
       </Typography>
     </Box>
@@ -104,9 +139,24 @@ export function NumberField({ label: kept, value, limit, step, onChange, onClear
 }
 
 /** Drawn again only at the ends of the range, not whenever the figure changes. */
-const StepButton = memo(function StepButton({ steps, label, disabled }: { steps: 1 | -1; label: string; disabled: boolean | undefined }) {
+const StepButton = memo(function StepButton({
+  steps,
+  label,
+  disabled,
+}: {
+  steps: 1 | -1
+  label: string
+  disabled: boolean | undefined
+}) {
   return (
-    <Button variant="outlined" color="inherit" disabled={disabled ?? false} aria-label={label} data-steps={steps} sx={{ minWidth: 44, p: 0, borderColor: 'divider' }}>
+    <Button
+      variant="outlined"
+      color="inherit"
+      disabled={disabled ?? false}
+      aria-label={label}
+      data-steps={steps}
+      sx={{ minWidth: 44, p: 0, borderColor: 'divider' }}
+    >
       {steps < 0 ? '−' : '+'}
     </Button>
   )

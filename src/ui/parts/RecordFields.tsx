@@ -61,16 +61,67 @@ interface HairProps {
 /** The hair as it is looked at before work begins. */
 export function HairFields({ hair, onChange, problemAt, disabled = false }: HairProps) {
   const set = (change: Partial<HairState>) => onChange({ ...hair, ...change })
-  const options = <T extends string>(values: readonly T[], words: Record<T, string>) => values.map((value) => ({ value, label: words[value] }))
+  const options = <T extends string>(values: readonly T[], words: Record<T, string>) =>
+    values.map((value) => ({ value, label: words[value] }))
   return (
     <Box sx={grid}>
-      <NumberField label="Natural level" value={hair.naturalLevel} limit={LIMITS.naturalLevel} step={0.5} help="1 black to 10 lightest blonde." problem={problemAt('hair.naturalLevel')} disabled={disabled} onChange={(naturalLevel) => set({ naturalLevel })} />
-      <NumberField label="Length at the crown, stretched" value={hair.lengthCm} limit={LIMITS.lengthCm} step={1} problem={problemAt('hair.lengthCm')} disabled={disabled} onChange={(lengthCm) => set({ lengthCm })} />
-      <NumberField label="Weeks since the last colour" value={hair.weeksSinceColour} limit={LIMITS.weeksSinceColour} step={1} help="0 when freshly done or unknown." problem={problemAt('hair.weeksSinceColour')} disabled={disabled} onChange={(weeksSinceColour) => set({ weeksSinceColour })} />
-      <Choice label="Cut" value={hair.cutLine} options={options(CUT_LINES, WORDS.cutLine)} disabled={disabled} onChange={(cutLine) => set({ cutLine })} />
-      <Choice label="Density" value={hair.density} options={options(DENSITIES, WORDS.density)} disabled={disabled} onChange={(density) => set({ density })} />
-      <Choice label="Fibre" value={hair.texture} options={options(TEXTURES, WORDS.texture)} disabled={disabled} onChange={(texture) => set({ texture })} />
-      <Choice label="Curl" value={hair.curl} options={options(CURLS, WORDS.curl)} disabled={disabled} onChange={(curl) => set({ curl })} />
+      <NumberField
+        label="Natural level"
+        value={hair.naturalLevel}
+        limit={LIMITS.naturalLevel}
+        step={0.5}
+        help="1 black to 10 lightest blonde."
+        problem={problemAt('hair.naturalLevel')}
+        disabled={disabled}
+        onChange={(naturalLevel) => set({ naturalLevel })}
+      />
+      <NumberField
+        label="Length at the crown, stretched"
+        value={hair.lengthCm}
+        limit={LIMITS.lengthCm}
+        step={1}
+        problem={problemAt('hair.lengthCm')}
+        disabled={disabled}
+        onChange={(lengthCm) => set({ lengthCm })}
+      />
+      <NumberField
+        label="Weeks since the last colour"
+        value={hair.weeksSinceColour}
+        limit={LIMITS.weeksSinceColour}
+        step={1}
+        help="0 when freshly done or unknown."
+        problem={problemAt('hair.weeksSinceColour')}
+        disabled={disabled}
+        onChange={(weeksSinceColour) => set({ weeksSinceColour })}
+      />
+      <Choice
+        label="Cut"
+        value={hair.cutLine}
+        options={options(CUT_LINES, WORDS.cutLine)}
+        disabled={disabled}
+        onChange={(cutLine) => set({ cutLine })}
+      />
+      <Choice
+        label="Density"
+        value={hair.density}
+        options={options(DENSITIES, WORDS.density)}
+        disabled={disabled}
+        onChange={(density) => set({ density })}
+      />
+      <Choice
+        label="Fibre"
+        value={hair.texture}
+        options={options(TEXTURES, WORDS.texture)}
+        disabled={disabled}
+        onChange={(texture) => set({ texture })}
+      />
+      <Choice
+        label="Curl"
+        value={hair.curl}
+        options={options(CURLS, WORDS.curl)}
+        disabled={disabled}
+        onChange={(curl) => set({ curl })}
+      />
     </Box>
   )
 }

@@ -22,7 +22,15 @@ export function UndoButtons({ undo, redo, onUndo, onRedo }: Props) {
 }
 
 /** Drawn again only when its own words change: the other's do at every move of a hand. */
-const UndoButton = memo(function UndoButton({ what, label, onClick }: { what: string; label: string | undefined; onClick: () => void }) {
+const UndoButton = memo(function UndoButton({
+  what,
+  label,
+  onClick,
+}: {
+  what: string
+  label: string | undefined
+  onClick: () => void
+}) {
   const { read } = useUnits()
   const words = label && `${what}: ${read(label)}`
   return (

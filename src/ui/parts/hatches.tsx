@@ -13,13 +13,34 @@ const STROKES = [
 ]
 
 /** Definitions of one pattern a formula: its swatch with its hatch over it. @param scale below 1 where the drawing is seen nearer, so that the hatch stays as fine on screen */
-export function HatchDefinitions({ swatches, prefix, scale = 1 }: { swatches: Record<string, string>; prefix: string; scale?: number }) {
+export function HatchDefinitions({
+  swatches,
+  prefix,
+  scale = 1,
+}: {
+  swatches: Record<string, string>
+  prefix: string
+  scale?: number
+}) {
   return (
     <defs>
       {Object.entries(swatches).map(([id, swatch], i) => (
-        <pattern key={id} id={`${prefix}-${id}`} width={0.2} height={0.2} patternUnits="userSpaceOnUse" patternTransform={`scale(${scale})`}>
+        <pattern
+          key={id}
+          id={`${prefix}-${id}`}
+          width={0.2}
+          height={0.2}
+          patternUnits="userSpaceOnUse"
+          patternTransform={`scale(${scale})`}
+        >
           <rect width={0.2} height={0.2} fill={swatch} />
-          <path d={STROKES[i % STROKES.length]} stroke={inkOn(swatch)} strokeOpacity={0.55} strokeWidth={0.025} fill="none" />
+          <path
+            d={STROKES[i % STROKES.length]}
+            stroke={inkOn(swatch)}
+            strokeOpacity={0.55}
+            strokeWidth={0.025}
+            fill="none"
+          />
         </pattern>
       ))}
     </defs>
@@ -27,18 +48,59 @@ export function HatchDefinitions({ swatches, prefix, scale = 1 }: { swatches: Re
 }
 
 /** A small sample of a formula: letter on swatch and hatch. */
-export function FormulaSample({ id, index, swatch, size = 28 }: { id: string; index: number; swatch: string; size?: number }) {
+export function FormulaSample({
+  id,
+  index,
+  swatch,
+  size = 28,
+}: {
+  id: string
+  index: number
+  swatch: string
+  size?: number
+}) {
   const pattern = useId()
   return (
-    <svg width={size} height={size} viewBox="0 0 0.8 0.8" role="img" aria-label={`Formula ${id}`} style={{ flex: 'none', display: 'block' }}>
+    <svg
+      width={size}
+      height={size}
+      viewBox="0 0 0.8 0.8"
+      role="img"
+      aria-label={`Formula ${id}`}
+      style={{ flex: 'none', display: 'block' }}
+    >
       <defs>
         <pattern id={pattern} width={0.2} height={0.2} patternUnits="userSpaceOnUse">
           <rect width={0.2} height={0.2} fill={swatch} />
-          <path d={STROKES[index % STROKES.length]} stroke={inkOn(swatch)} strokeOpacity={0.45} strokeWidth={0.025} fill="none" />
+          <path
+            d={STROKES[index % STROKES.length]}
+            stroke={inkOn(swatch)}
+            strokeOpacity={0.45}
+            strokeWidth={0.025}
+            fill="none"
+          />
         </pattern>
       </defs>
-      <rect x={0.01} y={0.01} width={0.78} height={0.78} fill={`url(#${pattern})`} stroke={INK.faint} strokeWidth={0.02} />
-      <text x={0.4} y={0.58} textAnchor="middle" fontSize={0.52} fontWeight={700} fill={inkOn(swatch)} stroke={swatch} strokeWidth={0.12} paintOrder="stroke">
+      <rect
+        x={0.01}
+        y={0.01}
+        width={0.78}
+        height={0.78}
+        fill={`url(#${pattern})`}
+        stroke={INK.faint}
+        strokeWidth={0.02}
+      />
+      <text
+        x={0.4}
+        y={0.58}
+        textAnchor="middle"
+        fontSize={0.52}
+        fontWeight={700}
+        fill={inkOn(swatch)}
+        stroke={swatch}
+        strokeWidth={0.12}
+        paintOrder="stroke"
+      >
         {id}
       </text>
     </svg>
@@ -47,6 +109,10 @@ export function FormulaSample({ id, index, swatch, size = 28 }: { id: string; in
 
 /** Black or white, whichever is read more easily on an sRGB colour. */
 export function inkOn(hex: string): '#000000' | '#ffffff' {
-  const [r, g, b] = [1, 3, 5].map((at) => (parseInt(hex.slice(at, at + 2), 16) / 255) ** 2.2) as [number, number, number]
+  const [r, g, b] = [1, 3, 5].map((at) => (parseInt(hex.slice(at, at + 2), 16) / 255) ** 2.2) as [
+    number,
+    number,
+    number,
+  ]
   return 0.2126 * r + 0.7152 * g + 0.0722 * b > 0.18 ? '#000000' : '#ffffff'
 }

@@ -39,7 +39,10 @@ export function ClientPage({ record, consultation, care, writable }: Props) {
     setState('busy')
     setError(undefined)
     try {
-      const { revision } = await callApi<{ revision: number }>(`/api/clients/${record.id}`, 'PUT', { ...entry, baseRevision: kept.revision })
+      const { revision } = await callApi<{ revision: number }>(`/api/clients/${record.id}`, 'PUT', {
+        ...entry,
+        baseRevision: kept.revision,
+      })
       setKept({ entry, revision })
       setState('saved')
       router.refresh()
@@ -83,7 +86,17 @@ export function ClientPage({ record, consultation, care, writable }: Props) {
   return (
     <Box>
       <ClientHeader id={record.id} name={kept.entry.name} />
-      <Box sx={{ maxWidth: 1180, mx: 'auto', p: { xs: 1.5, md: 3 }, display: 'grid', gap: 3, gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) 400px' }, alignItems: 'start' }}>
+      <Box
+        sx={{
+          maxWidth: 1180,
+          mx: 'auto',
+          p: { xs: 1.5, md: 3 },
+          display: 'grid',
+          gap: 3,
+          gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) 400px' },
+          alignItems: 'start',
+        }}
+      >
         <Stack spacing={3}>
           {kept.entry.note && <Typography color="textSecondary">{kept.entry.note}</Typography>}
           <ClientPlans record={record} today={consultation.today} writable={writable} />
@@ -107,16 +120,48 @@ export function ClientPage({ record, consultation, care, writable }: Props) {
                   {error.message}
                 </Alert>
               )}
-              <TextField label="Name" value={name} size="small" disabled={!writable} error={nameProblem !== undefined} helperText={nameProblem} onChange={(event) => setName(event.target.value)} />
-              <HeadFields head={head} onChange={setHead} problemAt={(path) => problemAt(error, path)} disabled={!writable} />
-              <TextField label="Note" value={note} size="small" multiline minRows={2} disabled={!writable} onChange={(event) => setNote(event.target.value)} />
+              <TextField
+                label="Name"
+                value={name}
+                size="small"
+                disabled={!writable}
+                error={nameProblem !== undefined}
+                helperText={nameProblem}
+                onChange={(event) => setName(event.target.value)}
+              />
+              <HeadFields
+                head={head}
+                onChange={setHead}
+                problemAt={(path) => problemAt(error, path)}
+                disabled={!writable}
+              />
+              <TextField
+                label="Note"
+                value={note}
+                size="small"
+                multiline
+                minRows={2}
+                disabled={!writable}
+                onChange={(event) => setNote(event.target.value)}
+              />
               {writable && (
                 <Box sx={{ display: 'flex', gap: 1 }}>
-                  <Button variant="contained" disabled={!changed || state === 'busy' || name.trim() === ''} onClick={() => void save()}>
+                  <Button
+                    variant="contained"
+                    disabled={!changed || state === 'busy' || name.trim() === ''}
+                    onClick={() => void save()}
+                  >
                     Save record
                   </Button>
-                  <Typography role="status" variant="caption" color="textSecondary" sx={{ flex: 1, alignSelf: 'center' }}>
-                    {state === 'saved' && !changed && 'Record saved. Plans keep the figures they were made with until you take the new ones over.'}
+                  <Typography
+                    role="status"
+                    variant="caption"
+                    color="textSecondary"
+                    sx={{ flex: 1, alignSelf: 'center' }}
+                  >
+                    {state === 'saved' &&
+                      !changed &&
+                      'Record saved. Plans keep the figures they were made with until you take the new ones over.'}
                   </Typography>
                   <Button color="inherit" onClick={() => void setRemoved(true)}>
                     Remove client

@@ -81,7 +81,18 @@ export function ClientPlans({ record, today, writable }: { record: ClientRecord;
           </Typography>
         )}
         {record.plans.map((plan, i) => (
-          <Box key={plan.id} sx={{ display: 'flex', alignItems: 'center', gap: 1, p: 1, pl: 2, borderTop: i > 0 ? 1 : 0, borderColor: 'divider' }}>
+          <Box
+            key={plan.id}
+            sx={{
+              display: 'flex',
+              alignItems: 'center',
+              gap: 1,
+              p: 1,
+              pl: 2,
+              borderTop: i > 0 ? 1 : 0,
+              borderColor: 'divider',
+            }}
+          >
             <Box sx={{ flex: 1, minWidth: 0 }}>
               <Typography component={Link} href={`/plans/${plan.id}`} sx={{ fontWeight: 600, color: 'text.primary' }}>
                 {plan.name}
@@ -95,7 +106,11 @@ export function ClientPlans({ record, today, writable }: { record: ClientRecord;
                 <Button color="inherit" aria-label={`${plan.name} was carried out`} onClick={() => setDone(plan)}>
                   Carried out…
                 </Button>
-                <Button color="inherit" aria-label={`Copy ${plan.name}`} onClick={() => void run(() => callApi(`/api/plans/${plan.id}/copies`, 'POST'))}>
+                <Button
+                  color="inherit"
+                  aria-label={`Copy ${plan.name}`}
+                  onClick={() => void run(() => callApi(`/api/plans/${plan.id}/copies`, 'POST'))}
+                >
                   Copy
                 </Button>
                 <Button
@@ -112,7 +127,13 @@ export function ClientPlans({ record, today, writable }: { record: ClientRecord;
                 </Button>
               </>
             )}
-            <Button component={Link} href={`/plans/${plan.id}`} variant="outlined" color="inherit" sx={{ borderColor: 'divider' }}>
+            <Button
+              component={Link}
+              href={`/plans/${plan.id}`}
+              variant="outlined"
+              color="inherit"
+              sx={{ borderColor: 'divider' }}
+            >
               Open
             </Button>
           </Box>
@@ -148,13 +169,23 @@ export function ClientPlans({ record, today, writable }: { record: ClientRecord;
           }}
         />
       )}
-      {starting && <NewPlan clientId={record.id} onClose={() => setStarting(false)} onMade={(id) => router.push(`/plans/${id}`)} />}
+      {starting && (
+        <NewPlan clientId={record.id} onClose={() => setStarting(false)} onMade={(id) => router.push(`/plans/${id}`)} />
+      )}
     </Box>
   )
 }
 
 /** An empty plan on a layout, or a kind of service fitted to this client's hair. */
-function NewPlan({ clientId, onClose, onMade }: { clientId: string; onClose: () => void; onMade: (id: string) => void }) {
+function NewPlan({
+  clientId,
+  onClose,
+  onMade,
+}: {
+  clientId: string
+  onClose: () => void
+  onMade: (id: string) => void
+}) {
   const [name, setName] = useState('New plan')
   const [template, setTemplate] = useState<LayoutTemplate>('fourQuadrants')
   const [service, setService] = useState('')
@@ -165,7 +196,15 @@ function NewPlan({ clientId, onClose, onMade }: { clientId: string; onClose: () 
   async function make() {
     setBusy(true)
     try {
-      onMade((await callApi<{ id: string }>(`/api/clients/${clientId}/plans`, 'POST', { name: name.trim(), template, ...(service && { service }) })).id)
+      onMade(
+        (
+          await callApi<{ id: string }>(`/api/clients/${clientId}/plans`, 'POST', {
+            name: name.trim(),
+            template,
+            ...(service && { service }),
+          })
+        ).id,
+      )
     } catch (problem) {
       setError(problem instanceof Error ? problem.message : 'That did not work. Try again.')
       setBusy(false)
@@ -188,7 +227,11 @@ function NewPlan({ clientId, onClose, onMade }: { clientId: string; onClose: () 
               setService(target.value)
               setName(next?.name ?? (target.value === 'proposed' ? 'Proposed plan' : 'New plan'))
             }}
-            helperText={service === 'proposed' ? 'A whole plan from the hair, the wish and how it is worn; every choice says why, and everything can be changed.' : (chosen?.help ?? 'An empty plan: choose the sections, then set what is taken in each.')}
+            helperText={
+              service === 'proposed'
+                ? 'A whole plan from the hair, the wish and how it is worn; every choice says why, and everything can be changed.'
+                : (chosen?.help ?? 'An empty plan: choose the sections, then set what is taken in each.')
+            }
           >
             <MenuItem value="">An empty plan</MenuItem>
             <MenuItem value="proposed">Proposed from the consultation</MenuItem>
@@ -200,7 +243,12 @@ function NewPlan({ clientId, onClose, onMade }: { clientId: string; onClose: () 
           </TextField>
           {!service && (
             <>
-              <Choice label="Sections" value={template} options={LAYOUT_TEMPLATES.map((value) => ({ value, label: WORDS.template[value] }))} onChange={setTemplate} />
+              <Choice
+                label="Sections"
+                value={template}
+                options={LAYOUT_TEMPLATES.map((value) => ({ value, label: WORDS.template[value] }))}
+                onChange={setTemplate}
+              />
               <Typography color="textSecondary">{WORDS.templateHelp[template]}</Typography>
             </>
           )}

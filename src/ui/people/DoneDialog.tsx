@@ -40,9 +40,19 @@ export function DoneDialog({ plan, today, onClose, onDone }: Props) {
       <DialogTitle id="done-title">“{plan.name}” was carried out</DialogTitle>
       <DialogContent>
         <Stack spacing={2} sx={{ pt: 0.5 }}>
-          <Typography color="textSecondary">The plan is kept as it is now. What its foils took becomes hair of its own in the record, as the formulas meant it; the next consultation corrects what came out otherwise.</Typography>
+          <Typography color="textSecondary">
+            The plan is kept as it is now. What its foils took becomes hair of its own in the record, as the formulas
+            meant it; the next consultation corrects what came out otherwise.
+          </Typography>
           {error && <Alert severity="error">{error}</Alert>}
-          <TextField type="date" size="small" label="On" value={on} onChange={({ target }) => setOn(target.value)} slotProps={{ inputLabel: { shrink: true }, htmlInput: { max: today } }} />
+          <TextField
+            type="date"
+            size="small"
+            label="On"
+            value={on}
+            onChange={({ target }) => setOn(target.value)}
+            slotProps={{ inputLabel: { shrink: true }, htmlInput: { max: today } }}
+          />
         </Stack>
       </DialogContent>
       <DialogActions>

@@ -29,7 +29,10 @@ export function People({ clients, more, search, writable }: Props) {
 
   function searchFor(words: string) {
     clearTimeout(timer.current)
-    timer.current = setTimeout(() => router.replace(words ? `/people?search=${encodeURIComponent(words)}` : '/people'), 200)
+    timer.current = setTimeout(
+      () => router.replace(words ? `/people?search=${encodeURIComponent(words)}` : '/people'),
+      200,
+    )
   }
 
   return (
@@ -56,7 +59,11 @@ export function People({ clients, more, search, writable }: Props) {
         <Paper variant="outlined" sx={{ p: 4, textAlign: 'center' }}>
           <Typography>{search ? `Nobody’s name contains “${search}”.` : 'No clients yet.'}</Typography>
           <Typography color="textSecondary">
-            {search ? 'Try fewer letters.' : writable ? 'Add the first one: a name, a head circumference and a look at the hair are enough.' : 'A colourist can add them.'}
+            {search
+              ? 'Try fewer letters.'
+              : writable
+                ? 'Add the first one: a name, a head circumference and a look at the hair are enough.'
+                : 'A colourist can add them.'}
           </Typography>
         </Paper>
       ) : (
@@ -66,7 +73,16 @@ export function People({ clients, more, search, writable }: Props) {
               <Box
                 component={Link}
                 href={`/people/${client.id}`}
-                sx={{ display: 'flex', gap: 2, alignItems: 'baseline', flexWrap: 'wrap', p: 2, color: 'inherit', textDecoration: 'none', '&:hover': { bgcolor: 'action.hover' } }}
+                sx={{
+                  display: 'flex',
+                  gap: 2,
+                  alignItems: 'baseline',
+                  flexWrap: 'wrap',
+                  p: 2,
+                  color: 'inherit',
+                  textDecoration: 'none',
+                  '&:hover': { bgcolor: 'action.hover' },
+                }}
               >
                 <Typography sx={{ fontWeight: 600, minWidth: 200 }}>{client.name}</Typography>
                 <Typography color="textSecondary" sx={{ flex: 1, minWidth: 260 }}>

@@ -23,7 +23,12 @@ export function TodayCard({ consultation, care }: { consultation: OpenConsultati
   const { entry } = useMemo(() => opening(consultation), [consultation])
   const verdict = useMemo(() => {
     const head = createHead(consultation.head)
-    return assess({ hair: entry.hair, canvas: entry.canvas, goal: entry.goal, meanWhite: meanWhite(head, entry.hair, entry.canvas) })
+    return assess({
+      hair: entry.hair,
+      canvas: entry.canvas,
+      goal: entry.goal,
+      meanWhite: meanWhite(head, entry.hair, entry.canvas),
+    })
   }, [consultation.head, entry])
   const due = careStates(care, today).filter(({ standing }) => standing !== 'current')
   const { bands } = mainStrand(entry.canvas, 'all')
@@ -40,9 +45,22 @@ export function TodayCard({ consultation, care }: { consultation: OpenConsultati
             : `Predicted from ${dateInWords(latest.recordedOn)}${latest.kind === 'done' ? ', when a plan was carried out' : ''}.`
           : 'No consultation yet; this is virgin hair at the level that was entered.'}
       </Typography>
-      <Box role="img" aria-label={read(`Main strand: ${bands.map(({ fromCm, toCm, level }) => `${fromCm} to ${toCm} cm level ${level}`).join(', ')}`)} sx={{ display: 'flex', height: 36, border: LINE, my: 1 }}>
+      <Box
+        role="img"
+        aria-label={read(
+          `Main strand: ${bands.map(({ fromCm, toCm, level }) => `${fromCm} to ${toCm} cm level ${level}`).join(', ')}`,
+        )}
+        sx={{ display: 'flex', height: 36, border: LINE, my: 1 }}
+      >
         {bands.map((band) => (
-          <Box key={band.fromCm} sx={{ borderRight: LINE }} style={{ width: `${(100 * (band.toCm - band.fromCm)) / length}%`, backgroundColor: hexFromLab(labOfHair(band.level, band.hue, band.strength)) }} />
+          <Box
+            key={band.fromCm}
+            sx={{ borderRight: LINE }}
+            style={{
+              width: `${(100 * (band.toCm - band.fromCm)) / length}%`,
+              backgroundColor: hexFromLab(labOfHair(band.level, band.hue, band.strength)),
+            }}
+          />
         ))}
       </Box>
       <Typography variant="body2">
@@ -52,22 +70,39 @@ export function TodayCard({ consultation, care }: { consultation: OpenConsultati
         <Box sx={{ mt: 2 }}>
           <Typography sx={{ fontWeight: 600 }}>
             {REACH_WORDS[verdict.reach]}
-            {verdict.reach !== 'notNow' && `, ${verdict.visits.low === verdict.visits.high ? verdict.visits.low : `${verdict.visits.low}–${verdict.visits.high}`} visit${verdict.visits.high === 1 ? '' : 's'}`}
+            {verdict.reach !== 'notNow' &&
+              `, ${verdict.visits.low === verdict.visits.high ? verdict.visits.low : `${verdict.visits.low}–${verdict.visits.high}`} visit${verdict.visits.high === 1 ? '' : 's'}`}
           </Typography>
           <Typography variant="body2" color="textSecondary">
             {read(verdict.reasons[0]?.text ?? '')}
           </Typography>
         </Box>
       )}
-      <Button component={Link} href={`/people/${client.id}/consultation`} variant={latest ? 'outlined' : 'contained'} color={latest ? 'inherit' : 'primary'} sx={{ mt: 1.5, borderColor: 'divider' }}>
+      <Button
+        component={Link}
+        href={`/people/${client.id}/consultation`}
+        variant={latest ? 'outlined' : 'contained'}
+        color={latest ? 'inherit' : 'primary'}
+        sx={{ mt: 1.5, borderColor: 'divider' }}
+      >
         {latest ? 'Open the consultation' : 'Start the consultation'}
       </Button>
       <Box sx={{ borderTop: LINE, mt: 2, pt: 1.5 }}>
-        <Typography sx={{ fontWeight: 600 }}>{due.length === 0 ? 'All care checks are current' : `${due.length} care check${due.length === 1 ? '' : 's'} due`}</Typography>
+        <Typography sx={{ fontWeight: 600 }}>
+          {due.length === 0
+            ? 'All care checks are current'
+            : `${due.length} care check${due.length === 1 ? '' : 's'} due`}
+        </Typography>
         <Typography variant="body2" color="textSecondary">
           {due.map(({ kind }) => WORDS.care[kind]).join(' · ')}
         </Typography>
-        <Button component={Link} href={`/people/${client.id}/care`} color="inherit" variant="outlined" sx={{ mt: 1, borderColor: 'divider' }}>
+        <Button
+          component={Link}
+          href={`/people/${client.id}/care`}
+          color="inherit"
+          variant="outlined"
+          sx={{ mt: 1, borderColor: 'divider' }}
+        >
           Care checks
         </Button>
       </Box>

@@ -38,7 +38,10 @@ export function PicturesPage({ client, pictures: known, writable }: Props) {
         const picture = await uploadPicture(client.id, file, (share) => setSending({ name: file.name, share }))
         setPictures((before) => [picture, ...before.filter(({ id }) => id !== picture.id)])
       } catch (error) {
-        setFaults((before) => [...before, `${file.name}: ${error instanceof Error ? error.message : 'was not kept. Try again.'}`])
+        setFaults((before) => [
+          ...before,
+          `${file.name}: ${error instanceof Error ? error.message : 'was not kept. Try again.'}`,
+        ])
       }
     }
     setSending(undefined)
@@ -74,7 +77,14 @@ export function PicturesPage({ client, pictures: known, writable }: Props) {
         {writable && (
           <Button component="label" variant="contained">
             Add pictures
-            <input type="file" hidden multiple accept="image/jpeg,image/png,image/webp" onChange={choose} aria-label="Picture files" />
+            <input
+              type="file"
+              hidden
+              multiple
+              accept="image/jpeg,image/png,image/webp"
+              onChange={choose}
+              aria-label="Picture files"
+            />
           </Button>
         )}
       </ClientHeader>
@@ -88,7 +98,12 @@ export function PicturesPage({ client, pictures: known, writable }: Props) {
           </Box>
         )}
         {faults.map((fault) => (
-          <Alert key={fault} severity="error" sx={{ mb: 1 }} onClose={() => setFaults((before) => before.filter((one) => one !== fault))}>
+          <Alert
+            key={fault}
+            severity="error"
+            sx={{ mb: 1 }}
+            onClose={() => setFaults((before) => before.filter((one) => one !== fault))}
+          >
             {fault}
           </Alert>
         ))}
@@ -96,16 +111,37 @@ export function PicturesPage({ client, pictures: known, writable }: Props) {
           <Paper variant="outlined" sx={{ p: 4, textAlign: 'center' }}>
             <Typography>No pictures yet.</Typography>
             <Typography color="textSecondary">
-              {writable ? `Add photographs of the hair in daylight, straight and waved, and of what is wished: JPEG, PNG or WebP, up to ${LARGEST_PICTURE_MB} MB each.` : 'A colourist can add them.'}
+              {writable
+                ? `Add photographs of the hair in daylight, straight and waved, and of what is wished: JPEG, PNG or WebP, up to ${LARGEST_PICTURE_MB} MB each.`
+                : 'A colourist can add them.'}
             </Typography>
           </Paper>
         ) : (
-          <Box component="ul" aria-label="Pictures" sx={{ listStyle: 'none', p: 0, m: 0, display: 'grid', gap: 2, gridTemplateColumns: 'repeat(auto-fill, minmax(180px, 1fr))' }}>
+          <Box
+            component="ul"
+            aria-label="Pictures"
+            sx={{
+              listStyle: 'none',
+              p: 0,
+              m: 0,
+              display: 'grid',
+              gap: 2,
+              gridTemplateColumns: 'repeat(auto-fill, minmax(180px, 1fr))',
+            }}
+          >
             {pictures.map((picture) => (
               <Box component="li" key={picture.id}>
-                <ButtonBase onClick={() => setLarge(picture)} aria-label={`Show ${picture.name} large`} sx={{ width: '100%', aspectRatio: '1', border: 1, borderColor: 'divider', bgcolor: 'action.hover' }}>
+                <ButtonBase
+                  onClick={() => setLarge(picture)}
+                  aria-label={`Show ${picture.name} large`}
+                  sx={{ width: '100%', aspectRatio: '1', border: 1, borderColor: 'divider', bgcolor: 'action.hover' }}
+                >
                   {/* eslint-disable-next-line @next/next/no-img-element -- private bytes behind a session; the image optimiser has no session */}
-                  <img src={`${base}/${picture.id}?size=thumbnail`} alt={picture.name} style={{ width: '100%', height: '100%', objectFit: 'contain' }} />
+                  <img
+                    src={`${base}/${picture.id}?size=thumbnail`}
+                    alt={picture.name}
+                    style={{ width: '100%', height: '100%', objectFit: 'contain' }}
+                  />
                 </ButtonBase>
                 <Typography variant="caption" component="p" noWrap>
                   {picture.name}
@@ -124,10 +160,15 @@ export function PicturesPage({ client, pictures: known, writable }: Props) {
       {large && (
         <Dialog open onClose={() => setLarge(undefined)} maxWidth="lg" aria-label={large.name}>
           {/* eslint-disable-next-line @next/next/no-img-element -- as above */}
-          <img src={`${base}/${large.id}`} alt={large.name} style={{ maxWidth: '100%', maxHeight: '76vh', objectFit: 'contain' }} />
+          <img
+            src={`${base}/${large.id}`}
+            alt={large.name}
+            style={{ maxWidth: '100%', maxHeight: '76vh', objectFit: 'contain' }}
+          />
           <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, p: 1 }}>
             <Typography variant="caption" sx={{ flex: 1 }}>
-              {large.widthPx} × {large.heightPx} · {Math.round(large.bytes / 1000)} kB · SHA-256 {large.sha256.slice(0, 12)}…
+              {large.widthPx} × {large.heightPx} · {Math.round(large.bytes / 1000)} kB · SHA-256{' '}
+              {large.sha256.slice(0, 12)}…
             </Typography>
             {writable && (
               <Button color="inherit" onClick={() => void remove(large)}>

@@ -27,7 +27,8 @@ export function ImportDialog({ onClose, onDone }: { onClose: () => void; onDone:
     setProgress(0)
     try {
       const result = await send(text, commit, setProgress)
-      if (result.committed) onDone(`${result.changes.length} product${result.changes.length === 1 ? '' : 's'} taken over.`)
+      if (result.committed)
+        onDone(`${result.changes.length} product${result.changes.length === 1 ? '' : 's'} taken over.`)
       else setReport(result)
     } catch (problem) {
       setError(problem instanceof Error ? problem.message : 'That did not work. Try again.')
@@ -49,7 +50,8 @@ export function ImportDialog({ onClose, onDone }: { onClose: () => void; onDone:
       <DialogTitle id="import-title">Catalogue from a CSV file</DialogTitle>
       <DialogContent sx={{ minHeight: 320 }}>
         <Typography color="textSecondary" sx={{ mb: 1 }}>
-          One product a row, told apart by its code. Products that the file does not name stay as they are. Export the catalogue for the columns.
+          One product a row, told apart by its code. Products that the file does not name stay as they are. Export the
+          catalogue for the columns.
         </Typography>
         <Button variant="outlined" component="label">
           {file ? file.name : 'Choose a file'}
@@ -72,7 +74,13 @@ export function ImportDialog({ onClose, onDone }: { onClose: () => void; onDone:
         <Button color="inherit" onClick={onClose}>
           Cancel
         </Button>
-        <Button variant="contained" disabled={!file || !report || report.problems.length > 0 || report.changes.length === 0 || progress !== undefined} onClick={() => file && void read(file.text, '?commit')}>
+        <Button
+          variant="contained"
+          disabled={
+            !file || !report || report.problems.length > 0 || report.changes.length === 0 || progress !== undefined
+          }
+          onClick={() => file && void read(file.text, '?commit')}
+        >
           {report && report.changes.length > 0 ? `Take ${report.changes.length} over` : 'Take over'}
         </Button>
       </DialogActions>
@@ -81,11 +89,20 @@ export function ImportDialog({ onClose, onDone }: { onClose: () => void; onDone:
 }
 
 function Report({ report: { rows, changes, unchanged, problems } }: { report: ImportReport }) {
-  const cells = { width: '100%', borderCollapse: 'collapse', mt: 1, '& td, & th': { borderTop: LINE, py: 0.25, pr: 1.5, textAlign: 'left', verticalAlign: 'top' }, '& th': { fontWeight: 400, fontSize: '0.8rem' } } as const
+  const cells = {
+    width: '100%',
+    borderCollapse: 'collapse',
+    mt: 1,
+    '& td, & th': { borderTop: LINE, py: 0.25, pr: 1.5, textAlign: 'left', verticalAlign: 'top' },
+    '& th': { fontWeight: 400, fontSize: '0.8rem' },
+  } as const
   if (problems.length > 0)
     return (
       <Box sx={{ mt: 2 }}>
-        <Alert severity="error">Nothing was taken over. Mend {problems.length === 1 ? 'this' : `these ${problems.length}`} in the file and choose it again.</Alert>
+        <Alert severity="error">
+          Nothing was taken over. Mend {problems.length === 1 ? 'this' : `these ${problems.length}`} in the file and
+          choose it again.
+        </Alert>
         <Box component="table" sx={cells}>
           <thead>
             <tr>
@@ -109,7 +126,8 @@ function Report({ report: { rows, changes, unchanged, problems } }: { report: Im
   return (
     <Box sx={{ mt: 2 }}>
       <Alert severity={changes.length > 0 ? 'info' : 'success'}>
-        {rows} rows: {changes.filter(({ kind }) => kind === 'added').length} new, {changes.filter(({ kind }) => kind === 'changed').length} changed, {unchanged} as they are.
+        {rows} rows: {changes.filter(({ kind }) => kind === 'added').length} new,{' '}
+        {changes.filter(({ kind }) => kind === 'changed').length} changed, {unchanged} as they are.
       </Alert>
       {changes.length > 0 && (
         <Box component="table" sx={cells}>
@@ -124,17 +142,26 @@ function Report({ report: { rows, changes, unchanged, problems } }: { report: Im
           </tbody>
         </Box>
       )}
-      {changes.length > MOST_LISTED && <Typography color="textSecondary">and {changes.length - MOST_LISTED} more</Typography>}
+      {changes.length > MOST_LISTED && (
+        <Typography color="textSecondary">and {changes.length - MOST_LISTED} more</Typography>
+      )}
     </Box>
   )
 }
 
 /** Sends a file and follows the answer, a line of JSON for every step. */
 async function send(text: string, commit: string, onProgress: (share: number) => void): Promise<ImportReport> {
-  const response = await fetch(`/api/products/import${commit}`, { method: 'POST', body: text, headers: { 'content-type': 'text/csv' } }).catch(() => {
+  const response = await fetch(`/api/products/import${commit}`, {
+    method: 'POST',
+    body: text,
+    headers: { 'content-type': 'text/csv' },
+  }).catch(() => {
     throw new Error('Falto cannot be reached. Nothing was changed; try again when it answers.')
   })
-  if (!response.ok || !response.body) throw new Error(((await response.json().catch(() => ({}))) as { message?: string }).message ?? 'Something went wrong. Try again.')
+  if (!response.ok || !response.body)
+    throw new Error(
+      ((await response.json().catch(() => ({}))) as { message?: string }).message ?? 'Something went wrong. Try again.',
+    )
   const reader = response.body.pipeThrough(new TextDecoderStream()).getReader()
   let rest = ''
   for (;;) {
@@ -148,6 +175,7 @@ async function send(text: string, commit: string, onProgress: (share: number) =>
       if ('report' in step) return step.report
       onProgress(step.of > 0 ? step.done / step.of : 1)
     }
-    if (done) throw new Error('The answer broke off. Nothing may have been taken over; look at the shelf and try again.')
+    if (done)
+      throw new Error('The answer broke off. Nothing may have been taken over; look at the shelf and try again.')
   }
 }

@@ -27,7 +27,13 @@ interface Props {
   writable: boolean
 }
 
-const VIEWS = { all: 'everything', short: 'to order', today: 'needed today', week: 'needed this week', expiring: 'expires soon' } as const
+const VIEWS = {
+  all: 'everything',
+  short: 'to order',
+  today: 'needed today',
+  week: 'needed this week',
+  expiring: 'expires soon',
+} as const
 type View = keyof typeof VIEWS
 
 /** Expiring within this is worth a look, days. Our estimate. */
@@ -39,7 +45,13 @@ const expiresSoon = ({ lots }: ShelfItem): boolean => {
 }
 /** To be ordered: below the salon's own mark, or below what the week asks for. */
 const isShort = ({ grams, item, weekG }: ShelfItem): boolean => grams < item.reorderG || grams < weekG
-const SHOWN: Record<View, (item: ShelfItem) => boolean> = { all: () => true, short: isShort, today: ({ todayG }) => todayG > 0, week: ({ weekG }) => weekG > 0, expiring: expiresSoon }
+const SHOWN: Record<View, (item: ShelfItem) => boolean> = {
+  all: () => true,
+  short: isShort,
+  today: ({ todayG }) => todayG > 0,
+  week: ({ weekG }) => weekG > 0,
+  expiring: expiresSoon,
+}
 
 /** Rows drawn at a time; the search narrows. */
 const MOST_ROWS = 200
@@ -54,7 +66,16 @@ export function ShelfPage({ items, currency, writable }: Props) {
   const [dialog, setDialog] = useState<'import' | 'new' | { edit: string } | { stock: string }>()
   const [message, setMessage] = useState<{ text: string; undo?: () => void }>()
   const words = search.trim().toLowerCase()
-  const found = useMemo(() => items.filter((one) => SHOWN[view](one) && (words === '' || `${one.item.name} ${one.item.id} ${WORDS.product[one.item.kind]}`.toLowerCase().includes(words))), [items, view, words])
+  const found = useMemo(
+    () =>
+      items.filter(
+        (one) =>
+          SHOWN[view](one) &&
+          (words === '' ||
+            `${one.item.name} ${one.item.id} ${WORDS.product[one.item.kind]}`.toLowerCase().includes(words)),
+      ),
+    [items, view, words],
+  )
   const byId = (id: string) => items.find(({ item }) => item.id === id)
   const changed = (text: string) => {
     setDialog(undefined)
@@ -93,16 +114,60 @@ export function ShelfPage({ items, currency, writable }: Props) {
         )}
       </Box>
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'end', mb: 1.5 }}>
-        <TextField size="small" label="Search" type="search" value={search} onChange={({ target }) => setSearch(target.value)} sx={{ width: 260 }} />
-        <Choice label="Show" value={view} options={(Object.keys(VIEWS) as View[]).map((value) => ({ value, label: `${VIEWS[value]} ${items.filter(SHOWN[value]).length}`, name: VIEWS[value] }))} onChange={setView} />
+        <TextField
+          size="small"
+          label="Search"
+          type="search"
+          value={search}
+          onChange={({ target }) => setSearch(target.value)}
+          sx={{ width: 260 }}
+        />
+        <Choice
+          label="Show"
+          value={view}
+          options={(Object.keys(VIEWS) as View[]).map((value) => ({
+            value,
+            label: `${VIEWS[value]} ${items.filter(SHOWN[value]).length}`,
+            name: VIEWS[value],
+          }))}
+          onChange={setView}
+        />
       </Box>
       {items.length === 0 ? (
-        <Alert severity="info">The shelf is empty. Add a product, or import your catalogue as CSV: export it once to see the columns.</Alert>
+        <Alert severity="info">
+          The shelf is empty. Add a product, or import your catalogue as CSV: export it once to see the columns.
+        </Alert>
       ) : found.length === 0 ? (
-        <Alert severity="info">{words ? 'No product of this name here.' : { all: '', short: 'Nothing has to be ordered.', today: 'No plan is booked for today. Book one on its Mix page, and what it needs stands here.', week: 'No plan is booked this week. Book one on its Mix page, and what it needs stands here.', expiring: 'No lot expires within two months.' }[view]}</Alert>
+        <Alert severity="info">
+          {words
+            ? 'No product of this name here.'
+            : {
+                all: '',
+                short: 'Nothing has to be ordered.',
+                today: 'No plan is booked for today. Book one on its Mix page, and what it needs stands here.',
+                week: 'No plan is booked this week. Book one on its Mix page, and what it needs stands here.',
+                expiring: 'No lot expires within two months.',
+              }[view]}
+        </Alert>
       ) : (
         <Box sx={{ overflowX: 'auto' }}>
-          <Box component="table" sx={{ width: '100%', borderCollapse: 'collapse', '& td, & th': { borderBottom: LINE, px: 1, py: 0.5, textAlign: 'right', fontVariantNumeric: 'tabular-nums', whiteSpace: 'nowrap' }, '& th': { fontWeight: 400, fontSize: '0.8rem', color: 'text.secondary' }, '& td:first-of-type, & th:first-of-type': { textAlign: 'left', whiteSpace: 'normal' } }}>
+          <Box
+            component="table"
+            sx={{
+              width: '100%',
+              borderCollapse: 'collapse',
+              '& td, & th': {
+                borderBottom: LINE,
+                px: 1,
+                py: 0.5,
+                textAlign: 'right',
+                fontVariantNumeric: 'tabular-nums',
+                whiteSpace: 'nowrap',
+              },
+              '& th': { fontWeight: 400, fontSize: '0.8rem', color: 'text.secondary' },
+              '& td:first-of-type, & th:first-of-type': { textAlign: 'left', whiteSpace: 'normal' },
+            }}
+          >
             <thead>
               <tr>
                 <th>Product</th>
@@ -124,9 +189,31 @@ export function ShelfPage({ items, currency, writable }: Props) {
                     <td>
                       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
                         <svg width={22} height={22} aria-hidden style={{ flex: 'none' }}>
-                          {item.shade && <rect x={1} y={1} width={20} height={20} rx={3} fill={hexFromLab(item.shade.swatch ?? labOfHair(item.shade.level, item.shade.hue, item.shade.strength))} stroke={INK.faint} />}
+                          {item.shade && (
+                            <rect
+                              x={1}
+                              y={1}
+                              width={20}
+                              height={20}
+                              rx={3}
+                              fill={hexFromLab(
+                                item.shade.swatch ?? labOfHair(item.shade.level, item.shade.hue, item.shade.strength),
+                              )}
+                              stroke={INK.faint}
+                            />
+                          )}
                         </svg>
-                        <Button color="inherit" disabled={!writable} onClick={() => setDialog({ edit: item.id })} sx={{ textAlign: 'left', justifyContent: 'flex-start', px: 0.5, '&.Mui-disabled': { color: 'text.primary' } }}>
+                        <Button
+                          color="inherit"
+                          disabled={!writable}
+                          onClick={() => setDialog({ edit: item.id })}
+                          sx={{
+                            textAlign: 'left',
+                            justifyContent: 'flex-start',
+                            px: 0.5,
+                            '&.Mui-disabled': { color: 'text.primary' },
+                          }}
+                        >
                           {read(item.name)}
                         </Button>
                         <Typography variant="caption" color="textSecondary">
@@ -135,7 +222,10 @@ export function ShelfPage({ items, currency, writable }: Props) {
                       </Box>
                     </td>
                     <td>
-                      <Box component="span" sx={{ fontWeight: short ? 700 : 400, color: short ? 'warning.main' : undefined }}>
+                      <Box
+                        component="span"
+                        sx={{ fontWeight: short ? 700 : 400, color: short ? 'warning.main' : undefined }}
+                      >
                         {shown(grams)}
                         {short && ' ▾'}
                       </Box>
@@ -149,7 +239,11 @@ export function ShelfPage({ items, currency, writable }: Props) {
                     </td>
                     <td>
                       {writable && (
-                        <Button color="inherit" aria-label={read(`Stock of ${item.name}`)} onClick={() => setDialog({ stock: item.id })}>
+                        <Button
+                          color="inherit"
+                          aria-label={read(`Stock of ${item.name}`)}
+                          onClick={() => setDialog({ stock: item.id })}
+                        >
                           Stock
                         </Button>
                       )}
@@ -167,8 +261,17 @@ export function ShelfPage({ items, currency, writable }: Props) {
         </Typography>
       )}
       {dialog === 'import' && <ImportDialog onClose={() => setDialog(undefined)} onDone={changed} />}
-      {(dialog === 'new' || (typeof dialog === 'object' && 'edit' in dialog)) && <ProductDialog known={typeof dialog === 'object' && 'edit' in dialog ? byId(dialog.edit) : undefined} onClose={() => setDialog(undefined)} onDone={changed} onRemove={remove} />}
-      {typeof dialog === 'object' && 'stock' in dialog && <StockDialog known={byId(dialog.stock)!} onClose={() => setDialog(undefined)} onDone={changed} />}
+      {(dialog === 'new' || (typeof dialog === 'object' && 'edit' in dialog)) && (
+        <ProductDialog
+          known={typeof dialog === 'object' && 'edit' in dialog ? byId(dialog.edit) : undefined}
+          onClose={() => setDialog(undefined)}
+          onDone={changed}
+          onRemove={remove}
+        />
+      )}
+      {typeof dialog === 'object' && 'stock' in dialog && (
+        <StockDialog known={byId(dialog.stock)!} onClose={() => setDialog(undefined)} onDone={changed} />
+      )}
       <Snackbar
         open={message !== undefined}
         autoHideDuration={6000}

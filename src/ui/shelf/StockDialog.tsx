@@ -17,7 +17,15 @@ import { LINE } from '../theme'
 import { dateInWords } from '../words'
 
 /** Lots of one product: a delivery comes in, a lot is counted. */
-export function StockDialog({ known: { item, lots, grams }, onClose, onDone }: { known: ShelfItem; onClose: () => void; onDone: (message: string) => void }) {
+export function StockDialog({
+  known: { item, lots, grams },
+  onClose,
+  onDone,
+}: {
+  known: ShelfItem
+  onClose: () => void
+  onDone: (message: string) => void
+}) {
   const [packs, setPacks] = useState(1)
   const [lot, setLot] = useState('')
   const [expiresOn, setExpiresOn] = useState('')
@@ -31,8 +39,19 @@ export function StockDialog({ known: { item, lots, grams }, onClose, onDone }: {
       setError(problem)
     }
   }
-  const receive = () => attempt(() => callApi('/api/shelf/deliveries', 'POST', { productId: item.id, grams: packs * item.pack.grams, lot: lot.trim(), ...(expiresOn && { expiresOn }) }), `${packs * item.pack.grams} g of ${item.name} came in.`)
-  const count = (lotId: string, counted: number) => attempt(() => callApi('/api/shelf/counts', 'POST', { lotId, grams: counted }), `${item.name}: counted.`)
+  const receive = () =>
+    attempt(
+      () =>
+        callApi('/api/shelf/deliveries', 'POST', {
+          productId: item.id,
+          grams: packs * item.pack.grams,
+          lot: lot.trim(),
+          ...(expiresOn && { expiresOn }),
+        }),
+      `${packs * item.pack.grams} g of ${item.name} came in.`,
+    )
+  const count = (lotId: string, counted: number) =>
+    attempt(() => callApi('/api/shelf/counts', 'POST', { lotId, grams: counted }), `${item.name}: counted.`)
 
   return (
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="stock-title">
@@ -40,7 +59,11 @@ export function StockDialog({ known: { item, lots, grams }, onClose, onDone }: {
         <Read>{`${item.name}: ${grams} g`}</Read>
       </DialogTitle>
       <DialogContent>
-        {error instanceof Error && <Alert severity="error"><Read>{error.message}</Read></Alert>}
+        {error instanceof Error && (
+          <Alert severity="error">
+            <Read>{error.message}</Read>
+          </Alert>
+        )}
         <Typography component="h2" sx={{ fontWeight: 600, mb: 0.5 }}>
           On the shelf
         </Typography>
@@ -52,9 +75,31 @@ export function StockDialog({ known: { item, lots, grams }, onClose, onDone }: {
           A delivery
         </Typography>
         <Stack direction="row" spacing={1.5} useFlexGap sx={{ flexWrap: 'wrap', alignItems: 'flex-start' }}>
-          <NumberField label={`Packs of ${item.pack.grams} g`} value={packs} limit={{ min: 0.1, max: 500, unit: 'packs' }} step={1} onChange={setPacks} />
-          <TextField size="small" label="Lot" value={lot} error={problemAt(error, 'lot') !== undefined} helperText={problemAt(error, 'lot') ?? 'as printed on the pack'} onChange={({ target }) => setLot(target.value)} sx={{ mt: 2, width: 150 }} />
-          <TextField size="small" type="date" label="Expires on" value={expiresOn} slotProps={{ inputLabel: { shrink: true } }} onChange={({ target }) => setExpiresOn(target.value)} sx={{ mt: 2 }} />
+          <NumberField
+            label={`Packs of ${item.pack.grams} g`}
+            value={packs}
+            limit={{ min: 0.1, max: 500, unit: 'packs' }}
+            step={1}
+            onChange={setPacks}
+          />
+          <TextField
+            size="small"
+            label="Lot"
+            value={lot}
+            error={problemAt(error, 'lot') !== undefined}
+            helperText={problemAt(error, 'lot') ?? 'as printed on the pack'}
+            onChange={({ target }) => setLot(target.value)}
+            sx={{ mt: 2, width: 150 }}
+          />
+          <TextField
+            size="small"
+            type="date"
+            label="Expires on"
+            value={expiresOn}
+            slotProps={{ inputLabel: { shrink: true } }}
+            onChange={({ target }) => setExpiresOn(target.value)}
+            sx={{ mt: 2 }}
+          />
         </Stack>
         <Button variant="contained" disabled={lot.trim() === ''} onClick={() => void receive()} sx={{ mt: 1 }}>
           Take in
@@ -77,8 +122,20 @@ function Lot({ lot: { lot, expiresOn, grams }, onCount }: { lot: StockLot; onCou
         Lot {lot}
         {expiresOn && `, expires on ${dateInWords(expiresOn)}`}
       </Typography>
-      <NumberField label={`Counted in lot ${lot}`} value={counted} limit={LIMITS.stockG} step={10} onChange={setCounted} />
-      <Button color="inherit" variant="outlined" disabled={counted === grams} onClick={() => onCount(counted)} sx={{ mt: 2.25 }}>
+      <NumberField
+        label={`Counted in lot ${lot}`}
+        value={counted}
+        limit={LIMITS.stockG}
+        step={10}
+        onChange={setCounted}
+      />
+      <Button
+        color="inherit"
+        variant="outlined"
+        disabled={counted === grams}
+        onClick={() => onCount(counted)}
+        sx={{ mt: 2.25 }}
+      >
         Set
       </Button>
     </Box>

@@ -46,7 +46,10 @@ export function Shell({ member, children }: Props) {
             borderTop: { xs: LINE, sm: 'none' },
           }}
         >
-          <Typography aria-hidden sx={{ fontWeight: 700, fontSize: '1.05rem', py: 1, display: { xs: 'none', sm: 'block' } }}>
+          <Typography
+            aria-hidden
+            sx={{ fontWeight: 700, fontSize: '1.05rem', py: 1, display: { xs: 'none', sm: 'block' } }}
+          >
             Falto
           </Typography>
           <RailLink href="/day" label="Day" here={path === '/day'} />
@@ -73,7 +76,12 @@ function RailLink({ href, label, here }: { href: string; label: string; here: bo
       href={href}
       color="inherit"
       aria-current={here ? 'page' : undefined}
-      sx={{ minWidth: { xs: 44, sm: 56 }, px: 0.5, fontWeight: here ? 700 : 500, bgcolor: here ? 'action.selected' : 'transparent' }}
+      sx={{
+        minWidth: { xs: 44, sm: 56 },
+        px: 0.5,
+        fontWeight: here ? 700 : 500,
+        bgcolor: here ? 'action.selected' : 'transparent',
+      }}
     >
       {label}
     </Button>
@@ -112,7 +120,9 @@ function Account({ member: { name, role } }: Pick<Props, 'member'>) {
             {role}
           </Typography>
         </Box>
-        <MenuItem onClick={() => setMode(mode === 'dark' ? 'light' : 'dark')}>{mode === 'dark' ? 'Light surround' : 'Dark surround'}</MenuItem>
+        <MenuItem onClick={() => setMode(mode === 'dark' ? 'light' : 'dark')}>
+          {mode === 'dark' ? 'Light surround' : 'Dark surround'}
+        </MenuItem>
         {role === 'owner' && (
           <MenuItem
             onClick={() => {

@@ -79,7 +79,14 @@ export function SignIn({ demo, next }: Props) {
           </Typography>
           <Stack spacing={1.5}>
             <TextField name="email" type="email" label="E-mail" autoComplete="username" required size="small" />
-            <TextField name="password" type="password" label="Password" autoComplete="current-password" required size="small" />
+            <TextField
+              name="password"
+              type="password"
+              label="Password"
+              autoComplete="current-password"
+              required
+              size="small"
+            />
             <Button type="submit" variant="contained" disabled={busy !== undefined}>
               {busy === 'form' ? 'One moment…' : 'Sign in'}
             </Button>

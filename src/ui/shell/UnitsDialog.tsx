@@ -43,12 +43,47 @@ export function UnitsDialog({ onClose }: { onClose: () => void }) {
       <DialogTitle id="units-title">Units of the salon</DialogTitle>
       <DialogContent>
         <Stack spacing={1.5}>
-          <Typography color="textSecondary">For everybody who signs in here, on screen and on paper. Nothing that is recorded changes; files with data (CSV, JSON) stay in g, cm and vol.</Typography>
+          <Typography color="textSecondary">
+            For everybody who signs in here, on screen and on paper. Nothing that is recorded changes; files with data
+            (CSV, JSON) stay in g, cm and vol.
+          </Typography>
           {problem && <Alert severity="error">{problem}</Alert>}
-          <Choice label="Product" value={units.mass} options={[{ value: 'g', label: 'Grams' }, { value: 'oz', label: 'Ounces' }]} onChange={(mass) => set({ mass })} />
-          <Choice label="Lengths" value={units.length} options={[{ value: 'cm', label: 'Centimetres' }, { value: 'in', label: 'Inches' }]} onChange={(length) => set({ length })} />
-          <Choice label="Developer" value={units.developer} options={[{ value: 'vol', label: 'Volume' }, { value: '%', label: 'Per cent' }]} onChange={(developer) => set({ developer })} />
-          <Choice label="Time" value={units.clock} options={[{ value: '24', label: '24 hours' }, { value: '12', label: '12 hours' }]} onChange={(clock) => set({ clock })} />
+          <Choice
+            label="Product"
+            value={units.mass}
+            options={[
+              { value: 'g', label: 'Grams' },
+              { value: 'oz', label: 'Ounces' },
+            ]}
+            onChange={(mass) => set({ mass })}
+          />
+          <Choice
+            label="Lengths"
+            value={units.length}
+            options={[
+              { value: 'cm', label: 'Centimetres' },
+              { value: 'in', label: 'Inches' },
+            ]}
+            onChange={(length) => set({ length })}
+          />
+          <Choice
+            label="Developer"
+            value={units.developer}
+            options={[
+              { value: 'vol', label: 'Volume' },
+              { value: '%', label: 'Per cent' },
+            ]}
+            onChange={(developer) => set({ developer })}
+          />
+          <Choice
+            label="Time"
+            value={units.clock}
+            options={[
+              { value: '24', label: '24 hours' },
+              { value: '12', label: '12 hours' },
+            ]}
+            onChange={(clock) => set({ clock })}
+          />
           <Typography aria-label="Example">
             {readIn(units, EXAMPLE)}, done by {timeIn(units, '14:30')}.
           </Typography>

@@ -53,7 +53,9 @@ export const theme = createTheme({
         '@media print': { 'nav, .screen-only': { display: 'none !important' }, body: { backgroundColor: '#ffffff' } },
         ':focus-visible': { outline: '2px solid currentColor', outlineOffset: 2 },
         // Whoever asks their device for stillness gets it: nothing slides or fades. What shows progress still moves.
-        '@media (prefers-reduced-motion: reduce)': { '*, *::before, *::after': { transitionDuration: '0.01ms !important' } },
+        '@media (prefers-reduced-motion: reduce)': {
+          '*, *::before, *::after': { transitionDuration: '0.01ms !important' },
+        },
       },
     },
     MuiButtonBase: { defaultProps: { disableRipple: true } },

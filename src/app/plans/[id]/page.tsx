@@ -12,7 +12,11 @@ export default async function PlanPage({ params }: { params: Promise<{ id: strin
   const open = await readFor(openWorkspace(member, id))
   return (
     <Shell member={member}>
-      <Workspace key={id} open={open} permissions={{ write: may(member, 'write'), acknowledge: may(member, 'acknowledge') }} />
+      <Workspace
+        key={id}
+        open={open}
+        permissions={{ write: may(member, 'write'), acknowledge: may(member, 'acknowledge') }}
+      />
     </Shell>
   )
 }

@@ -1,4 +1,13 @@
-import { createHead, CROWN_POLAR_ANGLE, defaultMeasures, EAR_AZIMUTH, placeFromDirection, readTable, surfacePoint, type Head } from '../../head'
+import {
+  createHead,
+  CROWN_POLAR_ANGLE,
+  defaultMeasures,
+  EAR_AZIMUTH,
+  placeFromDirection,
+  readTable,
+  surfacePoint,
+  type Head,
+} from '../../head'
 import { cmFromMm, radians } from '../../units'
 import { diskFromPlace, type DiskPoint } from '../disk'
 
@@ -25,17 +34,29 @@ export const mirrorOf = ({ theta, psi }: Direction): Direction => ({ theta, psi:
 /** Where a nape section's parting leaves the hairline and crosses the middle: under the occipital bone. Our estimate. */
 export const NAPE_LINE = { hairlinePsi: radians(118), middleTheta: radians(106) }
 
-export const toDisk = ({ theta, psi }: Direction): DiskPoint => diskFromPlace(placeFromDirection(referenceHead(), theta, psi))
+export const toDisk = ({ theta, psi }: Direction): DiskPoint =>
+  diskFromPlace(placeFromDirection(referenceHead(), theta, psi))
 
-const unit = ({ theta, psi }: Direction) => ({ x: Math.sin(theta) * Math.sin(psi), y: Math.sin(theta) * Math.cos(psi), z: Math.cos(theta) })
-const directionOf = ({ x, y, z }: { x: number; y: number; z: number }): Direction => ({ theta: Math.atan2(Math.hypot(x, y), z), psi: Math.atan2(x, y) })
+const unit = ({ theta, psi }: Direction) => ({
+  x: Math.sin(theta) * Math.sin(psi),
+  y: Math.sin(theta) * Math.cos(psi),
+  z: Math.cos(theta),
+})
+const directionOf = ({ x, y, z }: { x: number; y: number; z: number }): Direction => ({
+  theta: Math.atan2(Math.hypot(x, y), z),
+  psi: Math.atan2(x, y),
+})
 
 /** A straight parting: the cut of the plane through two places and the head's centre. @param beyond how far past its ends it runs, as a share */
 function greatArc(from: Direction, to: Direction, beyond: { before: number; after: number }): Direction[] {
   const a = unit(from)
   const b = unit(to)
   const angle = Math.acos(Math.min(1, Math.max(-1, a.x * b.x + a.y * b.y + a.z * b.z)))
-  const stops = [...(beyond.before > 0 ? [-beyond.before] : []), ...Array.from({ length: STEPS + 1 }, (_, i) => i / STEPS), ...(beyond.after > 0 ? [1 + beyond.after] : [])]
+  const stops = [
+    ...(beyond.before > 0 ? [-beyond.before] : []),
+    ...Array.from({ length: STEPS + 1 }, (_, i) => i / STEPS),
+    ...(beyond.after > 0 ? [1 + beyond.after] : []),
+  ]
   return stops.map((t) => {
     const p = Math.sin((1 - t) * angle) / Math.sin(angle)
     const q = Math.sin(t * angle) / Math.sin(angle)
@@ -54,7 +75,8 @@ export function parting(...places: Direction[]): DiskPoint[] {
 }
 
 /** A parting that begins a little before one place and ends right in another. */
-export const radius = (from: Direction, to: Direction): DiskPoint[] => greatArc(from, to, { before: OVERSHOOT, after: 0 }).map(toDisk)
+export const radius = (from: Direction, to: Direction): DiskPoint[] =>
+  greatArc(from, to, { before: OVERSHOOT, after: 0 }).map(toDisk)
 
 /** A place barely below the nape section's parting, so that a line to it crosses the parting and not the nape. */
 export function justBelowNapeLine(psi: number): Direction {
@@ -70,7 +92,8 @@ export function sagittal(x: number, fromDeg: number, toDeg: number): DiskPoint[]
   const { axes } = referenceHead()
   return Array.from({ length: 2 * STEPS + 1 }, (_, i) => {
     const tilt = radians(fromDeg + ((toDeg - fromDeg) * i) / (2 * STEPS))
-    const at = (lean: number): Direction => directionOf({ x: Math.sin(lean), y: Math.cos(lean) * Math.sin(tilt), z: Math.cos(lean) * Math.cos(tilt) })
+    const at = (lean: number): Direction =>
+      directionOf({ x: Math.sin(lean), y: Math.cos(lean) * Math.sin(tilt), z: Math.cos(lean) * Math.cos(tilt) })
     const { theta, psi } = at(bisect((lean) => surfacePoint(axes, at(lean).theta, at(lean).psi).x - x, -1.4, 1.4))
     return toDisk({ theta, psi })
   })
@@ -91,7 +114,13 @@ export function circle(centre: Direction, radiusCm: number, fromTurn = 0, toTurn
     const turn = 2 * Math.PI * (fromTurn + ((toTurn - fromTurn) * i) / count)
     const f = Math.cos(turn) * Math.sin(angle)
     const l = Math.sin(turn) * Math.sin(angle)
-    return toDisk(directionOf({ x: c.x * Math.cos(angle) + l, y: c.y * Math.cos(angle) + (f * forward.y) / size, z: c.z * Math.cos(angle) + (f * forward.z) / size }))
+    return toDisk(
+      directionOf({
+        x: c.x * Math.cos(angle) + l,
+        y: c.y * Math.cos(angle) + (f * forward.y) / size,
+        z: c.z * Math.cos(angle) + (f * forward.z) / size,
+      }),
+    )
   })
 }
 
@@ -104,7 +133,9 @@ export function insideHairline(distanceCm: number, fromDeg: number, toDeg: numbe
     const wanted = readTable(head.arc, rim, psi) - distanceCm
     return { theta: bisect((theta) => readTable(head.arc, theta, psi) - wanted, 0.01, rim), psi }
   }
-  const line = Array.from({ length: count + 1 }, (_, i) => toDisk(at(radians(fromDeg + ((toDeg - fromDeg) * i) / count))))
+  const line = Array.from({ length: count + 1 }, (_, i) =>
+    toDisk(at(radians(fromDeg + ((toDeg - fromDeg) * i) / count))),
+  )
   return [beyondRim(fromDeg), ...line, beyondRim(toDeg)]
 }
 

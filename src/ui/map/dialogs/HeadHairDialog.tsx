@@ -40,9 +40,23 @@ export function HeadHairDialog({ clientId, onClose }: { clientId: string; onClos
       <DialogContent>
         <Stack spacing={2} sx={{ pt: 1 }}>
           {problem && <Alert severity="error">{problem}</Alert>}
-          {problems.length > 0 && <Alert severity="warning">The figures stand still until this is mended: <Read>{problems[0]!.message}</Read></Alert>}
-          <HeadFields head={head} disabled={!permissions.write} problemAt={problemAt} onChange={(next) => store.edit('Head measures', 'head', (draft) => void (draft.head = next))} />
-          <HairFields hair={hair} disabled={!permissions.write} problemAt={problemAt} onChange={(next) => store.edit('Hair', 'hair', (draft) => void (draft.hair = next))} />
+          {problems.length > 0 && (
+            <Alert severity="warning">
+              The figures stand still until this is mended: <Read>{problems[0]!.message}</Read>
+            </Alert>
+          )}
+          <HeadFields
+            head={head}
+            disabled={!permissions.write}
+            problemAt={problemAt}
+            onChange={(next) => store.edit('Head measures', 'head', (draft) => void (draft.head = next))}
+          />
+          <HairFields
+            hair={hair}
+            disabled={!permissions.write}
+            problemAt={problemAt}
+            onChange={(next) => store.edit('Hair', 'hair', (draft) => void (draft.hair = next))}
+          />
           <Typography variant="caption" color="textSecondary">
             Zones are kept in places that do not depend on the size of the head, so a new measurement keeps them all.
           </Typography>

@@ -22,7 +22,10 @@ const KEYS: [string, string][] = [
   ['Shift + ← → ↑ ↓', 'move a map that is zoomed in'],
   ['C, Shift + C', 'copy the selected zones, or all of the stage'],
   ['V', 'paste into the selected zones, here or in another plan'],
-  ['← → ↑ ↓ and Enter on the map, with a tool', 'move the pen, begin and end a line, choose what to merge; finer with Shift'],
+  [
+    '← → ↑ ↓ and Enter on the map, with a tool',
+    'move the pen, begin and end a line, choose what to merge; finer with Shift',
+  ],
   ['← → ↑ ↓ on a corner, a dot or a parting', 'move it, with Move in hand'],
   ['?', 'this list'],
   ['Esc', 'close what is open'],

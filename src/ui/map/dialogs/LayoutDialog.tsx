@@ -11,7 +11,14 @@ import Switch from '@mui/material/Switch'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { partX } from '@/core/hair'
-import { circleRadiusFor, createLayout, LayoutParameterError, partOffsetFor, pastPartFor, TEMPLATE_PARAMETERS } from '@/core/layout'
+import {
+  circleRadiusFor,
+  createLayout,
+  LayoutParameterError,
+  partOffsetFor,
+  pastPartFor,
+  TEMPLATE_PARAMETERS,
+} from '@/core/layout'
 import { LAYOUT_TEMPLATES, LIMITS, type HairState, type LayoutParameters, type LayoutTemplate } from '@/core/model'
 import { Choice, NumberField, Read } from '../../parts'
 import { WORDS } from '../../words'
@@ -30,7 +37,11 @@ export function LayoutDialog({ onClose }: { onClose: () => void }) {
 
   function apply() {
     try {
-      const measures = Object.fromEntries(TEMPLATE_PARAMETERS[template].flatMap((key) => (key === 'separateNape' ? [] : [[key, parameters[key] ?? FIELDS[key].usual(hair)]])))
+      const measures = Object.fromEntries(
+        TEMPLATE_PARAMETERS[template].flatMap((key) =>
+          key === 'separateNape' ? [] : [[key, parameters[key] ?? FIELDS[key].usual(hair)]],
+        ),
+      )
       const created = createLayout(template, { ...parameters, ...measures })
       editStage(store, `${WORDS.template[template]} layout`, 'layout', (stage) => relay(stage, created))
       store.select(undefined)
@@ -44,7 +55,11 @@ export function LayoutDialog({ onClose }: { onClose: () => void }) {
   /** Another layout begins with the panel over the client's own part. */
   function choose(next: LayoutTemplate) {
     setTemplate(next)
-    set(next === current.template ? { partOffsetCm: current.parameters.partOffsetCm, pastPartCm: current.parameters.pastPartCm } : { partOffsetCm: partOffsetFor(hair, next, parameters), pastPartCm: pastPartFor(hair, next) })
+    set(
+      next === current.template
+        ? { partOffsetCm: current.parameters.partOffsetCm, pastPartCm: current.parameters.pastPartCm }
+        : { partOffsetCm: partOffsetFor(hair, next, parameters), pastPartCm: pastPartFor(hair, next) },
+    )
   }
 
   const set = (change: Partial<LayoutParameters>) => {
@@ -56,14 +71,28 @@ export function LayoutDialog({ onClose }: { onClose: () => void }) {
       <DialogTitle id="layout-title">Sections</DialogTitle>
       <DialogContent>
         <Stack spacing={2} sx={{ pt: 1 }}>
-          <Choice label="Layout" value={template} options={LAYOUT_TEMPLATES.map((value) => ({ value, label: WORDS.template[value] }))} onChange={choose} />
+          <Choice
+            label="Layout"
+            value={template}
+            options={LAYOUT_TEMPLATES.map((value) => ({ value, label: WORDS.template[value] }))}
+            onChange={choose}
+          />
           <Typography color="textSecondary">{WORDS.templateHelp[template]}</Typography>
-          {problem && <Alert severity="warning"><Read>{problem.message}</Read></Alert>}
+          {problem && (
+            <Alert severity="warning">
+              <Read>{problem.message}</Read>
+            </Alert>
+          )}
           {TEMPLATE_PARAMETERS[template].map((key) =>
             key === 'separateNape' ? (
               <FormControlLabel
                 key={key}
-                control={<Switch checked={parameters.separateNape} onChange={(event) => set({ separateNape: event.target.checked })} />}
+                control={
+                  <Switch
+                    checked={parameters.separateNape}
+                    onChange={(event) => set({ separateNape: event.target.checked })}
+                  />
+                }
                 label="Nape as a section of its own, under the occipital bone"
               />
             ) : (
@@ -107,11 +136,36 @@ type Measure = Exclude<keyof LayoutParameters, 'separateNape'>
 const ZIGZAG_MM = 4
 
 const FIELDS: Record<Measure, { label: string; step: number; help?: string; usual: (hair: HairState) => number }> = {
-  stripWidthCm: { label: 'Panel along the part', step: 0.5, help: 'For a rim, 0 leaves the part alone.', usual: () => 6 },
-  partOffsetCm: { label: 'Part from the middle', step: 0.5, help: 'Positive towards the client’s left.', usual: () => 0 },
-  pastPartCm: { label: 'Past a side part by', step: 0.5, help: '2.5–5 cm, so that the part line is worked together.', usual: () => 0 },
-  zigzagMm: { label: 'Zigzag', step: 1, help: '0 is straight; more is softer.', usual: ({ part }) => (part === 'zigzag' ? ZIGZAG_MM : 0) },
-  radiusCm: { label: 'Radius of the circle', step: 0.5, help: 'Finer hair carries a larger one, denser hair a smaller one.', usual: (hair) => circleRadiusFor(hair.density) },
+  stripWidthCm: {
+    label: 'Panel along the part',
+    step: 0.5,
+    help: 'For a rim, 0 leaves the part alone.',
+    usual: () => 6,
+  },
+  partOffsetCm: {
+    label: 'Part from the middle',
+    step: 0.5,
+    help: 'Positive towards the client’s left.',
+    usual: () => 0,
+  },
+  pastPartCm: {
+    label: 'Past a side part by',
+    step: 0.5,
+    help: '2.5–5 cm, so that the part line is worked together.',
+    usual: () => 0,
+  },
+  zigzagMm: {
+    label: 'Zigzag',
+    step: 1,
+    help: '0 is straight; more is softer.',
+    usual: ({ part }) => (part === 'zigzag' ? ZIGZAG_MM : 0),
+  },
+  radiusCm: {
+    label: 'Radius of the circle',
+    step: 0.5,
+    help: 'Finer hair carries a larger one, denser hair a smaller one.',
+    usual: (hair) => circleRadiusFor(hair.density),
+  },
   rimCm: { label: 'Width of the rim', step: 0.5, usual: () => 2.5 },
   pieces: { label: 'Pieces', step: 1, usual: () => 4 },
   cutCornersCm: { label: 'Corners cut off by', step: 0.5, usual: () => 0 },

@@ -49,7 +49,9 @@ export function OwnLayouts({ onUsed }: { onUsed: () => void }) {
   }
 
   function use({ name: chosen, layout, zones }: OwnLayout) {
-    editStage(store, `${chosen} layout`, 'layout', (stage) => relay(stage, structuredClone({ layout, sections: zones })))
+    editStage(store, `${chosen} layout`, 'layout', (stage) =>
+      relay(stage, structuredClone({ layout, sections: zones })),
+    )
     store.select(undefined)
     onUsed()
   }
@@ -60,7 +62,11 @@ export function OwnLayouts({ onUsed }: { onUsed: () => void }) {
       <Typography variant="h3" sx={{ mb: 0.5 }}>
         Our own sections
       </Typography>
-      {layouts?.length === 0 && <Typography color="textSecondary">None yet. Draw or set out sections on the map, then keep them here under a name.</Typography>}
+      {layouts?.length === 0 && (
+        <Typography color="textSecondary">
+          None yet. Draw or set out sections on the map, then keep them here under a name.
+        </Typography>
+      )}
       {layouts?.map((one) => (
         <Box key={one.id} sx={{ display: 'flex', alignItems: 'center', gap: 1, py: 0.5 }}>
           <Box sx={{ flex: 1, minWidth: 0 }}>
@@ -108,10 +114,27 @@ export function OwnLayouts({ onUsed }: { onUsed: () => void }) {
           “{removed.name}” was removed.
         </Alert>
       )}
-      {trouble !== undefined && <Alert severity="warning">{problemAt(trouble, 'name') ?? (trouble instanceof Error ? trouble.message : 'This did not work. Try again.')}</Alert>}
+      {trouble !== undefined && (
+        <Alert severity="warning">
+          {problemAt(trouble, 'name') ?? (trouble instanceof Error ? trouble.message : 'This did not work. Try again.')}
+        </Alert>
+      )}
       <Box sx={{ display: 'flex', gap: 1, mt: 1, alignItems: 'flex-start' }}>
-        <TextField size="small" label="Keep the sections on the map as" value={name} onChange={({ target }) => setName(target.value)} sx={{ flex: 1 }} slotProps={{ htmlInput: { maxLength: COUNTS.nameLength } }} />
-        <Button variant="outlined" color="inherit" disabled={name.trim() === ''} sx={{ ...small, minHeight: 40 }} onClick={keep}>
+        <TextField
+          size="small"
+          label="Keep the sections on the map as"
+          value={name}
+          onChange={({ target }) => setName(target.value)}
+          sx={{ flex: 1 }}
+          slotProps={{ htmlInput: { maxLength: COUNTS.nameLength } }}
+        />
+        <Button
+          variant="outlined"
+          color="inherit"
+          disabled={name.trim() === ''}
+          sx={{ ...small, minHeight: 40 }}
+          onClick={keep}
+        >
           Keep
         </Button>
       </Box>

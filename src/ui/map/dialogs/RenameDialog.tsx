@@ -21,7 +21,15 @@ export function RenameDialog({ onClose }: { onClose: () => void }) {
     <Dialog open onClose={onClose} maxWidth="xs" aria-labelledby="rename-title">
       <DialogTitle id="rename-title">Rename the plan</DialogTitle>
       <DialogContent>
-        <TextField autoFocus fullWidth margin="dense" label="Name" value={name} slotProps={{ htmlInput: { maxLength: COUNTS.nameLength } }} onChange={(event) => setName(event.target.value)} />
+        <TextField
+          autoFocus
+          fullWidth
+          margin="dense"
+          label="Name"
+          value={name}
+          slotProps={{ htmlInput: { maxLength: COUNTS.nameLength } }}
+          onChange={(event) => setName(event.target.value)}
+        />
       </DialogContent>
       <DialogActions>
         <Button color="inherit" onClick={onClose}>

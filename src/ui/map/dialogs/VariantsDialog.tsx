@@ -43,7 +43,10 @@ export function VariantsDialog({ worker, onClose }: Props) {
   useEffect(() => {
     let current = true
     for (const id of [activeVariantId, other?.id])
-      if (id) void worker?.figures({ ...document, activeVariantId: id }).then((found) => current && setFigures((before) => ({ ...before, [id]: found })))
+      if (id)
+        void worker
+          ?.figures({ ...document, activeVariantId: id })
+          .then((found) => current && setFigures((before) => ({ ...before, [id]: found })))
     return () => {
       current = false
     }
@@ -62,7 +65,11 @@ export function VariantsDialog({ worker, onClose }: Props) {
 
   function choose(id: string) {
     setOtherId(activeVariantId)
-    store.edit(`${variants.find((one) => one.id === id)!.name} in hand`, 'variant/choose', (draft) => void (draft.activeVariantId = id))
+    store.edit(
+      `${variants.find((one) => one.id === id)!.name} in hand`,
+      'variant/choose',
+      (draft) => void (draft.activeVariantId = id),
+    )
     store.show(undefined)
   }
 
@@ -82,7 +89,15 @@ export function VariantsDialog({ worker, onClose }: Props) {
       <DialogContent>
         <Stack spacing={2} sx={{ pt: 1 }}>
           <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-            <TextField select size="small" label="In hand" value={activeVariantId} disabled={!permissions.write} sx={{ minWidth: 200 }} onChange={({ target }) => choose(target.value)}>
+            <TextField
+              select
+              size="small"
+              label="In hand"
+              value={activeVariantId}
+              disabled={!permissions.write}
+              sx={{ minWidth: 200 }}
+              onChange={({ target }) => choose(target.value)}
+            >
               {variants.map(({ id, name }) => (
                 <MenuItem key={id} value={id}>
                   {name}
@@ -96,7 +111,14 @@ export function VariantsDialog({ worker, onClose }: Props) {
                   label="Its name"
                   value={active.name}
                   slotProps={{ htmlInput: { maxLength: COUNTS.nameLength } }}
-                  onChange={({ target }) => target.value && store.edit('Idea renamed', 'variant/name', (draft) => void (draft.variants.find(({ id }) => id === activeVariantId)!.name = target.value))}
+                  onChange={({ target }) =>
+                    target.value &&
+                    store.edit(
+                      'Idea renamed',
+                      'variant/name',
+                      (draft) => void (draft.variants.find(({ id }) => id === activeVariantId)!.name = target.value),
+                    )
+                  }
                 />
                 <Button variant="contained" disabled={variants.length >= COUNTS.variants} onClick={copy}>
                   Another idea from this one
@@ -109,9 +131,20 @@ export function VariantsDialog({ worker, onClose }: Props) {
               </>
             )}
           </Box>
-          {variants.length === 1 && <Typography color="textSecondary">One idea so far. Make another from it, change that one, and both stand here side by side.</Typography>}
+          {variants.length === 1 && (
+            <Typography color="textSecondary">
+              One idea so far. Make another from it, change that one, and both stand here side by side.
+            </Typography>
+          )}
           {variants.length > 2 && (
-            <TextField select size="small" label="Held against" value={other?.id ?? ''} sx={{ maxWidth: 260 }} onChange={({ target }) => setOtherId(target.value)}>
+            <TextField
+              select
+              size="small"
+              label="Held against"
+              value={other?.id ?? ''}
+              sx={{ maxWidth: 260 }}
+              onChange={({ target }) => setOtherId(target.value)}
+            >
               {variants
                 .filter(({ id }) => id !== activeVariantId)
                 .map(({ id, name }) => (
@@ -185,7 +218,11 @@ function renumbered(variant: Variant): Variant {
 }
 
 function compared(mine: PlanFigures, theirs: PlanFigures): { label: string; one: string; two: string }[] {
-  const line = (label: string, value: (figures: PlanFigures) => string) => ({ label, one: value(mine), two: value(theirs) })
+  const line = (label: string, value: (figures: PlanFigures) => string) => ({
+    label,
+    one: value(mine),
+    two: value(theirs),
+  })
   return [
     line('Foils', ({ foils }) => String(foils)),
     ...Object.keys(mine.grams).map((id) => line(`Formula ${id}`, ({ grams }) => `${grams[id]?.expected ?? 0} g`)),
@@ -194,7 +231,10 @@ function compared(mine: PlanFigures, theirs: PlanFigures): { label: string; one:
     line('Contrast', ({ look }) => WORDS.contrastVerdict[look.contrast]),
     line('Part line', ({ look }) => (look.partLinePercent === null ? '–' : `${look.partLinePercent} %`)),
     line('Face against back', ({ look }) => (look.faceToBackPercent === null ? '–' : `${look.faceToBackPercent} %`)),
-    line('Mean level straight · waved · tied', ({ look }) => `${look.meanLevel.straight} · ${look.meanLevel.waved} · ${look.meanLevel.tied}`),
+    line(
+      'Mean level straight · waved · tied',
+      ({ look }) => `${look.meanLevel.straight} · ${look.meanLevel.waved} · ${look.meanLevel.tied}`,
+    ),
     line('Carries', ({ look }) => (look.upkeepWeeks ? `${look.upkeepWeeks.low}–${look.upkeepWeeks.high} weeks` : '–')),
     line('Cautions · advice', ({ cautions, advice }) => `${cautions.length} · ${advice.length}`),
   ]
@@ -208,8 +248,18 @@ function zoneDifferences(one: Variant, two: Variant): string[] {
     return stage.zones.flatMap((zone) => {
       const twin = against.zones.find(({ role }) => role === zone.role)
       if (!twin) return [`${zone.name} is only in ${one.name}.`]
-      const paths = [...new Set(differences(twin.placement, zone.placement).map(({ path }) => path.slice(0, path[0] === 'take' ? 2 : 1).join('.')))]
-      return paths.length > 0 ? [`${zone.name}: ${paths.map((path) => `${SET[path]?.name ?? path} ${shown(twin.placement, path)} → ${shown(zone.placement, path)}`).join(', ')}`] : []
+      const paths = [
+        ...new Set(
+          differences(twin.placement, zone.placement).map(({ path }) =>
+            path.slice(0, path[0] === 'take' ? 2 : 1).join('.'),
+          ),
+        ),
+      ]
+      return paths.length > 0
+        ? [
+            `${zone.name}: ${paths.map((path) => `${SET[path]?.name ?? path} ${shown(twin.placement, path)} → ${shown(zone.placement, path)}`).join(', ')}`,
+          ]
+        : []
     })
   })
   const more = two.stages.slice(one.stages.length).map(({ name }) => `${name} is only in ${two.name}.`)
@@ -245,7 +295,9 @@ const SET: Readonly<Record<string, { name: string; words?: Record<string, string
 }
 
 function shown(placement: Placement, path: string): string {
-  const value = path.split('.').reduce<unknown>((at, key) => (at as Record<string, unknown> | undefined)?.[key], placement)
+  const value = path
+    .split('.')
+    .reduce<unknown>((at, key) => (at as Record<string, unknown> | undefined)?.[key], placement)
   if (value === undefined) return '–'
   if (Array.isArray(value) && value.every((one) => typeof one === 'string')) return value.join(' ') || 'left alone'
   if (typeof value === 'object') return 'set'

@@ -8,5 +8,7 @@ export const POST = signedIn(async (member, request) => {
   const text = (await readBytes(request, LARGEST_BODY)).toString('utf8')
   if (text.trim() === '') throw new AppError(422, 'invalid', 'This file is empty.')
   const commit = new URL(request.url).searchParams.has('commit') ? 'commit' : 'preview'
-  return streamLines<ImportStep>(async (send) => send({ report: await importCatalogue(member, text, commit, (done, of) => send({ done, of })) }))
+  return streamLines<ImportStep>(async (send) =>
+    send({ report: await importCatalogue(member, text, commit, (done, of) => send({ done, of })) }),
+  )
 })

@@ -12,7 +12,11 @@ export default async function PlanClockPage({ params }: { params: Promise<{ id: 
   const clock = await readFor(openClock(member, id))
   return (
     <Shell member={member}>
-      <ClockPage key={id} {...clock} permissions={{ write: may(member, 'write'), acknowledge: may(member, 'acknowledge') }} />
+      <ClockPage
+        key={id}
+        {...clock}
+        permissions={{ write: may(member, 'write'), acknowledge: may(member, 'acknowledge') }}
+      />
     </Shell>
   )
 }

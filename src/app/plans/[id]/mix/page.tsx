@@ -12,7 +12,16 @@ export default async function PlanMixPage({ params }: { params: Promise<{ id: st
   const mixing = await readFor(openMixing(member, id))
   return (
     <Shell member={member}>
-      <MixPage key={id} {...mixing} permissions={{ write: may(member, 'write'), acknowledge: may(member, 'acknowledge'), mix: may(member, 'mix'), prices: may(member, 'prices') }} />
+      <MixPage
+        key={id}
+        {...mixing}
+        permissions={{
+          write: may(member, 'write'),
+          acknowledge: may(member, 'acknowledge'),
+          mix: may(member, 'mix'),
+          prices: may(member, 'prices'),
+        }}
+      />
     </Shell>
   )
 }

@@ -1,4 +1,6 @@
 import { signedIn } from '@/server/http'
 import { setLayoutRemoved } from '@/server/layouts'
 
-export const POST = signedIn<{ id: string }>(async (member, _request, { id }) => setLayoutRemoved(member, id, 'present'))
+export const POST = signedIn<{ id: string }>(async (member, _request, { id }) =>
+  setLayoutRemoved(member, id, 'present'),
+)

@@ -2,4 +2,6 @@ import { BookingDto } from '@/server/dto'
 import { readEntry, signedIn } from '@/server/http'
 import { bookPlan } from '@/server/bookings'
 
-export const PUT = signedIn<{ id: string }>(async (member, request, { id }) => bookPlan(member, id, await readEntry(request, BookingDto)))
+export const PUT = signedIn<{ id: string }>(async (member, request, { id }) =>
+  bookPlan(member, id, await readEntry(request, BookingDto)),
+)

@@ -16,5 +16,10 @@ export const GET = signedIn<{ id: string }>(async (member, request, { id }) => {
   if (!on) throw new AppError(422, 'invalid', 'This plan is not booked for a day yet. Book it on the Mix page first.')
   const { name } = await findClient(member, clientId)
   const body = calendarOf({ planId: id, plan: document, client: name, on, at })
-  return new Response(body, { headers: { 'content-type': 'text/calendar; charset=utf-8', 'content-disposition': `attachment; filename="visit-${on}.ics"` } })
+  return new Response(body, {
+    headers: {
+      'content-type': 'text/calendar; charset=utf-8',
+      'content-disposition': `attachment; filename="visit-${on}.ics"`,
+    },
+  })
 })

@@ -11,5 +11,10 @@ export const GET = signedIn<{ id: string }>(async (member, request, { id }) => {
   const { type, body } = await documentOf(document, kind, member.units)
   const name = document.name.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '') || 'plan'
   const ending = ENDINGS[kind]
-  return new Response(body, { headers: { 'content-type': type, 'content-disposition': `${kind === 'cards' ? 'inline' : 'attachment'}; filename="plan.${ending}"; filename*=UTF-8''${encodeURIComponent(name)}.${ending}` } })
+  return new Response(body, {
+    headers: {
+      'content-type': type,
+      'content-disposition': `${kind === 'cards' ? 'inline' : 'attachment'}; filename="plan.${ending}"; filename*=UTF-8''${encodeURIComponent(name)}.${ending}`,
+    },
+  })
 })

@@ -2,4 +2,6 @@ import { RunEventsDto } from '@/server/dto'
 import { readEntry, signedIn } from '@/server/http'
 import { logEvents } from '@/server/runs'
 
-export const POST = signedIn<{ id: string }>(async (member, request, { id }) => logEvents(member, id, await readEntry(request, RunEventsDto)))
+export const POST = signedIn<{ id: string }>(async (member, request, { id }) =>
+  logEvents(member, id, await readEntry(request, RunEventsDto)),
+)

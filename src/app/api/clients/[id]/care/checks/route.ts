@@ -2,4 +2,6 @@ import { addCareCheck } from '@/server/care'
 import { CareCheckDto } from '@/server/dto'
 import { readEntry, signedIn } from '@/server/http'
 
-export const POST = signedIn<{ id: string }>(async (member, request, { id }) => addCareCheck(member, id, await readEntry(request, CareCheckDto)))
+export const POST = signedIn<{ id: string }>(async (member, request, { id }) =>
+  addCareCheck(member, id, await readEntry(request, CareCheckDto)),
+)

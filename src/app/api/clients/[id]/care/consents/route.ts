@@ -2,4 +2,6 @@ import { addConsent } from '@/server/care'
 import { ConsentDto } from '@/server/dto'
 import { readEntry, signedIn } from '@/server/http'
 
-export const POST = signedIn<{ id: string }>(async (member, request, { id }) => addConsent(member, id, await readEntry(request, ConsentDto)))
+export const POST = signedIn<{ id: string }>(async (member, request, { id }) =>
+  addConsent(member, id, await readEntry(request, ConsentDto)),
+)

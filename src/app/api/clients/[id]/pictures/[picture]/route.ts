@@ -19,4 +19,6 @@ export const GET = signedIn<Parameters>(async (member, request, { id, picture })
   })
 })
 
-export const DELETE = signedIn<Parameters>(async (member, _request, { id, picture }) => setPictureRemoved(member, id, picture, 'removed'))
+export const DELETE = signedIn<Parameters>(async (member, _request, { id, picture }) =>
+  setPictureRemoved(member, id, picture, 'removed'),
+)

@@ -1,4 +1,6 @@
 import { signedIn } from '@/server/http'
 import { setPictureRemoved } from '@/server/pictures'
 
-export const POST = signedIn<{ id: string; picture: string }>(async (member, _request, { id, picture }) => setPictureRemoved(member, id, picture, 'present'))
+export const POST = signedIn<{ id: string; picture: string }>(async (member, _request, { id, picture }) =>
+  setPictureRemoved(member, id, picture, 'present'),
+)
