@@ -1,5 +1,6 @@
-// Opens pages of visits without a network: pages and what they are made of are kept when they are fetched, and given from there when nothing answers.
-// Everything else goes to the network as ever; what is told at the chair waits in the page's own store.
+// Opens pages of visits without a network: pages and what they are made of are kept when they are fetched, and given
+// from there when nothing answers. Everything else goes to the network as ever; what is told at the chair waits in the
+// page's own store.
 const KEPT = 'falto-chair-1'
 
 self.addEventListener('install', () => self.skipWaiting())

@@ -4,7 +4,10 @@ import { TooManyPiecesError } from '@/core/placement'
 import { ALONE } from '@/core/schedule'
 import { checkPlanDocument, describeProblems } from '@/server/dto'
 
-/** `./falto compute FILE|-`: plan document in, figures out. One line on stderr and exit code 2 for an entry that cannot be used. */
+/**
+ * `./falto compute FILE|-`: plan document in, figures out. One line on stderr and exit code 2 for an entry that cannot
+ * be used.
+ */
 function main(file: string | undefined): void {
   if (!file) return refuse('say which plan to compute: ./falto compute FILE, or - to read it from standard input')
   let text: string

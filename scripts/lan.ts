@@ -7,8 +7,9 @@ import { createProxyServer } from 'httpxy'
 import { generate } from 'selfsigned'
 
 /**
- * HTTPS for the tablets of a salon: they may open a visit without a network, stay awake and vibrate only on secure pages. `origins` prints the addresses,
- * one a line; `serve` answers there and passes everything on to Falto on this machine.
+ * HTTPS for the tablets of a salon: they may open a visit without a network, stay awake and vibrate only on secure
+ * pages. `origins` prints the addresses, one a line; `serve` answers there and passes everything on to Falto on this
+ * machine.
  *
  *   tsx scripts/lan.ts origins PORT
  *   tsx scripts/lan.ts serve PORT FOLDER TARGET

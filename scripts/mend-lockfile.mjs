@@ -1,5 +1,5 @@
-// Run after `npm install`: npm writes optional packages for other platforms into the lockfile that it could not look up,
-// and `npm ci` then refuses the file. This takes out those names, and entries nothing asks for.
+// Run after `npm install`: npm writes optional packages for other platforms into the lockfile that it could not look
+// up, and `npm ci` then refuses the file. This takes out those names, and entries nothing asks for.
 import { readFileSync, writeFileSync } from 'node:fs'
 
 const lock = JSON.parse(readFileSync('package-lock.json', 'utf8'))

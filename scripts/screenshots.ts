@@ -1,7 +1,10 @@
 import { mkdirSync } from 'node:fs'
 import puppeteer, { type Page } from 'puppeteer-core'
 
-/** Takes the pictures of docs/screenshots from a freshly seeded demo: FALTO_URL=http://127.0.0.1:4310 node --import tsx scripts/screenshots.ts */
+/**
+ * Takes the pictures of docs/screenshots from a freshly seeded demo: FALTO_URL=http://127.0.0.1:4310 node --import tsx
+ * scripts/screenshots.ts
+ */
 const base = process.env['FALTO_URL'] ?? 'http://127.0.0.1:4310'
 mkdirSync('docs/screenshots', { recursive: true })
 

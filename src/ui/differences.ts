@@ -1,8 +1,8 @@
 import type { PlanPatch } from '@/core/model'
 
 /**
- * Patches that lead from one JSON document to another, at the deepest places that differ, so that two people's changes clash
- * only where they must. Lists of different length are replaced whole.
+ * Patches that lead from one JSON document to another, at the deepest places that differ, so that two people's changes
+ * clash only where they must. Lists of different length are replaced whole.
  */
 export function differences(before: unknown, after: unknown, path: PlanPatch['path'] = []): PlanPatch[] {
   if (before === after) return []

@@ -80,7 +80,8 @@ function pieceAt(point: MapPoint, stageId: string): Probe['piece'] {
 const api = {
   /**
    * Figures and drawing of a plan, or what is wrong with it.
-   * @param patches what differs from the plan sent before, at first the whole of it: copying all of a plan at every move of a hand would cost as much as computing it
+   * @param patches what differs from the plan sent before, at first the whole of it: copying all of a plan at every
+   * move of a hand would cost as much as computing it
    */
   compute(
     patches: readonly PlanPatch[],
@@ -108,7 +109,10 @@ const api = {
     const computed = { ...stages, ...judgePlan(plan, stages) }
     return { figures: judgedFigures(plan, computed), derivations: derivationsOf(plan, computed) }
   },
-  /** Local scale and name of a place of the plan in hand, and the piece there; undefined off the scalp. `point` has y downwards, as on screen. */
+  /**
+   * Local scale and name of a place of the plan in hand, and the piece there; undefined off the scalp. `point` has y
+   * downwards, as on screen.
+   */
   probe(point: MapPoint, stageId: string): Probe | undefined {
     if (!inHand) return undefined
     const { head } = inHand.stages
@@ -123,7 +127,9 @@ const api = {
       piece: pieceAt(onMap, stageId),
     }
   },
-  /** What a ramp drawn over the map makes of a figure in the zones of a stage. The line has y downwards, as on screen. */
+  /**
+   * What a ramp drawn over the map makes of a figure in the zones of a stage. The line has y downwards, as on screen.
+   */
   paintRamp({ line: [start, end], from, to }: PaintedRamp, stageId: string, only: readonly string[]): ZoneRamp[] {
     const upright = ({ x, y }: MapPoint): MapPoint => ({ x, y: -y })
     return paintRamp(

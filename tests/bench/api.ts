@@ -24,16 +24,14 @@ for (let at = 0; at < CLIENTS; at += 1000)
   await database()
     .insert(client)
     .values(
-      ids
-        .slice(at, at + 1000)
-        .map((id, i) => ({
-          salonId,
-          id,
-          name: `Person ${at + i} of Brindle`,
-          note: '',
-          head: model.head,
-          hair: model.hair,
-        })),
+      ids.slice(at, at + 1000).map((id, i) => ({
+        salonId,
+        id,
+        name: `Person ${at + i} of Brindle`,
+        note: '',
+        head: model.head,
+        hair: model.hair,
+      })),
     )
 for (let at = 0; at < PLANS; at += 250)
   await database()

@@ -31,7 +31,10 @@ function sample(
   return times
 }
 
-/** The same arithmetic every time, about as long as a recompute: what the machine itself adds to the spread of the row it is measured with. */
+/**
+ * The same arithmetic every time, about as long as a recompute: what the machine itself adds to the spread of the row
+ * it is measured with.
+ */
 function fixedWork(): number {
   let x = 0
   for (let i = 1; i < 4_000_000; i++) x += 1 / (i * i)

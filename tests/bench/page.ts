@@ -56,7 +56,10 @@ await drag('the pointer moves and drags nothing, for comparison', MOVE, 'header'
 await chair()
 await browser.close()
 
-/** Bytes of scripts that the workspace loads before it is used; the worker's own scripts are counted apart by the browser. */
+/**
+ * Bytes of scripts that the workspace loads before it is used; the worker's own scripts are counted apart by the
+ * browser.
+ */
 async function firstLoad(session: CDPSession): Promise<number> {
   const kinds = new Map<string, string>()
   let bytes = 0
@@ -158,7 +161,10 @@ async function drag(what: string, tool: string, selector: string): Promise<void>
   )
 }
 
-/** A task of the main thread: how long it took by the clock, and how long of that it ran, which is less where other programs had the processor. */
+/**
+ * A task of the main thread: how long it took by the clock, and how long of that it ran, which is less where other
+ * programs had the processor.
+ */
 interface Task {
   ms: number
   ran: number

@@ -6,7 +6,10 @@ import puppeteer, { type Browser, type Page, type Viewport } from 'puppeteer-cor
 import { database } from '@/db'
 import { BASE_URL, type Device } from '../support/server'
 
-/** Windows for the tests of one file, in a browser of their own. What goes wrong on any page fails the test that opened it. */
+/**
+ * Windows for the tests of one file, in a browser of their own. What goes wrong on any page fails the test that opened
+ * it.
+ */
 export function windows(): { open: (device?: Device, size?: Viewport) => Promise<Page> } {
   const profile = mkdtempSync(join(tmpdir(), 'falto-browser-'))
   const problems: string[] = []

@@ -58,7 +58,10 @@ async function glossedClient(name: string): Promise<string> {
   return clientId
 }
 
-/** Opens the consultation and counts what hands do from then on: every press of a key and every touch or press of a pointer. */
+/**
+ * Opens the consultation and counts what hands do from then on: every press of a key and every touch or press of a
+ * pointer.
+ */
 async function consult(clientId: string, size?: Viewport): Promise<{ page: Page; inputs: () => Promise<number> }> {
   const page = await open(oriel, size)
   await page.evaluateOnNewDocument(() => {
@@ -85,7 +88,8 @@ it('ten weeks after a record: roots grown and gloss faded without typing, and on
   const clientId = await glossedClient('Ten weeks')
   const { page, inputs } = await consult(clientId)
   const [root, length] = await bandsShown(page)
-  // 2 cm and ten weeks at 1.25 cm a month: 4.9 cm; 30 washes take an ash gloss back to the warm level 9 beneath (see C8-C13).
+  // 2 cm and ten weeks at 1.25 cm a month: 4.9 cm; 30 washes take an ash gloss back to the warm level 9 beneath (see
+  // C8-C13).
   expect(root).toContain('0 to 4.9 cm, level 5, neutral, virgin')
   expect(length).toMatch(/4\.9 to 37\.9 cm, level 8\.[57]5?, gold, lightened, then demi/)
   await page.waitForSelector(`::-p-text(from ${words(day(70))})`)

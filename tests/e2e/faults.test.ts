@@ -9,10 +9,16 @@ import { deviceOf, servicePlanOf } from '../support/server'
 import { windows } from './browser'
 import { doStep, inStep, kept, nextStep, tap } from './visit'
 
-/** Everything that can go wrong at a visit, in one: no network, reloads, a server that is killed, a clock that is wrong, two hands on one step. */
+/**
+ * Everything that can go wrong at a visit, in one: no network, reloads, a server that is killed, a clock that is wrong,
+ * two hands on one step.
+ */
 jest.setTimeout(600_000)
 
-/** How long one device is without a network, s. Two minutes were tried by hand; where nobody looks it need not take as long. */
+/**
+ * How long one device is without a network, s. Two minutes were tried by hand; where nobody looks it need not take as
+ * long.
+ */
 const OFFLINE_SECONDS = Number(process.env['FALTO_OFFLINE_SECONDS'] ?? 5)
 const WRONG_BY_MS = 7 * 60_000
 

@@ -19,7 +19,10 @@ export async function doStep(page: Page): Promise<void> {
   await press(page, 'Done')
 }
 
-/** Taps a button of the next step as soon as it can be tapped, unless another device was quicker; then waits for what either tap comes to. */
+/**
+ * Taps a button of the next step as soon as it can be tapped, unless another device was quicker; then waits for what
+ * either tap comes to.
+ */
 export async function tap(page: Page, name: string, then: 'Now' | 'Next'): Promise<void> {
   await page.waitForFunction(
     (wanted, begins) => {

@@ -1,8 +1,8 @@
 /**
- * C10. Permanent colour on natural hair: 10 vol deposit, 20 vol 1–2 levels, 30 vol 2–3, 40 vol 3–4; it never lifts artificial pigment.
- * C11. Block colour on a chin-length bob: 55–60 g of mix for the perimeter, 30 g for middle panels, 40–45 g for the top are upper bounds (generous).
- * C12. Subtle dimension: second shade 2–3 levels above the first.
- * And what bowl plans should read like (C7, TRADE): double bowls on very long hair, one or two on a retouch, none stale.
+ * C10. Permanent colour on natural hair: 10 vol deposit, 20 vol 1–2 levels, 30 vol 2–3, 40 vol 3–4; it never lifts
+ * artificial pigment. C11. Block colour on a chin-length bob: 55–60 g of mix for the perimeter, 30 g for middle panels,
+ * 40–45 g for the top are upper bounds (generous). C12. Subtle dimension: second shade 2–3 levels above the first. And
+ * what bowl plans should read like (C7, TRADE): double bowls on very long hair, one or two on a retouch, none stale.
  * Kind: common practice, no source.
  */
 import { colourLift, depositOn, lightenedSurface, recipeOf, type Surface } from '@/core/formula'

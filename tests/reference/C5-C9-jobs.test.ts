@@ -1,6 +1,6 @@
 /**
- * Observed jobs and rules of the trade. Kind: common practice, no source. Compared by tolerance, not equality: foil counts
- * ± 20 %, grams ± 25 %, minutes ± 20 %.
+ * Observed jobs and rules of the trade. Kind: common practice, no source. Compared by tolerance, not equality: foil
+ * counts ± 20 %, grams ± 25 %, minutes ± 20 %.
  */
 import { computePlan } from '@/core/pipeline'
 import { takenShare, TAKE_PRESETS } from '@/core/placement'

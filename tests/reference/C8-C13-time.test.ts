@@ -18,7 +18,10 @@ describe('C12. subtle dimension: the second shade 2–3 levels from the first (c
   })
 })
 
-/** Ten weeks: 70 days at 396 ± 55 µm a day are 2.8 ± 0.4 cm (Loussouarn et al. 2001, from memory); half an inch a month gives 2.9 cm. */
+/**
+ * Ten weeks: 70 days at 396 ± 55 µm a day are 2.8 ± 0.4 cm (Loussouarn et al. 2001, from memory); half an inch a month
+ * gives 2.9 cm.
+ */
 describe('ten weeks after a record', () => {
   const glossed = band(0, 30, {
     level: 8,

@@ -1,7 +1,7 @@
 /**
  * P1. 10 vol = 3 %, 20 = 6 %, 30 = 9 %, 40 = 12 % H₂O₂, 40 vol the ceiling for hair products.
- * Source: Regulation (EC) 1223/2009 Annex III, from memory; physics of 2 H₂O₂ → 2 H₂O + O₂ with molar volume 22.414 L and
- * molar mass 34.0147 g/mol, from memory.
+ * Source: Regulation (EC) 1223/2009 Annex III, from memory; physics of 2 H₂O₂ → 2 H₂O + O₂ with molar volume 22.414 L
+ * and molar mass 34.0147 g/mol, from memory.
  */
 import { LIMITS } from '@/core/model'
 import { oxygenVolumes, percentFromVolume, volumeFromPercent } from '@/core/units'

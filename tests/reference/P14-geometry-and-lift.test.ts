@@ -1,4 +1,7 @@
-/** P14. Mathematics: Ramanujan's ellipse, closed forms of lift, the area law of rows, ponytails from N, d and packing 0.65. */
+/**
+ * P14. Mathematics: Ramanujan's ellipse, closed forms of lift, the area law of rows, ponytails from N, d and packing
+ * 0.65.
+ */
 import { createHead, horizontalCircumference } from '@/core/head'
 import { ponytailCircumference } from '@/core/hair'
 import { computePlan } from '@/core/pipeline'

@@ -1,6 +1,6 @@
 /**
- * P3. On a sphere the scalp map is Lambert's azimuthal equal-area projection (mathematics; peer: d3-geo), and the area of an
- * ellipsoid cap from the map is that of a fine triangulation within 0.1 % (mathematics).
+ * P3. On a sphere the scalp map is Lambert's azimuthal equal-area projection (mathematics; peer: d3-geo), and the area
+ * of an ellipsoid cap from the map is that of a fine triangulation within 0.1 % (mathematics).
  */
 import { geoAzimuthalEqualAreaRaw } from 'd3-geo'
 import { createHead, mapFromDirection, scalpArea, surfacePoint, type Head } from '@/core/head'
@@ -29,7 +29,8 @@ it('equals d3-geo’s azimuthal equal-area projection on a sphere', () => {
     for (let psiDeg = -180; psiDeg < 180; psiDeg += 13) {
       const theta = (thetaDeg * Math.PI) / 180
       const psi = (psiDeg * Math.PI) / 180
-      // d3's raw projection is centred on the x axis of the sphere: longitude and latitude of the same point seen from the apex.
+      // d3's raw projection is centred on the x axis of the sphere: longitude and latitude of the same point seen from
+      // the apex.
       const y = Math.sin(theta) * Math.sin(psi)
       const z = Math.sin(theta) * Math.cos(psi)
       const [px, py] = geoAzimuthalEqualAreaRaw(Math.atan2(y, Math.cos(theta)), Math.asin(z))

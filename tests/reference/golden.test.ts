@@ -8,8 +8,9 @@ import { SERVICES } from '@/core/services'
 import { GOLDEN_HEADS, goldenPlan, OWN_HEAD } from '../support/samples'
 
 /**
- * Every kind of service on four heads, to the digit, so that nothing moves unnoticed. No outside fact: what stands in `golden.json` is what Falto said.
- * A figure changes only with a reason in the commit that changes it; `FALTO_GOLDEN=write ./falto test reference` then writes the file anew.
+ * Every kind of service on four heads, to the digit, so that nothing moves unnoticed. No outside fact: what stands in
+ * `golden.json` is what Falto said. A figure changes only with a reason in the commit that changes it;
+ * `FALTO_GOLDEN=write ./falto test reference` then writes the file anew.
  */
 const FILE = join(__dirname, 'golden.json')
 

@@ -1,7 +1,9 @@
 /**
- * Kinds of service, as a colourist would expect them before anything is computed: from common practice (no source), written down before
- * the templates, layouts and takes they need existed (twenty at first, `foilRetouch` later and again before it was built). `foils`: how many she would lay out. `light`, `low`: share of all hair, %, that gets lighter or
- * darker. `order`: sections in the order she would work them, by what they are called in the layout. A head of 54–57 cm is meant.
+ * Kinds of service, as a colourist would expect them before anything is computed: from common practice (no source),
+ * written down before the templates, layouts and takes they need existed (twenty at first, `foilRetouch` later and
+ * again before it was built). `foils`: how many she would lay out. `light`, `low`: share of all hair, %, that gets
+ * lighter or darker. `order`: sections in the order she would work them, by what they are called in the layout. A head
+ * of 54–57 cm is meant.
  */
 export interface Expected {
   /** What makes it a kind of its own: technique, canvas, wear. */

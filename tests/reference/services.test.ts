@@ -4,8 +4,9 @@ import { servicePlan } from '../support/samples'
 import { EXPECTED } from './services.expected'
 
 /**
- * Kinds of service against what was written down before they were built (`services.expected.ts`; common practice, no source). Of 105 figures 100 lie
- * where they were expected; these do not, and nothing was moved afterwards to make them:
+ * Kinds of service against what was written down before they were built (`services.expected.ts`; common practice, no
+ * source). Of 105 figures 100 lie where they were expected; these do not, and nothing was moved afterwards to make
+ * them:
  * - boldSlices: 48 % low instead of at most 45: two formulas in turn back to back share the head evenly.
  * - faceFrame: 20 foils instead of at most 18: two rows along the whole face side are split into three foils each.
  * - baseAndLight: 40 foils instead of 45 or more: every third row is left for the base.

@@ -33,9 +33,10 @@ const suggested = ({ canvas, goal, means, name }: FamilyCase) =>
   )
 
 /**
- * Where the search does not choose as a colourist would; 16 of 20 agree. Copper and red: the exposed canvas already has the goal's colour in our tables,
- * so any shade that feeds it comes out deeper than one that does nothing. White: two toned shades on a base come nearer than natural alone. Brunette:
- * violet leads and ash follows in the mix; a colourist would have it the other way round.
+ * Where the search does not choose as a colourist would; 16 of 20 agree. Copper and red: the exposed canvas already has
+ * the goal's colour in our tables, so any shade that feeds it comes out deeper than one that does nothing. White: two
+ * toned shades on a base come nearer than natural alone. Brunette: violet leads and ash follows in the mix; a colourist
+ * would have it the other way round.
  */
 const MISSES = [
   'orange to copper',

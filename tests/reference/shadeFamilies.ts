@@ -1,8 +1,9 @@
 import type { ToneHue } from '@/core/model'
 
 /**
- * Twenty pairs of canvas and goal with the family of shades a colourist would reach for, and why. Written down before the search was; common practice,
- * no source. `families` names the hues that should lead the toned part of the mix; `neutral` alone means that no toned shade should lead.
+ * Twenty pairs of canvas and goal with the family of shades a colourist would reach for, and why. Written down before
+ * the search was; common practice, no source. `families` names the hues that should lead the toned part of the mix;
+ * `neutral` alone means that no toned shade should lead.
  */
 export interface FamilyCase {
   name: string

@@ -1,6 +1,6 @@
 /**
- * What a colourist expects of seven services, written down before process model and scheduler were. Kind: common practice, no source; levels
- * within ± 0.7, minutes ± 20 %. `stories.test.ts` tries them.
+ * What a colourist expects of seven services, written down before process model and scheduler were. Kind: common
+ * practice, no source; levels within ± 0.7, minutes ± 20 %. `stories.test.ts` tries them.
  */
 export const STORIES = {
   baseUnderFoils: {
@@ -15,7 +15,10 @@ export const STORIES = {
   fullHeadAlone: {
     story: 'A full head of back-to-back foils, 8 mm, lightener for at most 50 min: alone, and with a second colourist.',
     expected: {
-      /** Foils alone take 60–90 min to put in: longer than the first may stay, so early ones come out before the last are in. */
+      /**
+       * Foils alone take 60–90 min to put in: longer than the first may stay, so early ones come out before the last
+       * are in.
+       */
       alone: { handsOnMinutes: { least: 60, most: 110 }, someOutBeforeLastIn: true },
       helped: { savesMinutesAtLeast: 20, someOutBeforeLastIn: false },
     },

@@ -1,6 +1,7 @@
 /**
- * Ten heads and the verdict a colourist gives on each, from common practice (no source), written down before any code that judges feasibility
- * existed. `limiting` is the band (from the scalp) that decides; `visits` the promise she would make; `caution` what she would not leave unsaid.
+ * Ten heads and the verdict a colourist gives on each, from common practice (no source), written down before any code
+ * that judges feasibility existed. `limiting` is the band (from the scalp) that decides; `visits` the promise she would
+ * make; `caution` what she would not leave unsaid.
  */
 import { checkCanvas, mainStrand, meanWhite } from '@/core/canvas'
 import { assess } from '@/core/feasibility'
@@ -48,10 +49,10 @@ it.each(DEMO_HEADS.map((head) => [head.key, head] as const))(
 )
 
 /**
- * Where the verdict above and the computed one differ, each with what differs. The constants were not moved afterwards. Hits: 7 of 10.
- * Ysolde: three levels on coarse hair are 2.6–4.3 levels' work in one visit, so the cautious count asks for a second.
- * Maren: fine hair and a remover make three levels through the old tint one visit's work.
- * Pim: visits are counted to the level the ends stand, not as the slow approach a colourist would take to it.
+ * Where the verdict above and the computed one differ, each with what differs. The constants were not moved afterwards.
+ * Hits: 7 of 10. Ysolde: three levels on coarse hair are 2.6–4.3 levels' work in one visit, so the cautious count asks
+ * for a second. Maren: fine hair and a remover make three levels through the old tint one visit's work. Pim: visits are
+ * counted to the level the ends stand, not as the slow approach a colourist would take to it.
  */
 const MISSES: Record<string, ('reach' | 'visits' | 'limiting' | 'caution')[]> = {
   'ysolde-marchbanks': ['reach'],

@@ -33,7 +33,10 @@ export interface Wanted {
   only?: string[]
 }
 
-/** A plan whose zone ids are the roles of their sections. Formula A is a powder lightener, B a permanent colour, C an on-scalp cream. */
+/**
+ * A plan whose zone ids are the roles of their sections. Formula A is a powder lightener, B a permanent colour, C an
+ * on-scalp cream.
+ */
 export function planWith({
   template = 'fourQuadrants',
   parameters,

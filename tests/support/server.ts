@@ -4,7 +4,10 @@ import type { FaltoPlan } from '@/core/model'
 export const BASE_URL = process.env['FALTO_TEST_URL'] ?? ''
 if (!BASE_URL) throw new Error('These tests need a running Falto. Run them with: ./falto test api e2e')
 
-/** A connection is not used twice: while a test file loads, the server ends idle ones, and the next call would meet a closed one. */
+/**
+ * A connection is not used twice: while a test file loads, the server ends idle ones, and the next call would meet a
+ * closed one.
+ */
 export const ONE_CALL = { connection: 'close' }
 
 export interface Answer {

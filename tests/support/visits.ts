@@ -1,6 +1,9 @@
 import type { Lag, Person, Problem, Task } from '@/core/schedule'
 
-/** A salon's day in made-up figures: clients with zones that are put in and taken out within their windows, a bowl and a rinse each. */
+/**
+ * A salon's day in made-up figures: clients with zones that are put in and taken out within their windows, a bowl and a
+ * rinse each.
+ */
 export function visitProblem({
   clients,
   zones,

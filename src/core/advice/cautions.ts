@@ -8,7 +8,10 @@ const LONG_FOIL_CM = 45
 const THICK_SUBSECTION_MM = 10
 /** Lightener on the scalp: 6 % at most, or the label's own limit if less. Common practice. */
 const ON_SCALP_VOL = 20
-/** Difference in lift between first and last foil that is worth a word, levels: the smallest step that shows (common practice). */
+/**
+ * Difference in lift between first and last foil that is worth a word, levels: the smallest step that shows (common
+ * practice).
+ */
 const UNEVEN_LEVELS = 2
 /** Hands-on work beyond this is no day's work, min. Our estimate. */
 const LONGEST_DAY_MIN = 360

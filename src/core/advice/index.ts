@@ -1,4 +1,7 @@
-/** Cautions, notes and rules of thumb read from a computed plan. Wording defers to product instructions, local codes and licensed practice. */
+/**
+ * Cautions, notes and rules of thumb read from a computed plan. Wording defers to product instructions, local codes and
+ * licensed practice.
+ */
 import type { Look } from '../appearance'
 import { isLightener, type Advice, type FaltoPlan, type Stage } from '../model'
 import type { ComputedStages } from '../result'

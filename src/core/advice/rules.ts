@@ -105,7 +105,10 @@ const wants = (
 }
 const lightener = ({ product }: { product: Product }): boolean => isLightener(product.kind)
 
-/** Rules that can be decided from a plan. Order: placement, contrast, foils, paint, root, colour, order of work, after-care. */
+/**
+ * Rules that can be decided from a plan. Order: placement, contrast, foils, paint, root, colour, order of work,
+ * after-care.
+ */
 export const RULES: readonly Rule[] = [
   // Placement and what it looks like
   rule('part-line-dark', ({ look }) =>

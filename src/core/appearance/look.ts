@@ -18,7 +18,10 @@ export interface Look {
   contrast: ContrastVerdict
   /** How alike left and right are, 0…1. */
   symmetry: number
-  /** Light along the part against light on the whole top; below 1 the part line stays darker. Undefined without light on top. */
+  /**
+   * Light along the part against light on the whole top; below 1 the part line stays darker. Undefined without light on
+   * top.
+   */
   partLine: number | undefined
   /** Light at the face against light at the back. Undefined without light at the back. */
   faceToBack: number | undefined
@@ -39,7 +42,10 @@ const LADDER: readonly [number, ContrastVerdict][] = [
   [2, 'subtle'],
   [0.5, 'barely'],
 ]
-/** Weeks a root carries: to the scalp 3–4, rooted 6–8, soft or well away from the scalp 8–12 (common practice); bounds in cm our estimate. */
+/**
+ * Weeks a root carries: to the scalp 3–4, rooted 6–8, soft or well away from the scalp 8–12 (common practice); bounds
+ * in cm our estimate.
+ */
 const UPKEEP = [
   { from: 3, low: 8, high: 12 },
   { from: 0.8, low: 6, high: 8 },

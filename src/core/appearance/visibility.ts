@@ -6,9 +6,15 @@ import { degrees } from '../units'
 export const WEARS = ['straight', 'waved', 'tied'] as const
 export type WearKind = (typeof WEARS)[number]
 
-/** Half the strip along the part whose hair covers nearly all when worn straight, cm. Three layers over the head come from 2.5–3.2 cm either side of a part (geometry of a 15 cm part). */
+/**
+ * Half the strip along the part whose hair covers nearly all when worn straight, cm. Three layers over the head come
+ * from 2.5–3.2 cm either side of a part (geometry of a 15 cm part).
+ */
 const COVERING_CM = 3
-/** How much of what grows elsewhere is seen, against hair at the part. Our estimates after common practice: straight hair shows its top, waved hair what lies under it, tied hair the hairline, nape and sides. */
+/**
+ * How much of what grows elsewhere is seen, against hair at the part. Our estimates after common practice: straight
+ * hair shows its top, waved hair what lies under it, tied hair the hairline, nape and sides.
+ */
 const STRAIGHT = { part: 1, rim: 0.35, rest: 0.06 } as const
 const WAVED = { part: 1, rim: 0.6, upper: 0.55, lower: 0.3 } as const
 const TIED = { rim: 1, side: 0.7, top: 0.5, hidden: 0.15 } as const
@@ -16,7 +22,10 @@ const TIED = { rim: 1, side: 0.7, top: 0.5, hidden: 0.15 } as const
 /** What is seen of a head, by where its part runs. */
 const known = new WeakMap<Head, Map<number, Record<WearKind, Float64Array>>>()
 
-/** How much of the hair of every scalp cell is seen in each way of wearing it, against what is seen most. @param partX cm from the middle, left positive */
+/**
+ * How much of the hair of every scalp cell is seen in each way of wearing it, against what is seen most.
+ * @param partX cm from the middle, left positive
+ */
 export function seenShares(head: Head, partX: number): Record<WearKind, Float64Array> {
   const byPart = known.get(head) ?? new Map<number, Record<WearKind, Float64Array>>()
   known.set(head, byPart)

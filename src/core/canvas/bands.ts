@@ -79,7 +79,10 @@ export function mergeBand(bands: readonly Band[], index: number): Band[] {
   return [...bands.slice(0, index), { ...longer, fromCm: one.fromCm, toCm: other.toCm }, ...bands.slice(index + 2)]
 }
 
-/** The same bands on a strand of another length: cut at the tip, or the last one longer. @param lengthCm at least one band's least length */
+/**
+ * The same bands on a strand of another length: cut at the tip, or the last one longer.
+ * @param lengthCm at least one band's least length
+ */
 export function fitBands(bands: readonly Band[], lengthCm: number): Band[] {
   const length = edge(Math.max(lengthCm, SHORTEST_BAND_CM))
   const kept = bands.filter((band, i) => i === 0 || band.fromCm + SHORTEST_BAND_CM <= length + 1e-9)

@@ -18,8 +18,9 @@ import { MOST_POPULATIONS } from './constants'
 import { directionOf } from './place'
 
 /**
- * Merges kinds of hair within one cell: those with the same strand and the same past become one; beyond six the smallest joins the
- * larger of those that share its strand, or the largest of all. Shares add up, white is the weighted mean.
+ * Merges kinds of hair within one cell: those with the same strand and the same past become one; beyond six the
+ * smallest joins the larger of those that share its strand, or the largest of all. Shares add up, white is the weighted
+ * mean.
  */
 export function mergePopulations(populations: readonly Population[]): Population[] {
   const merged: Population[] = []
@@ -113,8 +114,8 @@ const follows = (bands: readonly Band[], longer: readonly Band[]): boolean =>
   JSON.stringify(bands) === JSON.stringify(fitBands(longer, strandLength(bands)))
 
 /**
- * Kinds of hair in a region that differ by more than length: strands that have the same bands as far as they reach count as one, told by the
- * longest of them. Largest share first.
+ * Kinds of hair in a region that differ by more than length: strands that have the same bands as far as they reach
+ * count as one, told by the longest of them. Largest share first.
  */
 export function kindsOf(
   canvas: Canvas,
@@ -144,8 +145,8 @@ const freshId = (canvas: Canvas): string => {
 }
 
 /**
- * Gives a strand new bands. For the whole head, strands of other lengths that had the same bands as far as they reach follow. For one region,
- * the strand is told apart from the same strand elsewhere.
+ * Gives a strand new bands. For the whole head, strands of other lengths that had the same bands as far as they reach
+ * follow. For one region, the strand is told apart from the same strand elsewhere.
  */
 export function setBands(canvas: Canvas, region: LengthRegion | 'all', strandId: string, bands: Band[]): Canvas {
   const old = canvas.strands.find(({ id }) => id === strandId)!.bands
@@ -237,7 +238,10 @@ export function meanWhite(head: Head, hair: HairState, canvas: Canvas, region: L
 export const regionLengths = (canvas: Canvas): RegionLengths =>
   Object.fromEntries(LENGTH_REGIONS.map((region) => [region, strandLength(mainStrand(canvas, region).bands)]))
 
-/** The hair in short, as far as the canvas says it: lengths by region, the longest stretch at the crown, the roots' level. */
+/**
+ * The hair in short, as far as the canvas says it: lengths by region, the longest stretch at the crown, the roots'
+ * level.
+ */
 export function hairFromCanvas(hair: HairState, canvas: Canvas): HairState {
   const regionLengthsCm = regionLengths(canvas)
   const root = mainStrand(canvas, 'all').bands[0]!

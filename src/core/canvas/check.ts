@@ -13,8 +13,8 @@ export interface CanvasProblem {
 }
 
 /**
- * Checks what no single field can tell: bands tile their strands, cells are all there and name strands that exist, shares add up, nothing lies in
- * the future.
+ * Checks what no single field can tell: bands tile their strands, cells are all there and name strands that exist,
+ * shares add up, nothing lies in the future.
  * @param today `YYYY-MM-DD`; left out, dates are not judged
  */
 export function checkCanvas(canvas: Canvas, today?: string): CanvasProblem[] {

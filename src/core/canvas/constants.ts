@@ -1,6 +1,9 @@
 import type { TreatmentKind } from '../model'
 
-/** Rings of scalp cells; ring k has 3(2k + 1) of them, so that all have the same area on the disk of radius s. 192 in all. */
+/**
+ * Rings of scalp cells; ring k has 3(2k + 1) of them, so that all have the same area on the disk of radius s. 192 in
+ * all.
+ */
 export const CELL_RINGS = 8
 /** Kinds of hair that one cell can tell apart. */
 export const MOST_POPULATIONS = 6
@@ -10,8 +13,9 @@ export const SHORTEST_BAND_CM = 0.3
 export const EDGE_STEP_CM = 0.1
 
 /**
- * Washes after which half of a dye's tone has gone. Demi-permanent colour is commonly said to last about 24 washes (two of these: a quarter
- * is left); permanent and box dye lose their tone several times slower. Common practice; figures our estimate.
+ * Washes after which half of a dye's tone has gone. Demi-permanent colour is commonly said to last about 24 washes (two
+ * of these: a quarter is left); permanent and box dye lose their tone several times slower. Common practice; figures
+ * our estimate.
  */
 export const HALF_LIFE_WASHES: Partial<Record<TreatmentKind, number>> = {
   demi: 12,

@@ -1,6 +1,7 @@
 /**
- * The hair as it is: 192 fixed scalp cells in (ψ, s), each with up to six kinds of hair, each kind with bands from root to tip. Distances along the
- * stretched strand in cm, shares and white 0…1, levels 1…12, dates `YYYY-MM-DD`. Everything here returns new canvases and changes none.
+ * The hair as it is: 192 fixed scalp cells in (ψ, s), each with up to six kinds of hair, each kind with bands from root
+ * to tip. Distances along the stretched strand in cm, shares and white 0…1, levels 1…12, dates `YYYY-MM-DD`. Everything
+ * here returns new canvases and changes none.
  */
 export {
   bandFault,

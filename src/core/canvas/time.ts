@@ -23,8 +23,8 @@ export const dyeOf = ({ treatments }: Pick<Band, 'treatments'>): TreatmentKind |
   treatments.findLast(({ kind }) => HALF_LIFE_WASHES[kind] !== undefined)?.kind
 
 /**
- * A band after a number of washes. Tone leaves with its half-life, depth more slowly, towards the level beneath; when a cool tone can no longer
- * be read the warmth of the lightened hair under it comes back.
+ * A band after a number of washes. Tone leaves with its half-life, depth more slowly, towards the level beneath; when a
+ * cool tone can no longer be read the warmth of the lightened hair under it comes back.
  */
 export function fadeBand(band: Band, washes: number): Band {
   const dye = dyeOf(band)
@@ -51,7 +51,8 @@ export interface Since {
 }
 
 /**
- * The canvas as it should be on a later day: roots grown, dyes washed out, ends cut. A day before the record leaves it as it is.
+ * The canvas as it should be on a later day: roots grown, dyes washed out, ends cut. A day before the record leaves it
+ * as it is.
  * @throws BandError when more is cut than there is
  */
 export function predictCanvas(canvas: Canvas, hair: HairState, { on, trimmedCm = 0 }: Since): Canvas {
@@ -78,7 +79,10 @@ export function predictHair(hair: HairState, recordedOn: string, on: string): Ha
   return hair.weeksSinceColour > 0 ? { ...hair, weeksSinceColour: hair.weeksSinceColour + weeks } : hair
 }
 
-/** Cuts so much off every strand; a negative amount takes a cut back by letting the last band be longer. @throws BandError */
+/**
+ * Cuts so much off every strand; a negative amount takes a cut back by letting the last band be longer.
+ * @throws BandError
+ */
 export const cutCanvas = (canvas: Canvas, cm: number): Canvas =>
   tidy({
     ...canvas,

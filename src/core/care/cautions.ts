@@ -39,8 +39,9 @@ const STANDING_WORDS: Record<Exclude<CareStanding, 'current'>, string> = {
 }
 
 /**
- * Cautions from a client's record on the day of a service: checks that are missing, out of date or worrying; salts in the hair; a scalp that is
- * not calm; consent. Their ids name the state, so that one acknowledged as missing asks again when it has run out.
+ * Cautions from a client's record on the day of a service: checks that are missing, out of date or worrying; salts in
+ * the hair; a scalp that is not calm; consent. Their ids name the state, so that one acknowledged as missing asks again
+ * when it has run out.
  */
 export const careCautions = (input: CareInput): Caution[] => [
   ...careStates(input.record, input.on).flatMap(checkCaution),

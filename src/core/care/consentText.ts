@@ -1,4 +1,6 @@
-/** What a client signs. A change of words needs a new version, because signatures name the version they were given to. */
+/**
+ * What a client signs. A change of words needs a new version, because signatures name the version they were given to.
+ */
 export const CONSENT_TEXT = {
   version: '2026-11',
   paragraphs: [

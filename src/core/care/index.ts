@@ -1,4 +1,7 @@
-/** Care checks: what is known, what is missing or out of date, and what has to be looked at before work. Dates `YYYY-MM-DD`. Never says that something is safe. */
+/**
+ * Care checks: what is known, what is missing or out of date, and what has to be looked at before work. Dates
+ * `YYYY-MM-DD`. Never says that something is safe.
+ */
 export { careCautions, type CareInput } from './cautions'
 export { careStates, type CareState, type CareStanding } from './states'
 export { ALLERGY_WAIT_DAYS, CONSENT_WEEKS, VALID_DAYS } from './constants'

@@ -1,4 +1,7 @@
-/** Colour of hair: levels (lightness), tones (hue and strength on a level), the warmth that lightening exposes, differences. CIE Lab under D65. */
+/**
+ * Colour of hair: levels (lightness), tones (hue and strength on a level), the warmth that lightening exposes,
+ * differences. CIE Lab under D65.
+ */
 export { absorbanceOf, labFromAbsorbance, type Absorbance } from './absorbance'
 export { colourDifference, type Lab } from './difference'
 export { apparentLevel, exposedLab, hexFromLab, labFromLevel, labOfHair, levelFromLab, toneOfFormula } from './level'

@@ -6,12 +6,15 @@ import type { Lab } from './difference'
 type Step = readonly [chroma: number, hueDeg: number]
 
 /**
- * Lightness L* of hair at levels 1…12. A level is a lightness and nothing else; tone sits on it. Our estimate: black hair about 12, the palest
- * blonde about 90, steps growing towards the middle.
+ * Lightness L* of hair at levels 1…12. A level is a lightness and nothing else; tone sits on it. Our estimate: black
+ * hair about 12, the palest blonde about 90, steps growing towards the middle.
  */
 const LIGHTNESS = [12, 15, 19, 25, 32, 40, 50, 61, 73, 84, 87.5, 90] as const
 
-/** Neutral hair, natural or toned to look so. Our estimate: chroma grows to the light browns and falls again, hue turns to yellow. */
+/**
+ * Neutral hair, natural or toned to look so. Our estimate: chroma grows to the light browns and falls again, hue turns
+ * to yellow.
+ */
 const NEUTRAL: readonly Step[] = [
   [1.8, 34],
   [3.9, 40],
@@ -28,8 +31,8 @@ const NEUTRAL: readonly Step[] = [
 ]
 
 /**
- * Lightened hair with nothing on it. Our estimate after common practice: red-brown below level 4, orange and strongest at 6–7, yellow above 7,
- * palest yellow at 10.
+ * Lightened hair with nothing on it. Our estimate after common practice: red-brown below level 4, orange and strongest
+ * at 6–7, yellow above 7, palest yellow at 10.
  */
 const EXPOSED: readonly Step[] = [
   [6, 32],
@@ -116,7 +119,10 @@ export function levelFromLab({ l }: Lab): number {
   return LIGHTNESS.length
 }
 
-/** Cool results look up to a level deeper than their number says, warm ones lighter (common practice; half a level is our estimate). */
+/**
+ * Cool results look up to a level deeper than their number says, warm ones lighter (common practice; half a level is
+ * our estimate).
+ */
 const LOOKS_DEEPER: Partial<Record<ToneHue, number>> = {
   ash: 1,
   green: 1,

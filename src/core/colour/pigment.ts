@@ -21,7 +21,10 @@ export type CircleHue = (typeof HUE_CIRCLE)[number]
 /** The hue that cancels another. @example complementOf('orange') // 'blue' */
 export const complementOf = (hue: CircleHue): CircleHue => HUE_CIRCLE[(HUE_CIRCLE.indexOf(hue) + 6) % 12]!
 
-/** Names of the warmth that lightening exposes, up to and including a level. Common practice: orange at 6–7, yellow above, palest yellow at 10. */
+/**
+ * Names of the warmth that lightening exposes, up to and including a level. Common practice: orange at 6–7, yellow
+ * above, palest yellow at 10.
+ */
 const UNDERLYING = [
   { upTo: 3.25, name: 'red-brown', hue: 'red' },
   { upTo: 4.25, name: 'red', hue: 'red' },
@@ -49,8 +52,9 @@ export function underlyingPigment(level: number): UnderlyingPigment {
 export const EUMELANIN = [0.419, 0.697, 1.37] as const
 export const PHEOMELANIN = [0.187, 0.4, 1.05] as const
 /**
- * The warm residue that lightening leaves longest, relative to blue. The two melanins alone never get more chromatic than about 34 at hue 70°,
- * while lifted orange hair is near 40 at 60°; what is missing absorbs red : green : blue about 1 : 3.7 : 14. Our estimate, solved from the exposed path.
+ * The warm residue that lightening leaves longest, relative to blue. The two melanins alone never get more chromatic
+ * than about 34 at hue 70°, while lifted orange hair is near 40 at 60°; what is missing absorbs red : green : blue
+ * about 1 : 3.7 : 14. Our estimate, solved from the exposed path.
  */
 export const WARM_RESIDUE = [0.07, 0.26, 1] as const
 /** Light that black hair still gives back from its surface. Our estimate. */
@@ -68,8 +72,8 @@ export interface Pigments {
 }
 
 /**
- * Pigments of hair lightened to levels 1…10, calibrated to the exposed path (ΔE₀₀ at most 1.4). Dark pigment goes first, the warm residue last.
- * Our estimate, by search under the condition that none of them ever grows.
+ * Pigments of hair lightened to levels 1…10, calibrated to the exposed path (ΔE₀₀ at most 1.4). Dark pigment goes
+ * first, the warm residue last. Our estimate, by search under the condition that none of them ever grows.
  */
 const PIGMENTS: readonly (readonly [number, number, number])[] = [
   [0.856, 0.418, 2.41],
@@ -95,7 +99,10 @@ export function pigmentsAt(level: number): Pigments {
 
 const toLab = converter('lab65')
 
-/** Colour of hair with these pigments: σ = Σ amount · absorption, c = floor + (1 − floor)·exp(−g·√σ) per linear sRGB channel. */
+/**
+ * Colour of hair with these pigments: σ = Σ amount · absorption, c = floor + (1 − floor)·exp(−g·√σ) per linear sRGB
+ * channel.
+ */
 export function labFromPigments({ eumelanin, pheomelanin, residue }: Pigments): Lab {
   const channel = (k: 0 | 1 | 2) => {
     const absorption = eumelanin * EUMELANIN[k] + pheomelanin * PHEOMELANIN[k] + residue * WARM_RESIDUE[k]

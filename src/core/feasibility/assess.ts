@@ -53,7 +53,10 @@ export interface Wish {
 export const strandLevel = ({ bands }: Strand): number =>
   bands.reduce((sum, { fromCm, toCm, level }) => sum + (toCm - fromCm) * level, 0) / bands[bands.length - 1]!.toCm
 
-/** The strands of a region that carry the light: where hair is light already, light goes again, until the wanted share is found. */
+/**
+ * The strands of a region that carry the light: where hair is light already, light goes again, until the wanted share
+ * is found.
+ */
 function litStrands(canvas: Canvas, region: LengthRegion, lightPercent: number): Strand[] {
   const wanted = lightPercent / 100
   let found = 0
@@ -114,7 +117,10 @@ function judgedBands({ canvas, goal, hair }: Wish): JudgedBand[] {
   return [...judged.values()]
 }
 
-/** How much a band stands in the way: what cannot be, what falls short, how many visits it asks for, what has to come first. */
+/**
+ * How much a band stands in the way: what cannot be, what falls short, how many visits it asks for, what has to come
+ * first.
+ */
 function weightOf({ state, required, lightest, need, removed, perVisit, prework }: JudgedBand): number {
   if (state === 'blocked') return 1e6
   const short = state === 'short' ? 100 * (required - lightest) : 0

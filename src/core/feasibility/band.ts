@@ -56,7 +56,10 @@ export const has = ({ treatments }: Band, ...kinds: readonly TreatmentKind[]): b
   treatments.some(({ kind }) => kinds.includes(kind))
 export const isArtificial = (band: Band): boolean => dyeOf(band) !== undefined
 
-/** Canvas level at which the target's tone reads. Hair that is only deposited on, or that shows its natural pigment, needs none. */
+/**
+ * Canvas level at which the target's tone reads. Hair that is only deposited on, or that shows its natural pigment,
+ * needs none.
+ */
 function requiredCanvas(band: Band, target: Target, goal: Goal): number {
   const lighter = target.level > band.level + UNSEEN_LEVELS
   if (!lighter && !has(band, 'lightened')) return band.level
@@ -64,7 +67,10 @@ function requiredCanvas(band: Band, target: Target, goal: Goal): number {
   return Math.min(LIGHTEST_AT_ALL, Math.max(target.level, reads))
 }
 
-/** Levels one visit lifts on hair of a speed, by the school's strength. @param rate against virgin hair of medium fibre */
+/**
+ * Levels one visit lifts on hair of a speed, by the school's strength.
+ * @param rate against virgin hair of medium fibre
+ */
 export function liftPerVisit(rate: number, goal: Pick<Goal, 'school'>): Span {
   const lift = ({ minutes, celsius }: { minutes: number; celsius: number }) =>
     liftAfter(minutes, { ...IN_FOIL, celsius, rate, developerVol: SCHOOL_MEANS[goal.school].developerVol })
@@ -139,7 +145,10 @@ function preworkOf(band: Band, target: Target, lifts: boolean, remover: boolean)
   ]
 }
 
-/** Canvas level of a band after so many slow or fast visits, never past what is asked or possible. Levels in quarter steps. */
+/**
+ * Canvas level of a band after so many slow or fast visits, never past what is asked or possible. Levels in quarter
+ * steps.
+ */
 export function levelAfter(
   { band, required, lightest, perVisit, removed, state }: BandVerdict & { band: Band },
   slowVisits: number,

@@ -1,8 +1,8 @@
 import type { Integrity, Porosity, RootWish, School, Texture, ToneHue, TreatmentKind } from '../model'
 
 /**
- * Level the lightened canvas has to reach before a tone reads on it. Ash, cool and neutral browns 8, golden 7–8, silver 10 (common practice); the
- * others our estimate between them.
+ * Level the lightened canvas has to reach before a tone reads on it. Ash, cool and neutral browns 8, golden 7–8, silver
+ * 10 (common practice); the others our estimate between them.
  */
 export const TONE_CANVAS: Record<ToneHue, number> = {
   neutral: 8,
@@ -22,7 +22,9 @@ export const WARMTH_ALLOWANCE = { none: 0, some: 0.5, welcome: 1 } as const
 /** A difference that nobody sees, levels. Our estimate. */
 export const UNSEEN_LEVELS = 0.25
 
-/** Lightest level that lightener can be trusted to reach over a history. Our estimate; what is not named can reach 10. */
+/**
+ * Lightest level that lightener can be trusted to reach over a history. Our estimate; what is not named can reach 10.
+ */
 export const LIGHTEST: Partial<Record<TreatmentKind, number>> = { permanent: 9, boxDye: 8.5, henna: 8, unknown: 7.5 }
 export const LIGHTEST_AT_ALL = 10
 
@@ -32,8 +34,8 @@ export const ONE_VISIT = { slow: { minutes: 40, celsius: 29 }, fast: { minutes: 
 export const IN_FOIL = { ratio: 2, moist: 0.9, fresh: 0.95, maximumLift: 8 } as const
 
 /**
- * The two schools on developer strength: one holds that it only sets the speed and keeps it low, the other steps up for more lift in a visit.
- * Common practice; the toll on the hair per level, against the first, is our estimate.
+ * The two schools on developer strength: one holds that it only sets the speed and keeps it low, the other steps up for
+ * more lift in a visit. Common practice; the toll on the hair per level, against the first, is our estimate.
  */
 export const SCHOOL_MEANS: Record<School, { name: string; developerVol: number; toll: number; words: string }> = {
   lowAndSlow: {
@@ -56,7 +58,10 @@ export const REMOVER_LEVELS = { low: 1, high: 2 } as const
 /** Need from which a remover comes first, levels. Our estimate. */
 export const REMOVER_FROM = 3
 
-/** Damage budget: what a band stands, and what each level of lift takes from it. Our estimate, in shares of sound hair's budget. */
+/**
+ * Damage budget: what a band stands, and what each level of lift takes from it. Our estimate, in shares of sound hair's
+ * budget.
+ */
 export const BUDGET: Record<Integrity, number> = { sound: 0.9, worn: 0.5, fragile: 0.22, breaking: 0 }
 export const TOLL_PER_LEVEL = 0.08
 export const POROSITY_TOLL: Record<Porosity, number> = { low: 1, normal: 1, high: 1.4 }
@@ -64,7 +69,10 @@ export const TEXTURE_TOLL: Record<Texture, number> = { fine: 1.25, medium: 1, co
 
 /** Permanent colour covers white up to about this level; above, it stains (7–8 is common practice). */
 export const COVERS_WHITE_TO = 7.5
-/** Weeks that a root design carries. Retouch to the scalp 3–4, rooted and glossed 6–8, soft rooted 8–12: common practice. */
+/**
+ * Weeks that a root design carries. Retouch to the scalp 3–4, rooted and glossed 6–8, soft rooted 8–12: common
+ * practice.
+ */
 export const UPKEEP_WEEKS: Record<RootWish, { low: number; high: number }> = {
   toScalp: { low: 3, high: 4 },
   rooted: { low: 6, high: 8 },

@@ -9,7 +9,10 @@ export interface GoalProblem {
   message: string
 }
 
-/** What a consultation begins with, for the wish to be made from: subtle, rooted, three levels lighter. Our estimate of the most usual one. */
+/**
+ * What a consultation begins with, for the wish to be made from: subtle, rooted, three levels lighter. Our estimate of
+ * the most usual one.
+ */
 export const startingGoal = ({ naturalLevel }: Pick<HairState, 'naturalLevel'>): Goal => ({
   targets: [{ region: 'all', level: Math.min(10, naturalLevel + 3), hue: 'beige', strength: 0.3 }],
   warmth: 'some',
@@ -25,7 +28,10 @@ export const startingGoal = ({ naturalLevel }: Pick<HairState, 'naturalLevel'>):
   school: 'lowAndSlow',
 })
 
-/** Checks what no single field can tell: one wish a region, one for all of them, no wish that the allowed means cannot meet. */
+/**
+ * Checks what no single field can tell: one wish a region, one for all of them, no wish that the allowed means cannot
+ * meet.
+ */
 export function checkGoal(goal: Goal, canvas?: Canvas): GoalProblem[] {
   const problems: GoalProblem[] = []
   const regions = goal.targets.map(({ region }) => region)

@@ -12,7 +12,10 @@ export interface Filler {
   reason: string
 }
 
-/** Warm shades that stand for the exposed pigment, up to and including a level. Common practice: red at the brown levels, copper around 6–7, gold above. */
+/**
+ * Warm shades that stand for the exposed pigment, up to and including a level. Common practice: red at the brown
+ * levels, copper around 6–7, gold above.
+ */
 const WARMTH_AT: readonly { upTo: number; hue: ToneHue }[] = [
   { upTo: 4.5, hue: 'red' },
   { upTo: 7, hue: 'copper' },
@@ -32,13 +35,19 @@ export function fillerFor(surface: Surface, to: number): Filler {
   return { needed, level, hue, reason }
 }
 
-/** Level of a shadow root: near the natural one, in whole levels, but no lighter than a level below the lengths. Common practice. */
+/**
+ * Level of a shadow root: near the natural one, in whole levels, but no lighter than a level below the lengths. Common
+ * practice.
+ */
 export const shadowRootLevel = (naturalLevel: number, lengthsLevel: number): number =>
   Math.max(1, Math.min(Math.round(naturalLevel), Math.round(lengthsLevel) - 1))
 
 /** From this difference on dark colour that is rinsed out shows on the light beside it. Our estimate. */
 const RUNS_FROM_LEVELS = 3
 
-/** Whether light strands beside dark foils want a slightly warmer companion, because the dark runs over them in rinsing (common practice). */
+/**
+ * Whether light strands beside dark foils want a slightly warmer companion, because the dark runs over them in rinsing
+ * (common practice).
+ */
 export const wantsCompanion = (lightLevel: number, otherLevels: readonly number[]): boolean =>
   otherLevels.some((level) => lightLevel - level >= RUNS_FROM_LEVELS)

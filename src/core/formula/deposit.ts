@@ -10,7 +10,10 @@ import {
 import type { Base, Porosity, ProductKind, ProductShade, ToneHue } from '../model'
 import { labOfSurface, WHITE_HAIR, type Surface } from './surface'
 
-/** Share of a shade's pigment that hair takes up by the end of the label's time. Our estimate: permanent colour fullest, a gloss sheerest. */
+/**
+ * Share of a shade's pigment that hair takes up by the end of the label's time. Our estimate: permanent colour fullest,
+ * a gloss sheerest.
+ */
 const UPTAKE: Partial<Record<ProductKind, number>> = {
   permanentColour: 0.95,
   demiColour: 0.85,
@@ -21,15 +24,22 @@ const UPTAKE: Partial<Record<ProductKind, number>> = {
 }
 /** Porous hair takes more, resistant hair less. Common practice; figures our estimate. */
 const POROSITY_UPTAKE: Record<Porosity, number> = { low: 0.85, normal: 1, high: 1.1 }
-/** Clear makes a mix sheerer: uptake × depth^0.6, so that 1 : 1 is soft (two thirds) and 1 : 4 sheer (two fifths). Our estimate. */
+/**
+ * Clear makes a mix sheerer: uptake × depth^0.6, so that 1 : 1 is soft (two thirds) and 1 : 4 sheer (two fifths). Our
+ * estimate.
+ */
 const DEPTH_EXPONENT = 0.6
-/** Rounding of the corner where a shade is as deep as the hair already, in absorbance: it then goes a little deeper still. Our estimate. */
+/**
+ * Rounding of the corner where a shade is as deep as the hair already, in absorbance: it then goes a little deeper
+ * still. Our estimate.
+ */
 const SOFTNESS = 0.06
 
 /**
- * What a tone takes away in red, green and blue, per unit of its shade's depth at full strength. Each is the complement of what it calms (colour theory:
- * blue–orange, violet–yellow, green–red): blue takes red before green and so turns yellow to green, violet takes green before red and does not. Sizes
- * are our estimate, set so that a shade at its usual strength shows its own colour on a canvas one level lighter.
+ * What a tone takes away in red, green and blue, per unit of its shade's depth at full strength. Each is the complement
+ * of what it calms (colour theory: blue–orange, violet–yellow, green–red): blue takes red before green and so turns
+ * yellow to green, violet takes green before red and does not. Sizes are our estimate, set so that a shade at its usual
+ * strength shows its own colour on a canvas one level lighter.
  */
 const TONE_TAKES: Record<ToneHue, Absorbance> = {
   neutral: [0, 0, 0],
@@ -49,7 +59,10 @@ const BASE_DEPTH: Record<Base, number> = { natural: 1, toned: 0.85, none: 0.6 }
 /** How deep an absorbance looks: weights near those of the eye. Our estimate. */
 const depthOf = ([red, green, blue]: Absorbance): number => 0.3 * red + 0.6 * green + 0.1 * blue
 
-/** Levels that permanent colour lifts natural pigment. Common practice (10 vol deposit, 20 vol 1–2, 30 vol 2–3, 40 vol 3–4); between them interpolated. */
+/**
+ * Levels that permanent colour lifts natural pigment. Common practice (10 vol deposit, 20 vol 1–2, 30 vol 2–3, 40 vol
+ * 3–4); between them interpolated.
+ */
 const COLOUR_LIFT: readonly (readonly [vol: number, levels: number])[] = [
   [10, 0],
   [20, 1.5],
@@ -57,7 +70,10 @@ const COLOUR_LIFT: readonly (readonly [vol: number, levels: number])[] = [
   [40, 3.5],
 ]
 
-/** Lift from which on colour exposes as much warmth as lightener does at that level; less lift exposes its share. Our estimate. */
+/**
+ * Lift from which on colour exposes as much warmth as lightener does at that level; less lift exposes its share. Our
+ * estimate.
+ */
 const FULL_WARMTH_LIFT = 4
 
 /** Levels that permanent colour lifts natural pigment at a strength, vol. It lifts nothing else. */
@@ -85,7 +101,11 @@ export interface Dye {
   whiteCover: number
 }
 
-/** A mix of shades as a dye. @param shades with their shares of the coloured part; empty for clear alone @param depth share of the mix that carries colour */
+/**
+ * A mix of shades as a dye.
+ * @param shades with their shares of the coloured part; empty for clear alone
+ * @param depth share of the mix that carries colour
+ */
 export function dyeOf(
   kind: ProductKind,
   vol: number,
@@ -108,8 +128,8 @@ export function dyeOf(
 }
 
 /**
- * A dye as it is after a share of its time, 0…1: what a fibre takes up grows with the root of time (Fickian diffusion at early times; Crank, The
- * Mathematics of Diffusion, from memory).
+ * A dye as it is after a share of its time, 0…1: what a fibre takes up grows with the root of time (Fickian diffusion
+ * at early times; Crank, The Mathematics of Diffusion, from memory).
  */
 export const depositAfter = (dye: Dye, share: number): Dye => ({
   ...dye,
@@ -123,9 +143,10 @@ export interface Deposited {
 }
 
 /**
- * Colour after a mix has had its time. Its base makes the hair as deep as itself where it is lighter, in brown, which leaves warmth as it is; its tones
- * take their part of the light away on top. Nothing is ever given back, so a deposit cannot lighten, blue on yellow turns green, and a cool result comes
- * out deeper than its number. Our own model, in absorbance, where dyes add up.
+ * Colour after a mix has had its time. Its base makes the hair as deep as itself where it is lighter, in brown, which
+ * leaves warmth as it is; its tones take their part of the light away on top. Nothing is ever given back, so a deposit
+ * cannot lighten, blue on yellow turns green, and a cool result comes out deeper than its number. Our own model, in
+ * absorbance, where dyes add up.
  */
 export const depositOn = (surface: Surface, dye: Dye): Deposited => depositor(surface, dye.kind, dye.vol).colour(dye)
 
@@ -171,7 +192,10 @@ function dyed(canvas: Absorbance, { base, tone }: Dye, uptake: number): Absorban
 /** max(0, x) with a rounded corner. */
 const softly = (x: number): number => (x > 8 * SOFTNESS ? x : SOFTNESS * Math.log1p(Math.exp(x / SOFTNESS)))
 
-/** The canvas after the lift that permanent colour gives natural pigment: from its own colour to the warmth that this exposes. */
+/**
+ * The canvas after the lift that permanent colour gives natural pigment: from its own colour to the warmth that this
+ * exposes.
+ */
 function openedBy(surface: Surface, kind: ProductKind, vol: number): Lab {
   const before = labOfSurface(surface)
   if (kind !== 'permanentColour' || surface.state !== 'natural') return before

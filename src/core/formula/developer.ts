@@ -13,8 +13,9 @@ export interface BlendPart {
 }
 
 /**
- * Blends a developer of a wanted strength from what is on the shelf: the one of that strength if there is one, else the nearest weaker and the
- * nearest stronger one, in masses (s − b) : (a − s). Water (0 vol) counts only where it is on the list.
+ * Blends a developer of a wanted strength from what is on the shelf: the one of that strength if there is one, else the
+ * nearest weaker and the nearest stronger one, in masses (s − b) : (a − s). Water (0 vol) counts only where it is on
+ * the list.
  * @param wanted vol @param shelf strengths at hand, vol
  * @throws BlendError when it lies outside what the shelf reaches
  * @example blendDeveloper(25, [10, 30]) // [{ vol: 10, share: 0.25 }, { vol: 30, share: 0.75 }]

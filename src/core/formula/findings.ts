@@ -339,7 +339,10 @@ const SURFACE_RULES: readonly SurfaceRule[] = [
   },
 ]
 
-/** Very light hair without warmth that is to go three levels or more darker. Hair that is still warm or has depth in it does without. */
+/**
+ * Very light hair without warmth that is to go three levels or more darker. Hair that is still warm or has depth in it
+ * does without.
+ */
 export const fillerNeeded = (
   { state, level, hue, strength }: Pick<Surface, 'state' | 'level' | 'hue' | 'strength'>,
   to: number,
@@ -373,7 +376,10 @@ export interface Neutralised {
   left: number
 }
 
-/** Chroma left below which warmth no longer reads, CIE Lab. Our estimate: natural dark blonde has about 25, an ash one 12. */
+/**
+ * Chroma left below which warmth no longer reads, CIE Lab. Our estimate: natural dark blonde has about 25, an ash one
+ * 12.
+ */
 const NO_LONGER_WARM = 14
 const MUTED_TO = 0.85
 

@@ -1,4 +1,7 @@
-/** Formulas: what is mixed, what it leaves on hair, what speaks against it, and what would be nearer to the goal. Masses in g, strengths in vol, peroxide in % (w/w). */
+/**
+ * Formulas: what is mixed, what it leaves on hair, what speaks against it, and what would be nearer to the goal. Masses
+ * in g, strengths in vol, peroxide in % (w/w).
+ */
 export { fillerFor, shadowRootLevel, wantsCompanion, type Filler } from './companions'
 export { colourLift, depositAfter, depositOn, dyeOf, type Deposited, type Dye } from './deposit'
 export {

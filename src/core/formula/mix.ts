@@ -20,8 +20,8 @@ export interface MixedShade {
 }
 
 /**
- * Level, tones and depth of a mix of shades: weighted means by mass of what colours (common practice: equal parts of level 9 and 6 are 7.5). Clear
- * leaves level and hue as they are and thins the depth.
+ * Level, tones and depth of a mix of shades: weighted means by mass of what colours (common practice: equal parts of
+ * level 9 and 6 are 7.5). Clear leaves level and hue as they are and thins the depth.
  * @throws RangeError when no part is above 0
  */
 export function mixShades(mix: readonly MixPart[]): MixedShade {

@@ -42,7 +42,10 @@ const BASE_SHARE: Record<ProductShade['base'], number> = { natural: 1, toned: 0.
 /** Developer and cream weigh about as much as water; what a label does not say. Common practice. */
 export const USUAL_DENSITY_G_PER_ML = 1
 
-/** Looks up what a formula is mixed from. Order of shades does not matter. @throws Error when it names a product that is not there */
+/**
+ * Looks up what a formula is mixed from. Order of shades does not matter.
+ * @throws Error when it names a product that is not there
+ */
 export function recipeOf(formula: Formula, products: readonly Product[]): Recipe {
   const find = (id: string) => {
     const product = products.find((one) => one.id === id)
@@ -156,7 +159,10 @@ function colourOf(
   }
 }
 
-/** Grams of every part of a bowl, to the scale's step; together they are the bowl exactly. In the order of the recipe's parts. */
+/**
+ * Grams of every part of a bowl, to the scale's step; together they are the bowl exactly. In the order of the recipe's
+ * parts.
+ */
 export const gramsOfParts = ({ parts }: Pick<Recipe, 'parts'>, totalG: number): number[] =>
   splitExactly(
     totalG,

@@ -2,8 +2,8 @@
 export const SCALE_STEP_G = 0.1
 
 /**
- * Splits an amount into parts so that every part is a whole number of steps and together they are the amount, rounded to a step, exactly:
- * by largest remainder (Hamilton's method), ties by order.
+ * Splits an amount into parts so that every part is a whole number of steps and together they are the amount, rounded
+ * to a step, exactly: by largest remainder (Hamilton's method), ties by order.
  * @param total g @param parts of any size, not negative; at least one above 0 @returns g, in the order of the parts
  * @throws RangeError when no part is above 0, or one is below
  * @example splitExactly(100, [1, 1, 1]) // [33.4, 33.3, 33.3]

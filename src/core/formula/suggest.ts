@@ -40,21 +40,30 @@ const PAIRS = [
   [1, 3],
 ] as const
 const THIRD = [0.25, 0.5, 1] as const
-/** How many stay in the search at a time, and how many are looked at closely. Our estimate; tests hold the search against trying everything. */
+/**
+ * How many stay in the search at a time, and how many are looked at closely. Our estimate; tests hold the search
+ * against trying everything.
+ */
 const KEPT_PAIRS = 60
 const LOOKED_AT = 400
 const LOOKED_AT_SINGLES = 20
 const SUGGESTIONS = 5
-/** What a finding costs, in ΔE₀₀; a stop is never suggested. Our estimate: a fault that is seen is worth as much as a clear difference. */
+/**
+ * What a finding costs, in ΔE₀₀; a stop is never suggested. Our estimate: a fault that is seen is worth as much as a
+ * clear difference.
+ */
 const CAUTION_COST = 6
 const NOTE_COST = 0.25
-/** Just noticeable side by side, ΔE₀₀: what one more shade has to gain, because it makes a bowl that is harder to repeat. */
+/**
+ * Just noticeable side by side, ΔE₀₀: what one more shade has to gain, because it makes a bowl that is harder to
+ * repeat.
+ */
 const NOTICEABLE = 1
 /** A tone that leads. Our estimate. */
 const LEADS = 0.08
 /**
- * Shades that hold a warm tone that is wished for. Warmth that the canvas alone shows fades to brass, so a mix without any of them costs as much as a
- * caution (common practice; the size is our estimate).
+ * Shades that hold a warm tone that is wished for. Warmth that the canvas alone shows fades to brass, so a mix without
+ * any of them costs as much as a caution (common practice; the size is our estimate).
  */
 const HOLDS: Partial<Record<ToneHue, ReadonlySet<ToneHue>>> = {
   beige: new Set(['beige', 'gold', 'pearl']),
@@ -73,9 +82,11 @@ interface Candidate {
 }
 
 /**
- * Looks for the mix of at most three shades that comes nearest to a goal (CIEDE2000) and that nothing speaks against: every shade and every pair in
- * simple parts, then a third shade to the best pairs, by distance in absorbance. The nearest are looked at closely: true difference, and what speaks against them.
- * @param onProgress share of the search that is done, 0…1 @returns best first, each of another kind; empty where no shade of the kind is there
+ * Looks for the mix of at most three shades that comes nearest to a goal (CIEDE2000) and that nothing speaks against:
+ * every shade and every pair in simple parts, then a third shade to the best pairs, by distance in absorbance. The
+ * nearest are looked at closely: true difference, and what speaks against them.
+ * @param onProgress share of the search that is done, 0…1 @returns best first, each of another kind; empty where no
+ * shade of the kind is there
  */
 export function suggestFormulas(
   wanted: Wanted,
@@ -158,7 +169,10 @@ export function suggestFormulas(
   }))
 }
 
-/** Shades of one line no further apart than this go into one bowl; clear goes with all of them. Common practice; the figure is our estimate. */
+/**
+ * Shades of one line no further apart than this go into one bowl; clear goes with all of them. Common practice; the
+ * figure is our estimate.
+ */
 const MIXED_LEVELS = 3
 const together = (one: Product, other: Product): boolean =>
   one.line === other.line &&

@@ -17,14 +17,20 @@ export interface Surface {
   metallic: boolean
 }
 
-/** Colour of the pigmented hairs of a surface; on lightened hair a tone that no longer reads leaves the warmth beneath bare, as in fading. */
+/**
+ * Colour of the pigmented hairs of a surface; on lightened hair a tone that no longer reads leaves the warmth beneath
+ * bare, as in fading.
+ */
 export const labOfSurface = ({ state, level, hue, strength }: Surface): Lab =>
   state === 'lightened' && strength < READABLE_STRENGTH ? exposedLab(level) : labOfHair(level, hue, strength)
 
 /** White hair, unpigmented: our estimate, between the palest blonde and paper. */
 export const WHITE_HAIR: Lab = { l: 88, a: 0, b: 7 }
 
-/** A recorded band as something to put a mix on. @param white share of white hairs, 0…1; counts only where nothing was done yet */
+/**
+ * A recorded band as something to put a mix on.
+ * @param white share of white hairs, 0…1; counts only where nothing was done yet
+ */
 export function surfaceOfBand(name: string, band: Band, white: number): Surface {
   const kinds = band.treatments.map(({ kind }) => kind)
   const state = dyeOf(band) ? 'dyed' : kinds.includes('lightened') ? 'lightened' : 'natural'

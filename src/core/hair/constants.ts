@@ -1,10 +1,14 @@
 import type { Density, Texture } from '../model'
 
-/** Hairs per cm² of scalp away from the hairline. Classes: common practice; the middle agrees with Loussouarn 2001 (227 ± 55,
- * 190 ± 40) and 2005 (175 ± 54), from memory. */
+/** Hairs per cm² of scalp away from the hairline. Classes: common practice; the middle agrees with Loussouarn 2001 (227
+ * ± 55, 190 ± 40) and 2005 (175 ± 54), from memory.
+ */
 export const HAIRS_PER_CM2: Record<Density, number> = { low: 150, medium: 190, high: 230 }
 
-/** Fibre diameter, µm. Robbins, Chemical and Physical Behavior of Human Hair: 50–100 µm (from memory); classes our estimate. */
+/**
+ * Fibre diameter, µm. Robbins, Chemical and Physical Behavior of Human Hair: 50–100 µm (from memory); classes our
+ * estimate.
+ */
 export const FIBRE_DIAMETER_UM: Record<Texture, number> = { fine: 55, medium: 70, coarse: 90 }
 
 /** Density of keratin, g/cm³. Robbins (from memory). */
@@ -22,7 +26,9 @@ export const TAPER = [
   { lengthCm: 60, meanShare: 0.8 },
 ] as const
 
-/** Half an inch a month: public dermatology guidance (from memory). Loussouarn 2001 measured 396 ± 55 µm/day = 1.2 cm. */
+/**
+ * Half an inch a month: public dermatology guidance (from memory). Loussouarn 2001 measured 396 ± 55 µm/day = 1.2 cm.
+ */
 export const GROWTH_CM_PER_MONTH = 1.25
 /** Weeks in a month: 365.2425 / 12 / 7, the Gregorian mean. */
 export const WEEKS_PER_MONTH = 365.2425 / 12 / 7
@@ -35,5 +41,8 @@ export const SHORTEST_CM = 1
 
 /** How much a graduated cut line falls per cm towards the face or the back (about 27°). Our estimate. */
 export const GRADUATION_SLOPE = 0.5
-/** Scalp that carries hair at full density, cm²: a default head's 664 cm² less the thinning at its rim. Computed by hairsOnHead. */
+/**
+ * Scalp that carries hair at full density, cm²: a default head's 664 cm² less the thinning at its rim. Computed by
+ * hairsOnHead.
+ */
 export const FULL_DENSITY_AREA = 618

@@ -66,7 +66,10 @@ export function ponytailCircumference(hairs: number, texture: Texture): number {
   return Math.PI * diameterCm * Math.sqrt(hairs / PONYTAIL_PACKING)
 }
 
-/** The density class whose ponytail comes nearest to a measured one. Inverse of {@link ponytailCircumference}. @param circumferenceCm cm */
+/**
+ * The density class whose ponytail comes nearest to a measured one. Inverse of {@link ponytailCircumference}.
+ * @param circumferenceCm cm
+ */
 export function densityFromPonytail(circumferenceCm: number, texture: Texture): Density {
   const miss = (density: Density) =>
     Math.abs(ponytailCircumference(HAIRS_PER_CM2[density] * FULL_DENSITY_AREA, texture) - circumferenceCm)

@@ -21,9 +21,10 @@ export function hairsPerCm2(hair: HairState, place: Place): number {
 }
 
 /**
- * Returns the stretched length that a root in a direction (θ, ψ) carries, cm. Lengths that were measured by region come first, blended between
- * them. Otherwise the cut line says it. Layered: the same everywhere. One length: hair follows its meridian down to the widest part of the
- * head and hangs from there to the cut line, so the nape carries less than the crown; graduated, the line falls towards the face or the back.
+ * Returns the stretched length that a root in a direction (θ, ψ) carries, cm. Lengths that were measured by region come
+ * first, blended between them. Otherwise the cut line says it. Layered: the same everywhere. One length: hair follows
+ * its meridian down to the widest part of the head and hangs from there to the cut line, so the nape carries less than
+ * the crown; graduated, the line falls towards the face or the back.
  */
 export function rootLength(head: Head, hair: HairState): (theta: number, psi: number) => number {
   const cut = cutLength(head, hair)
@@ -46,7 +47,10 @@ function cutLength(head: Head, hair: HairState): (theta: number, psi: number) =>
   return (theta, psi) => Math.max(SHORTEST_CM, fall(theta, psi) + cutBelowEar)
 }
 
-/** Lengths measured at the regions' centres, weighted by the inverse fourth power of the distance on the disk of radius s. */
+/**
+ * Lengths measured at the regions' centres, weighted by the inverse fourth power of the distance on the disk of radius
+ * s.
+ */
 function blendedLength(place: Place, measured: RegionLengths): number | undefined {
   const at = { x: place.s * Math.sin(place.psi), y: place.s * Math.cos(place.psi) }
   let sum = 0

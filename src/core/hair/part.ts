@@ -8,7 +8,10 @@ const PART_SIDE: Record<Part, number> = { none: 0, left: 1, centre: 0, right: -1
 /** Where the natural part runs, cm from the middle, positive towards the client's left. */
 export const partX = ({ part }: Pick<HairState, 'part'>): number => SIDE_PART_CM * PART_SIDE[part ?? 'none']
 
-/** Partings that echo a graduated haircut: they fall as its line does (common practice). Undefined for cuts without a slope. */
+/**
+ * Partings that echo a graduated haircut: they fall as its line does (common practice). Undefined for cuts without a
+ * slope.
+ */
 export function haircutParting({
   cutLine,
 }: Pick<HairState, 'cutLine'>): Pick<Placement, 'direction' | 'angleDeg'> | undefined {

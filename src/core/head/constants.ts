@@ -1,8 +1,8 @@
 import { radians } from '../units'
 
 /**
- * Half-axes of the reference head, cm: breadth, front, back, up, down. Our estimate, fitted so that the circumference is
- * 53.0 cm and length and breadth agree with adult female surveys (18.5–19 × 14.5–15 cm, from memory).
+ * Half-axes of the reference head, cm: breadth, front, back, up, down. Our estimate, fitted so that the circumference
+ * is 53.0 cm and length and breadth agree with adult female surveys (18.5–19 × 14.5–15 cm, from memory).
  */
 export const REFERENCE_AXES = { breadth: 7.35, front: 9.3, back: 9.6, up: 13, down: 11 } as const
 
@@ -31,7 +31,9 @@ export const NAPE_POLAR_RANGE = { min: radians(108), max: radians(148) } as cons
 /** Height of the head above the ears against the reference that we still believe. Our estimate. */
 export const UP_AXIS_RANGE = { min: 9.5, max: 17.5 } as const
 
-/** Within this of the hairline, as a share of the way to it, its fine hair begins, and hair counts as rim. Our estimate. */
+/**
+ * Within this of the hairline, as a share of the way to it, its fine hair begins, and hair counts as rim. Our estimate.
+ */
 export const RIM_FROM_S = 0.86
 
 /** Steps of the tables: one degree around and down, to below any hairline. */

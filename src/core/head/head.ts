@@ -23,7 +23,9 @@ export interface Head {
   arc: MeridianTable
 }
 
-/** Thrown when tape measures cannot belong to one head. `field` names the measure, the message the range that would fit. */
+/**
+ * Thrown when tape measures cannot belong to one head. `field` names the measure, the message the range that would fit.
+ */
 export class HeadMeasureError extends Error {
   constructor(
     readonly field: keyof HeadMeasures,
@@ -35,8 +37,9 @@ export class HeadMeasureError extends Error {
 }
 
 /**
- * Builds a head from tape measures. The circumference scales breadth, front and back; the ear-to-ear arc sets the height of
- * the head; the front-to-nape arc says how far down the nape hairline lies (or, without an ear-to-ear arc, the height).
+ * Builds a head from tape measures. The circumference scales breadth, front and back; the ear-to-ear arc sets the
+ * height of the head; the front-to-nape arc says how far down the nape hairline lies (or, without an ear-to-ear arc,
+ * the height).
  * @throws HeadMeasureError when the measures contradict each other
  */
 export function createHead(measures: HeadMeasures): Head {
@@ -82,7 +85,9 @@ export function createHead(measures: HeadMeasures): Head {
 /** The head assumed where nothing was measured. */
 export const defaultMeasures = (): HeadMeasures => ({ circumferenceCm: DEFAULT_CIRCUMFERENCE_CM })
 
-/** Around the head at ear height, cm: two half-ellipses, by the trapezoid rule, which converges fast on closed curves. */
+/**
+ * Around the head at ear height, cm: two half-ellipses, by the trapezoid rule, which converges fast on closed curves.
+ */
 export function horizontalCircumference(axes: Axes): number {
   const steps = 720
   let sum = 0

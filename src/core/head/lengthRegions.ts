@@ -4,7 +4,10 @@ import { degrees, radians } from '../units'
 /** Azimuth from the face, degrees, 0…180 on either side. */
 const azimuth = ({ psi }: Place): number => Math.abs(degrees(psi - 2 * Math.PI * Math.round(psi / (2 * Math.PI))))
 
-/** Region whose length a root has when a colourist measures six lengths on a head. Bounds are our estimate from the landmarks. */
+/**
+ * Region whose length a root has when a colourist measures six lengths on a head. Bounds are our estimate from the
+ * landmarks.
+ */
 export function lengthRegionAt(place: Place): LengthRegion {
   const from = azimuth(place)
   if (from < 40) return place.s > 0.75 ? 'fringe' : place.s > 0.25 ? 'front' : 'crown'

@@ -5,8 +5,8 @@ import { readTable, solveTable } from './tables'
 
 /**
  * The equal-area map. For every azimuth ρ(ψ, θ) = √(2 ∫₀^θ J dθ'), so that ρ dρ dψ = J dθ dψ: an area on the map is the
- * area of scalp, whatever the head's shape. On a sphere it is Lambert's azimuthal equal-area projection. Seen from behind
- * and above: the face is up (+y), the client's left is on the left (−x).
+ * area of scalp, whatever the head's shape. On a sphere it is Lambert's azimuthal equal-area projection. Seen from
+ * behind and above: the face is up (+y), the client's left is on the left (−x).
  */
 const toMap = (rho: number, psi: number): MapPoint => ({ x: -rho * Math.sin(psi), y: rho * Math.cos(psi) })
 
@@ -52,8 +52,8 @@ export function placeFromDirection(head: Head, theta: number, psi: number): Plac
 }
 
 /**
- * How long a true centimetre is drawn on the map, along the meridian and across it (map cm per cm). Their product is 1 up
- * to the slight shear of an egg-shaped head.
+ * How long a true centimetre is drawn on the map, along the meridian and across it (map cm per cm). Their product is 1
+ * up to the slight shear of an egg-shaped head.
  */
 export function localScale(head: Head, point: MapPoint): { along: number; across: number } {
   const { theta, psi } = directionFromMap(head, point)

@@ -10,8 +10,8 @@ export interface Axes {
 }
 
 /**
- * Distance from the head's centre to its surface in the direction (θ, ψ): five half-ellipsoids joined where they meet, so
- * that the surface and its first derivatives are continuous.
+ * Distance from the head's centre to its surface in the direction (θ, ψ): five half-ellipsoids joined where they meet,
+ * so that the surface and its first derivatives are continuous.
  * @param theta polar angle from the apex, rad @param psi azimuth, rad
  * @returns cm
  */

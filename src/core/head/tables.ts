@@ -2,8 +2,9 @@ import { AZIMUTH_STEP, POLAR_STEP, POLAR_STEPS } from './constants'
 import { metricAt, type Axes } from './surface'
 
 /**
- * A quantity that grows along every meridian, tabulated with its derivative and read back by cubic Hermite interpolation
- * down the meridian and linear interpolation around. The head is left-right symmetric, so azimuths 0…π suffice.
+ * A quantity that grows along every meridian, tabulated with its derivative and read back by cubic Hermite
+ * interpolation down the meridian and linear interpolation around. The head is left-right symmetric, so azimuths 0…π
+ * suffice.
  *
  * Layout: column-major, one column per azimuth: value[column · rows + row], row = polar angle / POLAR_STEP.
  */
@@ -22,7 +23,8 @@ const emptyTable = (): MeridianTable => ({
 
 /**
  * Integrates down every meridian by Simpson's rule, exact to about 1e-11 on these smooth surfaces:
- * `area` is ∫₀^θ J dθ', cm² per radian of azimuth, half the square of the map radius; `arc` the length from the apex, cm.
+ * `area` is ∫₀^θ J dθ', cm² per radian of azimuth, half the square of the map radius; `arc` the length from the apex,
+ * cm.
  */
 export function meridianTables(axes: Axes): { area: MeridianTable; arc: MeridianTable } {
   const area = emptyTable()
@@ -56,7 +58,8 @@ function columnAt(psi: number): number {
 const columnBefore = (position: number): number => Math.min(Math.floor(position), COLUMNS - 2)
 
 /**
- * A tabulated quantity at a row, between two columns: Hermite interpolation is linear in what it interpolates, so the columns are blended first.
+ * A tabulated quantity at a row, between two columns: Hermite interpolation is linear in what it interpolates, so the
+ * columns are blended first.
  */
 const blended = (quantity: Float64Array, index: number, share: number): number =>
   (1 - share) * quantity[index]! + share * quantity[index + ROWS]!

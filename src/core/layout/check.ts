@@ -12,9 +12,9 @@ export interface LayoutProblem {
 const COVERAGE_TOLERANCE = 0.001
 
 /**
- * Checks what no single field can tell: edges and vertices exist, every parting lies between two zones and every stretch of
- * hairline belongs to one, outlines close, do not cross and run anticlockwise, together they cover the scalp once, and the
- * order names every zone once.
+ * Checks what no single field can tell: edges and vertices exist, every parting lies between two zones and every
+ * stretch of hairline belongs to one, outlines close, do not cross and run anticlockwise, together they cover the scalp
+ * once, and the order names every zone once.
  * @param draw draws the stage's edges on the head; one that remembers them where a hand drags
  */
 export function checkStage(

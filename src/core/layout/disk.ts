@@ -1,7 +1,10 @@
 import type { LayoutEdge, LayoutVertex, Place, StoredPlace } from '../model'
 import { degrees, radians } from '../units'
 
-/** A point of the unit disk in which partings are straight: x = s·sin ψ, y = s·cos ψ. The hairline is its rim on every head. */
+/**
+ * A point of the unit disk in which partings are straight: x = s·sin ψ, y = s·cos ψ. The hairline is its rim on every
+ * head.
+ */
 export interface DiskPoint {
   x: number
   y: number
@@ -38,7 +41,10 @@ function alongHairline(from: number, to: number): DiskPoint[] {
   return Array.from({ length: steps + 1 }, (_, i) => diskFromPlace({ psi: from + (span * i) / steps, s: 1 }))
 }
 
-/** Signed area of a closed polygon in the disk; positive where its azimuth grows along it, which is anticlockwise on the map. */
+/**
+ * Signed area of a closed polygon in the disk; positive where its azimuth grows along it, which is anticlockwise on the
+ * map.
+ */
 export function diskArea(points: readonly DiskPoint[]): number {
   let sum = 0
   let previous = points[points.length - 1]!

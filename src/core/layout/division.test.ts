@@ -184,7 +184,8 @@ describe('corners and bends', () => {
           const there = diskFromPlace({ psi: (place.psiDeg * Math.PI) / 180, s: place.s })
           const bent = bendParting(before, parting.id, 1, { x: there.x + dx / 2, y: there.y + dy / 2 })
           expect(holds(bent)).toEqual([])
-          // A whole parting moves along, its inner ends by as much, its ends on the hairline along it; moved back it is where it was.
+          // A whole parting moves along, its inner ends by as much, its ends on the hairline along it; moved back it is
+          // where it was.
           const shifted = moveParting(before, parting.id, { x: dx / 2, y: dy / 2 })
           expect(holds(shifted)).toEqual([])
           const back = moveParting(shifted, parting.id, { x: -dx / 2, y: -dy / 2 })

@@ -86,8 +86,8 @@ interface Hit {
 }
 
 /**
- * Lays a parting along a line of the disk: every zone that the line crosses from edge to edge is cut in two; where it ends inside a zone
- * nothing is cut. The larger piece keeps the zone, the other is made by `make`.
+ * Lays a parting along a line of the disk: every zone that the line crosses from edge to edge is cut in two; where it
+ * ends inside a zone nothing is cut. The larger piece keeps the zone, the other is made by `make`.
  * @param which cut only zones for which this holds @throws DivisionError when the line crosses itself, or cuts nothing
  */
 export function cut<Z extends Bounded>(
@@ -227,7 +227,10 @@ function sides(
   return { first: walked.slice(0, turn), second: walked.slice(turn) }
 }
 
-/** Puts a vertex where a line meets a zone's boundary: one that is near, or a new one that splits the edge for both its zones. */
+/**
+ * Puts a vertex where a line meets a zone's boundary: one that is near, or a new one that splits the edge for both its
+ * zones.
+ */
 function withVertex<Z extends Bounded>(
   division: Division<Z>,
   zoneId: string,
@@ -387,7 +390,10 @@ export function moveParting<Z extends Bounded>(division: Division<Z>, edgeId: st
   }, division)
 }
 
-/** Bends a parting so that a place on it comes to another; its ends stay. @param at which of its stored places, from 0 */
+/**
+ * Bends a parting so that a place on it comes to another; its ends stay.
+ * @param at which of its stored places, from 0
+ */
 export function bendParting<Z extends Bounded>(
   division: Division<Z>,
   edgeId: string,

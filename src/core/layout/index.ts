@@ -1,6 +1,6 @@
 /**
- * Stage 2: zones. One planar subdivision of the scalp with shared vertices in head-free places, laid out from a template,
- * checked against its laws and drawn on a real head. Areas in cm² of scalp.
+ * Stage 2: zones. One planar subdivision of the scalp with shared vertices in head-free places, laid out from a
+ * template, checked against its laws and drawn on a real head. Areas in cm² of scalp.
  */
 export { checkStage, type LayoutProblem } from './check'
 export type { ZoneMesh } from './mesh'

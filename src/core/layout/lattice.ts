@@ -6,7 +6,10 @@ export const ROW_HEIGHT = (SPACING * Math.sqrt(3)) / 2
 /** Every other row lies half a step aside, cm. */
 export const rowShift = (row: number): number => (row % 2 === 0 ? 0 : SPACING / 2)
 
-/** So many numbers a located point: x, y on the map and x, y, z in space (cm), polar angle and azimuth (rad), share of the way to the hairline. */
+/**
+ * So many numbers a located point: x, y on the map and x, y, z in space (cm), polar angle and azimuth (rad), share of
+ * the way to the hairline.
+ */
 export const LOCATED = 8
 
 /** Writes where a map point lies on a head. @param x @param y cm on the map */
@@ -24,8 +27,8 @@ export function locate(head: Head, x: number, y: number, into: Float64Array, at:
 }
 
 /**
- * The hexagonal grid from which meshes take their inner points. It is fixed to the map, so that small edits move little, and
- * each of its points is located once a head, when it is first asked for.
+ * The hexagonal grid from which meshes take their inner points. It is fixed to the map, so that small edits move
+ * little, and each of its points is located once a head, when it is first asked for.
  */
 export interface Lattice {
   /** Where in `located` a point stands. */

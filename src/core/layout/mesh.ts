@@ -4,11 +4,12 @@ import type { MapPoint } from '../model'
 import { latticeOf, locate, LOCATED, ROW_HEIGHT, rowShift, SPACING, type Lattice } from './lattice'
 
 /**
- * A triangulation of one zone that fits its outline exactly, known on the map and in space. On the map triangles have the
- * true area of the scalp under them; in space their edges have true length.
+ * A triangulation of one zone that fits its outline exactly, known on the map and in space. On the map triangles have
+ * the true area of the scalp under them; in space their edges have true length.
  *
- * Layout: vertex i is map[2i…2i+1] and space[3i…3i+2], its polar angle and azimuth direction[2i…2i+1], its share of the way to the hairline s[i];
- * triangle t has corners triangles[3t…3t+2], and neighbours[3t+k] is the triangle across the edge from corner k to corner k+1, or −1 at the outline.
+ * Layout: vertex i is map[2i…2i+1] and space[3i…3i+2], its polar angle and azimuth direction[2i…2i+1], its share of the
+ * way to the hairline s[i]; triangle t has corners triangles[3t…3t+2], and neighbours[3t+k] is the triangle across the
+ * edge from corner k to corner k+1, or −1 at the outline.
  */
 export interface ZoneMesh {
   /** So many vertices come first that lie on the outline, in its order. */
@@ -23,7 +24,9 @@ export interface ZoneMesh {
   areas: Float64Array
 }
 
-/** Distance that inner points keep from the outline's corners, cm. Our estimate: less makes slivers, more leaves gaps. */
+/**
+ * Distance that inner points keep from the outline's corners, cm. Our estimate: less makes slivers, more leaves gaps.
+ */
 const CLEARANCE = 0.52
 
 /** Halvings after which an outline that still does not fit is given up. */
@@ -62,7 +65,10 @@ function coordinates(rim: readonly MapPoint[], inner: readonly number[], { locat
   return map
 }
 
-/** 1 for sides of the outline (by their first point) that are not edges of the triangulation; halving them makes them so. */
+/**
+ * 1 for sides of the outline (by their first point) that are not edges of the triangulation; halving them makes them
+ * so.
+ */
 function missingSides({ triangles }: Delaunator<Float64Array>, rim: number): Uint8Array {
   const missing = new Uint8Array(rim).fill(1)
   for (let half = 0; half < triangles.length; half++) {
@@ -175,7 +181,10 @@ function crossingsAt(outline: readonly MapPoint[], y: number): number[] {
       : crossings
 }
 
-/** Triangles of the triangulation that lie inside the outline, in its order: those left of it, and all reached without crossing it. */
+/**
+ * Triangles of the triangulation that lie inside the outline, in its order: those left of it, and all reached without
+ * crossing it.
+ */
 function insideTriangles(delaunay: Delaunator<Float64Array>, rim: number): Uint32Array {
   const { triangles, halfedges } = delaunay
   const isRim = (a: number, b: number) => a < rim && b < rim && (b === (a + 1) % rim || a === (b + 1) % rim)

@@ -18,8 +18,8 @@ export function drawEdges(head: Head, { vertices, edges }: Pick<Layout, 'vertice
 }
 
 /**
- * {@link drawEdges} for layouts that follow each other while a hand drags: edges that are the very objects drawn before, with the same ends, are not
- * drawn again. Layouts given to it must not be changed in place.
+ * {@link drawEdges} for layouts that follow each other while a hand drags: edges that are the very objects drawn
+ * before, with the same ends, are not drawn again. Layouts given to it must not be changed in place.
  */
 export function edgeDrawer(head: Head): (layout: Pick<Layout, 'vertices' | 'edges'>) => DrawnEdges {
   const known = new WeakMap<
@@ -58,7 +58,9 @@ function inSteps(corners: readonly DiskPoint[]): DiskPoint[] {
   return points
 }
 
-/** The closed outline of a zone from the drawn edges, anticlockwise as the map is drawn, without a repeated last point. */
+/**
+ * The closed outline of a zone from the drawn edges, anticlockwise as the map is drawn, without a repeated last point.
+ */
 export function joinOutline(edges: DrawnEdges, boundary: BoundaryStep[]): MapPoint[] {
   const outline: MapPoint[] = []
   for (const step of boundary) {

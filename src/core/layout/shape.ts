@@ -22,7 +22,9 @@ export interface ZoneShape {
 
 /** Points in space, cm. */
 export interface Landmarks {
-  /** What partings parallel to an edge follow: the zone's stretch of hairline, or its whole outline where it has none. */
+  /**
+   * What partings parallel to an edge follow: the zone's stretch of hairline, or its whole outline where it has none.
+   */
   rim: Point3[]
   /** Where partings that fan out meet: the place of the outline nearest to the crown. */
   pivot: Point3

@@ -8,7 +8,10 @@ const stageWith = (parameters: Partial<LayoutParameters>) => stageOf(planWith({ 
 
 describe('a front line past a side part', () => {
   const head = createHead({ circumferenceCm: 54 })
-  /** How far across the head the front line runs, cm: between the rightmost place of the left front and the leftmost of the right. */
+  /**
+   * How far across the head the front line runs, cm: between the rightmost place of the left front and the leftmost of
+   * the right.
+   */
   const across = (parameters: Partial<LayoutParameters>): [left: number, right: number] => {
     const { layout, zones } = stageWith(parameters)
     const on = (role: string): number[] =>

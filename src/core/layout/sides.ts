@@ -1,7 +1,10 @@
 import type { Layout, Stage, Zone } from '../model'
 import { zoneOutline, type Bounded } from './division'
 
-/** A zone whose middle is nearer to the middle of the head than this lies on both sides, as a share of the way to the hairline. Our estimate. */
+/**
+ * A zone whose middle is nearer to the middle of the head than this lies on both sides, as a share of the way to the
+ * hairline. Our estimate.
+ */
 const MIDDLE = 0.12
 
 /** The role that a zone has on the other side; roles without a side stay. */
@@ -24,7 +27,10 @@ export function sideBegun({ layout, zones, order }: Pick<Stage, 'layout' | 'zone
   return first === undefined ? 0 : side(first)
 }
 
-/** The order of application begun on the other side: the first zone on the left and the first on the right change turns, then the second ones, and so on. */
+/**
+ * The order of application begun on the other side: the first zone on the left and the first on the right change turns,
+ * then the second ones, and so on.
+ */
 export function otherSideFirst({ layout, zones, order }: Pick<Stage, 'layout' | 'zones' | 'order'>): string[] {
   const on = (side: -1 | 1) => order.filter((id) => sideOf(layout, zoneOf(zones, id)) === side)
   const [left, right] = [on(1), on(-1)]

@@ -18,8 +18,8 @@ export interface SnapTargets {
 }
 
 /**
- * Draws a point to what lies within reach. Points go before lines: a corner, a landmark, a corner's mirror image across the middle; then
- * the hairline, a parting, the middle.
+ * Draws a point to what lies within reach. Points go before lines: a corner, a landmark, a corner's mirror image across
+ * the middle; then the hairline, a parting, the middle.
  * @param reach cm of the map
  */
 export function snapPoint(

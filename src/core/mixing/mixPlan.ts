@@ -18,7 +18,10 @@ export interface MixedBowl {
   stageName: string
   vol: number
   peroxidePercent: number
-  /** Of the trolley: light on one side, everything else on the other, so that brushes are not taken for each other (common practice). */
+  /**
+   * Of the trolley: light on one side, everything else on the other, so that brushes are not taken for each other
+   * (common practice).
+   */
   side: 'left' | 'right'
   grams: number
   parts: MixedPart[]
@@ -127,7 +130,10 @@ function servesWords(pieces: readonly Piece[]): string {
     .join(', ')
 }
 
-/** Few large bowls or more fresh ones: what each costs in mix and in walking, from the fewest that can be to two more than usual. */
+/**
+ * Few large bowls or more fresh ones: what each costs in mix and in walking, from the fewest that can be to two more
+ * than usual.
+ */
 export function bowlOptions(plan: FaltoPlan, formula: Formula, computed: ComputedStages): BowlOption[] {
   const { bowls: now, uses } = computed.grams.find(({ formulaId }) => formulaId === formula.id)!
   if (uses.length === 0) return []

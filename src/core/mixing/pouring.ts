@@ -21,8 +21,9 @@ export interface Pouring {
 }
 
 /**
- * `open`: go on. `kept`: more went in than was asked for, and the rest grew with it. `tooMuch`: the bowl would grow beyond what it holds or what is
- * worth it, so the rest stays as planned and the mix is another one. `done`: every line is in.
+ * `open`: go on. `kept`: more went in than was asked for, and the rest grew with it. `tooMuch`: the bowl would grow
+ * beyond what it holds or what is worth it, so the rest stays as planned and the mix is another one. `done`: every line
+ * is in.
  */
 export type PourVerdict =
   { kind: 'open' | 'done' } | { kind: 'kept' | 'tooMuch'; line: number; over: number; words: string }
@@ -43,7 +44,8 @@ export const nextTarget = ({ lines }: Pouring): number =>
   lines.findIndex(({ target, actual }) => target - actual > STILL_RIGHT_G)
 
 /**
- * Adds what was poured into a line. More than asked makes every other target grow in proportion, as far as the bowl allows, also of what is in already.
+ * Adds what was poured into a line. More than asked makes every other target grow in proportion, as far as the bowl
+ * allows, also of what is in already.
  * @param grams that went in now, above 0
  */
 export function poured(pouring: Pouring, line: number, grams: number): Pouring {
@@ -92,7 +94,8 @@ export function corrected(pouring: Pouring, line: number, actual: number): Pouri
 }
 
 /**
- * Developer that is added to a bowl which has thickened: it is meant, so nothing grows with it, and ratio and strength become others.
+ * Developer that is added to a bowl which has thickened: it is meant, so nothing grows with it, and ratio and strength
+ * become others.
  */
 export const thinned = (pouring: Pouring, line: number, grams: number): Pouring =>
   settled({
@@ -105,7 +108,10 @@ export const thinned = (pouring: Pouring, line: number, grams: number): Pouring 
     verdict: { kind: 'open' },
   })
 
-/** What is in a bowl by now: parts of developer to one of the rest, and peroxide in all, %. @returns undefined before both are in */
+/**
+ * What is in a bowl by now: parts of developer to one of the rest, and peroxide in all, %.
+ * @returns undefined before both are in
+ */
 export function madeOf({ lines }: Pouring, vol: number): { ratio: number; peroxidePercent: number } | undefined {
   const developer = lines.reduce((sum, { role, actual }) => (role === 'developer' ? sum + actual : sum), 0)
   const rest = lines.reduce((sum, { role, actual }) => (role === 'developer' ? sum : sum + actual), 0)

@@ -14,8 +14,8 @@ const SHORTEST_SHOWN_CM = 1
 const MOST_SHOWN = 5
 
 /**
- * What a formula goes on: hair that an earlier stage lightens, where its stage works on that or every colour after it does; else the bands of the
- * newest record, commonest strand first; else the natural level.
+ * What a formula goes on: hair that an earlier stage lightens, where its stage works on that or every colour after it
+ * does; else the bands of the newest record, commonest strand first; else the natural level.
  */
 export function surfacesFor(plan: FaltoPlan, formula: Formula, canvas: Canvas | undefined): Surface[] {
   const { kind } = plan.products.find(({ id }) => id === formula.productId)!

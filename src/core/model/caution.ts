@@ -1,4 +1,6 @@
-/** Something a person has to look at. `caution`: to be acknowledged by name before work begins; `note`: worth knowing. */
+/**
+ * Something a person has to look at. `caution`: to be acknowledged by name before work begins; `note`: worth knowing.
+ */
 export interface Caution {
   id: string
   severity: 'caution' | 'note'

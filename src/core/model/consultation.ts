@@ -1,6 +1,6 @@
 /**
- * What is recorded before the hair is touched. Dates are calendar days, `YYYY-MM-DD`; bands are measured along the stretched
- * strand from the scalp, cm.
+ * What is recorded before the hair is touched. Dates are calendar days, `YYYY-MM-DD`; bands are measured along the
+ * stretched strand from the scalp, cm.
  */
 export const TONE_HUES = [
   'neutral',

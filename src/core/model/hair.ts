@@ -28,7 +28,8 @@ export interface HairState {
   texture: Texture
   curl: Curl
   /** `oneLength`: all hair ends on one horizontal line. `graduated…`: on a line that falls towards the face or the back.
-   * `layered`: every root carries the same length. */
+   * `layered`: every root carries the same length.
+   */
   cutLine: CutLine
   /** Stretched length at the crown, cm. */
   lengthCm: number

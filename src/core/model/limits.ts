@@ -1,4 +1,7 @@
-/** The range a figure may have in a document, and the words for it. Used by the validators, the published schema and the form fields. */
+/**
+ * The range a figure may have in a document, and the words for it. Used by the validators, the published schema and the
+ * form fields.
+ */
 export interface Limit {
   min: number
   max: number
@@ -8,8 +11,8 @@ export interface Limit {
 const limit = (min: number, max: number, unit: string): Limit => ({ min, max, unit })
 
 /**
- * Allowed ranges. Head measures: adult heads span about 50–62 cm (anthropometric surveys, from memory), widened so that a
- * child's head can be refused by age and not by tape. The rest: our estimate of what a hand can do.
+ * Allowed ranges. Head measures: adult heads span about 50–62 cm (anthropometric surveys, from memory), widened so that
+ * a child's head can be refused by age and not by tape. The rest: our estimate of what a hand can do.
  */
 export const LIMITS = {
   circumferenceCm: limit(45, 68, 'cm'),

@@ -21,9 +21,10 @@ export type Selection = (typeof SELECTIONS)[number]
 /** In a sequence: this row is left as it is. */
 export const LEAVE = 'leave'
 
-/** What is taken from a subsection. `slice` and `block` take all of it, `weave` and `babylight` take stitches, `teased` what is left after
- * back-combing, `painted` what the brush reaches, `onScalp` colours the new growth. The figures of the other kinds are kept, so
- * that switching back loses nothing. */
+/** What is taken from a subsection. `slice` and `block` take all of it, `weave` and `babylight` take stitches, `teased`
+ * what is left after back-combing, `painted` what the brush reaches, `onScalp` colours the new growth. The figures of
+ * the other kinds are kept, so that switching back loses nothing.
+ */
 export interface Take {
   kind: TakeKind
   /** Width of a picked-up stitch, mm. */
@@ -41,7 +42,10 @@ export interface Take {
   faceLiftCm?: number | undefined
 }
 
-/** What becomes of hair in a worked subsection that was not picked up: closed in the next foil or in the same one, painted open, or given base at the root. Left out: it stays as it is. */
+/**
+ * What becomes of hair in a worked subsection that was not picked up: closed in the next foil or in the same one,
+ * painted open, or given base at the root. Left out: it stays as it is.
+ */
 export interface Dropout {
   kind: DropoutKind
   formulaId: string
@@ -51,7 +55,10 @@ export interface Dropout {
 export interface Ramp {
   figure: RampFigure
   way: RampWay
-  /** What it comes to: at the upper edge, at the end of the row away from the hairline, on every other foil, or after so many rows. How far rows lie apart cannot change along a row. */
+  /**
+   * What it comes to: at the upper edge, at the end of the row away from the hairline, on every other foil, or after so
+   * many rows. How far rows lie apart cannot change along a row.
+   */
   to: number
   /** `afterRows`: how many rows keep the asked figure. */
   rows?: number | undefined

@@ -119,7 +119,10 @@ export interface Stage {
   order: string[]
 }
 
-/** Sections as a salon keeps them, in the order of application: zones have roles instead of ids, which every plan gives its own. */
+/**
+ * Sections as a salon keeps them, in the order of application: zones have roles instead of ids, which every plan gives
+ * its own.
+ */
 export interface SavedSections {
   layout: Layout
   zones: Omit<Zone, 'id'>[]

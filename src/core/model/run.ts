@@ -38,11 +38,15 @@ export interface RunEvent {
   /** UUIDv7, made by the device. */
   id: string
   kind: RunEventKind
-  /** The step it is about; for `seen`, `reapplied`, `misted`, `warmed`, `crossChecked` and `incident` the step that put the hair in. */
+  /**
+   * The step it is about; for `seen`, `reapplied`, `misted`, `warmed`, `crossChecked` and `incident` the step that put
+   * the hair in.
+   */
   stepId?: string | undefined
   /**
-   * `counted`: how many pieces of the step are in or out by now. `extra`: how many unplanned pieces went in. `seen`: the level read. `thinned`: developer put to a
-   * bowl, g. `changed`: strength of the developer from here on, vol. `warmed`, `delayed`: for how long, min. `pace`: how many times as fast the demo's clock runs from here on.
+   * `counted`: how many pieces of the step are in or out by now. `extra`: how many unplanned pieces went in. `seen`:
+   * the level read. `thinned`: developer put to a bowl, g. `changed`: strength of the developer from here on, vol.
+   * `warmed`, `delayed`: for how long, min. `pace`: how many times as fast the demo's clock runs from here on.
    */
   value?: number | undefined
   /** The formula that a bowl, or a change, is of. */
@@ -70,7 +74,10 @@ export interface KeptRunEvent extends RunEvent {
   by: string
 }
 
-/** What makes an event the same as another one, whoever told it: two devices that finish one step finish it once. Undefined for what may be told often. */
+/**
+ * What makes an event the same as another one, whoever told it: two devices that finish one step finish it once.
+ * Undefined for what may be told often.
+ */
 export function sameness({ kind, stepId, value, undoes }: RunEvent): string | undefined {
   switch (kind) {
     case 'begun':

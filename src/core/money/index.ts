@@ -1,4 +1,7 @@
-/** What a plan costs and what is charged for it. Money in whole smallest units of the salon's currency; masses in g, times in s. */
+/**
+ * What a plan costs and what is charged for it. Money in whole smallest units of the salon's currency; masses in g,
+ * times in s.
+ */
 import type { FormulaMix } from '../mixing'
 import { MIXING_MINUTES, type Range } from '../quantity'
 import type { Product, Rates } from '../model'
@@ -33,7 +36,10 @@ export interface Bill {
   margin: number
 }
 
-/** Mix that the standard price of a bowl covers, g: what goes over the allowance is charged by the bowl begun. Common practice. */
+/**
+ * Mix that the standard price of a bowl covers, g: what goes over the allowance is charged by the bowl begun. Common
+ * practice.
+ */
 const EXTRA_BOWL_G = 60
 
 /** Price of one gram of a product in fractions of the smallest unit; 0 where no price is known. */
@@ -48,8 +54,8 @@ export const mixGramPrice = ({ recipe }: Pick<FormulaMix, 'recipe'>, products: r
   )
 
 /**
- * A bill: time, foils, product over the allowance at cost times the salon's factor, and a charge for every further bowl begun. Every line is rounded
- * once, so the lines add up to the total to the unit.
+ * A bill: time, foils, product over the allowance at cost times the salon's factor, and a charge for every further bowl
+ * begun. Every line is rounded once, so the lines add up to the total to the unit.
  */
 export function billFor({ grams, productCost, bowls, foils, seconds }: Used, rates: Rates): Bill {
   const hours = minutesFromSeconds(seconds) / 60

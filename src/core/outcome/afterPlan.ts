@@ -30,8 +30,9 @@ interface Taken {
 }
 
 /**
- * The hair after a plan was carried out and every formula came out as meant, or as was seen: what the foils took in each cell becomes populations of their
- * own, treated along their strands; the rest stays as it was. A prediction, for the eye to correct.
+ * The hair after a plan was carried out and every formula came out as meant, or as was seen: what the foils took in
+ * each cell becomes populations of their own, treated along their strands; the rest stays as it was. A prediction, for
+ * the eye to correct.
  */
 export function afterPlan(canvas: Canvas, done: DonePlan): Canvas {
   const { plan, computed, visitId, on } = done
@@ -51,7 +52,8 @@ export function afterPlan(canvas: Canvas, done: DonePlan): Canvas {
   const cells = canvas.cells.map(({ populations }, index): CellHair => {
     const here = [...(taken[index]?.values() ?? [])]
     if (here.length === 0) return { populations }
-    // Foils are counted along partings and cells over their area; where the two disagree a cell is never more than wholly taken.
+    // Foils are counted along partings and cells over their area; where the two disagree a cell is never more than
+    // wholly taken.
     const whole = Math.max(
       hairs[index]!,
       here.reduce((sum, one) => sum + one.hairs, 0),
@@ -118,7 +120,9 @@ function freshId(strands: ReadonlyMap<string, Strand>): string {
   return `strand-${n}`
 }
 
-/** Keeps a record readable: the rarest strands join the largest one of each cell they grow in until few enough are left. */
+/**
+ * Keeps a record readable: the rarest strands join the largest one of each cell they grow in until few enough are left.
+ */
 function atMostStrands(canvas: Canvas): Canvas {
   let result = canvas
   while (result.strands.length > MOST_STRANDS) {

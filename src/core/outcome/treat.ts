@@ -34,8 +34,8 @@ const MORE_WORN: Record<Integrity, Integrity> = {
 }
 
 /**
- * A band after an application came out as its formula says: lightener never darkens, colour never lightens artificial pigment, gloss never
- * lightens at all.
+ * A band after an application came out as its formula says: lightener never darkens, colour never lightens artificial
+ * pigment, gloss never lightens at all.
  */
 export function treatBand(band: Band, { formula, kind, on }: Application): Band {
   const treatment = TREATMENT[kind]
@@ -62,7 +62,10 @@ export function treatBand(band: Band, { formula, kind, on }: Application): Band 
   }
 }
 
-/** Treats the stretch of a strand that an application reaches; edges nearer than the shortest band to one that is there use that one. */
+/**
+ * Treats the stretch of a strand that an application reaches; edges nearer than the shortest band to one that is there
+ * use that one.
+ */
 export function treatStrand(bands: readonly Band[], application: Application): Band[] {
   const length = strandLength(bands)
   const from = nearEdge(bands, Math.min(application.fromCm, length))

@@ -10,8 +10,8 @@ export interface PlanProblem {
 }
 
 /**
- * Checks what no single field can tell: names that must exist, measures that must fit each other, zones that must cover the
- * scalp once. Fields are taken to have passed the document's schema.
+ * Checks what no single field can tell: names that must exist, measures that must fit each other, zones that must cover
+ * the scalp once. Fields are taken to have passed the document's schema.
  * @returns all problems in document order; empty when the plan can be computed
  */
 export function checkPlan(plan: FaltoPlan): PlanProblem[] {

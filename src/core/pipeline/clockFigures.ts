@@ -68,7 +68,10 @@ export interface ZoneClockFigures {
   curve: CurvePoint[]
 }
 
-/** A clock rounded for leaving the core: 0.1 min, 0.1 level, whole percent; with what would make it fit where it does not. */
+/**
+ * A clock rounded for leaving the core: 0.1 min, 0.1 level, whole percent; with what would make it fit where it does
+ * not.
+ */
 export function clockFigures(plan: FaltoPlan, computed: ComputedStages, options: ClockOptions): ClockFigures {
   const clock = clockFor(plan, computed, options)
   const remedies = remediesFor(plan, computed, options, clock)

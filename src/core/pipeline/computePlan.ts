@@ -58,8 +58,8 @@ export function computePlan(plan: FaltoPlan): ComputedPlan {
 }
 
 /**
- * Stages 1–4: head → layout → placement → quantity, each remembered by what it depends on, so that an edit recomputes only
- * what it touches.
+ * Stages 1–4: head → layout → placement → quantity, each remembered by what it depends on, so that an edit recomputes
+ * only what it touches.
  * @throws HeadMeasureError, TooManyPiecesError
  */
 export function computeStages(plan: FaltoPlan): ComputedStages {
@@ -104,7 +104,10 @@ export function computeStages(plan: FaltoPlan): ComputedStages {
   }
 }
 
-/** Every piece under the letter it gets, with when it is laid: one pair of hands, stage after stage from the start of each. */
+/**
+ * Every piece under the letter it gets, with when it is laid: one pair of hands, stage after stage from the start of
+ * each.
+ */
 function usesByFormula(
   plan: FaltoPlan,
   stages: readonly Stage[],
@@ -146,7 +149,10 @@ export function judgePlan(plan: FaltoPlan, computed: ComputedStages): Judgement 
   }
 }
 
-/** What a stage finds to work on, where that is not everything: share of each scalp cell's hair, and its name for memory. */
+/**
+ * What a stage finds to work on, where that is not everything: share of each scalp cell's hair, and its name for
+ * memory.
+ */
 interface StageShare {
   name: string
   share: Float64Array

@@ -1,4 +1,7 @@
-/** Widest row that still goes into one foil, and the usable width of a foil, cm. Common practice: foils are 12–13 cm wide. */
+/**
+ * Widest row that still goes into one foil, and the usable width of a foil, cm. Common practice: foils are 12–13 cm
+ * wide.
+ */
 export const ONE_FOIL_ROW_CM = 14
 export const FOIL_USABLE_CM = 12.5
 

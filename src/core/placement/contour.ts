@@ -9,15 +9,18 @@ export interface VertexHair {
 }
 
 /**
- * The walk along one level line, kept between calls: stop i lies on the mesh edge from vertex from[i] to vertex to[i], the
- * share at[i] of the way along, and the line leaves it through triangle[i].
+ * The walk along one level line, kept between calls: stop i lies on the mesh edge from vertex from[i] to vertex to[i],
+ * the share at[i] of the way along, and the line leaves it through triangle[i].
  */
 const stops = { count: 0, from: [] as number[], to: [] as number[], at: [] as number[], triangle: [] as number[] }
 /** 1 for triangles that the level being traced crosses and that were not yet walked; all 0 between calls. Grows to the
  * largest mesh. */
 let open = new Uint8Array(1024)
 
-/** The triangles that each of some rising levels crosses: counted first, then laid one level after the other into one array. */
+/**
+ * The triangles that each of some rising levels crosses: counted first, then laid one level after the other into one
+ * array.
+ */
 export function crossedTriangles({ lowest, highest }: PartingField, levels: readonly number[]): Uint32Array[] {
   const first = new Uint32Array(lowest.length)
   const ends = new Uint32Array(levels.length)
@@ -41,7 +44,8 @@ export function crossedTriangles({ lowest, highest }: PartingField, levels: read
 }
 
 /**
- * Traces the parting at a level through the mesh as connected polylines, open ones first, then closed rings, each in the way a hand walks it.
+ * Traces the parting at a level through the mesh as connected polylines, open ones first, then closed rings, each in
+ * the way a hand walks it.
  * @param crossed the triangles that the level crosses, see {@link crossedTriangles}
  */
 export function traceContour(field: PartingField, level: number, crossed: Uint32Array, hair: VertexHair): Polyline[] {
@@ -106,8 +110,9 @@ const FIRST_TWO = [0, 1] as const
 const LAST_TWO = [1, 2] as const
 const FIRST_AND_LAST = [0, 2] as const
 
-/** Whether a hand walks the traced line from its first stop: upright ones from below, level ones from the middle of the head outwards or, across the
- * middle, from the client's left. Mirrored lines are walked mirrored. */
+/** Whether a hand walks the traced line from its first stop: upright ones from below, level ones from the middle of the
+ * head outwards or, across the middle, from the client's left. Mirrored lines are walked mirrored.
+ */
 function isWalkedForwards(space: Float64Array): boolean {
   const last = stops.count - 1
   const startX = spaceAt(space, 0, 0)
@@ -155,7 +160,8 @@ function toPolyline({ mesh, rise, localPitch }: PartingField, { density, length 
       line[at + ARC] = line[before + ARC]! + Math.sqrt(dx * dx + dy * dy + dz * dz)
     }
   }
-  // Scale and pitch across a parting jump from triangle to triangle, which no head does: they are evened out between neighbours (¼, ½, ¼), twice.
+  // Scale and pitch across a parting jump from triangle to triangle, which no head does: they are evened out between
+  // neighbours (¼, ½, ¼), twice.
   smooth(line)
   smooth(line)
   return line

@@ -4,13 +4,13 @@ import { radians } from '../units'
 import { TOP_ZONE_COSINE } from './constants'
 
 /**
- * A function of space whose level sets are the partings of a zone. A comb cuts planes, so every family is planar, but for partings that keep their
- * distance to an edge.
+ * A function of space whose level sets are the partings of a zone. A comb cuts planes, so every family is planar, but
+ * for partings that keep their distance to an edge.
  *
- * Horizontal partings of a back or side zone are level with the floor; on a top zone they run from side to side. Vertical
- * ones stand across them. Diagonal ones slope from the horizontal: diagonal back lies lower towards the back (natural fall
- * away from the face), diagonal forward lower towards the face; a zone astride the middle gets chevrons, so that left and
- * right mirror each other.
+ * Horizontal partings of a back or side zone are level with the floor; on a top zone they run from side to side.
+ * Vertical ones stand across them. Diagonal ones slope from the horizontal: diagonal back lies lower towards the back
+ * (natural fall away from the face), diagonal forward lower towards the face; a zone astride the middle gets chevrons,
+ * so that left and right mirror each other.
  */
 export function partingFunction(
   shape: ZoneShape,

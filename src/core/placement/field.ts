@@ -20,7 +20,9 @@ export interface PartingField {
   rise: Float64Array
   /** Per triangle, local pitch over mean pitch. */
   localPitch: Float64Array
-  /** Tabulated levels, with the area below each (cm²), the parting's length (cm) and its distance from the lowest (cm). */
+  /**
+   * Tabulated levels, with the area below each (cm²), the parting's length (cm) and its distance from the lowest (cm).
+   */
   levels: Float64Array
   areas: Float64Array
   widths: Float64Array
@@ -69,9 +71,9 @@ export function createField(shape: ZoneShape, direction: Direction, angleDeg: nu
 }
 
 /**
- * The level of the row that stands for the strip between two distances: the strip's middle, so that rows lie evenly. Where the parting is
- * longer or shorter there than the strip is wide on average, the nearest place where it is as long (there is one by the mean value theorem): a
- * row at the ragged lower edge of a nape lies where there is hair for it.
+ * The level of the row that stands for the strip between two distances: the strip's middle, so that rows lie evenly.
+ * Where the parting is longer or shorter there than the strip is wide on average, the nearest place where it is as long
+ * (there is one by the mean value theorem): a row at the ragged lower edge of a nape lies where there is hair for it.
  */
 export function rowLevel(field: PartingField, from: number, to: number): number {
   const mean = areaBetween(field, from, to) / (to - from)
@@ -95,7 +97,10 @@ export function rowLevel(field: PartingField, from: number, to: number): number 
   }
   return readAt(field, field.levels, best)
 }
-/** How much longer or shorter than its strip is wide a parting in the strip's middle may be. Our estimate: less is not seen. */
+/**
+ * How much longer or shorter than its strip is wide a parting in the strip's middle may be. Our estimate: less is not
+ * seen.
+ */
 const LENGTH_TOLERANCE = 0.03
 const STRIP_SAMPLES = 8
 
@@ -145,9 +150,9 @@ function tabulatedLevels(lowest: Float64Array, highest: Float64Array): Float64Ar
 }
 
 /**
- * Area of the mesh below each level, cm², and length of each level line, cm: exact for a function that is linear on every
- * triangle. On a triangle with sorted values l ≤ m ≤ h the length of a level line grows evenly from none at l to its longest at m
- * and shrinks evenly to none at h, so the area below a level goes with its square.
+ * Area of the mesh below each level, cm², and length of each level line, cm: exact for a function that is linear on
+ * every triangle. On a triangle with sorted values l ≤ m ≤ h the length of a level line grows evenly from none at l to
+ * its longest at m and shrinks evenly to none at h, so the area below a level goes with its square.
  */
 function measureLevels(
   mesh: ZoneMesh,
@@ -190,7 +195,10 @@ function measureLevels(
   return { areas, widths }
 }
 
-/** Gradient of the field on every triangle: its size per true cm, the map image of one true cm along it, and the longest level line, cm. */
+/**
+ * Gradient of the field on every triangle: its size per true cm, the map image of one true cm along it, and the longest
+ * level line, cm.
+ */
 function gradients(
   mesh: ZoneMesh,
   values: Float64Array,

@@ -203,8 +203,8 @@ function startsAtHairline(line: Polyline, head: Site['head']): boolean {
 }
 
 /**
- * Splits a row into foils. Up to 14 cm goes into one; wider rows into equal foils of at most 12.5 cm. Bricklaid, every other
- * row starts and ends with half a foil, so that joints never line up.
+ * Splits a row into foils. Up to 14 cm goes into one; wider rows into equal foils of at most 12.5 cm. Bricklaid, every
+ * other row starts and ends with half a foil, so that joints never line up.
  */
 export function splitRow(line: Polyline, row: number, bricklay: boolean): Polyline[] {
   const width = polylineLength(line)
@@ -300,7 +300,10 @@ const appliedAs = ({ kind }: Take, cover: Cover): Pick<Piece, 'kind' | 'cover'> 
   cover,
 })
 
-/** How what was not picked up is worked; in the same foil it is laid on like open work, and warm and moist like what it lies with. */
+/**
+ * How what was not picked up is worked; in the same foil it is laid on like open work, and warm and moist like what it
+ * lies with.
+ */
 const DROPPED: Record<DropoutKind, Pick<Piece, 'kind' | 'cover'>> = {
   lowlight: { kind: 'foil', cover: 'foil' },
   sameFoil: { kind: 'open', cover: 'foil' },
@@ -308,7 +311,9 @@ const DROPPED: Record<DropoutKind, Pick<Piece, 'kind' | 'cover'>> = {
   base: { kind: 'onScalp', cover: 'open' },
 }
 
-/** How much higher paint starts here than at the back of the head, cm: all of the lift at the face, none at the nape. */
+/**
+ * How much higher paint starts here than at the back of the head, cm: all of the lift at the face, none at the nape.
+ */
 function faceLift({ kind, faceLiftCm = 0 }: Take, line: Polyline): number {
   if (kind !== 'painted' || faceLiftCm === 0) return 0
   const middle = STRIDE * Math.floor(line.length / STRIDE / 2) + SPACE

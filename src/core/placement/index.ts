@@ -1,6 +1,6 @@
 /**
- * Stage 3: what is taken. Parting fields with true pitch, rows, foils and their stitches. Lengths in cm, areas in cm² of
- * scalp, hair as a number of hairs or as cm of fibre.
+ * Stage 3: what is taken. Parting fields with true pitch, rows, foils and their stitches. Lengths in cm, areas in cm²
+ * of scalp, hair as a number of hairs or as cm of fibre.
  */
 export { FOIL_USABLE_CM, FOLD_CM, NARROWEST_FOIL_CM, ONE_FOIL_ROW_CM } from './constants'
 export { createField, type PartingField } from './field'

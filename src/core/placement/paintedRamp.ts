@@ -20,9 +20,11 @@ export interface ZoneRamp {
 const SAMPLES = 60
 
 /**
- * Works a drawn ramp into the zones under the line, or into those named: beyond the line's ends its values hold on, and in every zone the
- * straight ramp from edge to edge is taken that comes nearest to it (least squares over the zone's mesh).
- * @param zones with their parting fields @param only ids of the zones to work into; all that the line crosses where empty
+ * Works a drawn ramp into the zones under the line, or into those named: beyond the line's ends its values hold on, and
+ * in every zone the straight ramp from edge to edge is taken that comes nearest to it (least squares over the zone's
+ * mesh).
+ * @param zones with their parting fields @param only ids of the zones to work into; all that the line crosses where
+ * empty
  */
 export function paintRamp(
   zones: readonly { zoneId: string; shape: ZoneShape; field: PartingField }[],

@@ -20,7 +20,10 @@ export const DENSITY = 8
 export const LENGTH = 9
 export const PITCH = 10
 
-/** Lines are cut from blocks, because an allocation of its own for each of some hundred short lines costs more than filling them. */
+/**
+ * Lines are cut from blocks, because an allocation of its own for each of some hundred short lines costs more than
+ * filling them.
+ */
 const BLOCK = 32_768
 let block = new Float64Array(BLOCK)
 let used = 0

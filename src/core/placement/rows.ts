@@ -5,8 +5,9 @@ import { areaBetween, distanceAt, rowLevel, type PartingField } from './field'
 import { polylineLength, SPACE, type Polyline } from './polyline'
 import { rampedFigure } from './ramps'
 
-/** One row of a zone: a strip of scalp one pitch wide, and the parting that stands for it, in as many pieces as the zone's
- * shape asks for. */
+/** One row of a zone: a strip of scalp one pitch wide, and the parting that stands for it, in as many pieces as the
+ * zone's shape asks for.
+ */
 export interface Row {
   /** Counted from the lower end of the field, from 0. */
   index: number
@@ -29,8 +30,9 @@ export interface Row {
 const MOST_ROWS = 400
 
 /**
- * Lays rows into a field. The asked pitch (subsection + gap, each as its ramp says at that height) is stretched or squeezed so that a whole
- * number of rows fills the zone; the gap takes up the difference, and with no gap the subsections do.
+ * Lays rows into a field. The asked pitch (subsection + gap, each as its ramp says at that height) is stretched or
+ * squeezed so that a whole number of rows fills the zone; the gap takes up the difference, and with no gap the
+ * subsections do.
  */
 export function layRows(field: PartingField, placement: Placement, hair: VertexHair): Row[] {
   const asked = askedPitches(field.extent, placement)

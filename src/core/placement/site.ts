@@ -24,7 +24,8 @@ export const openSite = (head: Head, hair: HairState): Site => ({
 
 /**
  * A site where only some hair may be taken: what an earlier stage left for this one, and what the take selects.
- * @param stageShare share of the hair of each scalp cell that the stage works on; undefined for all @param map what is known place by place
+ * @param stageShare share of the hair of each scalp cell that the stage works on; undefined for all @param map what is
+ * known place by place
  */
 export function siteFor(
   head: Head,

@@ -22,7 +22,10 @@ export function pieceStitches(piece: Piece, bricklay: boolean): MapPoint[][] {
   )
 }
 
-/** Where stitches begin and end along a piece: as many whole ones as come nearest, evened out over its width, as a hand does. */
+/**
+ * Where stitches begin and end along a piece: as many whole ones as come nearest, evened out over its width, as a hand
+ * does.
+ */
 function spread({ take, takeAtEnd = take, width }: Piece, rows: 'inLine' | 'between'): [from: number, to: number][] {
   const steps: { stitch: number; gap: number }[] = []
   let filled = 0
@@ -47,7 +50,9 @@ function spread({ take, takeAtEnd = take, width }: Piece, rows: 'inLine' | 'betw
   return stitches.filter(([from, to]) => to > from)
 }
 
-/** A painted panel is drawn as strokes of about this width along the parting, cm. Our estimate of what a brush makes. */
+/**
+ * A painted panel is drawn as strokes of about this width along the parting, cm. Our estimate of what a brush makes.
+ */
 const STROKE_CM = 2.4
 /** Corners of one stroke: along it (0…1) and across the subsection (−1 below, 1 above). */
 const STROKES: Record<PaintShape, readonly (readonly [number, number])[][]> = {
@@ -100,7 +105,10 @@ function paintedShapes(piece: Piece, shape: PaintShape): MapPoint[][] {
   ).flat()
 }
 
-/** A point of the map beside a piece's parting: so far along it, true cm, and so far across, from −1 at the subsection's lower edge to 1 at its upper one. */
+/**
+ * A point of the map beside a piece's parting: so far along it, true cm, and so far across, from −1 at the subsection's
+ * lower edge to 1 at its upper one.
+ */
 function beside({ line, thickness, edges }: Piece, along: number, across: number): MapPoint {
   const position = positionAt(line, along)
   const off =

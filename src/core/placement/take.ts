@@ -1,6 +1,9 @@
 import type { Cover, Direction, PaintShape, Placement, Take } from '../model'
 
-/** Share of a panel that a painted shape covers, fully soaked. Our estimate: a V leaves its two flanks, a check mark more. */
+/**
+ * Share of a panel that a painted shape covers, fully soaked. Our estimate: a V leaves its two flanks, a check mark
+ * more.
+ */
 export const PAINTED_SHARE: Record<PaintShape, number> = { v: 0.5, w: 0.65, diagonal: 0.5, check: 0.4 }
 /** What is left in the hand when a slice has been back-combed towards the scalp. Our estimate. */
 export const TEASED_SHARE = 0.6

@@ -1,6 +1,9 @@
 import { exposureOf, fullRate, sumAt, type Course, type CourseEvent } from './course'
 
-/** Time under product told in minutes at full strength: of product as wet, fresh and warm as it goes on. Drying and ageing make them fewer, heat makes them more. */
+/**
+ * Time under product told in minutes at full strength: of product as wet, fresh and warm as it goes on. Drying and
+ * ageing make them fewer, heat makes them more.
+ */
 export interface FullStrength {
   /** Minutes at full strength after some minutes under product. */
   after: (minutes: number) => number

@@ -1,8 +1,9 @@
 import type { Band, Texture, TreatmentKind } from '../model'
 
 /**
- * How fast lightener works on hair with a history, against virgin hair. Artificial pigment is slower, box dye slowest; porous lightened hair is
- * faster (common practice; figures our estimate). Over metallic salts there is no lightening at all.
+ * How fast lightener works on hair with a history, against virgin hair. Artificial pigment is slower, box dye slowest;
+ * porous lightened hair is faster (common practice; figures our estimate). Over metallic salts there is no lightening
+ * at all.
  */
 const HISTORY_RATE: Record<TreatmentKind, number> = {
   lightened: 1.2,

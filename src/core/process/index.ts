@@ -1,6 +1,7 @@
 /**
- * Stage 5: what product does over time, place by place of a strand: lift as a range, colour, and how much of what the hair stands is used up. Times in
- * min, temperatures in °C, lift in levels, doses in % peroxide · min at 33 °C. A product's longest time caps every prediction.
+ * Stage 5: what product does over time, place by place of a strand: lift as a range, colour, and how much of what the
+ * hair stands is used up. Times in min, temperatures in °C, lift in levels, doses in % peroxide · min at 33 °C. A
+ * product's longest time caps every prediction.
  */
 export { celsiusAt, driesAfter, exposureOf, freshness, type Course, type CourseEvent, type Exposure } from './course'
 export { HEAT_CELSIUS, NEAR_ENOUGH, RATE_VARIATION, ROOM_CELSIUS, USUAL_MAXIMUM_LIFT, USUAL_MINUTES } from './constants'

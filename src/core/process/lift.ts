@@ -1,7 +1,8 @@
 import { percentFromVolume } from '../units'
 
-/** Model constants. Rate and exponents: our estimate, set on level 3 hair reaching orange after half an hour and palest yellow
- * after about 75 min with cream lightener 1:1 and 20 vol on the scalp (common practice). */
+/** Model constants. Rate and exponents: our estimate, set on level 3 hair reaching orange after half an hour and palest
+ * yellow after about 75 min with cream lightener 1:1 and 20 vol on the scalp (common practice).
+ */
 const RATE_LEVELS_PER_MIN = 0.12
 const REFERENCE_PEROXIDE = 4 // % in the mix
 const REFERENCE_SHARE = 1 / 3 // lightener in the mix
@@ -60,7 +61,10 @@ export function exposureForLift(lift: number, maximumLift: number): number {
   return x >= 1 ? Infinity : (maximumLift / 2) * (Math.atanh(x) + Math.atan(x))
 }
 
-/** Levels lifted by an exposure: the inverse of {@link exposureForLift}, by Newton's method kept inside a shrinking interval. */
+/**
+ * Levels lifted by an exposure: the inverse of {@link exposureForLift}, by Newton's method kept inside a shrinking
+ * interval.
+ */
 export function liftFromExposure(exposure: number, maximumLift: number): number {
   if (maximumLift <= 0 || exposure <= 0) return 0
   let low = 0

@@ -71,9 +71,14 @@ export const stayOf = ({
   most: maximumMinutes,
 })
 
-/** A head under product: where each piece is looked at and what it is treated with, made once and asked for any times. */
+/**
+ * A head under product: where each piece is looked at and what it is treated with, made once and asked for any times.
+ */
 export interface ServiceProcess {
-  /** What the label says, and when a piece is near its goal everywhere along the strand, min; `short` where it does not come near it in that time. */
+  /**
+   * What the label says, and when a piece is near its goal everywhere along the strand, min; `short` where it does not
+   * come near it in that time.
+   */
   stay: (piece: Piece, bowlAgeMinutes: number, vol: number) => Stay & { ready: number; short: boolean }
   /** What there is after some minutes under product. */
   after: (piece: Piece, times: PieceTimes) => SpotResult[]

@@ -19,8 +19,9 @@ export interface StrandPlace {
 const RATE_SIGMA = combinedSigma([RATE_VARIATION])
 
 /**
- * Where a place stands on its curve of lift: levels it can be lifted in all (what the product can, and no lighter than hair becomes), what of them is
- * behind it, and its speed. Hair that was lightened starts higher, with less headroom; dark dye hides natural pigment, so a dyed band starts at the level it shows.
+ * Where a place stands on its curve of lift: levels it can be lifted in all (what the product can, and no lighter than
+ * hair becomes), what of them is behind it, and its speed. Hair that was lightened starts higher, with less headroom;
+ * dark dye hides natural pigment, so a dyed band starts at the level it shows.
  */
 function standing(
   { band, naturalLevel, texture, placeRate }: StrandPlace,
@@ -56,7 +57,10 @@ export function strainOf({ band }: StrandPlace, dose: number): number {
   return (dose * overlap) / STRAIN_BUDGET[band.integrity]
 }
 
-/** Level that colour leaves after some minutes of the time it is meant to sit: permanent colour lifts natural pigment, then all of it deposits. */
+/**
+ * Level that colour leaves after some minutes of the time it is meant to sit: permanent colour lifts natural pigment,
+ * then all of it deposits.
+ */
 export function colouredAfter({ band }: StrandPlace, dye: Dye, minutes: number, fullMinutes: number): number {
   const surface = surfaceOfBand('', band, 0)
   const lifts = dye.kind === 'permanentColour' && isVirgin(band)

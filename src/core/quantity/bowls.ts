@@ -32,16 +32,23 @@ export interface BowlRules {
   capacity: number
   /** s */
   workingLife: number
-  /** How many to mix, where that was chosen by hand: more give fresher bowls, fewer double ones. What goes stale is divided all the same. */
+  /**
+   * How many to mix, where that was chosen by hand: more give fresher bowls, fewer double ones. What goes stale is
+   * divided all the same.
+   */
   chosen?: number | undefined
 }
 
-/** Mix one bowl holds, g: on very long hair a double one, because every walk to the dispensary costs time (common practice). */
+/**
+ * Mix one bowl holds, g: on very long hair a double one, because every walk to the dispensary costs time (common
+ * practice).
+ */
 export const bowlCapacity = (hairLengthCm: number): number => (hairLengthCm >= LONG_BOWL_FROM_CM ? LONG_BOWL_G : BOWL_G)
 
 /**
- * Divides a formula's work into bowls, stage by stage: as few as capacity and working life allow, because each one more is a residue and a walk, and
- * of those as even ones as can be. A single application that asks for more than a bowl gets one of its own.
+ * Divides a formula's work into bowls, stage by stage: as few as capacity and working life allow, because each one more
+ * is a residue and a walk, and of those as even ones as can be. A single application that asks for more than a bowl
+ * gets one of its own.
  */
 export function planBowls(uses: readonly Use[], { capacity, workingLife, chosen }: BowlRules): Bowl[] {
   const stages = [...new Set(uses.map(({ stage }) => stage))].map((stage) => uses.filter((use) => use.stage === stage))
@@ -81,7 +88,10 @@ function filled(uses: readonly Use[], room: number, workingLife: number): Bowl[]
   return bowls
 }
 
-/** So many bowls (or more, where they would go stale) as even as can be: the smallest room that still gives no more of them. */
+/**
+ * So many bowls (or more, where they would go stale) as even as can be: the smallest room that still gives no more of
+ * them.
+ */
 function evenly(uses: readonly Use[], count: number, room: number, workingLife: number): Bowl[] {
   let high = Math.min(room, total(uses))
   // No room below the mean can do.

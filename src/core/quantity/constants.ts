@@ -1,6 +1,9 @@
 import type { ProductKind } from '../model'
 
-/** Grams of mix per gram of hair, by kind of product; 0 for what is only mixed into others. Starting values: common practice and our estimate. */
+/**
+ * Grams of mix per gram of hair, by kind of product; 0 for what is only mixed into others. Starting values: common
+ * practice and our estimate.
+ */
 export const LOAD: Record<ProductKind, number> = {
   powderLightener: 2.0,
   clayLightener: 1.6,
@@ -20,12 +23,17 @@ export const LOAD: Record<ProductKind, number> = {
   developer: 0,
 }
 
-/** Hair longer than this takes up less per gram, because strands lie on one another in the foil: load × (45 / length)^0.35.
- * Our estimate, set so that very long dense hair needs about twice the mix of shoulder-length hair (common practice). */
+/** Hair longer than this takes up less per gram, because strands lie on one another in the foil: load × (45 /
+ * length)^0.35. Our estimate, set so that very long dense hair needs about twice the mix of shoulder-length hair
+ * (common practice).
+ */
 export const LONG_HAIR_CM = 45
 export const LONG_HAIR_EXPONENT = 0.35
 
-/** Film on the scalp of a standard root retouch, g of mix per cm². Our estimate from whole-head retouches of about 100 g. */
+/**
+ * Film on the scalp of a standard root retouch, g of mix per cm². Our estimate from whole-head retouches of about 100
+ * g.
+ */
 export const SCALP_FILM_G_PER_CM2 = 0.15
 
 /** Left on each foil's edges, and left in each bowl, g. Our estimate. */
@@ -35,7 +43,10 @@ export const BOWL_RESIDUE_G = 4
 export const BOWL_G = 120
 export const LONG_BOWL_G = 220
 export const LONG_BOWL_FROM_CM = 60
-/** How long a bowl is good where its label is not known, min: powder mixes swell and lose strength. Common practice; colour our estimate. */
+/**
+ * How long a bowl is good where its label is not known, min: powder mixes swell and lose strength. Common practice;
+ * colour our estimate.
+ */
 export const LIGHTENER_LIFE_MINUTES = 30
 export const COLOUR_LIFE_MINUTES = 45
 /** Walking to the dispensary, mixing and coming back, min. Our estimate. */
@@ -43,7 +54,10 @@ export const MIXING_MINUTES = 3
 
 /** Coefficients of variation of what makes hair take more or less, shared by the whole head. Our estimate. */
 export const GRAMS_VARIATION = { density: 0.15, fibre: 0.16, load: 0.15, length: 0.05 } as const
-/** Coefficient of variation of what stays on foil edges and in bowls: a hand's habit, the same all over the head. Our estimate. */
+/**
+ * Coefficient of variation of what stays on foil edges and in bowls: a hand's habit, the same all over the head. Our
+ * estimate.
+ */
 export const WASTE_VARIATION = 0.3
 
 /** Seconds of work. Starting values: common practice, to be replaced by what is learned from each colourist. */

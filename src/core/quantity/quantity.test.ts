@@ -35,7 +35,10 @@ describe('ranges', () => {
 })
 
 describe('ranges of two things that vary by themselves', () => {
-  /** Standard normal draws by Box and Muller (1958) from a linear congruential generator (Park and Miller 1988), so that every run is the same. */
+  /**
+   * Standard normal draws by Box and Muller (1958) from a linear congruential generator (Park and Miller 1988), so that
+   * every run is the same.
+   */
   const draws = (count: number): number[] => {
     let state = 1
     const uniform = () => (state = (state * 48271) % 2147483647) / 2147483647

@@ -15,8 +15,9 @@ export const combinedSigma = (variations: readonly number[]): number =>
   Math.sqrt(variations.reduce((sum, cv) => sum + Math.log(1 + cv * cv), 0))
 
 /**
- * Range of `one · factor + rest · other` where the factors are log-normal with median 1 and independent of each other: what either could be off by
- * adds in quadrature, below and above. A factor is one for the whole head (a dense head is dense everywhere), so sums over zones keep their relative spread.
+ * Range of `one · factor + rest · other` where the factors are log-normal with median 1 and independent of each other:
+ * what either could be off by adds in quadrature, below and above. A factor is one for the whole head (a dense head is
+ * dense everywhere), so sums over zones keep their relative spread.
  * @param restSigma left out: the rest is certain
  */
 export function rangeOf(one: number, rest: number, sigma: number, restSigma = 0): Range {

@@ -66,7 +66,8 @@ export const shownAt = ({ real, shown, pace }: RunState['clock'], now: number): 
 const mixedBy = (stepId: string): string | undefined => /^mix\/(.+)\/\d+$/.exec(stepId)?.[1]
 
 /**
- * What the log says, told in its order. Events that were taken back do not count; the order is the server's, so every device comes to the same.
+ * What the log says, told in its order. Events that were taken back do not count; the order is the server's, so every
+ * device comes to the same.
  * @param events kept ones by runSeq, then what this device has not been able to send yet
  */
 export function foldRun(events: readonly (KeptRunEvent | RunEvent)[]): RunState {

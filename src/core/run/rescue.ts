@@ -32,9 +32,9 @@ export interface Rescue {
 const ORIGIN: Task = { id: 'origin', seconds: 0, skill: 'rinse' }
 
 /**
- * How the rest of a visit could go on so that longest times are kept, worked out anew from where it stands: with the same people, with an assistant, with a
- * second colourist. What is begun stays with whoever has begun it. Only ways that come nearer to keeping every time than going on as now, or that
- * end sooner, the best first.
+ * How the rest of a visit could go on so that longest times are kept, worked out anew from where it stands: with the
+ * same people, with an assistant, with a second colourist. What is begun stays with whoever has begun it. Only ways
+ * that come nearer to keeping every time than going on as now, or that end sooner, the best first.
  */
 export function rescuesFor(script: RunScript, state: RunState, now: number): Rescue[] {
   const expected = expectedRun(script, state, now)

@@ -60,7 +60,10 @@ export function heldUntil({ delays, joined }: RunState, personId: string): numbe
   return Math.max(0, ...delays.filter(({ at }) => at >= came).map(({ at, minutes }) => at + 60_000 * minutes))
 }
 
-/** Steps in the order in which they are now to be begun, each with who does it: what was settled anew comes after all that is begun. */
+/**
+ * Steps in the order in which they are now to be begun, each with who does it: what was settled anew comes after all
+ * that is begun.
+ */
 export function stepsInOrder(
   { steps }: RunScript,
   { replanned = [], handed }: RunState,
@@ -77,8 +80,9 @@ export function stepsInOrder(
 }
 
 /**
- * The rest of a visit, timed anew from what really happened: done steps stand as they were, a begun one goes on for what is left of its time, and what
- * waits starts when its person is free, its least times are over and no delay stands in the way.
+ * The rest of a visit, timed anew from what really happened: done steps stand as they were, a begun one goes on for
+ * what is left of its time, and what waits starts when its person is free, its least times are over and no delay stands
+ * in the way.
  */
 export function expectedRun(script: RunScript, state: RunState, now: number): Expected {
   const startedAt = state.startedAt ?? now
@@ -90,7 +94,8 @@ export function expectedRun(script: RunScript, state: RunState, now: number): Ex
     let [from, to] = [begunAt ?? endedAt ?? 0, endedAt ?? 0]
     if (status === 'begun') to = Math.max(now, from + lasts)
     if (status === 'waiting') {
-      // Not before its least times, nor before its person is free; and not earlier than planned only because others are quick, where product has to sit.
+      // Not before its least times, nor before its person is free; and not earlier than planned only because others are
+      // quick, where product has to sit.
       from = Math.max(now, heldUntil(state, personId), free.get(personId) ?? 0)
       for (const { from: earlier, to: own, least } of script.lags)
         if (own === step.id) from = Math.max(from, (times.get(earlier)?.from ?? 0) + 1000 * least)
@@ -130,7 +135,10 @@ function causesOf(steps: readonly ExpectedStep[], { delays }: RunState): Cause[]
     .sort((a, b) => Math.abs(b.by) - Math.abs(a.by))
 }
 
-/** When product that a step takes out or rinses, and that went in at other times than planned, has had the time it was meant to have; at once where it ends no product. */
+/**
+ * When product that a step takes out or rinses, and that went in at other times than planned, has had the time it was
+ * meant to have; at once where it ends no product.
+ */
 function plannedAfter(
   script: RunScript,
   step: ScriptStep,

@@ -21,11 +21,20 @@ export interface ScriptStep {
   seconds: number
   /** Pieces that it puts in or takes out: when each is done, s from the step's own start. */
   pieces: { id: string; formulaId: string; at: number }[]
-  /** After how long its first piece has dried to where it is wetted or applied again, min; null for what does not lift. This and the next are missing in visits that were pinned before they were kept. */
+  /**
+   * After how long its first piece has dried to where it is wetted or applied again, min; null for what does not lift.
+   * This and the next are missing in visits that were pinned before they were kept.
+   */
   driesAfter?: number | null | undefined
-  /** Mean level that its pieces are expected to come to: by minutes at full strength where `course` is there, else by minutes under product; empty where nothing lifts. */
+  /**
+   * Mean level that its pieces are expected to come to: by minutes at full strength where `course` is there, else by
+   * minutes under product; empty where nothing lifts.
+   */
   lift?: { minute: number; level: number }[] | undefined
-  /** What its pieces that lift are treated with, from a bowl of their mean age, and the formula of the first of them; missing where nothing lifts, and in visits that were pinned before it was kept. */
+  /**
+   * What its pieces that lift are treated with, from a bowl of their mean age, and the formula of the first of them;
+   * missing where nothing lifts, and in visits that were pinned before it was kept.
+   */
   course?: (Omit<Course, 'events'> & { formulaId?: string | undefined }) | undefined
 }
 

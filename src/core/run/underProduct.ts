@@ -15,7 +15,10 @@ import { leadOf, zoneOfStep, type RunScript, type ScriptStep } from './script'
 
 /** The hair of one step while it is under product. */
 export interface UnderProduct {
-  /** Level of its first piece that lifts now, from its curve and from what was read on it; undefined where nothing lifts. */
+  /**
+   * Level of its first piece that lifts now, from its curve and from what was read on it; undefined where nothing
+   * lifts.
+   */
   level: Range | undefined
   /** When it has dried to where it is wetted or applied again, ms; undefined where that does not matter. */
   dryAt: number | undefined
@@ -33,9 +36,10 @@ const READING_LEVELS = 0.5
 const MINUTE = 60_000
 
 /**
- * What hair shows by now. Where it was looked at, the level read moves the speed it is taken to lift at, weighed against what is usual from head to head
- * (normal distributions of the logarithm of the speed), so one look does not overturn what is known and several do. What was wetted, applied again or
- * warmed works on from there as such product does.
+ * What hair shows by now. Where it was looked at, the level read moves the speed it is taken to lift at, weighed
+ * against what is usual from head to head (normal distributions of the logarithm of the speed), so one look does not
+ * overturn what is known and several do. What was wetted, applied again or warmed works on from there as such product
+ * does.
  */
 export function underProduct(
   { script, formulas }: { script: RunScript; formulas: readonly RunFormula[] },

@@ -279,7 +279,10 @@ function zonesOf(
 const followedOf = <T>(all: readonly T[]): T[] =>
   all.filter((_, i) => all.length <= CURVE_PIECES || i % Math.ceil(all.length / CURVE_PIECES) === 0)
 
-/** Mean level of some pieces that lift, by minutes of product at full strength, up to the longest time of any; empty where there are none. */
+/**
+ * Mean level of some pieces that lift, by minutes of product at full strength, up to the longest time of any; empty
+ * where there are none.
+ */
 export function liftOf(process: ServiceProcess, lifting: readonly ServedPiece[]): { minute: number; level: number }[] {
   const followed = followedOf(lifting)
   const most = minutesFromSeconds(Math.max(0, ...followed.map((served) => served.most)))

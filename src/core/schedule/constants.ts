@@ -12,7 +12,10 @@ export const FINISH_SECONDS = 900
 export const FINISH_SECONDS_PER_CM = 20
 /** How long a mixed bowl may wait before it is used, s. Our estimate. */
 export const BOWL_WAITS_SECONDS = 600
-/** Lightener on virgin lengths leads the scalp by so long, s: the scalp is warm and catches up (common practice: 15 to 25 min). */
+/**
+ * Lightener on virgin lengths leads the scalp by so long, s: the scalp is warm and catches up (common practice: 15 to
+ * 25 min).
+ */
 export const LENGTHS_LEAD_SECONDS = 1200
 /** So much at the scalp is left out meanwhile, cm. Common practice. */
 export const SCALP_CM = 2.5

@@ -30,7 +30,9 @@ export interface DayClock {
   fits: boolean
   visits: DayVisitClock[]
   tasks: { visitId: string; kind: TaskKind; about: string; from: number; to: number; personId: string }[]
-  /** Stretches of at least {@link GAP_MINUTES} between somebody's first and last work in which nothing is asked of them. */
+  /**
+   * Stretches of at least {@link GAP_MINUTES} between somebody's first and last work in which nothing is asked of them.
+   */
   gaps: { personId: string; from: number; to: number }[]
   ends: number
 }
@@ -43,8 +45,9 @@ const ARRIVAL_STEP = 15
 const BEARABLE_WAIT = 15
 
 /**
- * Who does what for whom on one day: the clients of a crew share people, basin and dryer, and one is worked on while another’s hair sits. Each is begun no
- * earlier than she arrives and is better not kept longer than if she were alone. @throws Error when nobody of the crew can do something
+ * Who does what for whom on one day: the clients of a crew share people, basin and dryer, and one is worked on while
+ * another’s hair sits. Each is begun no earlier than she arrives and is better not kept longer than if she were alone.
+ * @throws Error when nobody of the crew can do something
  */
 export function dayFor(visits: readonly DayVisit[], crew: Crew, closes: number): DayClock {
   const alone = visits.map(({ visit }) => findSchedule(prepare({ ...visit, ...crew })))
@@ -121,7 +124,10 @@ function gapsOf(work: readonly { from: number; to: number }[]): { from: number; 
   return gaps
 }
 
-/** The earliest time on a quarter of an hour at which one more client fits in: everything is kept, and nobody sits much longer than alone. Undefined where there is none. */
+/**
+ * The earliest time on a quarter of an hour at which one more client fits in: everything is kept, and nobody sits much
+ * longer than alone. Undefined where there is none.
+ */
 export function arrivalFor(
   others: readonly DayVisit[],
   added: Omit<DayVisit, 'arrives'>,

@@ -4,8 +4,9 @@ import { timed, type Decision, type Prepared, type Schedule } from './problem'
 export const MOST_EXACT_TASKS = 7
 
 /**
- * The best schedule there is, by trying every order in which tasks can be begun and every person who can do them; branches that cannot end before the
- * best one known are left out. For small problems, and as the measure of what serves large ones.
+ * The best schedule there is, by trying every order in which tasks can be begun and every person who can do them;
+ * branches that cannot end before the best one known are left out. For small problems, and as the measure of what
+ * serves large ones.
  */
 export function exactSchedule(prepared: Prepared, start?: Schedule): Schedule {
   const { tasks, before, able, people } = prepared

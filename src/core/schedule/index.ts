@@ -1,6 +1,7 @@
 /**
- * Stage 6: who does what when. Inside in whole seconds; a clock tells minutes from the start of the visit. Longest times come from the labels by way of
- * the process model; where they cannot be kept, the clock says by how much and what would keep them.
+ * Stage 6: who does what when. Inside in whole seconds; a clock tells minutes from the start of the visit. Longest
+ * times come from the labels by way of the process model; where they cannot be kept, the clock says by how much and
+ * what would keep them.
  */
 export {
   ALONE,

@@ -56,8 +56,9 @@ export interface Schedule {
   finish: number
   /** By how much longest times are passed in all, s; 0 when everything fits. */
   violation: number
-  /** What is made as small as possible, whole seconds: finish, plus a tenth of what lags are longer than they should be, half as much again as what they are shorter,
-   * and a thousand times the violation. */
+  /** What is made as small as possible, whole seconds: finish, plus a tenth of what lags are longer than they should be,
+   * half as much again as what they are shorter, and a thousand times the violation.
+   */
   cost: number
 }
 
@@ -118,9 +119,9 @@ export function prepare(problem: Problem): Prepared {
 const HALVINGS = 3
 
 /**
- * Earliest starts under given decisions: each person and each basin takes tasks one after the other in that order. Longest times are kept by
- * beginning earlier tasks later. Where ideals cannot all be kept they give way to the least evenly; where no starts keep the longest times, those are
- * passed and the excess is told.
+ * Earliest starts under given decisions: each person and each basin takes tasks one after the other in that order.
+ * Longest times are kept by beginning earlier tasks later. Where ideals cannot all be kept they give way to the least
+ * evenly; where no starts keep the longest times, those are passed and the excess is told.
  * @param known starts that are not too late where everything is as wanted, which saves finding them
  * @param noMatterAbove a cost above which nobody asks how ideals give way, so that this need not be found out
  */
@@ -197,8 +198,9 @@ function turnsOf({ tasks, people, resources }: Prepared, decisions: readonly Dec
 }
 
 /**
- * Longest paths by repeated relaxation (Bellman 1958): starts that keep every lag between its least (or `share` of the way from there to what is wanted) and
- * its most; undefined where there are none, which shows as tasks that push each other in a circle.
+ * Longest paths by repeated relaxation (Bellman 1958): starts that keep every lag between its least (or `share` of the
+ * way from there to what is wanted) and its most; undefined where there are none, which shows as tasks that push each
+ * other in a circle.
  */
 function settled(
   released: Float64Array,
@@ -220,7 +222,10 @@ function passing(released: Float64Array, arcs: Arcs, links: readonly number[]): 
   return starts
 }
 
-/** Pushes each task as far back as its neighbours ask, once round, and notes who pushed it last. @returns whether anything moved */
+/**
+ * Pushes each task as far back as its neighbours ask, once round, and notes who pushed it last.
+ * @returns whether anything moved
+ */
 function pushed(
   starts: Float64Array,
   pushers: Int32Array,

@@ -23,7 +23,10 @@ export interface Remedy {
 /** Longest time that colour of another kind is taken to allow, min. Common practice: permanent colour sits up to 45. */
 const LONGER_MINUTES = [45, 60]
 
-/** What keeps longest times where a plan does not keep them: only what was tried and works, soonest first, two visits last. Empty where everything fits. */
+/**
+ * What keeps longest times where a plan does not keep them: only what was tried and works, soonest first, two visits
+ * last. Empty where everything fits.
+ */
 export function remediesFor(plan: FaltoPlan, computed: ComputedStages, options: ClockOptions, clock: Clock): Remedy[] {
   if (clock.fits) return []
   const tried: Remedy[] = []
@@ -63,7 +66,10 @@ export function remediesFor(plan: FaltoPlan, computed: ComputedStages, options: 
   return split ? [...working, split] : working
 }
 
-/** As many zones of the first stage as fit in one visit, in their order, with the rest in another; what comes after them is done at both. Undefined where that does not help either. */
+/**
+ * As many zones of the first stage as fit in one visit, in their order, with the rest in another; what comes after them
+ * is done at both. Undefined where that does not help either.
+ */
 function splitOver(plan: FaltoPlan, computed: ComputedStages, options: ClockOptions): Remedy | undefined {
   const placed = computed.zones.filter(({ placement }) => placement.pieces.length > 0)
   const zones = placed.filter(({ stageId }) => stageId === placed[0]!.stageId)

@@ -120,7 +120,8 @@ describe('finding a schedule', () => {
   })
 
   it('comes within a few per cent of the best without trying everything', () => {
-    // A single one may stay in a dead end that two moves at once would leave; such small ones are searched through instead.
+    // A single one may stay in a dead end that two moves at once would leave; such small ones are searched through
+    // instead.
     const problems = fc.sample(anyProblem(6), 60).map(prepare)
     const sum = (costOf: (one: Prepared) => number) => problems.reduce((total, one) => total + costOf(one), 0)
     expect(sum((one) => searchSchedule(one).cost)).toBeLessThanOrEqual(1.03 * sum((one) => exactSchedule(one).cost))
@@ -162,7 +163,10 @@ describe('finding a schedule', () => {
   })
 })
 
-/** A textbook network (P13): A 3, B 4 and C 2 after A, D 5 after B, E 1 after C, F 2 after D and E; critical path A–B–D–F, 14. */
+/**
+ * A textbook network (P13): A 3, B 4 and C 2 after A, D 5 after B, E 1 after C, F 2 after D and E; critical path
+ * A–B–D–F, 14.
+ */
 describe('a textbook network', () => {
   const [a, b, c, d, e, f] = [
     task('A', 3),

@@ -1,7 +1,10 @@
 import { exactSchedule, MOST_EXACT_TASKS } from './exact'
 import { timed, type Decision, type Prepared, type Schedule } from './problem'
 
-/** A search step's generator: mulberry32, a small one of good quality (public domain). The seed is fixed, so that equal problems give equal schedules. */
+/**
+ * A search step's generator: mulberry32, a small one of good quality (public domain). The seed is fixed, so that equal
+ * problems give equal schedules.
+ */
 function generator(seed: number): () => number {
   let state = seed
   return () => {
@@ -16,7 +19,10 @@ function generator(seed: number): () => number {
 const TRIES = 2000
 /** Temperature of the annealing at its beginning, as a share of the best cost; it falls to nothing. Our estimate. */
 const TEMPERATURE = 0.05
-/** How often several tasks that follow one another are moved together, and how many at most. Our estimate: it leads out of dead ends that single moves do not. */
+/**
+ * How often several tasks that follow one another are moved together, and how many at most. Our estimate: it leads out
+ * of dead ends that single moves do not.
+ */
 const RUN_CHANCE = 0.3
 const LONGEST_RUN = 4
 
@@ -26,7 +32,10 @@ export function findSchedule(prepared: Prepared): Schedule {
   return prepared.tasks.length <= MOST_EXACT_TASKS ? exactSchedule(prepared, found) : found
 }
 
-/** A good schedule: the better of two searches, one from the tasks in the order given, one from the order in which they become ready. */
+/**
+ * A good schedule: the better of two searches, one from the tasks in the order given, one from the order in which they
+ * become ready.
+ */
 export function searchSchedule(prepared: Prepared): Schedule {
   const starts = [[...prepared.tasks.keys()], byReadiness(prepared)]
   return starts
@@ -35,9 +44,9 @@ export function searchSchedule(prepared: Prepared): Schedule {
 }
 
 /**
- * Tasks are handed, in their order, to whoever can begin them first; then a task, or a few that follow one another, are moved in the order, or one is given to
- * someone else. A worse schedule is sometimes kept, ever more rarely, which leads out of dead ends (simulated annealing; Kirkpatrick et al. 1983, from
- * memory).
+ * Tasks are handed, in their order, to whoever can begin them first; then a task, or a few that follow one another, are
+ * moved in the order, or one is given to someone else. A worse schedule is sometimes kept, ever more rarely, which
+ * leads out of dead ends (simulated annealing; Kirkpatrick et al. 1983, from memory).
  */
 function annealed(prepared: Prepared, first: readonly number[], tries: number): Schedule {
   const count = prepared.tasks.length
@@ -115,7 +124,10 @@ function inOrder({ before }: Prepared, wanted: readonly number[]): number[] {
   return order
 }
 
-/** Hands tasks out in their order: to the person wished for, else to whoever can begin first and, among those, knows least else. With starts, longest times aside. */
+/**
+ * Hands tasks out in their order: to the person wished for, else to whoever can begin first and, among those, knows
+ * least else. With starts, longest times aside.
+ */
 function dispatched(
   { tasks, before, able, people }: Prepared,
   order: readonly number[],

@@ -33,7 +33,10 @@ const SKILLS: Record<TaskKind, Skill> = {
   dry: 'dry',
   finish: 'dry',
 }
-/** What a task asks for, by its kind. Common practice: putting product on is the colourist's; the rest can be helped with. */
+/**
+ * What a task asks for, by its kind. Common practice: putting product on is the colourist's; the rest can be helped
+ * with.
+ */
 export const needsOf = (kind: TaskKind): Pick<Task, 'skill' | 'resource'> => ({
   skill: SKILLS[kind],
   resource: kind === 'rinse' ? 'basin' : undefined,
@@ -86,7 +89,10 @@ export interface Chunk {
   follows?: 'lengths' | undefined
 }
 
-/** Zones one after the other, as planned or the other way; or lengths everywhere first and the scalp, which is warm and fast, afterwards. */
+/**
+ * Zones one after the other, as planned or the other way; or lengths everywhere first and the scalp, which is warm and
+ * fast, afterwards.
+ */
 export const WORKING_ORDERS = ['planned', 'reversed', 'lengthsFirst'] as const
 export type WorkingOrder = (typeof WORKING_ORDERS)[number]
 
@@ -106,8 +112,8 @@ export interface Visit {
 }
 
 /**
- * Divides the zones into stretches of work: a new one where a new bowl is begun, and where pieces of one stretch could not all stay as long as they have to
- * and no longer than they may.
+ * Divides the zones into stretches of work: a new one where a new bowl is begun, and where pieces of one stretch could
+ * not all stay as long as they have to and no longer than they may.
  */
 export function chunksOf(
   plan: FaltoPlan,
@@ -224,7 +230,10 @@ function byRemoval(pieces: readonly ServedPiece[]): { foils: ServedPiece[]; othe
   return { foils: pieces.filter(inFoil), others: pieces.filter((one) => !inFoil(one)) }
 }
 
-/** From the start of putting in to the start of taking out, each piece `each` s after the one before: what keeps every piece's times. */
+/**
+ * From the start of putting in to the start of taking out, each piece `each` s after the one before: what keeps every
+ * piece's times.
+ */
 function windowOf(
   pieces: readonly ServedPiece[],
   each: number,
@@ -375,7 +384,10 @@ function mixesFor({ stage, pieces }: Chunk, tasks: readonly VisitTask[]): Omit<V
 
 export const mixId = (formulaId: string, bowl: number): string => `mix/${formulaId}/${bowl}`
 
-/** Stages in groups that come off in one rinse: what works on the hair between another stage's foils is rinsed with them. */
+/**
+ * Stages in groups that come off in one rinse: what works on the hair between another stage's foils is rinsed with
+ * them.
+ */
 function rinsedTogether(chunks: readonly Chunk[]): { stage: Stage; own: Chunk[] }[][] {
   const groups: { stage: Stage; own: Chunk[] }[][] = []
   for (const chunk of chunks) {

@@ -8,7 +8,10 @@ const AT_FACE: readonly string[] = ['frontLeft', 'frontRight', 'leftSide', 'righ
 const FACE_PANEL_CM = 2.5
 /** How much nearer than further back stitches lie at the hairline for a soft face frame. Our estimate. */
 const SOFT_FRAME = 0.5
-/** Rows are laid between these times the distance that the kind of service has; beyond them it is another service. Our estimate. */
+/**
+ * Rows are laid between these times the distance that the kind of service has; beyond them it is another service. Our
+ * estimate.
+ */
 const CLOSEST = 0.25
 const WIDEST = 4
 /** Steps of bisection: the share is then known better than a hand lays it. */
@@ -61,7 +64,8 @@ export function fitAmount(plan: FaltoPlan, { lightPercent }: Pick<Goal, 'lightPe
   const before = light()
   if (Math.abs(before - lightPercent) < NEAR_ENOUGH)
     return `About ${Math.round(before)} % of the hair gets lighter, as wished.`
-  // The further apart rows lie, the less hair is light. Whole half millimetres and whole rows make steps of it, so the best that was tried is kept.
+  // The further apart rows lie, the less hair is light. Whole half millimetres and whole rows make steps of it, so the
+  // best that was tried is kept.
   let [close, wide] = [Math.log(CLOSEST), Math.log(WIDEST)]
   let best = { factor: 1, off: Math.abs(before - lightPercent) }
   for (let step = 0; step < STEPS; step++) {

@@ -130,7 +130,10 @@ export interface Person {
   newId: () => string
 }
 
-/** A plan with one variant of one stage, every zone with the default placement, worked in the template's order; a side part's own side goes first, because it has less hair (common practice). */
+/**
+ * A plan with one variant of one stage, every zone with the default placement, worked in the template's order; a side
+ * part's own side goes first, because it has less hair (common practice).
+ */
 export function newPlanDocument(
   name: string,
   { head, hair, hairMap, newId }: Person,

@@ -136,7 +136,8 @@ const TONES: Record<ToneHue, Tone> = {
 }
 
 /**
- * Proposes a plan from hair, wish and way of wearing it: the kind of service, then the wished level and tone, developer by school, face frame, depth of the shadow and amount of light. Everything can be changed.
+ * Proposes a plan from hair, wish and way of wearing it: the kind of service, then the wished level and tone, developer
+ * by school, face frame, depth of the shadow and amount of light. Everything can be changed.
  * @returns the plan with the reason for each choice
  */
 export function proposePlan(wished: Wished, person: Person): Proposal {

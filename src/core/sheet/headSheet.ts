@@ -10,8 +10,8 @@ export interface SheetStage {
 }
 
 /**
- * A head sheet as a tree of what is drawn and said; SVG and PDF are made from it. Black and white: formulas are told apart by letter and hatch.
- * Units: cm of the map, y downwards.
+ * A head sheet as a tree of what is drawn and said; SVG and PDF are made from it. Black and white: formulas are told
+ * apart by letter and hatch. Units: cm of the map, y downwards.
  */
 export interface HeadSheet {
   title: string

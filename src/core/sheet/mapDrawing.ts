@@ -6,7 +6,8 @@ import { radians } from '../units'
 import { pieceOutline, pieceStitches, type Piece } from '../placement'
 
 /**
- * The scalp map as paths to draw. Units: cm on the map; x grows to the right and y downwards, as screens and paper have it.
+ * The scalp map as paths to draw. Units: cm on the map; x grows to the right and y downwards, as screens and paper have
+ * it.
  */
 export interface MapDrawing {
   hairline: string
@@ -41,7 +42,10 @@ export interface PieceDrawing {
   foilLengthCm: number
 }
 
-/** How finely a map is drawn: with every stitch, or each piece as one strip wherever its stitches are not known yet, while a hand still moves. */
+/**
+ * How finely a map is drawn: with every stitch, or each piece as one strip wherever its stitches are not known yet,
+ * while a hand still moves.
+ */
 export type MapDetail = 'stitches' | 'strips'
 
 export function mapDrawing(plan: FaltoPlan, computed: ComputedStages, detail: MapDetail = 'stitches'): MapDrawing {
@@ -141,7 +145,10 @@ function landmarks(head: Head): MapDrawing['landmarks'] {
 
 const closedPath = (points: readonly MapPoint[]): string =>
   `M${points.map(({ x, y }) => `${round(x)} ${round(-y)}`).join('L')}Z`
-/** A turn sharper than this is a corner and stays one. Our estimate: partings and hairlines turn by a few degrees from point to point. */
+/**
+ * A turn sharper than this is a corner and stays one. Our estimate: partings and hairlines turn by a few degrees from
+ * point to point.
+ */
 const CORNER = radians(25)
 
 /** A closed outline as a curve through all its points (Catmull–Rom), with its corners kept. */

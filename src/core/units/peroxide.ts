@@ -1,5 +1,6 @@
 /** Trade convention: 10 "volume" of developer is 3 % hydrogen peroxide. Common practice; 40 vol = 12 % is the ceiling of
- * Regulation (EC) 1223/2009 Annex III for hair products (from memory). */
+ * Regulation (EC) 1223/2009 Annex III for hair products (from memory).
+ */
 const PERCENT_PER_VOLUME = 0.3
 
 const MOLAR_VOLUME_L = 22.414 // litres per mole of an ideal gas at 0 °C and 1 atm
@@ -17,7 +18,8 @@ export const percentFromVolume = (volume: number): number => volume * PERCENT_PE
 export const volumeFromPercent = (percent: number): number => percent / PERCENT_PER_VOLUME
 
 /**
- * What "volume" means physically: litres of oxygen (0 °C, 1 atm) set free by one litre of solution, 2 H₂O₂ → 2 H₂O + O₂.
+ * What "volume" means physically: litres of oxygen (0 °C, 1 atm) set free by one litre of solution, 2 H₂O₂ → 2 H₂O +
+ * O₂.
  * @param gramsPerLitre hydrogen peroxide in solution, g/L (3 % w/v is 30 g/L)
  */
 export const oxygenVolumes = (gramsPerLitre: number): number => ((gramsPerLitre / MOLAR_MASS_H2O2) * MOLAR_VOLUME_L) / 2

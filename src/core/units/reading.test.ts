@@ -8,7 +8,8 @@ const OTHER: ReadingUnits = { mass: 'oz', length: 'in', developer: '%', clock: '
 
 describe('a sentence', () => {
   it.each([
-    // 1 oz = 28.349523125 g, 1 in = 2.54 cm, 1 US fl oz = 29.5735 ml: international and customary definitions. 20 vol = 6 %: common practice.
+    // 1 oz = 28.349523125 g, 1 in = 2.54 cm, 1 US fl oz = 29.5735 ml: international and customary definitions. 20 vol =
+    // 6 %: common practice.
     [OUNCES, 'A: 118 g (83–167)', 'A: 4.16 oz (2.93–5.89)'],
     [OUNCES, 'Take 12.5 of 40.0 g', 'Take 0.44 of 1.41 oz'],
     [OUNCES, '28.3 g, 30 ml', '1.00 oz, 1.01 fl oz'],
@@ -48,7 +49,8 @@ describe('a field', () => {
         fc.integer({ min: 0, max: 4000 }),
         (unit, hundredths) => {
           const field = fieldIn(OTHER, unit)
-          // Developer is shown to tenths of a per cent, grams are kept to tenths: the coarser of both is what comes back.
+          // Developer is shown to tenths of a per cent, grams are kept to tenths: the coarser of both is what comes
+          // back.
           const typed = field.unit === '%' ? Math.round(hundredths / 10) / 10 : hundredths / 100
           expect(field.shown(field.kept(typed))).toBeCloseTo(typed, 9)
         },

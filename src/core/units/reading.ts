@@ -1,6 +1,8 @@
 import { percentFromVolume } from './peroxide'
 
-/** Units that a salon may read and type in. What is kept stays in g, ml, cm, mm and vol; only what is shown is turned. */
+/**
+ * Units that a salon may read and type in. What is kept stays in g, ml, cm, mm and vol; only what is shown is turned.
+ */
 export const READING_UNITS = {
   mass: ['g', 'oz'],
   length: ['cm', 'in'],
@@ -17,7 +19,10 @@ interface Reading {
   unit: string
   /** How much of it is one of the kept unit. */
   factor: number
-  /** Places that tell apart what a scale, a tape or a label does: 0.01 oz is 0.3 g, 0.01 in a quarter of a millimetre. Our estimate. */
+  /**
+   * Places that tell apart what a scale, a tape or a label does: 0.01 oz is 0.3 g, 0.01 in a quarter of a millimetre.
+   * Our estimate.
+   */
   decimals: number
   /** Places that what is typed is kept to. */
   keptDecimals: number
@@ -45,7 +50,10 @@ const readingOf = ({ mass, length, developer }: ReadingUnits): Readonly<Record<s
 
 const FIGURE = '[−-]?\\d+(?:\\.\\d+)?'
 const FIGURES = new RegExp(FIGURE, 'g')
-/** One figure or several that share a unit, as in "4–8 cm", "12.5 of 40.0 g" or "118 g (83–167)"; "g/ml" and "cm/month" are units of their own. */
+/**
+ * One figure or several that share a unit, as in "4–8 cm", "12.5 of 40.0 g" or "118 g (83–167)"; "g/ml" and "cm/month"
+ * are units of their own.
+ */
 const QUANTITY = new RegExp(
   `(?<![\\w.])(${FIGURE})((?:(?:–| to | of | → )${FIGURE})*) ?(cm²|cm|mm|ml|g|vol)(?![\\w²/])(?: \\((${FIGURE})–(${FIGURE})\\))?`,
   'g',

@@ -53,7 +53,9 @@ export const visit = pgTable(
   ],
 )
 
-/** Hair and wish on one day. The newest one of a client is changed while its day lasts; earlier ones stay as they are. */
+/**
+ * Hair and wish on one day. The newest one of a client is changed while its day lasts; earlier ones stay as they are.
+ */
 export const consultation = pgTable(
   'consultation',
   {

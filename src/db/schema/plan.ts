@@ -58,8 +58,9 @@ export const planVersion = pgTable(
   ],
 )
 
-/** What was done to a plan, in order. An `edit` carries its patches and their inverse; `undo` and `redo` name the edit they
- * concern, whose `state` follows. */
+/** What was done to a plan, in order. An `edit` carries its patches and their inverse; `undo` and `redo` name the edit
+ * they concern, whose `state` follows.
+ */
 export const planEdit = pgTable(
   'plan_edit',
   {

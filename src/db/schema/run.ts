@@ -17,7 +17,10 @@ import { staff } from './salon'
 
 const moment = (name: string) => timestamp(name, { withTimezone: true })
 
-/** A visit as it is carried out. `script` and `document` are pinned when it begins and no longer change with the plan. `visitId` is the record that its hair went into. */
+/**
+ * A visit as it is carried out. `script` and `document` are pinned when it begins and no longer change with the plan.
+ * `visitId` is the record that its hair went into.
+ */
 export const run = pgTable(
   'run',
   {
@@ -40,7 +43,10 @@ export const run = pgTable(
   ],
 )
 
-/** What happened at the chair, in the order that holds for every device. Only ever added to; `id` is given by the device, so that one sent twice counts once. */
+/**
+ * What happened at the chair, in the order that holds for every device. Only ever added to; `id` is given by the
+ * device, so that one sent twice counts once.
+ */
 export const runEvent = pgTable(
   'run_event',
   {

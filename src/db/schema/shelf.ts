@@ -110,7 +110,10 @@ export const mix = pgTable(
   ],
 )
 
-/** What happened while a bowl was weighed, in the order in which the server had it. Only ever added to; `id` is given by the device, so that one sent twice counts once. */
+/**
+ * What happened while a bowl was weighed, in the order in which the server had it. Only ever added to; `id` is given by
+ * the device, so that one sent twice counts once.
+ */
 export const mixEvent = pgTable(
   'mix_event',
   {
@@ -143,7 +146,10 @@ export const salonRates = pgTable('salon_rates', {
   revision: integer('revision').notNull().default(1),
 })
 
-/** The day for which a plan is booked, and when she comes, min after midnight as clocks in the salon show, where that is known. */
+/**
+ * The day for which a plan is booked, and when she comes, min after midnight as clocks in the salon show, where that is
+ * known.
+ */
 export const booking = pgTable(
   'booking',
   {

@@ -1,7 +1,10 @@
 import { LRUCache } from 'lru-cache'
 import type { StaffMember } from './staff'
 
-/** A session is asked about again after so long, ms: by then a change of somebody's role holds. Our estimate: no longer than it takes to say so. */
+/**
+ * A session is asked about again after so long, ms: by then a change of somebody's role holds. Our estimate: no longer
+ * than it takes to say so.
+ */
 const REMEMBERED_MS = 10_000
 
 interface Remembered {
@@ -13,8 +16,8 @@ interface Remembered {
 const shared = globalThis as typeof globalThis & { faltoSessions?: LRUCache<string, Remembered> }
 
 /**
- * Who is signed in by a session cookie, signature and all. A page asks a handful of questions at once, and each would look the same session up in the
- * database. A session that ends is forgotten with it.
+ * Who is signed in by a session cookie, signature and all. A page asks a handful of questions at once, and each would
+ * look the same session up in the database. A session that ends is forgotten with it.
  */
 export const remembered = (): LRUCache<string, Remembered> => (shared.faltoSessions ??= new LRUCache({ max: 1000 }))
 

@@ -27,7 +27,10 @@ const MAY = {
 } as const satisfies Record<string, readonly StaffRole[]>
 export type Permission = keyof typeof MAY
 
-/** The signed-in member of staff, or undefined. Told from the session cookie while that was asked about a moment ago, see {@link remembered}. */
+/**
+ * The signed-in member of staff, or undefined. Told from the session cookie while that was asked about a moment ago,
+ * see {@link remembered}.
+ */
 export async function staffFrom(headers: Headers): Promise<StaffMember | undefined> {
   const cookie = getSessionCookie(headers, { cookiePrefix: COOKIE_PREFIX })
   if (!cookie) return undefined

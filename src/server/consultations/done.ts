@@ -24,7 +24,8 @@ export interface CarriedOut {
 }
 
 /**
- * Records that a plan was carried out: pins its version as a visit, and predicts the hair after it from the newest record.
+ * Records that a plan was carried out: pins its version as a visit, and predicts the hair after it from the newest
+ * record.
  * @throws AppError 422 when the day lies in the future or before the newest record
  */
 export async function markDone(member: StaffMember, planId: string, { on }: DoneDto): Promise<{ visitId: string }> {
@@ -52,17 +53,15 @@ export async function recordDone(
   if (newest && daysBetween(newest.recordedOn, on) < 0)
     throw invalidAt('on', `The newest record is of ${newest.recordedOn}. Use that day or a later one.`)
   const planVersion = await addVersion(tx, member, plan, `Done on ${on}`)
-  await tx
-    .insert(visit)
-    .values({
-      salonId: member.salonId,
-      clientId: owner.id,
-      id: visitId,
-      planId: plan.id,
-      planVersion,
-      on,
-      staffId: member.id,
-    })
+  await tx.insert(visit).values({
+    salonId: member.salonId,
+    clientId: owner.id,
+    id: visitId,
+    planId: plan.id,
+    planVersion,
+    on,
+    staffId: member.id,
+  })
   const hair = { ...(newest?.hair ?? owner.hair), weeksSinceColour: 0 }
   const today = newest
     ? predictCanvas(newest.canvas, newest.hair, { on })

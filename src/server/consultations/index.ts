@@ -1,4 +1,7 @@
-/** Consultations: what was found on the hair and what is wished, day by day, and what plans that were carried out have left. */
+/**
+ * Consultations: what was found on the hair and what is wished, day by day, and what plans that were carried out have
+ * left.
+ */
 export { markDone, recordDone } from './done'
 export { lastVisitOf, newestConsultation, openConsultation } from './read'
 export { saveConsultation } from './save'

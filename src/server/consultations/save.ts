@@ -11,8 +11,8 @@ import { AppError } from '../errors'
 import { newestConsultations } from './read'
 
 /**
- * Keeps what a colourist found and what is wished. A record of the same day is changed; a new day is a new record, and what the eye
- * changed of the prediction is kept with it.
+ * Keeps what a colourist found and what is wished. A record of the same day is changed; a new day is a new record, and
+ * what the eye changed of the prediction is kept with it.
  * @throws AppError 409 when someone else has saved since, 422 at the field
  */
 export async function saveConsultation(

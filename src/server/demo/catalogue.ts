@@ -65,7 +65,10 @@ const lineOf = (id: string): Product & { line: string; rules: ProductRules } => 
   return { ...rest, line: line!, rules: rules! }
 }
 
-/** Of white hair, %: permanent shades with a natural base cover, light and toned ones less; a gloss blends. Common practice; figures made up. */
+/**
+ * Of white hair, %: permanent shades with a natural base cover, light and toned ones less; a gloss blends. Common
+ * practice; figures made up.
+ */
 function coverOf(kind: ProductKind, level: number, base: ProductShade['base']): number {
   const full = kind === 'permanentColour' ? 100 : 45
   return Math.round(full * { natural: 1, toned: 0.7, none: 0.4 }[base] * (level <= 7 ? 1 : 0.55))

@@ -96,19 +96,17 @@ async function seedShelf(tx: Transaction, salonId: string, staffId: string): Pro
       : [fresh]
   })
   await tx.insert(stockLot).values(lots)
-  await tx
-    .insert(stockMove)
-    .values(
-      lots.map(({ id, productId, tenths }) => ({
-        salonId,
-        id: newId(),
-        productId,
-        lotId: id,
-        tenths,
-        reason: 'received' as const,
-        staffId,
-      })),
-    )
+  await tx.insert(stockMove).values(
+    lots.map(({ id, productId, tenths }) => ({
+      salonId,
+      id: newId(),
+      productId,
+      lotId: id,
+      tenths,
+      reason: 'received' as const,
+      staffId,
+    })),
+  )
 }
 
 async function seedClient(
@@ -138,16 +136,14 @@ async function seedClient(
       .values({ salonId, clientId, id: newId(), ...check, on: daysBefore(today(), daysAgo), staffId: colourist! })
   const signed = DEMO_CONSENTS[demo.key]
   if (signed !== undefined)
-    await tx
-      .insert(consent)
-      .values({
-        salonId,
-        clientId,
-        id: newId(),
-        on: daysBefore(today(), signed),
-        ...demoSignature(),
-        staffId: colourist!,
-      })
+    await tx.insert(consent).values({
+      salonId,
+      clientId,
+      id: newId(),
+      on: daysBefore(today(), signed),
+      ...demoSignature(),
+      staffId: colourist!,
+    })
 
   const planned = DEMO_CLIENTS.find(({ key }) => key === demo.key)
   if (!planned) return

@@ -1,4 +1,7 @@
-/** Devices at the bench. Only stand-ins so far; a real scale would take the simulator's place behind the same two functions. */
+/**
+ * Devices at the bench. Only stand-ins so far; a real scale would take the simulator's place behind the same two
+ * functions.
+ */
 import type { ScaleCommand } from '@/core/model'
 import { require, type StaffMember } from '../auth'
 import { createScale, type ScaleSimulator } from './scale'

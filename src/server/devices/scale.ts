@@ -1,9 +1,9 @@
 import type { ScaleCommand, ScaleReading } from '@/core/model'
 
 /**
- * A stand-in for a bowl scale: it streams what a real one would, with noise, drift, a slow settling, an after-run of what still falls when the hand
- * stops, tare, and a plug that can be pulled. Made up, and labelled so wherever it is used. Times in ms, masses in g. Figures: our estimate of a small
- * kitchen scale and a hand with a bottle.
+ * A stand-in for a bowl scale: it streams what a real one would, with noise, drift, a slow settling, an after-run of
+ * what still falls when the hand stops, tare, and a plug that can be pulled. Made up, and labelled so wherever it is
+ * used. Times in ms, masses in g. Figures: our estimate of a small kitchen scale and a hand with a bottle.
  */
 export interface ScaleSimulator {
   command: (command: ScaleCommand, grams?: number) => void

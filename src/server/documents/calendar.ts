@@ -13,8 +13,8 @@ export interface BookedVisit {
 }
 
 /**
- * The appointment, as long as its clock says for one pair of hands, and a day for the next visit, as a calendar (RFC 5545). Times float: they are those
- * of the salon's clock wherever the file is opened.
+ * The appointment, as long as its clock says for one pair of hands, and a day for the next visit, as a calendar (RFC
+ * 5545). Times float: they are those of the salon's clock wherever the file is opened.
  */
 export function calendarOf({ planId, plan, client, on, at }: BookedVisit): string {
   const computed = computePlan(plan)

@@ -9,7 +9,10 @@ import { pdfOfSheet } from './pdf'
 
 export { calendarOf, type BookedVisit } from './calendar'
 
-/** Plans on paper and in tables: the head sheet as SVG and PDF, the list of foils as CSV, mixing cards as PDF, visits as calendars. */
+/**
+ * Plans on paper and in tables: the head sheet as SVG and PDF, the list of foils as CSV, mixing cards as PDF, visits as
+ * calendars.
+ */
 
 /** What is made of a plan, by the ending of its file. */
 export const DOCUMENTS = ['json', 'svg', 'pdf', 'csv', 'cards'] as const

@@ -61,7 +61,10 @@ import {
 import { HairStateDto, HeadMeasuresDto } from './hair'
 import { ProductDto } from './product'
 
-/** The one source of the shape of `falto-plan` documents: checks entries and is what the published JSON Schema is made from. */
+/**
+ * The one source of the shape of `falto-plan` documents: checks entries and is what the published JSON Schema is made
+ * from.
+ */
 
 export class FormulaShadeDto implements FormulaShade {
   @Id() productId!: string

@@ -43,7 +43,10 @@ export function answered(work: (request: Request, context: Context) => Promise<R
   }
 }
 
-/** An answer that grows: one line of JSON for everything that is sent. What fails on the way is told in a line of its own, as the status has gone out. */
+/**
+ * An answer that grows: one line of JSON for everything that is sent. What fails on the way is told in a line of its
+ * own, as the status has gone out.
+ */
 export function streamLines<T extends object>(
   work: (send: (line: T | { failed: string }) => void) => Promise<void>,
 ): Response {

@@ -130,21 +130,19 @@ async function addEvents(
   )
   const fresh = events.filter(({ id }, i) => !known.has(id) && events.findIndex((other) => other.id === id) === i)
   if (fresh.length === 0) return
-  await tx
-    .insert(mixEvent)
-    .values(
-      fresh.map(({ id, kind, line, grams, source }, i) => ({
-        salonId: member.salonId,
-        mixId,
-        seq: (last?.seq ?? 0) + i + 1,
-        id,
-        kind,
-        line,
-        tenths: tenthsOf(grams),
-        source,
-        staffId: member.id,
-      })),
-    )
+  await tx.insert(mixEvent).values(
+    fresh.map(({ id, kind, line, grams, source }, i) => ({
+      salonId: member.salonId,
+      mixId,
+      seq: (last?.seq ?? 0) + i + 1,
+      id,
+      kind,
+      line,
+      tenths: tenthsOf(grams),
+      source,
+      staffId: member.id,
+    })),
+  )
 }
 
 /** What is in the bowl, tenths of a gram of each product. */

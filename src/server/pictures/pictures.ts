@@ -43,7 +43,8 @@ export async function listPictures(member: StaffMember, clientId: string): Promi
 }
 
 /**
- * Takes a picture in: decoded and written anew, so that nothing but the picture is kept. The same file sent again is the picture that is there.
+ * Takes a picture in: decoded and written anew, so that nothing but the picture is kept. The same file sent again is
+ * the picture that is there.
  * @throws AppError 422 when it is not a JPEG, PNG or WebP picture
  */
 export async function takePicture(

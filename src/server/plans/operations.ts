@@ -13,8 +13,8 @@ enablePatches()
 const HISTORY_LENGTH = 200
 
 /**
- * Carries out operations on a plan in one transaction: all or nothing. Operations already known by their id are not repeated,
- * so a device may send again after a lost answer.
+ * Carries out operations on a plan in one transaction: all or nothing. Operations already known by their id are not
+ * repeated, so a device may send again after a lost answer.
  * @throws AppError 409 when the plan has moved on; the answer holds what a merge needs
  */
 export async function applyOperations(

@@ -105,7 +105,10 @@ function formulasOf({ formulas, products }: FaltoPlan): RunFormula[] {
   })
 }
 
-/** Puts what the hair came to at a visit, as the eye confirmed it, into the client's record. Once a visit. @throws AppError 409 the second time */
+/**
+ * Puts what the hair came to at a visit, as the eye confirmed it, into the client's record. Once a visit.
+ * @throws AppError 409 the second time
+ */
 export async function recordHair(
   member: StaffMember,
   runId: string,
@@ -144,8 +147,8 @@ export async function eventsAfter(member: StaffMember, runId: string, after: num
 }
 
 /**
- * Adds to the log. One sent twice counts once, and so does what two devices told of the same step, as long as it was not taken back. Answers with everything
- * after `after` and the server's clock.
+ * Adds to the log. One sent twice counts once, and so does what two devices told of the same step, as long as it was
+ * not taken back. Answers with everything after `after` and the server's clock.
  */
 export async function logEvents(
   member: StaffMember,
@@ -198,19 +201,17 @@ async function addEvents(
   }
   if (fresh.length === 0) return
   const last = log.at(-1)?.seq ?? 0
-  await tx
-    .insert(runEvent)
-    .values(
-      fresh.map((event, i) => ({
-        salonId: member.salonId,
-        runId,
-        seq: last + i + 1,
-        id: event.id,
-        kind: event.kind,
-        event: { ...event },
-        staffId: member.id,
-      })),
-    )
+  await tx.insert(runEvent).values(
+    fresh.map((event, i) => ({
+      salonId: member.salonId,
+      runId,
+      seq: last + i + 1,
+      id: event.id,
+      kind: event.kind,
+      event: { ...event },
+      staffId: member.id,
+    })),
+  )
   const ends = fresh.find(({ kind }) => kind === 'ended')
   if (ends)
     await tx

@@ -6,8 +6,8 @@ import { FaltoPlanDto } from '../dto'
 type Schema = { properties?: Record<string, unknown>; required?: string[]; [key: string]: unknown }
 
 /**
- * The published JSON Schema (2020-12) of `falto-plan` v1, made from the DTO classes. Run where class names are kept (tests and
- * scripts, not the minified server).
+ * The published JSON Schema (2020-12) of `falto-plan` v1, made from the DTO classes. Run where class names are kept
+ * (tests and scripts, not the minified server).
  */
 export function planSchema(): Schema {
   const all = validationMetadatasToSchemas({

@@ -100,7 +100,8 @@ const SLICE = 250
 const MOST_PROBLEMS = 100
 
 /**
- * Reads a catalogue file and says what it changes; with `commit` it is taken over, all of it or nothing. Products that the file does not name stay.
+ * Reads a catalogue file and says what it changes; with `commit` it is taken over, all of it or nothing. Products that
+ * the file does not name stay.
  * @param onProgress rows read so far, and rows in all
  */
 export async function importCatalogue(

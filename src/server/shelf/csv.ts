@@ -55,7 +55,10 @@ function put(item: Tree, path: string, value: unknown): void {
   at[last] = value
 }
 
-/** A catalogue as CSV (RFC 4180), one product a row; a leading sign that a spreadsheet would take for a formula is defused. */
+/**
+ * A catalogue as CSV (RFC 4180), one product a row; a leading sign that a spreadsheet would take for a formula is
+ * defused.
+ */
 export const csvOfCatalogue = (items: readonly CatalogueItem[]): string =>
   stringify(
     items.map((item) => COLUMNS.map(([, path, kind]) => cellOf(read(item, path), kind))),
@@ -153,7 +156,10 @@ function checked({ record, info: { lines: line } }: Parsed, seen: Map<string, nu
 const hasRules = (record: Record<string, string>): boolean =>
   COLUMNS.some(([column, path]) => path.startsWith('rules.') && (record[column] ?? '') !== '')
 
-/** Undefined where the cell does not hold what its column asks for. A leading apostrophe is what an export put before a sign. */
+/**
+ * Undefined where the cell does not hold what its column asks for. A leading apostrophe is what an export put before a
+ * sign.
+ */
 function valueOf(cell: string, kind: Kind): unknown {
   if (kind === 'text') return cell.replace(/^'(?=[=+\-@])/, '')
   if (kind === 'yesNo') return { yes: true, no: false }[cell.toLowerCase()]

@@ -96,17 +96,15 @@ export async function receive(member: StaffMember, { productId, grams, lot, expi
         },
       })
       .returning({ id: stockLot.id })
-    await tx
-      .insert(stockMove)
-      .values({
-        salonId: member.salonId,
-        id: newId(),
-        productId,
-        lotId,
-        tenths,
-        reason: 'received',
-        staffId: member.id,
-      })
+    await tx.insert(stockMove).values({
+      salonId: member.salonId,
+      id: newId(),
+      productId,
+      lotId,
+      tenths,
+      reason: 'received',
+      staffId: member.id,
+    })
   })
   return {}
 }
@@ -120,24 +118,23 @@ export async function countLot(member: StaffMember, { lotId, grams }: CountDto):
     if (!found) throw notFound('lot')
     const tenths = tenthsOf(grams)
     await tx.update(stockLot).set({ tenths }).where(key)
-    await tx
-      .insert(stockMove)
-      .values({
-        salonId: member.salonId,
-        id: newId(),
-        productId: found.productId,
-        lotId,
-        tenths: tenths - found.tenths,
-        reason: 'counted',
-        staffId: member.id,
-      })
+    await tx.insert(stockMove).values({
+      salonId: member.salonId,
+      id: newId(),
+      productId: found.productId,
+      lotId,
+      tenths: tenths - found.tenths,
+      reason: 'counted',
+      staffId: member.id,
+    })
   })
   return {}
 }
 
 /**
- * Takes what a bowl used off the shelf, first to expire first. The product's row is locked first, so that two bowls of one product take their turns and
- * two of several products cannot wait for each other. What the shelf was not thought to hold is noted without a lot.
+ * Takes what a bowl used off the shelf, first to expire first. The product's row is locked first, so that two bowls of
+ * one product take their turns and two of several products cannot wait for each other. What the shelf was not thought
+ * to hold is noted without a lot.
  */
 export async function takeOffShelf(
   tx: Transaction,
@@ -160,18 +157,16 @@ export async function takeOffShelf(
       .orderBy(...firstToExpire)
       .for('update')
     const move = (lotId: string | null, tenths: number) =>
-      tx
-        .insert(stockMove)
-        .values({
-          salonId: member.salonId,
-          id: newId(),
-          productId,
-          lotId,
-          tenths: -tenths,
-          reason: 'mixed',
-          mixId,
-          staffId: member.id,
-        })
+      tx.insert(stockMove).values({
+        salonId: member.salonId,
+        id: newId(),
+        productId,
+        lotId,
+        tenths: -tenths,
+        reason: 'mixed',
+        mixId,
+        staffId: member.id,
+      })
     for (const { id, tenths } of lots) {
       const taken = Math.min(tenths, wanted)
       if (taken === 0) break

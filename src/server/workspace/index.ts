@@ -20,7 +20,10 @@ import { catalogueOf } from '../shelf'
 
 /** An open plan joined with what its client's record adds to it. */
 
-/** A new plan from a client's record: a kind of service, or an empty one on a layout. @throws AppError 422 at the field */
+/**
+ * A new plan from a client's record: a kind of service, or an empty one on a layout.
+ * @throws AppError 422 at the field
+ */
 export async function createPlan(
   member: StaffMember,
   clientId: string,

@@ -10,7 +10,10 @@ import { TALL, TALLEST } from './look'
 import type { LiveRun } from './useRun'
 import { useClockTime, running } from './words'
 
-/** A button that has just taken another's place is not to be hit by a second tap, nor by one that another device was quicker than; it looks as ever meanwhile. ms; our estimate. */
+/**
+ * A button that has just taken another's place is not to be hit by a second tap, nor by one that another device was
+ * quicker than; it looks as ever meanwhile. ms; our estimate.
+ */
 const REST_MS = 400
 
 /** Whether what is shown has stood for a moment. */

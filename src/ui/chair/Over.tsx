@@ -111,7 +111,9 @@ function Grams({ planId }: { planId: string }) {
 const keyOf = ({ stageId, zoneId, formulaId }: { stageId: string; zoneId: string; formulaId: string }) =>
   `${stageId}/${zoneId}/${formulaId}`
 
-/** The levels the hair came to, proposed from what was seen and expected; confirmed, they become the client's record. */
+/**
+ * The levels the hair came to, proposed from what was seen and expected; confirmed, they become the client's record.
+ */
 function HairLeft({ live, open, mayRecord }: { live: LiveRun; open: OpenRun<RunScript>; mayRecord: boolean }) {
   const levels = levelsToConfirm(open, live.state)
   const [changed, setChanged] = useState<Record<string, number>>({})

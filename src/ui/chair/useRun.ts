@@ -20,7 +20,10 @@ export interface LiveRun {
   refused: string | undefined
 }
 
-/** What this device keeps of a run through reloads and a flat battery. Several windows of one device share it, so it is only ever added to and taken from. */
+/**
+ * What this device keeps of a run through reloads and a flat battery. Several windows of one device share it, so it is
+ * only ever added to and taken from.
+ */
 interface Kept {
   /** What the server had told by then, for a reload without a network. */
   events: readonly KeptRunEvent[]
@@ -31,7 +34,10 @@ interface Kept {
 const AGAIN_MS = 2000
 const storeKey = (id: string) => `falto-run/${id}`
 
-/** Follows a run: what the server keeps, then what this device could not send yet. Nothing told here is lost by a reload or without a network. */
+/**
+ * Follows a run: what the server keeps, then what this device could not send yet. Nothing told here is lost by a reload
+ * or without a network.
+ */
 export function useRun(open: OpenRun<RunScript>): LiveRun {
   const [events, setEvents] = useState<readonly KeptRunEvent[]>(open.events)
   const [queue, setQueue] = useState<readonly RunEvent[]>([])

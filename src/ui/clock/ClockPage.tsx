@@ -413,7 +413,10 @@ function ClockHeader({
 const lightenersOf = ({ formulas, products }: FaltoPlan) =>
   formulas.filter(({ productId }) => isLightener(products.find(({ id }) => id === productId)!.kind))
 
-/** Whether some of a plan's work is not closed in foil and begins at the scalp, so that the order of lengths and scalp may matter; its clock knows for sure. */
+/**
+ * Whether some of a plan's work is not closed in foil and begins at the scalp, so that the order of lengths and scalp
+ * may matter; its clock knows for sure.
+ */
 const lengthsMayLead = (plan: FaltoPlan): boolean =>
   activeVariant(plan).stages.some(({ zones }) =>
     zones.some(

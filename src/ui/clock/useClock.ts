@@ -25,7 +25,10 @@ export interface ClockState {
   busy: boolean
 }
 
-/** Works clocks out in a worker: the one asked for first, then the comparisons one by one. A newer question ends an older one. */
+/**
+ * Works clocks out in a worker: the one asked for first, then the comparisons one by one. A newer question ends an
+ * older one.
+ */
 export function useClock(asked: Asked, comparisons: readonly Comparison[]): ClockState {
   const remote = useClockWorker()
   const [state, setState] = useState<ClockState>({ answer: undefined, compared: [], busy: true })
@@ -34,12 +37,10 @@ export function useClock(asked: Asked, comparisons: readonly Comparison[]): Cloc
     let current = true
     async function work() {
       setState((before) => ({ ...before, busy: true }))
-      const answer = await remote
-        .current!.clock(asked.plan, asked.options)
-        .catch((): ClockAnswer => ({
-          ok: false,
-          message: 'This clock could not be worked out. Undo the last change, or export the plan and report it.',
-        }))
+      const answer = await remote.current!.clock(asked.plan, asked.options).catch((): ClockAnswer => ({
+        ok: false,
+        message: 'This clock could not be worked out. Undo the last change, or export the plan and report it.',
+      }))
       if (!current) return
       setState({ answer, compared: [], busy: answer.ok })
       for (const { key, label, plan, options } of answer.ok ? comparisons : []) {

@@ -158,7 +158,10 @@ const bandWords = (what: string): string => {
   return figure ? `band ${Number(index) + 1} ${figure === 'toCm' ? 'end' : figure}` : what
 }
 
-/** The kinds of strand of the region in sight: the one in hand drawn large with its bands in words, the others to choose. */
+/**
+ * The kinds of strand of the region in sight: the one in hand drawn large with its bands in words, the others to
+ * choose.
+ */
 function Strands() {
   const { store, writable } = useConsultation()
   const state = useEntry((all) => all)
@@ -172,12 +175,10 @@ function Strands() {
         <Choice
           label="Kinds of hair here"
           value={strand.id}
-          options={strands
-            .slice(0, 8)
-            .map(({ strand: one, share }) => ({
-              value: one.id,
-              label: `${Math.round(100 * share)} % · ${kindWords(one)}`,
-            }))}
+          options={strands.slice(0, 8).map(({ strand: one, share }) => ({
+            value: one.id,
+            label: `${Math.round(100 * share)} % · ${kindWords(one)}`,
+          }))}
           onChange={(id) => store.show(state.region, id)}
         />
       )}

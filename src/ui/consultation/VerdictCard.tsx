@@ -18,7 +18,10 @@ import { useVerdict } from './useVerdict'
 const MARK: Record<Reason['severity'], string> = { stop: 'Stop', caution: 'Caution', fact: 'Why' }
 const span = (low: number, high: number) => (low === high ? String(low) : `${low}–${high}`)
 
-/** Whether the wish can be had: a range, the band that decides, every reason with its figures, and the way there visit by visit. */
+/**
+ * Whether the wish can be had: a range, the band that decides, every reason with its figures, and the way there visit
+ * by visit.
+ */
 export function VerdictCard() {
   const verdict = useVerdict()
   const { store } = useConsultation()

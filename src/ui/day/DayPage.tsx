@@ -39,7 +39,9 @@ interface Props {
   mayBook: boolean
 }
 
-/** Everybody who is booked for a day: when each comes, whether all fits, when hands are needed and when they are free. */
+/**
+ * Everybody who is booked for a day: when each comes, whether all fits, when hands are needed and when they are free.
+ */
 export function DayPage({ on, visits, mayBook }: Props) {
   const told = useTold()
   const router = useRouter()

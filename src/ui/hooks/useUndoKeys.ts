@@ -5,7 +5,10 @@ interface Steps {
   redo: () => void
 }
 
-/** Ctrl+Z (⌘Z) takes the newest edit back, with Shift it is done again; not while something is typed or chosen from a list, nor in a dialog. */
+/**
+ * Ctrl+Z (⌘Z) takes the newest edit back, with Shift it is done again; not while something is typed or chosen from a
+ * list, nor in a dialog.
+ */
 export function useUndoKeys({ undo, redo }: Steps, mayWrite: boolean): void {
   useEffect(() => {
     if (!mayWrite) return

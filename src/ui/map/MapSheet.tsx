@@ -2,7 +2,10 @@
 import type { Ref, SVGProps } from 'react'
 import type { MapDrawing } from '@/core/sheet'
 
-/** A transparent sheet over the whole map that takes what a hand does with a tool. That it has the keys is shown by the pen on it. */
+/**
+ * A transparent sheet over the whole map that takes what a hand does with a tool. That it has the keys is shown by the
+ * pen on it.
+ */
 export function MapSheet({
   extent: { left, right, top, bottom },
   cursor,

@@ -15,7 +15,10 @@ const PartingLayer = dynamic(() => import('./PartingLayer').then((module) => mod
 const RampLayer = dynamic(() => import('./RampTool').then((module) => module.RampLayer))
 const RampFields = dynamic(() => import('./RampTool').then((module) => module.RampFields))
 
-/** `rest`: the map selects zones; `draw`: a new parting; `move`: partings, corners and bends; `merge`: tap the zone to join; `ramp`: let a figure change along a line. */
+/**
+ * `rest`: the map selects zones; `draw`: a new parting; `move`: partings, corners and bends; `merge`: tap the zone to
+ * join; `ramp`: let a figure change along a line.
+ */
 export type MapTool = 'rest' | 'draw' | 'move' | 'merge' | 'ramp'
 
 interface Props {

@@ -29,7 +29,10 @@ import { editStage, stageOf, usePlan, usePlanStore } from './context'
 import { MapSheet } from './MapSheet'
 import { usePen } from './usePen'
 
-/** A point nearer than this to a corner, landmark or line is drawn to it, cm of the whole map; less where the map is zoomed in. */
+/**
+ * A point nearer than this to a corner, landmark or line is drawn to it, cm of the whole map; less where the map is
+ * zoomed in.
+ */
 const SNAP_CM = 0.7
 /** A line is thinned to a place every so many cm. */
 const SPACING_CM = 0.6
@@ -65,7 +68,10 @@ function faultOf(
   )[0]?.message
 }
 
-/** Puts a division in a stage; new zones are worked right after the zone they were cut from. What did not change keeps its identity. */
+/**
+ * Puts a division in a stage; new zones are worked right after the zone they were cut from. What did not change keeps
+ * its identity.
+ */
 function putIn(
   stage: Stage,
   before: Division<Zone>,

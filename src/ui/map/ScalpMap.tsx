@@ -29,11 +29,18 @@ interface Props {
   worker: Remote<PlanWorker> | undefined
   /** Whether one finger belongs to a tool on the map, or moves what is in sight. */
   held: 'byTool' | 'free'
-  /** Drawn over the map in its coordinates, on a sheet of its own, so that what moves there does not have the map painted again. @param scale see {@link MapView} */
+  /**
+   * Drawn over the map in its coordinates, on a sheet of its own, so that what moves there does not have the map
+   * painted again.
+   * @param scale see {@link MapView}
+   */
   children?: (scale: number) => ReactNode
 }
 
-/** The equal-area scalp map with zones, rows and stitches, all to scale. Zones are walked with arrow keys in working order. */
+/**
+ * The equal-area scalp map with zones, rows and stitches, all to scale. Zones are walked with arrow keys in working
+ * order.
+ */
 export function ScalpMap({ worker, held, children }: Props) {
   const all = usePlan((state) => state.answer?.drawing)
   const stageId = usePlan((state) => stageOf(state).id)
@@ -52,7 +59,8 @@ export function ScalpMap({ worker, held, children }: Props) {
   const { top } = drawing.extent
 
   return (
-    // On a phone a finger on a whole map scrolls the page; one that is zoomed in, or drawn on, takes every finger for itself.
+    // On a phone a finger on a whole map scrolls the page; one that is zoomed in, or drawn on, takes every finger for
+    // itself.
     <Box sx={{ position: 'relative', height: '100%', minHeight: 0 }}>
       <Box
         sx={{
@@ -124,8 +132,8 @@ export function ScalpMap({ worker, held, children }: Props) {
 }
 
 /**
- * Stitches, hatches and clipped edges are what a map costs to draw without a graphics chip. While the comb is dragged the stitches are plain; while
- * partings or the map itself are, each piece is one plain strip.
+ * Stitches, hatches and clipped edges are what a map costs to draw without a graphics chip. While the comb is dragged
+ * the stitches are plain; while partings or the map itself are, each piece is one plain strip.
  */
 const STITCH_LOOK = {
   '& .pieces': { clipPath: 'var(--inside)' },
@@ -333,7 +341,10 @@ function UnderPointer({
   return <g ref={layer}>{under && <Ruler {...under} scale={scale} />}</g>
 }
 
-/** A true centimetre, or inch, along and across the meridian under the pointer, the region's name, and the foil that lies there. */
+/**
+ * A true centimetre, or inch, along and across the meridian under the pointer, the region's name, and the foil that
+ * lies there.
+ */
 function Ruler({ x, y, probe, scale }: { x: number; y: number; probe: Probe; scale: number }) {
   const cos = Math.cos(probe.angle)
   const sin = Math.sin(probe.angle)
@@ -436,7 +447,10 @@ const ZoneGroup = memo(function ZoneGroup({ zone, turn, first }: { zone: ZoneDra
 /** The formula an opened total is about; all of them when it is about no single one. */
 const litFormula = (openTotal: string | undefined): string | undefined => openTotal?.match(/^grams:(.+)$/)?.[1]
 
-/** Subsections and stitches: two paths a formula, however many foils there are, because every element costs time while a hand drags. */
+/**
+ * Subsections and stitches: two paths a formula, however many foils there are, because every element costs time while a
+ * hand drags.
+ */
 const ZonePieces = memo(function ZonePieces({ zone, lit }: { zone: ZoneDrawing; lit: string | undefined }) {
   const formulas = [...new Set(zone.pieces.map(({ formulaId }) => formulaId))]
   const joined = (formulaId: string, path: 'outline' | 'stitches') =>

@@ -19,7 +19,8 @@ type StageOutline = Pick<Stage, 'id' | 'name' | 'worksOn'>
 /** The stages of the service in their order; the one in hand is on the map. */
 export function StageBar() {
   const { store, permissions } = usePlanStore()
-  // Their names and what they work on; the zones in them are read when a hand asks for something, so that drags redraw nothing here.
+  // Their names and what they work on; the zones in them are read when a hand asks for something, so that drags redraw
+  // nothing here.
   const outline = usePlan((state) =>
     JSON.stringify(variantOf(state).stages.map(({ id, name, worksOn }) => ({ id, name, worksOn }))),
   )

@@ -42,7 +42,9 @@ interface Props {
   permissions: Permissions
 }
 
-/** The placement studio: order on the left, the scalp map in the middle, the selected zone on the right, totals below. */
+/**
+ * The placement studio: order on the left, the scalp map in the middle, the selected zone on the right, totals below.
+ */
 export function Workspace({ open, permissions }: Props) {
   const [store] = useState(() => createPlanStore(open))
   const context = useMemo(() => ({ store, permissions }), [store, permissions])

@@ -39,7 +39,10 @@ interface Props {
   onMessage: (message: string) => void
 }
 
-/** Everything that is decided for the selected zones. Every part takes from the plan only what it shows, so that a drag redraws little. */
+/**
+ * Everything that is decided for the selected zones. Every part takes from the plan only what it shows, so that a drag
+ * redraws little.
+ */
 export function ZoneCard({ onMessage }: Props) {
   const zoneId = usePlan((state) => chosenZones(state)[0]?.id)
   if (!zoneId)
@@ -274,7 +277,10 @@ function Bricklay() {
   )
 }
 
-/** Takes this zone's placement elsewhere: to its mirror image, to all zones, or by way of copying to other zones and plans. */
+/**
+ * Takes this zone's placement elsewhere: to its mirror image, to all zones, or by way of copying to other zones and
+ * plans.
+ */
 function CopyButtons({ onMessage }: Props) {
   const { store } = usePlanStore()
   const mirrorName = usePlan((state) => mirrorOf(stageOf(state).zones, state.selectedZone)?.name)

@@ -25,7 +25,9 @@ import { optionsOf, WORDS } from '../words'
 import { editChosen, usePlacement, usePlan, usePlanStore } from './context'
 import { FigureField } from './FigureField'
 
-/** What goes beyond rows and stitches: paint, cover, what is left out, which hair, the hairline end, ramps, the strand. */
+/**
+ * What goes beyond rows and stitches: paint, cover, what is left out, which hair, the hairline end, ramps, the strand.
+ */
 export function ZoneMore() {
   const { store, permissions } = usePlanStore()
   const placement = usePlacement((whole) => whole)

@@ -2,7 +2,10 @@ import { LEAVE, type FaltoPlan, type Placement, type Zone } from '@/core/model'
 import { chosenZones, editChosen, editStage, stageOf } from './context'
 import type { PlanStore } from './store'
 
-/** Placements that were copied, by the role of their zone. They outlive the plan, so that they can be pasted on another head. */
+/**
+ * Placements that were copied, by the role of their zone. They outlive the plan, so that they can be pasted on another
+ * head.
+ */
 interface Copied {
   name: string
   zones: { role: string; placement: Placement }[]
@@ -26,7 +29,10 @@ export function copyZones(store: PlanStore, which: 'chosen' | 'all'): string {
   return `${name} copied. It can be pasted into other zones, also of another plan.`
 }
 
-/** Pastes what was copied: one zone into all that are selected, several into the zones of the same name. @returns what to tell the hand */
+/**
+ * Pastes what was copied: one zone into all that are selected, several into the zones of the same name.
+ * @returns what to tell the hand
+ */
 export function pasteZones(store: PlanStore): string {
   const text = localStorage.getItem(KEY)
   if (!text) return 'Nothing has been copied yet.'

@@ -46,7 +46,10 @@ export function editStage(store: PlanStore, label: string, key: string, recipe: 
   store.edit(label, key, (draft) => recipe(stageOf({ document: draft, stageId })))
 }
 
-/** Moves a zone of a stage in the order of application, as one named edit. @param by so many places later, or earlier where it is negative */
+/**
+ * Moves a zone of a stage in the order of application, as one named edit.
+ * @param by so many places later, or earlier where it is negative
+ */
 export function moveZone(
   store: PlanStore,
   stageId: string,
@@ -67,7 +70,9 @@ export function chosenZones(state: Pick<PlanState, 'document' | 'stageId' | 'sel
   return [state.selectedZone, ...state.alsoSelected].flatMap((id) => zones.find((zone) => zone.id === id) ?? [])
 }
 
-/** Selects a zone as a press asks: with Shift or Ctrl held, or while several are being picked, along with the others. */
+/**
+ * Selects a zone as a press asks: with Shift or Ctrl held, or while several are being picked, along with the others.
+ */
 export function pick(
   store: PlanStore,
   zoneId: string,
@@ -76,7 +81,10 @@ export function pick(
   store.select(zoneId, shiftKey || ctrlKey || metaKey || store.getState().picking === 'several' ? 'also' : 'only')
 }
 
-/** Changes the placement of every selected zone, as one named edit. @param what the change in words; may be made from the first zone's placement before it */
+/**
+ * Changes the placement of every selected zone, as one named edit.
+ * @param what the change in words; may be made from the first zone's placement before it
+ */
 export function editChosen(
   store: PlanStore,
   what: string | ((before: Placement) => string),
@@ -112,8 +120,8 @@ export const usePlacement = <T>(select: (placement: Placement) => T): T =>
 const NONE: Caution[] = []
 
 /**
- * What has to be looked at in this plan. Where the client's own care record is at hand, what it asks for takes the place of the general
- * reminder that a plan alone can give.
+ * What has to be looked at in this plan. Where the client's own care record is at hand, what it asks for takes the
+ * place of the general reminder that a plan alone can give.
  */
 export function useCautions(): Caution[] {
   const figures = usePlan((state) => state.judged?.figures)

@@ -8,7 +8,10 @@ export interface MapBox {
   height: number
 }
 
-/** How much nearer than the whole head the map can be brought: a babylight of 1.5 mm is then about a finger wide on a tablet. */
+/**
+ * How much nearer than the whole head the map can be brought: a babylight of 1.5 mm is then about a finger wide on a
+ * tablet.
+ */
 export const NEAREST = 16
 /** Air left around a zone that fills the view, as a share of its size. */
 const AIR = 0.08

@@ -281,8 +281,8 @@ export function createPlanStore(open: OpenPlan) {
   }
 
   /**
-   * Ends a conflict. `merge` puts this window's unsent edits on top of what others did; `theirs` lets them go, after they
-   * were offered as a copy.
+   * Ends a conflict. `merge` puts this window's unsent edits on top of what others did; `theirs` lets them go, after
+   * they were offered as a copy.
    */
   function resolve(choice: 'merge' | 'theirs'): void {
     const { save, unsent } = get()

@@ -18,7 +18,9 @@ const KEY_SHARE = 0.15
 
 export interface MapView {
   box: MapBox
-  /** 1 for the whole head, less for a nearer view: sizes that are to stay as they are on screen are multiplied by it. */
+  /**
+   * 1 for the whole head, less for a nearer view: sizes that are to stay as they are on screen are multiplied by it.
+   */
   scale: number
   /** About a place where one is given and in sight, else about the middle. */
   zoomBy: (factor: number, about?: MapPoint) => void
@@ -28,8 +30,8 @@ export interface MapView {
 }
 
 /**
- * What is in sight of the map, and the hands on it: a wheel or two fingers zoom about themselves, one finger or the mouse moves a
- * map that is zoomed in. With `held`, one finger belongs to a tool on the map.
+ * What is in sight of the map, and the hands on it: a wheel or two fingers zoom about themselves, one finger or the
+ * mouse moves a map that is zoomed in. With `held`, one finger belongs to a tool on the map.
  */
 export function useMapView(whole: MapBox | undefined, held: 'byTool' | 'free') {
   const { store } = usePlanStore()

@@ -16,8 +16,8 @@ interface Pen {
 }
 
 /**
- * A pen that arrow keys move over the map, for hands without a pointer; in the coordinates of the map's sheet (cm, y downwards). A tool that was chosen
- * with the keyboard has it in hand at once.
+ * A pen that arrow keys move over the map, for hands without a pointer; in the coordinates of the map's sheet (cm, y
+ * downwards). A tool that was chosen with the keyboard has it in hand at once.
  * @returns where it is, while the sheet has the keys, and what the sheet needs
  */
 export function usePen({ left, right, top, bottom }: MapDrawing['extent'], { onMove, onPress, onAway }: Pen) {

@@ -11,7 +11,10 @@ import type { PlanState, PlanStore } from './store'
 /** One list for every plan without problems, so that nothing is drawn again for it. */
 const NONE: PlanProblem[] = []
 
-/** While a hand drags, drawing gets so many times the time that computing took, and at most so long, ms: a slow device then follows in larger steps and does not stall. Our estimate. */
+/**
+ * While a hand drags, drawing gets so many times the time that computing took, and at most so long, ms: a slow device
+ * then follows in larger steps and does not stall. Our estimate.
+ */
 const REST_SHARE = 2
 const MOST_REST_MS = 160
 const rest = (ms: number) => new Promise((done) => setTimeout(done, ms))

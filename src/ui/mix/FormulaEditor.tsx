@@ -466,7 +466,10 @@ function mixWords({ mixed, baseShare }: ReturnType<typeof recipeOf>): string {
   return `${level}, ${tones}, natural base ${Math.round(100 * baseShare)} %${mixed.depth < 1 ? `, ${Math.round(100 * mixed.depth)} % of it coloured` : ''}`
 }
 
-/** What other parts of the plan ask of this formula: a shadow near the natural level, a warmer companion beside dark foils. */
+/**
+ * What other parts of the plan ask of this formula: a shadow near the natural level, a warmer companion beside dark
+ * foils.
+ */
 function Hints({
   formula,
   readOnly,

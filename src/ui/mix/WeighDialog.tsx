@@ -27,7 +27,9 @@ interface Props {
   onMessage: (message: string) => void
 }
 
-/** A bowl that is being weighed, as this device keeps it: what was poured, and what of that the server has yet to hear. */
+/**
+ * A bowl that is being weighed, as this device keeps it: what was poured, and what of that the server has yet to hear.
+ */
 interface Kept {
   mixId: string
   /** Whether the server knows of the bowl. */
@@ -51,7 +53,9 @@ function restore(key: string): Kept | undefined {
   return text ? (JSON.parse(text) as Kept) : undefined
 }
 
-/** One bowl on the scale: what to pour next, how much is in, and what an overshoot led to. Typing works without a scale. */
+/**
+ * One bowl on the scale: what to pour next, how much is in, and what an overshoot led to. Typing works without a scale.
+ */
 export function WeighDialog({ id, bowl: number, onClose, onMessage }: Props) {
   const planId = usePlan((state) => state.id)
   const bowl = usePlan(
@@ -69,7 +73,9 @@ export function WeighDialog({ id, bowl: number, onClose, onMessage }: Props) {
   const { read, field } = useUnits()
   const mass = field('g')
   const zero = kept.from ?? first ?? 0
-  /** The newest state, for what is sent after something else was; and the sending in hand, which the next one waits for. */
+  /**
+   * The newest state, for what is sent after something else was; and the sending in hand, which the next one waits for.
+   */
   const latest = useRef(kept)
   const sending = useRef<Promise<unknown>>(Promise.resolve())
   const at = nextTarget(kept.pouring)
@@ -83,7 +89,10 @@ export function WeighDialog({ id, bowl: number, onClose, onMessage }: Props) {
     setKept(next)
   }
 
-  /** Tells the server what it has not heard, one sending after the other; what cannot be sent stays on this device and goes with the next try. */
+  /**
+   * Tells the server what it has not heard, one sending after the other; what cannot be sent stays on this device and
+   * goes with the next try.
+   */
   function send(end?: 'done' | 'abandoned'): Promise<MixRecord['state'] | undefined> {
     const sent = sending.current.then(() => sendLatest(end))
     sending.current = sent

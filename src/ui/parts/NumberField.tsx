@@ -22,7 +22,10 @@ interface Props {
   layout?: 'stacked' | 'row'
 }
 
-/** A figure with its unit, in the salon's: typed, or stepped by a hand that cannot type. Says at the field what is wrong with an entry. */
+/**
+ * A figure with its unit, in the salon's: typed, or stepped by a hand that cannot type. Says at the field what is wrong
+ * with an entry.
+ */
 export function NumberField({
   label: kept,
   value,

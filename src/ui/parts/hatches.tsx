@@ -12,7 +12,10 @@ const STROKES = [
   'M0.1 0.02V0.18M0.02 0.1H0.18',
 ]
 
-/** Definitions of one pattern a formula: its swatch with its hatch over it. @param scale below 1 where the drawing is seen nearer, so that the hatch stays as fine on screen */
+/**
+ * Definitions of one pattern a formula: its swatch with its hatch over it.
+ * @param scale below 1 where the drawing is seen nearer, so that the hatch stays as fine on screen
+ */
 export function HatchDefinitions({
   swatches,
   prefix,

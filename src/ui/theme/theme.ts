@@ -1,7 +1,10 @@
 'use client'
 import { createTheme } from '@mui/material/styles'
 
-/** Achromatic, so that tones of hair can be judged against it (ISO 3664's reason). Colour is left to hair, formulas and warnings. */
+/**
+ * Achromatic, so that tones of hair can be judged against it (ISO 3664's reason). Colour is left to hair, formulas and
+ * warnings.
+ */
 const ink = '#1d1d1d'
 const paper = '#f4f4f4'
 const chalk = '#ececec'

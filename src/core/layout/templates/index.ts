@@ -52,7 +52,10 @@ export class LayoutParameterError extends Error {
 /** A top strip whose edge lies further out than this from the middle would run over the temple, cm. Our estimate. */
 const STRIP_REACH_CM = 5.5
 const NARROWEST_STRIP_CM = 3
-/** Radius of a circle on top for medium hair, cm. Our estimate; finer hair carries a larger one, denser hair a smaller one (common practice). */
+/**
+ * Radius of a circle on top for medium hair, cm. Our estimate; finer hair carries a larger one, denser hair a smaller
+ * one (common practice).
+ */
 const CIRCLE_CM = 6.5
 
 /** Circle on top by density: a heavy top would cover the technique beneath it. @returns cm */
@@ -65,7 +68,11 @@ const PAST_PART_CM = 2.5
 const drawsOn = (template: LayoutTemplate, parameter: keyof LayoutParameters): boolean =>
   TEMPLATE_PARAMETERS[template].includes(parameter)
 
-/** Where a layout's part lies for somebody's natural part. A panel lies as far to its side as there is room for it: it then runs past the part on both sides. @returns cm, positive towards the client's left */
+/**
+ * Where a layout's part lies for somebody's natural part. A panel lies as far to its side as there is room for it: it
+ * then runs past the part on both sides.
+ * @returns cm, positive towards the client's left
+ */
 export function partOffsetFor(
   hair: Pick<HairState, 'part'>,
   template: LayoutTemplate,
@@ -102,7 +109,10 @@ export const TEMPLATE_PARAMETERS: Record<LayoutTemplate, readonly (keyof LayoutP
   faceFrame: ['rimCm', 'separateNape'],
 }
 
-/** Zones by a place that lies in each: role, name, azimuth (°), share of the way to the hairline. Listed in working order. */
+/**
+ * Zones by a place that lies in each: role, name, azimuth (°), share of the way to the hairline. Listed in working
+ * order.
+ */
 type Probe = readonly [role: string, name: string, psiDeg: number, s: number]
 interface Drawn {
   division: Division<Bounded>
@@ -138,7 +148,10 @@ export function createLayout(
   }
 }
 
-/** Which zone each probe means: the one it alone lies in; for the others, whose zone another probe shares, the nearest that is left. */
+/**
+ * Which zone each probe means: the one it alone lies in; for the others, whose zone another probe shares, the nearest
+ * that is left.
+ */
 function zonesByProbe(division: Division<Bounded>, probes: readonly Probe[]): Bounded[] {
   const places = probes.map(([, , psiDeg, s]) => diskFromPlace({ psi: radians(psiDeg), s }))
   const inside = places.map((place) => zoneAt(division, place))
@@ -424,7 +437,10 @@ const DRAW: Record<LayoutTemplate, (parameters: LayoutParameters) => Drawn> = {
 /** Azimuth of the middle of a wedge of the back, °. */
 const wedgeMiddle = (i: number, pieces: number): number => 95 + (170 * (i + 0.5)) / pieces
 
-/** Parts the front in two: along the part, or past a side part, so that the side with less hair holds the whole part line. */
+/**
+ * Parts the front in two: along the part, or past a side part, so that the side with less hair holds the whole part
+ * line.
+ */
 function frontLine({
   partOffsetCm,
   pastPartCm = 0,
@@ -498,8 +514,8 @@ const touchesHairline = ({ edges }: Division<Bounded>, zone: Bounded): boolean =
   zone.boundary.some(({ edge }) => edges.find(({ id }) => id === edge)!.kind === 'hairline')
 
 /**
- * A circle, and round it triangles that stand on the hairline and on the circle by turns, so that every styling direction shows both. They are
- * numbered from the nape over the client's left to the face and back over the right.
+ * A circle, and round it triangles that stand on the hairline and on the circle by turns, so that every styling
+ * direction shows both. They are numbered from the nape over the client's left to the face and back over the right.
  */
 function triangleFan(radiusCm: number, pieces: number): Drawn {
   const centre: Direction = { theta: radians(8), psi: Math.PI }
@@ -513,12 +529,16 @@ function triangleFan(radiusCm: number, pieces: number): Drawn {
     x: a.x + t * (b.x - a.x),
     y: a.y + t * (b.y - a.y),
   })
-  /** From a bearing on the circle to one on the hairline, a little over at both ends; lines that meet in a point share it, and the later one ends in its corner. */
+  /**
+   * From a bearing on the circle to one on the hairline, a little over at both ends; lines that meet in a point share
+   * it, and the later one ends in its corner.
+   */
   const spoke = (circleDeg: number, rimDeg: number): DiskPoint[] => {
     const [inner, outer] = [nearestBearing(onCircle, circleDeg), toDisk(onHairline(radians(rimDeg)))]
     return [over(inner, outer, -0.05), inner, over(inner, outer, 0.5), over(inner, outer, 1.05)]
   }
-  // Down the left side from the face: out to the hairline half a step on, back in to the circle a whole step on, and so forth.
+  // Down the left side from the face: out to the hairline half a step on, back in to the circle a whole step on, and so
+  // forth.
   const spokes = Array.from({ length: pieces }, (_, i) => [
     spoke(i * step, (i + 0.5) * step),
     spoke((i + 1) * step, (i + 0.5) * step),

@@ -31,7 +31,9 @@ export const onHairline = (psi: number): Direction => ({ theta: referenceHead().
 export const EAR = (): Direction => onHairline(EAR_AZIMUTH)
 export const mirrorOf = ({ theta, psi }: Direction): Direction => ({ theta, psi: -psi })
 
-/** Where a nape section's parting leaves the hairline and crosses the middle: under the occipital bone. Our estimate. */
+/**
+ * Where a nape section's parting leaves the hairline and crosses the middle: under the occipital bone. Our estimate.
+ */
 export const NAPE_LINE = { hairlinePsi: radians(118), middleTheta: radians(106) }
 
 export const toDisk = ({ theta, psi }: Direction): DiskPoint =>
@@ -47,7 +49,10 @@ const directionOf = ({ x, y, z }: { x: number; y: number; z: number }): Directio
   psi: Math.atan2(x, y),
 })
 
-/** A straight parting: the cut of the plane through two places and the head's centre. @param beyond how far past its ends it runs, as a share */
+/**
+ * A straight parting: the cut of the plane through two places and the head's centre.
+ * @param beyond how far past its ends it runs, as a share
+ */
 function greatArc(from: Direction, to: Direction, beyond: { before: number; after: number }): Direction[] {
   const a = unit(from)
   const b = unit(to)
@@ -87,7 +92,10 @@ export function justBelowNapeLine(psi: number): Direction {
   return { theta: (theta < 0 ? theta + Math.PI : theta) + radians(0.6), psi }
 }
 
-/** The cut of an upright plane `x` cm from the middle (towards the client's left), between two angles about the ear-to-ear axis (0 straight up, + to the face). */
+/**
+ * The cut of an upright plane `x` cm from the middle (towards the client's left), between two angles about the
+ * ear-to-ear axis (0 straight up, + to the face).
+ */
 export function sagittal(x: number, fromDeg: number, toDeg: number): DiskPoint[] {
   const { axes } = referenceHead()
   return Array.from({ length: 2 * STEPS + 1 }, (_, i) => {
@@ -99,7 +107,10 @@ export function sagittal(x: number, fromDeg: number, toDeg: number): DiskPoint[]
   })
 }
 
-/** A circle on the head about a direction, by its true radius along the surface; closed by its first point. @param turns part of a turn from the face over the left */
+/**
+ * A circle on the head about a direction, by its true radius along the surface; closed by its first point.
+ * @param turns part of a turn from the face over the left
+ */
 export function circle(centre: Direction, radiusCm: number, fromTurn = 0, toTurn = 1): DiskPoint[] {
   const { axes } = referenceHead()
   const c = unit(centre)

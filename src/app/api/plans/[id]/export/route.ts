@@ -3,7 +3,9 @@ import { documentOf, DOCUMENTS, ENDINGS, type DocumentKind } from '@/server/docu
 import { signedIn } from '@/server/http'
 import { findPlan } from '@/server/plans'
 
-/** The plan as a file: its document, or `?as=svg|pdf|csv|cards` the head sheet, the list of foils and the mixing cards. */
+/**
+ * The plan as a file: its document, or `?as=svg|pdf|csv|cards` the head sheet, the list of foils and the mixing cards.
+ */
 export const GET = signedIn<{ id: string }>(async (member, request, { id }) => {
   const kind = (new URL(request.url).searchParams.get('as') ?? 'json') as DocumentKind
   if (!DOCUMENTS.includes(kind)) throw new AppError(422, 'invalid', `A plan can be had as ${DOCUMENTS.join(', ')}.`)

@@ -3,7 +3,10 @@ import { readPicture, setPictureRemoved } from '@/server/pictures'
 
 type Parameters = { id: string; picture: string }
 
-/** The picture itself; `?size=thumbnail` for a small one. Never changes, so a browser may keep it, for this person alone. */
+/**
+ * The picture itself; `?size=thumbnail` for a small one. Never changes, so a browser may keep it, for this person
+ * alone.
+ */
 export const GET = signedIn<Parameters>(async (member, request, { id, picture }) => {
   const size = new URL(request.url).searchParams.get('size') === 'thumbnail' ? 'thumbnail' : 'full'
   const { mime, data, sha256 } = await readPicture(member, id, picture, size)
