@@ -1,10 +1,13 @@
 // Opens pages of visits without a network: pages and what they are made of are kept when they are fetched, and given
 // from there when nothing answers. Everything else goes to the network as ever; what is told at the chair waits in the
 // page's own store.
-const KEPT = 'falto-chair-1'
+//
+// Registered as chair-worker.js?build=NAME: what an older build left is dropped when a newer one takes over.
+const FAMILY = 'falto-chair-'
+const KEPT = FAMILY + (new URL(self.location.href).searchParams.get('build') ?? 'unnamed')
 
 self.addEventListener('install', () => self.skipWaiting())
-self.addEventListener('activate', (event) => event.waitUntil(self.clients.claim()))
+self.addEventListener('activate', (event) => event.waitUntil(takeOver()))
 
 self.addEventListener('fetch', (event) => {
   const { request } = event
@@ -15,16 +18,24 @@ self.addEventListener('fetch', (event) => {
   else if (request.mode === 'navigate' && pathname.startsWith('/runs/')) event.respondWith(networkFirst(request))
 })
 
+async function takeOver() {
+  const names = await caches.keys()
+  await Promise.all(names.filter((name) => name.startsWith(FAMILY) && name !== KEPT).map((name) => caches.delete(name)))
+  await self.clients.claim()
+}
+
 async function keptFirst(request) {
-  const kept = await caches.match(request)
-  return kept ?? fetchAndKeep(request)
+  const cache = await caches.open(KEPT)
+  const kept = await cache.match(request)
+  return underItsOwnAddress(kept ?? (await fetchAndKeep(request)))
 }
 
 async function networkFirst(request) {
   try {
     return await fetchAndKeep(request)
   } catch (error) {
-    const kept = await caches.match(request, { ignoreVary: true })
+    const cache = await caches.open(KEPT)
+    const kept = await cache.match(request, { ignoreVary: true })
     if (kept) return kept
     throw error
   }
@@ -38,3 +49,9 @@ async function fetchAndKeep(request) {
   }
   return response
 }
+
+// One script serves several web workers, told apart by what stands behind # in the address. A kept answer has lost that
+// part, and a worker started from it would not know what it is. An answer made here has no address of its own, so the
+// worker keeps the one it was asked for under.
+const underItsOwnAddress = ({ body, status, statusText, headers }) =>
+  new Response(body, { status, statusText, headers })

@@ -66,7 +66,7 @@ ensure_build() {
   local log
   log=$(mktemp)
   rm -rf .next
-  node node_modules/next/dist/bin/next build >"$log" 2>&1 || { tail -n 40 "$log" >&2; die "the build failed; the lines above are its last words."; }
+  FALTO_BUILD=$wanted node node_modules/next/dist/bin/next build >"$log" 2>&1 || { tail -n 40 "$log" >&2; die "the build failed; the lines above are its last words."; }
   rm -f "$log"
   printf '%s' "$wanted" >.next/falto-build
 }

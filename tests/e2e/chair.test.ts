@@ -2,8 +2,9 @@ import { v7 as newId } from 'uuid'
 import type { Page } from 'puppeteer-core'
 import type { KeptRunEvent, OpenRun } from '@/core/model'
 import type { RunScript } from '@/core/run'
-import { deviceOf, servicePlanOf, type Device } from '../support/server'
-import { clean, press, url, windows } from './browser'
+import { lineTo } from '../support/line'
+import { BASE_URL, deviceOf, servicePlanOf, type Device } from '../support/server'
+import { clean, press, windows } from './browser'
 import { doStep, inStep, kept, nextStep, tap } from './visit'
 
 jest.setTimeout(120_000)
@@ -25,9 +26,9 @@ async function newRun(): Promise<string> {
 const openRun = async (id: string) => (await oriel.call('GET', `/api/runs/${id}`)).body as unknown as OpenRun<RunScript>
 const logOf = async (id: string): Promise<KeptRunEvent[]> => (await openRun(id)).events
 
-async function chair(id: string, device = oriel, size = { width: 1024, height: 768 }): Promise<Page> {
+async function chair(id: string, device = oriel, size = { width: 1024, height: 768 }, base = BASE_URL): Promise<Page> {
   const page = await open(device, size)
-  await page.goto(url(`/runs/${id}`))
+  await page.goto(`${base}/runs/${id}`)
   await page.waitForSelector('[aria-label="Next step"]')
   return page
 }
@@ -174,11 +175,12 @@ describe('at the chair', () => {
 
   it('loses nothing without a network, through a reload, and doubles nothing when it is back', async () => {
     const id = await newRun()
-    const page = await chair(id)
+    const line = await lineTo(Number(new URL(BASE_URL).port))
+    const page = await chair(id, oriel, undefined, line.base)
     await kept(page)
     await doStep(page)
     await inStep(page)
-    await page.setOfflineMode(true)
+    await line.cut()
     for (let i = 0; i < 4; i++) await doStep(page)
     await press(page, 'Begin')
     await page.waitForFunction(() =>
@@ -191,7 +193,7 @@ describe('at the chair', () => {
     )
     expect((await nextStep(page)).replace(/\d+:\d\d/, '')).toBe(shown)
     await press(page, 'Done')
-    await page.setOfflineMode(false)
+    await line.mend()
     await inStep(page)
     const log = await logOf(id)
     expect(log).toHaveLength(12)

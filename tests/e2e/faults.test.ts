@@ -4,6 +4,7 @@ import { v7 as newId } from 'uuid'
 import type { Page } from 'puppeteer-core'
 import { sameness, type OpenRun } from '@/core/model'
 import { foldRun, type RunScript } from '@/core/run'
+import { lineTo } from '../support/line'
 import { freePort } from '../support/ports'
 import { deviceOf, servicePlanOf } from '../support/server'
 import { windows } from './browser'
@@ -35,7 +36,7 @@ async function serve(port: number): Promise<ChildProcess> {
     { env: { ...process.env, NODE_ENV: 'production', BETTER_AUTH_URL: base }, stdio: ['ignore', 'pipe', 'pipe'] },
   )
   servers.push(server)
-  for await (const line of server.stdout) if (String(line).includes('Ready')) break
+  for await (const words of server.stdout) if (String(words).includes('Ready')) break
   server.stdout.resume()
   return server
 }
@@ -54,7 +55,7 @@ it('comes to one log, the same for both devices, with nothing lost or doubled', 
   expect((await oriel.call('POST', `/api/plans/${plan}/runs`, { id, helping: ['assistant'] })).status).toBe(200)
   const port = await freePort()
   let server = await serve(port)
-  const address = `http://127.0.0.1:${port}/runs/${id}`
+  const line = await lineTo(port)
 
   const one = await open(oriel, { width: 1024, height: 768 })
   const other = await open(tove, { width: 390, height: 844 })
@@ -62,15 +63,18 @@ it('comes to one log, the same for both devices, with nothing lost or doubled', 
     const now = Date.now.bind(Date)
     Date.now = () => now() + wrongBy
   }, WRONG_BY_MS)
-  for (const page of [one, other]) {
-    await page.goto(address)
+  for (const [page, base] of [
+    [one, line.base],
+    [other, `http://127.0.0.1:${port}`],
+  ] as const) {
+    await page.goto(`${base}/runs/${id}`)
     await page.waitForSelector('[aria-label="Next step"]')
     await kept(page)
   }
 
   // The first device loses its network; ten things happen there, with two reloads among them.
   const begun = Date.now()
-  await one.setOfflineMode(true)
+  await line.cut()
   for (let i = 0; i < 3; i++) await doStep(one)
   await keptHere(one, 6)
   await one.reload()
@@ -94,7 +98,7 @@ it('comes to one log, the same for both devices, with nothing lost or doubled', 
     { timeout: 1000 * OFFLINE_SECONDS + 30_000 },
     begun + 1000 * OFFLINE_SECONDS,
   )
-  await one.setOfflineMode(false)
+  await line.mend()
   await Promise.all([inStep(one), inStep(other)])
   await other.waitForFunction(
     (wanted) => document.querySelector('[aria-label="Next step"]')?.textContent === wanted,

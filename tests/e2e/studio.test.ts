@@ -338,7 +338,7 @@ it('another idea is made from one, changed, and both stand side by side with wha
 })
 
 it('the map comes nearer by buttons, keys, wheel and fingers, fills the view with a zone, is moved, and shows the whole head again', async () => {
-  const planId = await newPlan(oriel, await newClient(oriel, 'Nearer'), 'topStrip')
+  const planId = await newPlan(oriel, await newClient(oriel, 'Nearer'), { template: 'topStrip' })
   const { page } = await counted(planId)
   const width = () => page.$eval('svg[aria-label^="Scalp map"]', (svg) => (svg as SVGSVGElement).viewBox.baseVal.width)
   const left = () => page.$eval('svg[aria-label^="Scalp map"]', (svg) => (svg as SVGSVGElement).viewBox.baseVal.x)
@@ -376,7 +376,7 @@ it('the map comes nearer by buttons, keys, wheel and fingers, fills the view wit
 })
 
 it('several zones are set at once, and what one has is pasted on another head', async () => {
-  const planId = await newPlan(oriel, await newClient(oriel, 'Several'), 'topStrip')
+  const planId = await newPlan(oriel, await newClient(oriel, 'Several'), { template: 'topStrip' })
   const { page } = await counted(planId)
   await zone(page, 'Left side')
   await press(page, 'Several')
@@ -391,7 +391,7 @@ it('several zones are set at once, and what one has is pasted on another head', 
     )
   expect(await gaps(planId)).toEqual({ nape: 7, back: 7, leftSide: 12, rightSide: 12, top: 7 })
   await press(page, 'Copy all zones')
-  const other = await newPlan(oriel, await newClient(oriel, 'Pasted'), 'topStrip')
+  const other = await newPlan(oriel, await newClient(oriel, 'Pasted'), { template: 'topStrip' })
   await page.goto(url(`/plans/${other}`))
   await totals(page)
   await zone(page, 'Nape')
@@ -402,7 +402,7 @@ it('several zones are set at once, and what one has is pasted on another head', 
 })
 
 it('a ramp is drawn over the map and worked into the zones under it; undone, nothing of it is left', async () => {
-  const planId = await newPlan(oriel, await newClient(oriel, 'Ramp'), 'topStrip')
+  const planId = await newPlan(oriel, await newClient(oriel, 'Ramp'), { template: 'topStrip' })
   const { page } = await counted(planId)
   const before = await exported(planId)
   await press(page, 'Ramp')
@@ -424,7 +424,7 @@ it('a ramp is drawn over the map and worked into the zones under it; undone, not
 
 it('sections are kept as the salon’s own and laid out on another head, removed and brought back', async () => {
   const name = `Own ${Date.now()}`
-  const planId = await newPlan(oriel, await newClient(oriel, 'Own sections'), 'halo')
+  const planId = await newPlan(oriel, await newClient(oriel, 'Own sections'), { template: 'halo' })
   const { page } = await counted(planId)
   await press(page, 'Sections')
   await fill(page, 'Keep the sections on the map as', name)

@@ -63,21 +63,16 @@ export async function newClient(device: Device, name: string): Promise<string> {
   return String(answer.body['id'])
 }
 
-export async function newPlan(device: Device, clientId: string, template = 'fourQuadrants'): Promise<string> {
-  const answer = await device.call('POST', `/api/clients/${clientId}/plans`, { name: 'Test plan', template })
+export async function newPlan(device: Device, clientId: string, wanted: object = {}): Promise<string> {
+  const entry = { name: 'Test plan', template: 'fourQuadrants', ...wanted }
+  const answer = await device.call('POST', `/api/clients/${clientId}/plans`, entry)
   if (answer.status !== 200) throw new Error(JSON.stringify(answer.body))
   return String(answer.body['id'])
 }
 
 /** A plan of a kind of service, of a client of its own. */
 export async function servicePlanOf(device: Device, name: string, service: string): Promise<string> {
-  const answer = await device.call('POST', `/api/clients/${await newClient(device, name)}/plans`, {
-    name,
-    template: 'fourQuadrants',
-    service,
-  })
-  if (answer.status !== 200) throw new Error(JSON.stringify(answer.body))
-  return String(answer.body['id'])
+  return newPlan(device, await newClient(device, name), { name, service })
 }
 
 /** A plan as the server holds it. */

@@ -8,10 +8,11 @@ import { useEffect, useState } from 'react'
 import type { OpenRun, RunEventKind } from '@/core/model'
 import { expectedRun, runZones, type Cause, type Deadline, type ExpectedStep, type RunScript } from '@/core/run'
 import { taskWords } from '../clock/words'
+import { useOfflineWorker } from '../hooks/useOfflineWorker'
 import { LINE } from '../theme'
 import { Bowls } from './Bowls'
 import { CrossCheck } from './CrossCheck'
-import { useAlarm, useAwake, useOffline } from './device'
+import { useAlarm, useAwake } from './device'
 import { Hair, type HairUnderProduct } from './Hair'
 import { Happened } from './Happened'
 import { LevelPicker } from './LevelPicker'
@@ -46,7 +47,7 @@ export function ChairPage({ open, permissions }: { open: OpenRun<RunScript>; per
   const [picker, setPicker] = useState<HairUnderProduct>()
   const [dialog, setDialog] = useState<'happened' | 'wayOut'>()
   useAwake()
-  useOffline()
+  useOfflineWorker()
   const mayTell = permissions.tell
   const tell = mayTell ? live.tell : undefined
   const expected = expectedRun(script, state, now)

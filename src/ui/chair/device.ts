@@ -50,10 +50,3 @@ function beep(): void {
     // Sound before the first touch is refused by browsers; the screen says the same.
   }
 }
-
-/** Lets the page of a visit open without a network. Only secure pages (and this machine itself) may. */
-export function useOffline(): void {
-  useEffect(() => {
-    if ('serviceWorker' in navigator) navigator.serviceWorker.register('/chair-worker.js').catch(() => {})
-  }, [])
-}

@@ -110,8 +110,8 @@ export function useRun(open: OpenRun<RunScript>): LiveRun {
   useEffect(() => {
     void get<Kept>(storeKey(open.id)).then((kept) => {
       if (!kept) return
-      // The page may have come from the device itself, hours old: then its clock and its log are too.
-      if (kept.events.length > open.events.length) thisWindow.current.offsetMs = kept.offsetMs
+      // The page may have come from the device itself, hours old, and its clock with it. What is old says too little.
+      thisWindow.current.offsetMs = Math.max(thisWindow.current.offsetMs, kept.offsetMs)
       const own = new Set(waiting.current.map(({ id }) => id))
       wait([...kept.queue.filter(({ id }) => !own.has(id)), ...waiting.current])
       take(kept.events)
@@ -125,6 +125,9 @@ export function useRun(open: OpenRun<RunScript>): LiveRun {
   useEffect(() => {
     const source = new EventSource(`/api/runs/${open.id}/stream?after=${known.current.at(-1)?.runSeq ?? 0}`)
     source.onmessage = ({ data }: MessageEvent<string>) => take([JSON.parse(data) as KeptRunEvent])
+    source.addEventListener('clock', ({ data }: MessageEvent<string>) => {
+      thisWindow.current.offsetMs = Number(data) - Date.now()
+    })
     return () => source.close()
   }, [open.id, take])
 

@@ -10,6 +10,7 @@ import { usePathname, useRouter } from 'next/navigation'
 import { useState, type ReactNode } from 'react'
 import type { ReadingUnits } from '@/core/units'
 import { callApi } from '../hooks/api'
+import { useNewestOfflineWorker } from '../hooks/useOfflineWorker'
 import { UnitsProvider } from '../hooks/useUnits'
 import { LINE } from '../theme'
 import { UnitsDialog } from './UnitsDialog'
@@ -21,6 +22,7 @@ interface Props {
 
 /** The frame of every page: a narrow rail with where one can go and who one is. */
 export function Shell({ member, children }: Props) {
+  useNewestOfflineWorker()
   const path = usePathname()
   const plan = /^\/plans\/[^/]+/.exec(path)?.[0]
   return (
