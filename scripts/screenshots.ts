@@ -112,7 +112,7 @@ await bench.screenshot({ path: 'docs/screenshots/weigh.png' })
 
 const second = await windowOf('Bram Whitlock')
 await second.locator('::-p-text(Maren Hale-Abara)').click()
-await second.waitForSelector('::-p-text(Save record)')
+await second.waitForSelector('::-p-text(Name and head)')
 await keep(second, 'client')
 const record = second.url()
 await second.goto(`${record}/consultation`)

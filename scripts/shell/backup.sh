@@ -1,4 +1,4 @@
-# ./falto export and ./falto restore: the whole database as one file.
+# ./falto export and ./falto restore: the whole database as one file; ./falto salon: a salon in it.
 
 open_database() {
   ensure_postgres
@@ -8,6 +8,16 @@ open_database() {
   RUNNING=$(cluster_pid "$HOME_DIR/data")
   start_cluster "$HOME_DIR/data" "${FALTO_DB_PORT:-54310}" >&2
   trap '[ -n "$RUNNING" ] || stop_cluster "$HOME_DIR/data"' EXIT
+}
+
+make_salon() {
+  [ -n "${2:-}" ] || die 'say what the salon is called and the e-mail of its owner: ./falto salon "NAME" E-MAIL'
+  open_database
+  ensure_modules >&2
+  BETTER_AUTH_URL=${BETTER_AUTH_URL:-http://127.0.0.1:4310}
+  export BETTER_AUTH_URL
+  node --import tsx src/db/migrate.ts
+  node --import tsx scripts/salon.ts "$@"
 }
 
 export_falto() {

@@ -59,8 +59,7 @@ clear_leftovers() {
   local server
   server=$(cut -d' ' -f2 "$HOME_DIR/pid")
   if [ -n "$server" ] && [ "$(readlink "/proc/$server/cwd" 2>/dev/null)" = "$ROOT" ]; then
-    kill "$server" 2>/dev/null || true
-    while kill -0 "$server" 2>/dev/null; do sleep 0.1; done
+    end_server "$server"
     say "the last Falto was killed; the server it had left (process $server) was ended."
   else
     say "the last Falto ended without tidying up; its notes were cleared."
@@ -68,13 +67,22 @@ clear_leftovers() {
   rm -f "$HOME_DIR/pid" "$HOME_DIR/url"
 }
 
+# Asks a server to end, and ends it when it has not after ten seconds.
+end_server() {
+  local server=$1 i
+  kill "$server" 2>/dev/null || return 0
+  for i in $(seq 100); do
+    kill -0 "$server" 2>/dev/null || break
+    sleep 0.1
+  done
+  kill -9 "$server" 2>/dev/null || true
+  wait "$server" 2>/dev/null || true
+}
+
 finish() {
   trap '' INT TERM
   if [ -n "${LAN:-}" ]; then kill "$LAN" 2>/dev/null || true; fi
-  if [ -n "${SERVER:-}" ]; then
-    kill "$SERVER" 2>/dev/null || true
-    wait "$SERVER" 2>/dev/null || true
-  fi
+  if [ -n "${SERVER:-}" ]; then end_server "$SERVER"; fi
   stop_cluster "$HOME_DIR/data" || true
   rm -f "$HOME_DIR/pid" "$HOME_DIR/url"
   say "stopped."

@@ -1,3 +1,3 @@
 /** The database: schema, connection and migrations. */
-export { database, type Database, type Transaction } from './client'
+export { database, inTransaction, type Database, type Reader, type Transaction } from './client'
 export * from './schema'

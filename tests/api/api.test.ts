@@ -428,7 +428,7 @@ async function otherSalon(): Promise<Device> {
     .from(account)
     .innerJoin(user, eq(user.id, account.userId))
     .where(eq(user.email, 'oriel@slack-tide.invalid'))
-  await database().insert(salon).values({ id: salonId, name: 'Another salon' })
+  await database().insert(salon).values({ id: salonId, name: 'Another salon', demo: true })
   await database().insert(user).values({ id: userId, name: 'Stranger', email })
   await database()
     .insert(account)

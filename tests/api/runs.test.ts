@@ -3,7 +3,7 @@ import { foldRun, type RunScript } from '@/core/run'
 import type { Consultation, FaltoPlan, KeptRunEvent, OpenRun, RunEvent } from '@/core/model'
 import { computePlan } from '@/core/pipeline'
 import { database } from '@/db'
-import { BASE_URL, deviceOf, ONE_CALL, servicePlanOf, type Device } from '../support/server'
+import { BASE_URL, beginRun, deviceOf, ONE_CALL, servicePlanOf, type Device } from '../support/server'
 
 jest.setTimeout(60_000)
 
@@ -17,8 +17,7 @@ afterAll(() => database().$client.end())
 
 async function newRun(device = oriel): Promise<OpenRun<RunScript>> {
   const plan = await servicePlanOf(oriel, 'At the chair', 'topAndSides')
-  const id = newId()
-  expect((await device.call('POST', `/api/plans/${plan}/runs`, { id, helping: ['assistant'] })).status).toBe(200)
+  const id = await beginRun(device, plan)
   return (await device.call('GET', `/api/runs/${id}`)).body as unknown as OpenRun<RunScript>
 }
 

@@ -1,7 +1,7 @@
 import puppeteer, { type CDPSession } from 'puppeteer-core'
 import { v7 as newId } from 'uuid'
 import { densePlan } from '../support/samples'
-import { deviceOf, newClient } from '../support/server'
+import { beginRun, deviceOf, newClient } from '../support/server'
 import { row } from './row'
 
 /** Budgets of the plan workspace in the production build, in headless Chromium on loopback. */
@@ -76,11 +76,7 @@ async function firstLoad(session: CDPSession): Promise<number> {
 
 /** Carries out the first steps of a visit with the demo's clock running fast, and watches the main thread. */
 async function chair(): Promise<void> {
-  const { body: run } = await device.call('POST', `/api/plans/${plan.split('/').at(-1)!}/runs`, {
-    id: newId(),
-    helping: ['assistant'],
-  })
-  await page.goto(`${base}/runs/${String(run['id'])}`)
+  await page.goto(`${base}/runs/${await beginRun(device, plan.split('/').at(-1)!)}`)
   await page.locator('button::-p-text(as fast)').click()
   await page.waitForSelector('header button[aria-pressed="true"]')
   await watch()

@@ -1,7 +1,6 @@
-import { v7 as newId } from 'uuid'
 import type { Page } from 'puppeteer-core'
 import { lineTo } from '../support/line'
-import { BASE_URL, deviceOf, newClient, newPlan, servicePlanOf } from '../support/server'
+import { BASE_URL, beginRun, deviceOf, newClient, newPlan, servicePlanOf } from '../support/server'
 import { windows } from './browser'
 import { kept } from './visit'
 
@@ -30,8 +29,7 @@ it('after the Chair every page works, again after a reload, and the Chair opens 
   const plan = await newPlan(oriel, client, { service: 'topAndSides' })
   const day = '2032-05-14'
   expect((await oriel.call('PUT', `/api/plans/${plan}/booking`, { on: day, arrives: 600 })).status).toBe(200)
-  const run = newId()
-  expect((await oriel.call('POST', `/api/plans/${plan}/runs`, { id: run, helping: [] })).status).toBe(200)
+  const run = await beginRun(oriel, plan)
 
   const line = await lineTo(Number(new URL(BASE_URL).port))
   const page = await open(oriel)
@@ -71,8 +69,7 @@ it('after the Chair every page works, again after a reload, and the Chair opens 
 it('drops what older builds kept', async () => {
   const oriel = await deviceOf('oriel')
   const plan = await servicePlanOf(oriel, 'Older build', 'topAndSides')
-  const run = newId()
-  await oriel.call('POST', `/api/plans/${plan}/runs`, { id: run, helping: [] })
+  const run = await beginRun(oriel, plan)
   const page = await open(oriel)
   await page.goto(`${BASE_URL}/people`)
   await page.evaluate(() => caches.open('falto-chair-1').then((cache) => cache.put('/old', new Response('old'))))

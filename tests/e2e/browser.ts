@@ -86,11 +86,12 @@ export const totalsContain = (page: Page, text: string) =>
 /** Presses what is labelled or named so. */
 export const press = (page: Page, name: string) => page.locator(`::-p-aria([name="${name}"][role="button"])`).click()
 
-/** Empties a field and types into it. */
+/** Empties a field, types into it and leaves it. */
 export async function fill(page: Page, label: string, text: string): Promise<void> {
   const field = await page.waitForSelector(`::-p-aria([name="${label}"][role="textbox"])`)
   await field!.click({ clickCount: 3 })
   await field!.type(text)
+  await page.keyboard.press('Tab')
 }
 
 /** Waits until no menu lies over the page and nothing is fading in or out. */

@@ -3,7 +3,7 @@ import type { Page } from 'puppeteer-core'
 import type { KeptRunEvent, OpenRun } from '@/core/model'
 import type { RunScript } from '@/core/run'
 import { lineTo } from '../support/line'
-import { BASE_URL, deviceOf, servicePlanOf, type Device } from '../support/server'
+import { BASE_URL, beginRun, deviceOf, servicePlanOf, type Device } from '../support/server'
 import { clean, press, windows } from './browser'
 import { doStep, inStep, kept, nextStep, tap } from './visit'
 
@@ -19,9 +19,7 @@ beforeAll(async () => {
 
 async function newRun(): Promise<string> {
   const plan = await servicePlanOf(oriel, 'At the chair', 'topAndSides')
-  const id = newId()
-  await oriel.call('POST', `/api/plans/${plan}/runs`, { id, helping: ['assistant'] })
-  return id
+  return beginRun(oriel, plan)
 }
 const openRun = async (id: string) => (await oriel.call('GET', `/api/runs/${id}`)).body as unknown as OpenRun<RunScript>
 const logOf = async (id: string): Promise<KeptRunEvent[]> => (await openRun(id)).events
@@ -121,8 +119,7 @@ describe('at the chair', () => {
 
   it('counts a piece that was not planned, says why it is later, hands a step over, and finds a way on with help', async () => {
     const plan = await servicePlanOf(oriel, 'At the chair', 'scalpToTip')
-    const id = newId()
-    await oriel.call('POST', `/api/plans/${plan}/runs`, { id, helping: ['second'] })
+    const id = await beginRun(oriel, plan, { helping: ['second'] })
     const { script } = await openRun(id)
     const page = await chair(id)
     while (!(await nextStep(page)).includes('Put in')) await doStep(page)

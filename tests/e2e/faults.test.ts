@@ -1,12 +1,11 @@
 import { spawn, type ChildProcess } from 'node:child_process'
 import { once } from 'node:events'
-import { v7 as newId } from 'uuid'
 import type { Page } from 'puppeteer-core'
 import { sameness, type OpenRun } from '@/core/model'
 import { foldRun, type RunScript } from '@/core/run'
 import { lineTo } from '../support/line'
 import { freePort } from '../support/ports'
-import { deviceOf, servicePlanOf } from '../support/server'
+import { beginRun, deviceOf, servicePlanOf } from '../support/server'
 import { windows } from './browser'
 import { doStep, inStep, kept, nextStep, tap } from './visit'
 
@@ -51,8 +50,7 @@ const keptHere = (page: Page, count: number) =>
 it('comes to one log, the same for both devices, with nothing lost or doubled', async () => {
   const [oriel, tove] = [await deviceOf('oriel'), await deviceOf('tove')]
   const plan = await servicePlanOf(oriel, 'Faults', 'scalpToTip')
-  const id = newId()
-  expect((await oriel.call('POST', `/api/plans/${plan}/runs`, { id, helping: ['assistant'] })).status).toBe(200)
+  const id = await beginRun(oriel, plan)
   const port = await freePort()
   let server = await serve(port)
   const line = await lineTo(port)

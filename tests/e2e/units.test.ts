@@ -1,8 +1,7 @@
 import type { Page } from 'puppeteer-core'
-import { v7 as newId } from 'uuid'
 import type { FaltoPlan } from '@/core/model'
 import { AS_KEPT } from '@/core/units'
-import { deviceOf, exported, ONE_CALL, servicePlanOf, type Device } from '../support/server'
+import { beginRun, deviceOf, exported, ONE_CALL, servicePlanOf, type Device } from '../support/server'
 import { clean, press, saved, settled, totalsContain, url, windows, zone } from './browser'
 
 jest.setTimeout(180_000)
@@ -121,8 +120,7 @@ it('every page and the paper read so, for everybody in the salon', async () => {
 
 it('at the chair too', async () => {
   await oriel.call('PUT', '/api/units', { mass: 'oz', length: 'in', developer: '%', clock: '12' })
-  const id = newId()
-  expect((await oriel.call('POST', `/api/plans/${planId}/runs`, { id, helping: ['assistant'] })).status).toBe(200)
+  const id = await beginRun(oriel, planId)
   const page = await open(tove, { width: 1024, height: 768 })
   await page.goto(url(`/runs/${id}`))
   await page.waitForSelector('[aria-label="Next step"]')

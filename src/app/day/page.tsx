@@ -11,7 +11,7 @@ export const metadata = { title: 'Day · Falto' }
 export default async function Day({ searchParams }: { searchParams: Promise<{ on?: string }> }) {
   const member = await memberFor('/day')
   const { on: asked = '' } = await searchParams
-  const on = isDay(asked) ? asked : today()
+  const on = isDay(asked) ? asked : today(member)
   const visits = await visitsOn(member, on)
   return (
     <Shell member={member}>

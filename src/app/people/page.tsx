@@ -6,16 +6,22 @@ import { memberFor } from '../signedInPage'
 
 export const metadata = { title: 'People · Falto' }
 
-export default async function PeoplePage({ searchParams }: { searchParams: Promise<{ search?: string }> }) {
+export default async function PeoplePage({
+  searchParams,
+}: {
+  searchParams: Promise<{ search?: string; removed?: string }>
+}) {
   const member = await memberFor('/people')
-  const { search = '' } = await searchParams
-  const clients = await listClients(member, search)
+  const { search = '', removed } = await searchParams
+  const which = removed === undefined ? 'present' : 'removed'
+  const clients = await listClients(member, search, which)
   return (
     <Shell member={member}>
       <People
         clients={clients}
         more={clients.length === CLIENTS_PAGE}
         search={search}
+        which={which}
         writable={may(member, 'write')}
       />
     </Shell>

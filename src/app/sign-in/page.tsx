@@ -1,4 +1,5 @@
-import { isDemo } from '@/server/auth'
+import { headers } from 'next/headers'
+import { demoIsOpen } from '@/server/auth'
 import { DEMO_STAFF } from '@/server/demo'
 import { SignIn } from '@/ui/shell'
 
@@ -6,7 +7,8 @@ export const dynamic = 'force-dynamic'
 
 export default async function SignInPage({ searchParams }: { searchParams: Promise<{ next?: string }> }) {
   const { next } = await searchParams
-  const demo = isDemo() ? DEMO_STAFF.map(({ key, name, role }) => ({ key, name, role })) : []
+  const open = await demoIsOpen(await headers())
+  const demo = open ? DEMO_STAFF.map(({ key, name, role }) => ({ key, name, role })) : []
   // Only places of our own: a path, and not another host's.
   return <SignIn demo={demo} next={next && /^\/[a-z]/.test(next) ? next : '/people'} />
 }

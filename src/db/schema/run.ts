@@ -44,8 +44,8 @@ export const run = pgTable(
 )
 
 /**
- * What happened at the chair, in the order that holds for every device. Only ever added to; `id` is given by the
- * device, so that one sent twice counts once.
+ * What happened at the chair, in the order that holds for every device. Only ever added to, and a trigger sees to it.
+ * `id` is given by the device, so that one sent twice counts once.
  */
 export const runEvent = pgTable(
   'run_event',
@@ -56,12 +56,16 @@ export const runEvent = pgTable(
     id: uuid('id').notNull(),
     kind: text('kind').notNull(),
     event: jsonb('event').$type<RunEvent>().notNull(),
+    /** What two devices tell alike, and how often it had been taken back before: together told once a run. */
+    same: text('same'),
+    turn: integer('turn').notNull().default(0),
     staffId: uuid('staff_id').notNull(),
     at: moment('at').notNull().defaultNow(),
   },
   (table) => [
     primaryKey({ columns: [table.salonId, table.runId, table.seq] }),
-    uniqueIndex('run_event_id').on(table.salonId, table.id),
+    uniqueIndex('run_event_id').on(table.salonId, table.runId, table.id),
+    uniqueIndex('run_event_same').on(table.salonId, table.runId, table.same, table.turn),
     foreignKey({ columns: [table.salonId, table.runId], foreignColumns: [run.salonId, run.id] }),
     foreignKey({ columns: [table.salonId, table.staffId], foreignColumns: [staff.salonId, staff.id] }),
   ],

@@ -1,5 +1,16 @@
 import { sql } from 'drizzle-orm'
-import { index, integer, jsonb, pgTable, primaryKey, text, timestamp, uniqueIndex, uuid } from 'drizzle-orm/pg-core'
+import {
+  boolean,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  uniqueIndex,
+  uuid,
+} from 'drizzle-orm/pg-core'
 import type { HairState, HeadMeasures } from '../../core/model'
 import { AS_KEPT, type ReadingUnits } from '../../core/units'
 import { user } from './auth'
@@ -18,6 +29,10 @@ export const salon = pgTable('salon', {
   id: uuid('id').primaryKey(),
   name: text('name').notNull(),
   units: jsonb('units').$type<ReadingUnits>().notNull().default(AS_KEPT),
+  /** IANA name: which day it is there. */
+  timeZone: text('time_zone').notNull().default('UTC'),
+  /** The invented salon, which anybody on this machine may look around in. */
+  demo: boolean('demo').notNull().default(false),
   createdAt: moment('created_at').notNull().defaultNow(),
 })
 

@@ -4,6 +4,7 @@ import type { ReadingUnits } from '@/core/units'
 import { database, salon, staff, type StaffRole } from '@/db'
 import { AppError } from '../errors'
 import { auth, COOKIE_PREFIX } from './auth'
+import { isOnThisMachine } from './hosts'
 import { remember, remembered } from './remembered'
 
 /** Who is asking. The salon comes from the session and from nowhere else. */
@@ -14,6 +15,10 @@ export interface StaffMember {
   role: StaffRole
   /** As the salon reads figures. */
   units: ReadingUnits
+  /** Where the salon is, IANA name. */
+  timeZone: string
+  /** Whether it is the invented salon, whose clocks may run faster. */
+  demo: boolean
 }
 
 /** What each role may do. */
@@ -39,7 +44,15 @@ export async function staffFrom(headers: Headers): Promise<StaffMember | undefin
   const session = await auth().api.getSession({ headers })
   if (!session) return undefined
   const [member] = await database()
-    .select({ salonId: staff.salonId, id: staff.id, name: staff.name, role: staff.role, units: salon.units })
+    .select({
+      salonId: staff.salonId,
+      id: staff.id,
+      name: staff.name,
+      role: staff.role,
+      units: salon.units,
+      timeZone: salon.timeZone,
+      demo: salon.demo,
+    })
     .from(staff)
     .innerJoin(salon, eq(salon.id, staff.salonId))
     .where(eq(staff.userId, session.user.id))
@@ -61,5 +74,12 @@ export function require(member: StaffMember, permission: Permission): void {
     )
 }
 
-/** Whether this is a demo: one-tap sign-in, and clocks that may run faster. */
-export const isDemo = (): boolean => Boolean(process.env['FALTO_DEMO_PASSWORD'])
+/**
+ * Whether anybody on this machine may come in with one tap: only where nothing but the demo's data is kept, and only on
+ * the machine itself. What comes through a proxy says so in its headers, so a salon's network does not count as it.
+ */
+export async function demoIsOpen(headers: Headers): Promise<boolean> {
+  if (!process.env['FALTO_DEMO_PASSWORD'] || !isOnThisMachine(headers)) return false
+  const kinds = await database().selectDistinct({ demo: salon.demo }).from(salon)
+  return kinds.length === 1 && kinds[0]!.demo
+}

@@ -44,7 +44,7 @@ export async function visitsOn(member: StaffMember, on: string): Promise<BookedV
     })
     .from(booking)
     .innerJoin(plan, and(eq(plan.salonId, booking.salonId), eq(plan.id, booking.planId)))
-    .innerJoin(client, and(eq(client.salonId, plan.salonId), eq(client.id, plan.clientId)))
+    .innerJoin(client, and(eq(client.salonId, plan.salonId), eq(client.id, plan.clientId), isNull(client.deletedAt)))
     .where(and(eq(booking.salonId, member.salonId), eq(booking.on, on), isNull(plan.deletedAt)))
     .orderBy(asc(booking.arrives), asc(client.name), asc(plan.id))
   return Promise.all(

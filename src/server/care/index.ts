@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from 'node:util'
 import { and, asc, eq } from 'drizzle-orm'
 import { careCautions, CONSENT_TEXT } from '@/core/care'
 import { daysBetween, NOT_YET_COME } from '@/core/canvas'
@@ -8,7 +9,7 @@ import { findClient } from '../clients'
 import { newestConsultation } from '../consultations'
 import { latestToday, today } from '../days'
 import type { CareCheckDto, ConsentDto } from '../dto'
-import { invalidAt } from '../errors'
+import { AppError, invalidAt } from '../errors'
 
 /** Care checks and consents: read, and added to. Nothing is ever changed or taken away. */
 
@@ -52,7 +53,7 @@ export async function openCare(member: StaffMember, clientId: string): Promise<O
   const owner = await findClient(member, clientId)
   return {
     client: { id: owner.id, name: owner.name },
-    today: today(),
+    today: today(member),
     hair: owner.hair,
     ...(await careRecord(member, clientId)),
   }
@@ -64,7 +65,7 @@ export async function careCautionsOf(
   { id, hair }: Pick<typeof client.$inferSelect, 'id' | 'hair'>,
 ): Promise<Caution[]> {
   const [record, newest] = await Promise.all([careRecord(member, id), newestConsultation(member, id)])
-  return careCautions({ record, hair: newest?.hair ?? hair, canvas: newest?.canvas, on: today() })
+  return careCautions({ record, hair: newest?.hair ?? hair, canvas: newest?.canvas, on: today(member) })
 }
 
 export async function addCareCheck(member: StaffMember, clientId: string, entry: CareCheckDto): Promise<object> {
@@ -74,11 +75,18 @@ export async function addCareCheck(member: StaffMember, clientId: string, entry:
   if (entry.expiresOn && daysBetween(entry.on, entry.expiresOn) < 0)
     throw invalidAt('expiresOn', 'It cannot run out before it was made.')
   const { id, kind, on, result, product, note, expiresOn } = entry
-  await database()
+  const row = { clientId, kind, on, result, product, note, expiresOn: expiresOn ?? null }
+  const added = await database()
     .insert(careCheck)
-    .values({ salonId: member.salonId, clientId, id, kind, on, result, product, note, expiresOn, staffId: member.id })
+    .values({ salonId: member.salonId, id, ...row, staffId: member.id })
     .onConflictDoNothing()
-  return {}
+    .returning({ id: careCheck.id })
+  if (added.length > 0) return {}
+  const [kept] = await database()
+    .select()
+    .from(careCheck)
+    .where(and(eq(careCheck.salonId, member.salonId), eq(careCheck.id, id)))
+  return sentAgain(row, kept)
 }
 
 export async function addConsent(member: StaffMember, clientId: string, entry: ConsentDto): Promise<object> {
@@ -91,10 +99,29 @@ export async function addConsent(member: StaffMember, clientId: string, entry: C
       'The text has changed meanwhile. Load the page again and let the client read the new one.',
     )
   const { id, on, textVersion, strokes } = entry
-  await database()
+  const row = { clientId, on, textVersion, strokes }
+  const added = await database()
     .insert(consent)
-    .values({ salonId: member.salonId, clientId, id, on, textVersion, strokes, staffId: member.id })
+    .values({ salonId: member.salonId, id, ...row, staffId: member.id })
     .onConflictDoNothing()
+    .returning({ id: consent.id })
+  if (added.length > 0) return {}
+  const [kept] = await database()
+    .select()
+    .from(consent)
+    .where(and(eq(consent.salonId, member.salonId), eq(consent.id, id)))
+  return sentAgain(row, kept)
+}
+
+/** What is sent twice counts once. @throws AppError 409 where it was something else the first time */
+function sentAgain(row: object, kept: object | undefined): object {
+  const same = kept && Object.entries(row).every(([field, value]) => isDeepStrictEqual(value, Reflect.get(kept, field)))
+  if (!same)
+    throw new AppError(
+      409,
+      'id-taken',
+      'Something else is kept under this id already, so this was not kept. Enter it again as a new entry.',
+    )
   return {}
 }
 

@@ -1,8 +1,8 @@
-import { and, asc, desc, eq, isNull, sql, type SQL } from 'drizzle-orm'
+import { and, asc, count, desc, eq, isNotNull, isNull, max, sql } from 'drizzle-orm'
 import { v7 as newId } from 'uuid'
 import { checkPlanHead } from './head'
 import type { ClientRecord, ClientSummary } from '@/core/model'
-import { client, database, plan } from '@/db'
+import { client, database, plan, run, type Reader } from '@/db'
 import { require, type StaffMember } from '../auth'
 import type { ClientChangeDto, ClientDto } from '../dto'
 import { AppError, notFound } from '../errors'
@@ -13,35 +13,37 @@ import { isUuid } from '../http'
 /** Most clients in one answer; search narrows. */
 export const CLIENTS_PAGE = 200
 
-/** A figure over a client's plans, asked for the clients on the page only. */
-const ofClient = <T>(figure: SQL<T>) =>
-  sql<T>`(select ${figure} from ${plan} where ${plan.salonId} = ${client.salonId} and ${plan.clientId} = ${client.id} and ${plan.deletedAt} is null)`
-
 /** Clients whose name contains the words asked for, by name. */
-export async function listClients(member: StaffMember, search: string): Promise<ClientSummary[]> {
+export async function listClients(
+  member: StaffMember,
+  search: string,
+  which: 'present' | 'removed' = 'present',
+): Promise<ClientSummary[]> {
   const wanted = search
     .trim()
     .toLowerCase()
     .replace(/[\\%_]/g, '\\$&')
-  const rows = await database()
-    .select({
-      id: client.id,
-      name: client.name,
-      hair: client.hair,
-      plans: ofClient(sql<number>`count(*)::int`),
-      lastPlanAt: ofClient(sql<string | null>`max(${plan.updatedAt})`),
-    })
+  const page = database()
+    .select({ id: client.id, name: client.name, hair: client.hair })
     .from(client)
     .where(
       and(
         eq(client.salonId, member.salonId),
-        isNull(client.deletedAt),
+        which === 'present' ? isNull(client.deletedAt) : isNotNull(client.deletedAt),
         wanted ? sql`lower(${client.name}) like ${`%${wanted}%`}` : undefined,
       ),
     )
     .orderBy(asc(client.name), asc(client.id))
     .limit(CLIENTS_PAGE)
-  return rows.map((row) => ({ ...row, lastPlanAt: row.lastPlanAt && new Date(row.lastPlanAt).toISOString() }))
+    .as('page')
+  // Plans are counted for the clients on the page only.
+  const rows = await database()
+    .select({ id: page.id, name: page.name, hair: page.hair, plans: count(plan.id), lastPlanAt: max(plan.updatedAt) })
+    .from(page)
+    .leftJoin(plan, and(eq(plan.salonId, member.salonId), eq(plan.clientId, page.id), isNull(plan.deletedAt)))
+    .groupBy(page.id, page.name, page.hair)
+    .orderBy(asc(page.name), asc(page.id))
+  return rows.map((row) => ({ ...row, lastPlanAt: row.lastPlanAt && row.lastPlanAt.toISOString() }))
 }
 
 export async function readClient(member: StaffMember, id: string): Promise<ClientRecord> {
@@ -95,13 +97,18 @@ export async function changeClient(
   return changed
 }
 
-/** Removes a client from sight, or brings one back. */
+/**
+ * Removes a client from sight, or brings one back.
+ * @throws AppError 409 while a visit of hers is going on
+ */
 export async function setClientRemoved(
   member: StaffMember,
   id: string,
   removed: 'removed' | 'present',
 ): Promise<object> {
   require(member, 'write')
+  if (removed === 'removed' && isUuid(id) && (await isBeingVisited(member, id)))
+    throw new AppError(409, 'going-on', 'A visit of hers is going on. End it at the chair first.')
   const [changed] = isUuid(id)
     ? await database()
         .update(client)
@@ -113,9 +120,19 @@ export async function setClientRemoved(
   return {}
 }
 
-export async function findClient(member: StaffMember, id: string) {
+async function isBeingVisited(member: StaffMember, id: string): Promise<boolean> {
+  const going = await database()
+    .select({ id: run.id })
+    .from(run)
+    .innerJoin(plan, and(eq(plan.salonId, run.salonId), eq(plan.id, run.planId)))
+    .where(and(eq(run.salonId, member.salonId), eq(plan.clientId, id), isNull(run.endedAt)))
+    .limit(1)
+  return going.length > 0
+}
+
+export async function findClient(member: StaffMember, id: string, reader: Reader = database()) {
   const [found] = isUuid(id)
-    ? await database()
+    ? await reader
         .select()
         .from(client)
         .where(and(eq(client.salonId, member.salonId), eq(client.id, id), isNull(client.deletedAt)))

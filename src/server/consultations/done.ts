@@ -4,13 +4,13 @@ import { createHead } from '@/core/head'
 import { startingGoal } from '@/core/feasibility'
 import { afterPlan, type DonePlan } from '@/core/outcome'
 import { computePlan } from '@/core/pipeline'
-import { consultation, database, visit, type plan, type Transaction } from '@/db'
+import { consultation, inTransaction, visit, type plan, type Transaction } from '@/db'
 import { require, type StaffMember } from '../auth'
 import { findClient } from '../clients'
 import { latestToday } from '../days'
 import type { DoneDto } from '../dto'
 import { invalidAt } from '../errors'
-import { addVersion, findPlan } from '../plans'
+import { addVersion, lockPlan } from '../plans'
 import { newestConsultations } from './read'
 import { keepHairInShort, lockClient } from './save'
 
@@ -30,23 +30,20 @@ export interface CarriedOut {
  */
 export async function markDone(member: StaffMember, planId: string, { on }: DoneDto): Promise<{ visitId: string }> {
   require(member, 'write')
-  const found = await findPlan(member, planId)
-  await findClient(member, found.clientId)
-  return {
-    visitId: await database().transaction((tx) =>
-      recordDone(tx, member, { plan: found, clientId: found.clientId, on }),
-    ),
-  }
+  return inTransaction(async (tx) => {
+    const found = await lockPlan(tx, member, planId)
+    return { visitId: await recordDone(tx, member, { plan: found, clientId: found.clientId, on }) }
+  })
 }
 
-/** As {@link markDone}, within a transaction. @returns id of the visit */
+/** As {@link markDone}, within a transaction that has locked the plan. @returns id of the visit */
 export async function recordDone(
   tx: Transaction,
   member: StaffMember,
   { plan, clientId, on, came }: CarriedOut,
 ): Promise<string> {
   if (daysBetween(latestToday(), on) > 0) throw invalidAt('on', NOT_YET_COME)
-  const owner = await findClient(member, clientId)
+  const owner = await findClient(member, clientId, tx)
   const visitId = newId()
   await lockClient(tx, member, owner.id)
   const [newest] = await newestConsultations(tx, member, owner.id, 1)

@@ -84,7 +84,7 @@ export async function openConsultation(member: StaffMember, clientId: string): P
     client: { id: owner.id, name: owner.name, note: owner.note },
     head: owner.head,
     hair: owner.hair,
-    today: today(),
+    today: today(member),
     latest: newest[0] ?? null,
     before: newest[1] ?? null,
     lastVisit,

@@ -2,7 +2,7 @@ import { and, eq } from 'drizzle-orm'
 import { checkCanvas, correctionsOf, daysBetween, hairFromCanvas, NOT_YET_COME, predictCanvas } from '@/core/canvas'
 import { checkGoal } from '@/core/feasibility'
 import type { Consultation, ConsultationBase, ConsultationEntry } from '@/core/model'
-import { client, consultation, database, type Transaction } from '@/db'
+import { client, consultation, inTransaction, type Transaction } from '@/db'
 import { require, type StaffMember } from '../auth'
 import { findClient } from '../clients'
 import { latestToday } from '../days'
@@ -23,7 +23,7 @@ export async function saveConsultation(
   require(member, 'write')
   await findClient(member, clientId)
   refuse(problemsOf(entry))
-  return database().transaction(async (tx) => {
+  return inTransaction(async (tx) => {
     await lockClient(tx, member, clientId)
     const [newest, before] = await newestConsultations(tx, member, clientId, 2)
     if ((newest?.number ?? 0) !== (base?.number ?? 0) || (newest?.revision ?? 0) !== (base?.revision ?? 0))

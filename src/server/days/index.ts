@@ -1,12 +1,27 @@
-/** Calendar days as the server sees them. */
+/** Calendar days, `YYYY-MM-DD`. */
 
-const dayOf = (moment: Date): string => moment.toISOString().slice(0, 10)
+/** The day that a moment falls on in a time zone (IANA name). */
+export const dayIn = (timeZone: string, moment: Date): string =>
+  new Intl.DateTimeFormat('sv-SE', { timeZone, year: 'numeric', month: '2-digit', day: '2-digit' }).format(moment)
 
-/** Hours by which the earliest time zone is ahead of UTC. */
-const EARLIEST_ZONE_HOURS = 14
+/** Today where the salon is. */
+export const today = ({ timeZone }: { timeZone: string }): string => dayIn(timeZone, new Date())
 
-/** Today in UTC, where no device says better. */
-export const today = (): string => dayOf(new Date())
+/** The time zone in which the day begins first. */
+const EARLIEST_ZONE = 'Pacific/Kiritimati'
 
 /** The latest day that has begun anywhere: what a device may call today. */
-export const latestToday = (): string => dayOf(new Date(Date.now() + EARLIEST_ZONE_HOURS * 3_600_000))
+export const latestToday = (): string => dayIn(EARLIEST_ZONE, new Date())
+
+/** Whether a computer knows the time zone. */
+export function isTimeZone(name: string): boolean {
+  try {
+    new Intl.DateTimeFormat('en', { timeZone: name })
+    return true
+  } catch {
+    return false
+  }
+}
+
+/** Where this machine is. */
+export const timeZoneHere = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone

@@ -13,6 +13,7 @@ import {
   consent,
   consultation,
   database,
+  inTransaction,
   plan,
   planVersion,
   product,
@@ -26,12 +27,15 @@ import {
   type Transaction,
 } from '@/db'
 import { auth } from '../auth'
-import { today } from '../days'
+import { timeZoneHere, today } from '../days'
 import { log } from '../http'
 import { DEMO_CATALOGUE } from './catalogue'
 import { DEMO_HEADS, type DemoHead } from './heads'
 import { DEMO_CHECKS, DEMO_CONSENTS, daysBefore, demoSignature } from './records'
 import { DEMO_CLIENTS, DEMO_SALON, DEMO_STAFF } from './scenario'
+
+/** The day on which the demo is made. */
+const TODAY = today({ timeZone: timeZoneHere() })
 
 /** Plans that are booked: in how many days, and when, min after midnight. */
 const BOOKED: Record<string, { inDays: number; arrives: number }> = {
@@ -46,13 +50,13 @@ const CARRIED_OUT = 'ysolde-marchbanks'
 /** Fills an empty database with the demo salon, once. @returns what happened, as a sentence */
 export async function seedDemo(password: string): Promise<string> {
   const [existing] = await database().select({ salons: count() }).from(salon)
-  if (existing!.salons > 0) return 'Demo data is there already; left as it is.'
+  if (existing!.salons > 0) return 'A salon is there already; left as it is.'
   const { password: hashing } = await auth().$context
   const salonId = newId()
   const staffIds = DEMO_STAFF.map(() => newId())
   const hashes = await Promise.all(DEMO_STAFF.map(() => hashing.hash(password)))
-  await database().transaction(async (tx) => {
-    await tx.insert(salon).values({ id: salonId, name: DEMO_SALON })
+  await inTransaction(async (tx) => {
+    await tx.insert(salon).values({ id: salonId, name: DEMO_SALON, timeZone: timeZoneHere(), demo: true })
     for (const [i, member] of DEMO_STAFF.entries()) {
       const userId = newId()
       await tx.insert(user).values({ id: userId, name: member.name, email: member.email, emailVerified: true })
@@ -79,7 +83,7 @@ async function seedShelf(tx: Transaction, salonId: string, staffId: string): Pro
       id: newId(),
       productId: id,
       lot: `L${2600 + i}`,
-      expiresOn: daysBefore(today(), -400 - 7 * i),
+      expiresOn: daysBefore(TODAY, -400 - 7 * i),
       tenths: Math.round(10 * pack.grams * (i % 9 === 4 ? 0.3 : 3)),
     }
     return i % 4 === 0
@@ -89,7 +93,7 @@ async function seedShelf(tx: Transaction, salonId: string, staffId: string): Pro
             ...fresh,
             id: newId(),
             lot: `L${2300 + i}`,
-            expiresOn: daysBefore(today(), -40 - i),
+            expiresOn: daysBefore(TODAY, -40 - i),
             tenths: Math.round(3 * pack.grams),
           },
         ]
@@ -116,7 +120,7 @@ async function seedClient(
   demo: DemoHead,
 ): Promise<void> {
   const clientId = newId()
-  const on = daysBefore(today(), 7 * demo.weeksAgo)
+  const on = daysBefore(TODAY, 7 * demo.weeksAgo)
   const canvas = demo.canvas(on)
   const hair = hairFromCanvas(demo.hair, canvas)
   await tx.insert(client).values({ salonId, id: clientId, name: demo.name, note: demo.note, head: demo.head, hair })
@@ -133,14 +137,14 @@ async function seedClient(
   for (const { daysAgo, ...check } of DEMO_CHECKS[demo.key] ?? [])
     await tx
       .insert(careCheck)
-      .values({ salonId, clientId, id: newId(), ...check, on: daysBefore(today(), daysAgo), staffId: colourist! })
+      .values({ salonId, clientId, id: newId(), ...check, on: daysBefore(TODAY, daysAgo), staffId: colourist! })
   const signed = DEMO_CONSENTS[demo.key]
   if (signed !== undefined)
     await tx.insert(consent).values({
       salonId,
       clientId,
       id: newId(),
-      on: daysBefore(today(), signed),
+      on: daysBefore(TODAY, signed),
       ...demoSignature(),
       staffId: colourist!,
     })
@@ -155,7 +159,7 @@ async function seedClient(
   if (booked)
     await tx
       .insert(booking)
-      .values({ salonId, planId, on: daysBefore(today(), -booked.inDays), arrives: booked.arrives, staffId: owner! })
+      .values({ salonId, planId, on: daysBefore(TODAY, -booked.inDays), arrives: booked.arrives, staffId: owner! })
   if (demo.key !== CARRIED_OUT) return
   const visitId = newId()
   await tx.insert(visit).values({ salonId, clientId, id: visitId, planId, planVersion: 1, on, staffId: colourist! })

@@ -195,6 +195,9 @@ export class PourEventsDto {
 const ROOM: Limit = { min: 10, max: 40, unit: '°C' }
 const VISIT_MINUTES: Limit = { min: 0, max: 1440, unit: 'min' }
 
+/** More than any plan raises. */
+const MOST_CAUTIONS = 200
+
 export class NewRunDto {
   @IsUUID('all', { message: 'must be a UUID' }) id!: string
   /** Who helps, beside the colourist. */
@@ -204,6 +207,8 @@ export class NewRunDto {
   /** When the assistant can be had, min from the start. */
   @MayBeAbsent() @InRange(VISIT_MINUTES) assistantFrom?: number
   @MayBeAbsent() @InRange(VISIT_MINUTES) assistantTo?: number
+  /** Cautions that whoever begins has looked at just now. */
+  @MayBeAbsent() @ListOf(() => AcknowledgementDto, 0, MOST_CAUTIONS) acknowledged?: AcknowledgementDto[]
 }
 
 /** Names of steps hold what they are about: ids, letters and slashes. */

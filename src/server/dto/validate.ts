@@ -4,6 +4,7 @@ import { validateSync, type ValidationError } from 'class-validator'
 import { checkPlan, type PlanProblem } from '@/core/pipeline'
 import type { FaltoPlan } from '@/core/model'
 import { FaltoPlanDto } from './plan'
+import { shapeProblem } from './shape'
 
 /** What is wrong with an entry, field by field. `path` is empty when it is the entry as a whole. */
 export type FieldProblem = PlanProblem
@@ -17,6 +18,8 @@ const MOST_PROBLEMS = 20
 export function checkEntry<T extends object>(type: new () => T, entry: unknown): Checked<T> {
   if (typeof entry !== 'object' || entry === null || Array.isArray(entry))
     return { ok: false, problems: [{ path: '', message: 'must be a JSON object' }] }
+  const unfit = shapeProblem(entry)
+  if (unfit) return { ok: false, problems: [unfit] }
   const errors = validateSync(plainToInstance(type, entry), {
     whitelist: true,
     forbidNonWhitelisted: true,

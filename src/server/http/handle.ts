@@ -6,8 +6,7 @@ import { log } from './log'
 /** Largest request body, bytes. A plan with every count at its limit stays below. */
 export const LARGEST_BODY = 2_000_000
 
-type Parameters = Promise<Record<string, string>>
-type Context = { params: Parameters }
+type Context = { params: Promise<unknown> }
 
 /** Wraps a route handler for signed-in staff: resolves who asks, turns errors into answers. */
 export function signedIn<P>(

@@ -2,7 +2,7 @@
 import { and, asc, desc, eq, inArray, max, sql } from 'drizzle-orm'
 import { inBowl } from '@/core/mixing'
 import type { MixRecord } from '@/core/model'
-import { database, mix, mixEvent, staff, type Transaction } from '@/db'
+import { database, inTransaction, mix, mixEvent, staff, type Transaction } from '@/db'
 import { require, type StaffMember } from '../auth'
 import type { NewMixDto, PourEventsDto } from '../dto'
 import { AppError, notFound } from '../errors'
@@ -86,7 +86,7 @@ export async function logPours(
   { events, end }: PourEventsDto,
 ): Promise<{ state: MixRecord['state'] }> {
   require(member, 'mix')
-  return database().transaction(async (tx) => {
+  return inTransaction(async (tx) => {
     const key = and(eq(mix.salonId, member.salonId), eq(mix.id, mixId))
     const [found] = isUuid(mixId) ? await tx.select().from(mix).where(key).for('update') : []
     if (!found) throw notFound('bowl')

@@ -2,7 +2,7 @@
 import { eq } from 'drizzle-orm'
 import { STARTING_RATES } from '@/core/money'
 import type { SalonRates } from '@/core/model'
-import { database, salonRates } from '@/db'
+import { database, inTransaction, salonRates } from '@/db'
 import { require, type StaffMember } from '../auth'
 import type { SalonRatesDto } from '../dto'
 import { AppError } from '../errors'
@@ -15,7 +15,7 @@ export async function ratesOf(member: StaffMember): Promise<SalonRates> {
 /** @throws AppError 409 when they were changed meanwhile */
 export async function saveRates(member: StaffMember, { rates, baseRevision }: SalonRatesDto): Promise<SalonRates> {
   require(member, 'prices')
-  return database().transaction(async (tx) => {
+  return inTransaction(async (tx) => {
     const [found] = await tx.select().from(salonRates).where(eq(salonRates.salonId, member.salonId)).for('update')
     if ((found?.revision ?? 0) !== baseRevision)
       throw new AppError(

@@ -2,7 +2,7 @@ import { and, desc, eq, isNull } from 'drizzle-orm'
 import { createHash } from 'node:crypto'
 import { v7 as newId } from 'uuid'
 import { COUNTS, type PictureSummary } from '@/core/model'
-import { database, picture, pictureBytes, staff, type PICTURE_SIZES } from '@/db'
+import { database, inTransaction, picture, pictureBytes, staff, type PICTURE_SIZES } from '@/db'
 import { require, type StaffMember } from '../auth'
 import { findClient } from '../clients'
 import { notFound } from '../errors'
@@ -67,7 +67,7 @@ export async function takePicture(
   }
   const { full, thumbnail } = await cleaned(upload)
   const id = newId()
-  await database().transaction(async (tx) => {
+  await inTransaction(async (tx) => {
     const key = { salonId: member.salonId, clientId }
     await tx.insert(picture).values({
       ...key,

@@ -1,12 +1,4 @@
 /** Plans: opening, editing by operations, versions, import and export. */
+export { findPlan, lockPlan } from './find'
 export { applyOperations } from './operations'
-export {
-  addVersion,
-  insertPlan,
-  duplicatePlan,
-  findPlan,
-  importPlan,
-  keepVersion,
-  openPlan,
-  setPlanRemoved,
-} from './plans'
+export { addVersion, insertPlan, duplicatePlan, importPlan, keepVersion, openPlan, setPlanRemoved } from './plans'

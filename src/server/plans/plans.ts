@@ -1,12 +1,22 @@
-import { and, desc, eq, isNull, max } from 'drizzle-orm'
+import { and, desc, eq, max } from 'drizzle-orm'
 import { v7 as newId } from 'uuid'
 import type { FaltoPlan, OpenPlan } from '@/core/model'
-import { cautionAcknowledgement, client, database, plan, planVersion, staff, type Transaction } from '@/db'
+import {
+  cautionAcknowledgement,
+  client,
+  database,
+  inTransaction,
+  plan,
+  planVersion,
+  staff,
+  type Transaction,
+} from '@/db'
 import { require, type StaffMember } from '../auth'
 import { findClient } from '../clients'
 import { checkPlanDocument, describeProblems } from '../dto'
 import { AppError, notFound } from '../errors'
 import { isUuid } from '../http'
+import { findPlan, lockPlan } from './find'
 import { readHistory } from './operations'
 
 /** A plan as far as it is one: what a client's record adds to it is joined by the workspace. */
@@ -73,7 +83,7 @@ export async function insertPlan(
   label: string,
 ): Promise<{ id: string }> {
   const id = newId()
-  await database().transaction(async (tx) => {
+  await inTransaction(async (tx) => {
     await tx.insert(plan).values({ salonId: member.salonId, id, clientId, name: document.name, document })
     await tx
       .insert(planVersion)
@@ -85,22 +95,16 @@ export async function insertPlan(
 /** Keeps the plan as it is now as a version of its own. */
 export async function keepVersion(member: StaffMember, id: string, label: string): Promise<{ number: number }> {
   require(member, 'write')
-  const found = await findPlan(member, id)
-  return database().transaction(async (tx) => ({ number: await addVersion(tx, member, found, label) }))
+  return inTransaction(async (tx) => ({ number: await addVersion(tx, member, await lockPlan(tx, member, id), label) }))
 }
 
-/** Adds a version within a transaction. @returns its number */
+/** Adds a version of a plan that is locked. @returns its number */
 export async function addVersion(
   tx: Transaction,
   member: StaffMember,
   { id, document }: Pick<typeof plan.$inferSelect, 'id' | 'document'>,
   label: string,
 ): Promise<number> {
-  await tx
-    .select({ id: plan.id })
-    .from(plan)
-    .where(and(eq(plan.salonId, member.salonId), eq(plan.id, id)))
-    .for('update')
   const [last] = await tx
     .select({ number: max(planVersion.number) })
     .from(planVersion)
@@ -123,17 +127,6 @@ export async function setPlanRemoved(member: StaffMember, id: string, removed: '
     : []
   if (!changed) throw notFound('plan')
   return {}
-}
-
-export async function findPlan(member: StaffMember, id: string) {
-  const [found] = isUuid(id)
-    ? await database()
-        .select()
-        .from(plan)
-        .where(and(eq(plan.salonId, member.salonId), eq(plan.id, id), isNull(plan.deletedAt)))
-    : []
-  if (!found) throw notFound('plan')
-  return found
 }
 
 /** Equal as JSON, whatever the order of keys (JSONB does not keep it). */

@@ -1,27 +1,33 @@
-import { and, asc, desc, eq, gt, sql } from 'drizzle-orm'
-import { sameness, type FaltoPlan, type KeptRunEvent, type OpenRun, type RunEvent, type RunFormula } from '@/core/model'
+import { and, desc, eq, sql } from 'drizzle-orm'
+import type { Caution, FaltoPlan, KeptRunEvent, OpenRun, RunFormula } from '@/core/model'
 import { computeStages } from '@/core/pipeline'
 import { foldRun, leftOut, scriptFor, type RunScript } from '@/core/run'
 import { helpersFor, withHelp } from '@/core/schedule'
 import { mapDrawing, swatchesOf } from '@/core/sheet'
-import { database, run, runEvent, staff, type Transaction } from '@/db'
-import { isDemo, require, type StaffMember } from '../auth'
+import { database, inTransaction, run, type Transaction } from '@/db'
+import { require, type StaffMember } from '../auth'
+import { keepAcknowledgement, waitingCautions } from '../cautions'
 import { findClient } from '../clients'
 import { newestConsultation, recordDone } from '../consultations'
 import type { NewRunDto, RunEventsDto, RunHairDto } from '../dto'
 import { AppError, notFound } from '../errors'
 import { isUuid } from '../http'
-import { findPlan } from '../plans'
+import { findPlan, lockPlan } from '../plans'
 import { RUN_CHANNEL } from './channel'
+import { addEvents, eventsAfter } from './log'
 
-/** Begins a visit: pins the plan's clock as it is now. Sent twice it counts once. */
+/**
+ * Begins a visit: pins the plan's clock as it is now. Sent twice it counts once.
+ * @throws AppError 422 `unacknowledged` with the cautions that nobody has looked at by name yet
+ */
 export async function beginRun(
   member: StaffMember,
   planId: string,
-  { id, helping, order, celsius, assistantFrom, assistantTo }: NewRunDto,
+  { id, helping, order, celsius, assistantFrom, assistantTo, acknowledged = [] }: NewRunDto,
 ): Promise<{ id: string }> {
   require(member, 'mix')
-  const { document, revision, clientId } = await findPlan(member, planId)
+  const found = await findPlan(member, planId)
+  const { document, revision, clientId } = found
   const newest = await newestConsultation(member, clientId)
   const script = scriptFor(document, computeStages(document), {
     crew: withHelp(helpersFor(helping, { from: assistantFrom, to: assistantTo })),
@@ -35,12 +41,29 @@ export async function beginRun(
       'invalid',
       'Nothing is placed in this plan yet, so there is nothing to carry out. Lay foils on the Map page first.',
     )
-  await database()
-    .insert(run)
-    .values({ salonId: member.salonId, id, planId, planRevision: revision, script, document, staffId: member.id })
-    .onConflictDoNothing()
+  const waiting = await waitingCautions(member, found)
+  const looked = waiting.flatMap((caution) => {
+    const told = acknowledged.find(({ cautionId }) => cautionId === caution.id)
+    return told ? [{ caution, reason: told.reason }] : []
+  })
+  if (looked.length < waiting.length) throw unacknowledged(waiting)
+  await inTransaction(async (tx) => {
+    for (const { caution, reason } of looked) await keepAcknowledgement(tx, member, found, caution, reason)
+    await tx
+      .insert(run)
+      .values({ salonId: member.salonId, id, planId, planRevision: revision, script, document, staffId: member.id })
+      .onConflictDoNothing()
+  })
   return { id }
 }
+
+const unacknowledged = (cautions: Caution[]): AppError =>
+  new AppError(
+    422,
+    'unacknowledged',
+    'Before this visit begins, somebody has to have looked at its cautions by name.',
+    { cautions: cautions.map(({ id, text, remedy }) => ({ id, text, remedy })) },
+  )
 
 /** Visits of a plan, newest first. */
 export async function runsOf(
@@ -86,7 +109,7 @@ export async function openRun(member: StaffMember, id: string): Promise<OpenRun<
     formulas: formulasOf(document),
     events: await eventsAfter(member, id, 0),
     now: Date.now(),
-    demo: isDemo(),
+    demo: member.demo,
     recorded: visitId !== null,
   }
 }
@@ -115,12 +138,12 @@ export async function recordHair(
   { on, levels }: RunHairDto,
 ): Promise<{ visitId: string }> {
   require(member, 'write')
-  return database().transaction(async (tx) => {
+  return inTransaction(async (tx) => {
     const { planId, script, document, visitId: known, endedAt } = await findRun(member, runId, tx)
     if (!endedAt) throw new AppError(422, 'invalid', 'This visit is not over yet. End it at the chair first.')
     if (known) throw new AppError(409, 'stale', 'This visit is in the record already. Correct the hair there.')
-    const { clientId } = await findPlan(member, planId)
-    const state = foldRun(await eventsAfter(member, runId, 0))
+    const { clientId } = await lockPlan(tx, member, planId)
+    const state = foldRun(await eventsAfter(member, runId, 0, tx))
     const visitId = await recordDone(tx, member, {
       plan: { id: planId, document },
       clientId,
@@ -135,17 +158,6 @@ export async function recordHair(
   })
 }
 
-/** The log from a place on, in its order. */
-export async function eventsAfter(member: StaffMember, runId: string, after: number): Promise<KeptRunEvent[]> {
-  const rows = await database()
-    .select({ seq: runEvent.seq, event: runEvent.event, by: staff.name })
-    .from(runEvent)
-    .innerJoin(staff, and(eq(staff.salonId, runEvent.salonId), eq(staff.id, runEvent.staffId)))
-    .where(and(eq(runEvent.salonId, member.salonId), eq(runEvent.runId, runId), gt(runEvent.seq, after)))
-    .orderBy(asc(runEvent.seq))
-  return rows.map(({ seq, event, by }) => ({ ...event, runSeq: seq, by }))
-}
-
 /**
  * Adds to the log. One sent twice counts once, and so does what two devices told of the same step, as long as it was
  * not taken back. Answers with everything after `after` and the server's clock.
@@ -156,9 +168,9 @@ export async function logEvents(
   { events, after }: RunEventsDto,
 ): Promise<{ events: KeptRunEvent[]; now: number }> {
   require(member, 'mix')
-  await database().transaction(async (tx) => {
+  const added = await inTransaction(async (tx) => {
     const locked = await findRun(member, runId, tx)
-    if (!isDemo() && events.some(({ kind }) => kind === 'pace'))
+    if (!member.demo && events.some(({ kind }) => kind === 'pace'))
       throw new AppError(403, 'forbidden', 'Only the demo’s clock can run faster.')
     const steps = new Set(locked.script.steps.map(({ id }) => id))
     const lost = events.findIndex(
@@ -169,54 +181,9 @@ export async function logEvents(
       throw new AppError(422, 'invalid', 'This visit has no such step.', {
         problems: [{ path: `events[${lost}].stepId`, message: 'is not in the visit' }],
       })
-    await addEvents(tx, member, runId, events)
+    return addEvents(tx, member, runId, events)
   })
+  // Told after the commit: a notice sent inside a transaction makes all commits of the database wait for one another.
+  if (added > 0) await database().execute(sql`select pg_notify(${RUN_CHANNEL}, ${`${member.salonId}/${runId}`})`)
   return { events: await eventsAfter(member, runId, after), now: Date.now() }
-}
-
-async function addEvents(
-  tx: Transaction,
-  member: StaffMember,
-  runId: string,
-  events: readonly RunEvent[],
-): Promise<void> {
-  const log = await tx
-    .select({ seq: runEvent.seq, event: runEvent.event })
-    .from(runEvent)
-    .where(and(eq(runEvent.salonId, member.salonId), eq(runEvent.runId, runId)))
-    .orderBy(asc(runEvent.seq))
-  const known = log.map(({ event }) => event)
-  const undone = new Set(known.flatMap(({ kind, undoes }) => (kind === 'undone' && undoes ? [undoes] : [])))
-  const fresh: RunEvent[] = []
-  for (const event of events) {
-    const same = sameness(event)
-    const twice = known.some(
-      (other) => other.id === event.id || (same !== undefined && sameness(other) === same && !undone.has(other.id)),
-    )
-    // What was never kept, because another device told the same, cannot be taken back.
-    if (twice || (event.kind === 'undone' && !known.some(({ id }) => id === event.undoes))) continue
-    known.push(event)
-    fresh.push(event)
-    if (event.kind === 'undone' && event.undoes) undone.add(event.undoes)
-  }
-  if (fresh.length === 0) return
-  const last = log.at(-1)?.seq ?? 0
-  await tx.insert(runEvent).values(
-    fresh.map((event, i) => ({
-      salonId: member.salonId,
-      runId,
-      seq: last + i + 1,
-      id: event.id,
-      kind: event.kind,
-      event: { ...event },
-      staffId: member.id,
-    })),
-  )
-  const ends = fresh.find(({ kind }) => kind === 'ended')
-  if (ends)
-    await tx
-      .update(run)
-      .set({ endedAt: new Date(ends.deviceTime + ends.offsetMs) })
-      .where(and(eq(run.salonId, member.salonId), eq(run.id, runId)))
-  await tx.execute(sql`select pg_notify(${RUN_CHANNEL}, ${`${member.salonId}/${runId}`})`)
 }

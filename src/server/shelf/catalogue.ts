@@ -7,7 +7,7 @@ import {
   type ImportProblem,
   type ImportReport,
 } from '@/core/model'
-import { database, product, type Transaction } from '@/db'
+import { database, inTransaction, product, type Transaction } from '@/db'
 import { require, type StaffMember } from '../auth'
 import type { ProductChangeDto } from '../dto'
 import { AppError, invalidAt, notFound } from '../errors'
@@ -35,7 +35,7 @@ export async function saveProduct(
 ): Promise<{ revision: number }> {
   require(member, 'stock')
   checkItem(item)
-  return database().transaction(async (tx) => {
+  return inTransaction(async (tx) => {
     const key = and(eq(product.salonId, member.salonId), eq(product.id, item.id))
     const [found] = await tx.select().from(product).where(key).for('update')
     if (baseRevision === undefined) {
@@ -141,7 +141,7 @@ export async function importCatalogue(
     problems: problems.slice(0, MOST_PROBLEMS),
     committed,
   })
-  await database().transaction(async (tx) => {
+  await inTransaction(async (tx) => {
     const now = await known(
       tx,
       member,

@@ -2,7 +2,7 @@ import { and, asc, eq, gt, isNull, sql } from 'drizzle-orm'
 import { v7 as newId } from 'uuid'
 import { COUNTS, type ShelfItem, type StockLot } from '@/core/model'
 import { computePlan, planFigures } from '@/core/pipeline'
-import { booking, database, plan, product, stockLot, stockMove, type Transaction } from '@/db'
+import { booking, database, inTransaction, plan, product, stockLot, stockMove, type Transaction } from '@/db'
 import { require, type StaffMember } from '../auth'
 import { today } from '../days'
 import type { CountDto, DeliveryDto } from '../dto'
@@ -56,7 +56,7 @@ const DAYS_OF_A_WEEK = 7
 
 /** What the plans booked from today on ask for, g of each product. */
 async function needsOf(member: StaffMember): Promise<{ today: Map<string, number>; week: Map<string, number> }> {
-  const from = today()
+  const from = today(member)
   const until = new Date(Date.parse(from) + DAYS_OF_A_WEEK * 86_400_000).toISOString().slice(0, 10)
   const booked = await database()
     .select({ on: booking.on, document: plan.document })
@@ -79,7 +79,7 @@ async function needsOf(member: StaffMember): Promise<{ today: Map<string, number
 export async function receive(member: StaffMember, { productId, grams, lot, expiresOn }: DeliveryDto): Promise<object> {
   require(member, 'stock')
   const tenths = tenthsOf(grams)
-  await database().transaction(async (tx) => {
+  await inTransaction(async (tx) => {
     const [found] = await tx
       .select({ id: product.id })
       .from(product)
@@ -112,7 +112,7 @@ export async function receive(member: StaffMember, { productId, grams, lot, expi
 /** Sets a lot to what was counted on the shelf. */
 export async function countLot(member: StaffMember, { lotId, grams }: CountDto): Promise<object> {
   require(member, 'stock')
-  await database().transaction(async (tx) => {
+  await inTransaction(async (tx) => {
     const key = and(eq(stockLot.salonId, member.salonId), eq(stockLot.id, lotId))
     const [found] = isUuid(lotId) ? await tx.select().from(stockLot).where(key).for('update') : []
     if (!found) throw notFound('lot')

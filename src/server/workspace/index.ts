@@ -2,20 +2,18 @@ import { v7 as newId } from 'uuid'
 import { hairMapOf, meanWhite } from '@/core/canvas'
 import { createHead } from '@/core/head'
 import { createLayout, defaultLayoutParameters, LayoutParameterError, partOffsetFor, pastPartFor } from '@/core/layout'
-import type { Acknowledgement, Consultation, FaltoPlan, OpenPlan } from '@/core/model'
-import { computePlan } from '@/core/pipeline'
+import type { Consultation, FaltoPlan, OpenPlan } from '@/core/model'
 import { newPlanDocument, onShelf, planFromService, proposePlan, type Person } from '@/core/services'
-import { cautionAcknowledgement, database } from '@/db'
 import { require, type StaffMember } from '../auth'
 import { bookingOf } from '../bookings'
 import { careCautionsOf } from '../care'
 import { findClient } from '../clients'
 import { lastVisitOf, newestConsultation } from '../consultations'
-import { PROPOSED, type AcknowledgementDto, type NewPlanDto } from '../dto'
+import { PROPOSED, type NewPlanDto } from '../dto'
 import { AppError, invalidAt } from '../errors'
 import { mixesOf } from '../mixes'
 import { ratesOf } from '../money'
-import { findPlan, insertPlan, openPlan } from '../plans'
+import { insertPlan, openPlan } from '../plans'
 import { catalogueOf } from '../shelf'
 
 /** An open plan joined with what its client's record adds to it. */
@@ -96,31 +94,4 @@ export async function openClock(member: StaffMember, id: string) {
   const open = await openWorkspace(member, id)
   const [newest, booking] = await Promise.all([newestConsultation(member, open.client.id), bookingOf(member, id)])
   return { open, canvas: newest?.canvas ?? null, booking }
-}
-
-/** Records that a member of staff has looked at a caution that this plan raises now. */
-export async function acknowledgeCaution(
-  member: StaffMember,
-  id: string,
-  entry: AcknowledgementDto,
-): Promise<Acknowledgement> {
-  require(member, 'acknowledge')
-  const found = await findPlan(member, id)
-  const owner = await findClient(member, found.clientId)
-  const raised = [...computePlan(found.document).cautions, ...(await careCautionsOf(member, owner))]
-  const caution = raised.find((candidate) => candidate.id === entry.cautionId)
-  if (!caution) throw new AppError(422, 'invalid', 'This plan does not raise that caution any more.')
-  const at = new Date()
-  await database().insert(cautionAcknowledgement).values({
-    salonId: member.salonId,
-    planId: id,
-    id: newId(),
-    cautionId: caution.id,
-    text: caution.text,
-    reason: entry.reason,
-    planRevision: found.revision,
-    staffId: member.id,
-    at,
-  })
-  return { cautionId: caution.id, reason: entry.reason, by: member.name, at: at.toISOString() }
 }

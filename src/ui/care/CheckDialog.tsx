@@ -13,7 +13,7 @@ import { v7 as newId } from 'uuid'
 import { VALID_DAYS } from '@/core/care'
 import { COUNTS, type CareKind, type CareResult } from '@/core/model'
 import { callApi, problemAt } from '../hooks/api'
-import { Choice } from '../parts'
+import { Choice, SaveButton } from '../parts'
 import { WORDS } from '../words'
 
 const QUESTIONS: Record<CareKind, string> = {
@@ -134,9 +134,9 @@ export function CheckDialog({ clientId, kind, today, onClose, onRecorded }: Prop
         <Button color="inherit" onClick={onClose}>
           Cancel
         </Button>
-        <Button variant="contained" disabled={busy || result === undefined || on === ''} onClick={() => void record()}>
+        <SaveButton onSave={record} busy={busy} disabled={result === undefined || on === ''}>
           Record
-        </Button>
+        </SaveButton>
       </DialogActions>
     </Dialog>
   )

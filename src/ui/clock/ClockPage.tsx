@@ -4,9 +4,7 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import LinearProgress from '@mui/material/LinearProgress'
 import Typography from '@mui/material/Typography'
-import { useRouter } from 'next/navigation'
-import { useEffect, useMemo, useState } from 'react'
-import { v7 as newId } from 'uuid'
+import { useMemo, useState } from 'react'
 import {
   activeVariant,
   isLightener,
@@ -18,7 +16,7 @@ import {
 } from '@/core/model'
 import { ROOM_CELSIUS } from '@/core/process'
 import type { ZoneClockFigures } from '@/core/pipeline'
-import { helpersFor, withHelp, type ClockOptions, type Helper, type WorkingOrder } from '@/core/schedule'
+import { helpersFor, withHelp, type ClockOptions, type Helper } from '@/core/schedule'
 import { swatchesOf } from '@/core/sheet'
 import { callApi } from '../hooks/api'
 import { moveZone, PlanContext, stageOf, usePlan, usePlanStore, type Permissions } from '../map/context'
@@ -31,9 +29,11 @@ import { Choice, Choices, NumberField, Read } from '../parts'
 import { LINE } from '../theme'
 import { Compared } from './Compared'
 import { Lanes, zoneKey } from './Lanes'
+import { RunOffer } from './RunOffer'
 import { Steps } from './Steps'
 import { useClock, type Comparison } from './useClock'
 import { duration, minuteOf, timeOfDay, useTimeOfDay } from './words'
+import { MINUTES, type WhatIf } from './whatIf'
 import { ZonePanel } from './ZonePanel'
 
 /** What the Clock page opens with. */
@@ -54,17 +54,6 @@ export function ClockPage({ open, permissions, ...rest }: OpenClock & { permissi
   )
 }
 
-interface WhatIf {
-  hands: Helper[]
-  /** When the assistant can be had, min of the visit. */
-  from: number
-  to: number
-  celsius: number
-  order: WorkingOrder
-  bowls: 'same' | 'weakerFirst'
-}
-
-const MINUTES: Limit = { min: 0, max: 600, unit: 'min' }
 const CELSIUS: Limit = { min: 14, max: 30, unit: '°C' }
 /** The usual step down for a weaker first bowl, vol. Common practice. */
 const WEAKER_BY = 5
@@ -166,64 +155,6 @@ function Visit({ client, canvas, booking }: { client: OpenPlan['client'] } & Omi
             </Box>
           </Box>
         </>
-      )}
-    </Box>
-  )
-}
-
-/** Takes the clock to the chair. */
-function RunOffer({ what: { hands, from, to, celsius, order, bowls }, fits }: { what: WhatIf; fits: boolean }) {
-  const { store, permissions } = usePlanStore()
-  const id = usePlan((state) => state.id)
-  const router = useRouter()
-  const [problem, setProblem] = useState<string>()
-  const [runs, setRuns] = useState<{ id: string; startedAt: string; ended: boolean }[]>([])
-  useEffect(() => {
-    callApi<{ runs: typeof runs }>(`/api/plans/${id}/runs`).then(
-      (answer) => setRuns(answer.runs),
-      () => {},
-    )
-  }, [id])
-  const going = runs.find(({ ended }) => !ended)
-  async function begin() {
-    try {
-      await store.flush()
-      const run = await callApi<{ id: string }>(`/api/plans/${id}/runs`, 'POST', {
-        id: newId(),
-        helping: hands,
-        order,
-        celsius,
-        ...(hands.includes('assistant') && { assistantFrom: from, ...(to < MINUTES.max && { assistantTo: to }) }),
-      })
-      router.push(`/runs/${run.id}`)
-    } catch (error) {
-      setProblem(error instanceof Error ? error.message : 'That did not work. Try again.')
-    }
-  }
-  return (
-    <Box sx={{ px: 2, pb: 1, display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
-      {going && (
-        <Button variant="contained" component="a" href={`/runs/${going.id}`}>
-          Go on at the chair
-        </Button>
-      )}
-      {permissions.acknowledge && (
-        <Button
-          variant={going ? 'outlined' : 'contained'}
-          color={going ? 'inherit' : 'primary'}
-          disabled={!fits}
-          onClick={() => void begin()}
-        >
-          {going ? 'Begin anew' : 'Begin at the chair'}
-        </Button>
-      )}
-      {bowls === 'weakerFirst' && (
-        <Typography variant="body2">Keep the weaker first bowls in the plan to take them to the chair.</Typography>
-      )}
-      {problem && (
-        <Typography role="alert" color="error">
-          {problem}
-        </Typography>
       )}
     </Box>
   )

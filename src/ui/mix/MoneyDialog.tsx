@@ -17,7 +17,7 @@ import type { Bill } from '@/core/money'
 import { billFor } from '@/core/money'
 import { callApi, problemAt } from '../hooks/api'
 import { usePlan, usePlanStore } from '../map/context'
-import { NumberField, Read } from '../parts'
+import { NumberField, Read, SaveButton } from '../parts'
 import { INK, LINE } from '../theme'
 import { money } from './context'
 
@@ -318,11 +318,7 @@ function PricesPart({
           />
         ))}
       </Box>
-      {mayPrice && (
-        <Button variant="contained" sx={{ mt: 2 }} onClick={() => void save()}>
-          Keep these prices
-        </Button>
-      )}
+      {mayPrice && <SaveButton onSave={save}>Keep these prices</SaveButton>}
     </>
   )
 }

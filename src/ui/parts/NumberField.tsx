@@ -3,18 +3,12 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import OutlinedInput from '@mui/material/OutlinedInput'
 import Typography from '@mui/material/Typography'
-import { memo, useId, useState, type MouseEvent } from 'react'
-import type { Limit } from '@/core/model'
+import { memo, useId, type MouseEvent } from 'react'
 import { useUnits } from '../hooks/useUnits'
+import { useTypedNumber, type TypedNumber } from './useTypedNumber'
 
-interface Props {
+export interface NumberFieldProps extends TypedNumber {
   label: string
-  value: number | undefined
-  limit: Limit
-  step: number
-  onChange: (value: number) => void
-  /** Called when an optional figure is emptied. */
-  onClear?: () => void
   help?: string
   problem?: string | undefined
   disabled?: boolean
@@ -22,52 +16,28 @@ interface Props {
   layout?: 'stacked' | 'row'
 }
 
+/** Label above and help below take their place, so that fields beside one another stand in line. */
+const STACKED = { display: 'flex', flexDirection: 'column', justifyContent: 'flex-end', height: '100%' } as const
+const IN_ROW = { display: 'flex', alignItems: 'center', gap: 1 } as const
+
 /**
- * A figure with its unit, in the salon's: typed, or stepped by a hand that cannot type. Says at the field what is wrong
- * with an entry.
+ * A figure with its unit, in the salon's: typed, or stepped by a hand that cannot type. What is typed is taken as a
+ * whole, once the field is left or Enter is pressed; what is wrong with it is said at the field, and it is not taken.
  */
 export function NumberField({
   label: kept,
-  value,
-  limit,
-  step,
-  onChange,
-  onClear,
   help,
   problem,
-  disabled,
+  disabled = false,
   layout = 'stacked',
-}: Props) {
+  ...figure
+}: NumberFieldProps) {
   const id = useId()
-  const { read, field } = useUnits()
+  const { read } = useUnits()
   const label = read(kept)
-  const reading = field(limit.unit)
-  const [typed, setTyped] = useState<string>()
-  const shown = typed ?? (value === undefined ? '' : String(reading.shown(value)))
-  const range = `${reading.shown(limit.min)} to ${reading.shown(limit.max)} ${reading.unit}`.trim()
-  const wrong = typed !== undefined && !accepts(typed) ? `Enter a number from ${range}.` : problem
-
-  function accepts(text: string): boolean {
-    if (text.trim() === '') return onClear !== undefined
-    const number = Number(text.replace(',', '.'))
-    return Number.isFinite(number) && limited(keptOf(number)) === keptOf(number)
-  }
-
-  /** What is typed, as it is kept; what reads as one of the limits is that limit. */
-  function keptOf(typed: number): number {
-    return [limit.min, limit.max].find((end) => reading.shown(end) === typed) ?? reading.kept(typed)
-  }
-
-  function limited(kept: number): number {
-    return Math.min(limit.max, Math.max(limit.min, kept))
-  }
-
-  function type(text: string) {
-    setTyped(text)
-    if (!accepts(text)) return
-    if (text.trim() === '') onClear?.()
-    else onChange(keptOf(Number(text.replace(',', '.'))))
-  }
+  const { value, limit } = figure
+  const { shown, unit, wrong, type, take, leave, stepBy } = useTypedNumber(figure)
+  const trouble = wrong ?? problem
 
   /** A press on either button; they say by how many steps. */
   function stepped({ target }: MouseEvent) {
@@ -75,17 +45,9 @@ export function NumberField({
     if (by !== 0) stepBy(by)
   }
 
-  function stepBy(direction: number) {
-    const base = reading.shown(value ?? (limit.min + limit.max) / 2)
-    const by = reading.step(step)
-    const next = Math.round((Math.round(base / by) * by + direction * by) * 1000) / 1000
-    setTyped(undefined)
-    onChange(limited(keptOf(next)))
-  }
-
   return (
-    <Box sx={{ minWidth: 0 }}>
-      <Box sx={layout === 'row' ? { display: 'flex', alignItems: 'center', gap: 1 } : undefined}>
+    <Box sx={{ minWidth: 0, ...(layout === 'stacked' && STACKED) }}>
+      <Box sx={layout === 'row' ? IN_ROW : undefined}>
         <Typography
           component="label"
           htmlFor={id}
@@ -105,16 +67,21 @@ export function NumberField({
             id={id}
             size="small"
             value={shown}
-            disabled={disabled ?? false}
-            error={wrong !== undefined}
+            disabled={disabled}
+            error={trouble !== undefined}
             onChange={(event) => type(event.target.value)}
-            onBlur={() => accepts(shown) && setTyped(undefined)}
+            onBlur={take}
+            onKeyDown={({ key }) => (key === 'Enter' ? take() : key === 'Escape' ? leave() : undefined)}
             endAdornment={
               <Typography variant="caption" color="textSecondary" sx={{ pl: 0.5, whiteSpace: 'nowrap' }}>
-                {reading.unit}
+                {unit}
               </Typography>
             }
-            inputProps={{ inputMode: 'decimal', 'aria-describedby': `${id}-help`, 'aria-invalid': wrong !== undefined }}
+            inputProps={{
+              inputMode: 'decimal',
+              'aria-describedby': `${id}-help`,
+              'aria-invalid': trouble !== undefined,
+            }}
             sx={{ flex: 1, minWidth: 76, height: 44, '& input': { textAlign: 'right', px: 0.5 }, pr: 1 }}
           />
           <StepButton
@@ -130,12 +97,12 @@ export function NumberField({
         sx={{
           display: 'block',
           textAlign: layout === 'row' ? 'right' : 'left',
-          minHeight: layout === 'row' ? 0 : undefined,
+          minHeight: layout === 'row' ? 0 : '1lh',
         }}
-        color={wrong ? 'error' : 'textSecondary'}
-        role={wrong ? 'alert' : undefined}
+        color={trouble ? 'error' : 'textSecondary'}
+        role={trouble ? 'alert' : undefined}
       >
-        {read(wrong ?? help ?? '')}
+        {read(trouble ?? help ?? '')}
       </Typography>
     </Box>
   )
@@ -149,13 +116,13 @@ const StepButton = memo(function StepButton({
 }: {
   steps: 1 | -1
   label: string
-  disabled: boolean | undefined
+  disabled: boolean
 }) {
   return (
     <Button
       variant="outlined"
       color="inherit"
-      disabled={disabled ?? false}
+      disabled={disabled}
       aria-label={label}
       data-steps={steps}
       sx={{ minWidth: 44, p: 0, borderColor: 'divider' }}

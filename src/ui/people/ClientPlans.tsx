@@ -18,7 +18,7 @@ import { useState, type ChangeEvent } from 'react'
 import { type ClientRecord, LAYOUT_TEMPLATES, type LayoutTemplate } from '@/core/model'
 import { SERVICES } from '@/core/services'
 import { callApi } from '../hooks/api'
-import { Choice } from '../parts'
+import { Choice, SaveButton } from '../parts'
 import { WORDS } from '../words'
 import { dateInWords } from '../words'
 import { DoneDialog } from './DoneDialog'
@@ -258,9 +258,9 @@ function NewPlan({
         <Button color="inherit" onClick={onClose}>
           Cancel
         </Button>
-        <Button variant="contained" disabled={busy || name.trim() === ''} onClick={() => void make()}>
+        <SaveButton onSave={make} busy={busy} disabled={name.trim() === ''}>
           Start planning
-        </Button>
+        </SaveButton>
       </DialogActions>
     </Dialog>
   )

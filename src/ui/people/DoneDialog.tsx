@@ -9,6 +9,7 @@ import Stack from '@mui/material/Stack'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
+import { SaveButton } from '../parts'
 import { callApi } from '../hooks/api'
 
 interface Props {
@@ -59,9 +60,9 @@ export function DoneDialog({ plan, today, onClose, onDone }: Props) {
         <Button color="inherit" onClick={onClose}>
           Cancel
         </Button>
-        <Button variant="contained" disabled={busy || on === ''} onClick={() => void record()}>
+        <SaveButton onSave={record} busy={busy} disabled={on === ''}>
           Record as carried out
-        </Button>
+        </SaveButton>
       </DialogActions>
     </Dialog>
   )

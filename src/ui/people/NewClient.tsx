@@ -10,7 +10,7 @@ import TextField from '@mui/material/TextField'
 import { useState } from 'react'
 import type { HairState, HeadMeasures } from '@/core/model'
 import { callApi, problemAt } from '../hooks/api'
-import { HairFields, HeadFields } from '../parts'
+import { HairFields, HeadFields, SaveButton } from '../parts'
 
 const startingHead: HeadMeasures = { circumferenceCm: 54 } // the middle of adult heads, see the core's head constants
 const startingHair: HairState = {
@@ -64,9 +64,9 @@ export function NewClient({ onClose, onMade }: { onClose: () => void; onMade: (i
         <Button color="inherit" onClick={onClose}>
           Cancel
         </Button>
-        <Button variant="contained" disabled={busy || name.trim() === ''} onClick={() => void save()}>
+        <SaveButton onSave={save} busy={busy} disabled={name.trim() === ''}>
           Add client
-        </Button>
+        </SaveButton>
       </DialogActions>
     </Dialog>
   )

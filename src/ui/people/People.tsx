@@ -1,4 +1,5 @@
 'use client'
+import PersonAddOutlined from '@mui/icons-material/PersonAddOutlined'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
@@ -7,39 +8,40 @@ import Typography from '@mui/material/Typography'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useRef, useState } from 'react'
-import { hairLine } from '../words'
-import { NewClient } from './NewClient'
 import type { ClientSummary } from '@/core/model'
-import { Read } from '../parts'
-import { dateInWords } from '../words'
+import { NewClient } from './NewClient'
+import { PeopleGrid } from './PeopleGrid'
 
 interface Props {
   clients: ClientSummary[]
   /** There are more than are listed. */
   more: boolean
   search: string
+  which: 'present' | 'removed'
   writable: boolean
 }
 
-/** The client list, with search. */
-export function People({ clients, more, search, writable }: Props) {
+/** What is typed is searched for after so long, ms. */
+const REST_MS = 200
+
+/** The client list, with search; and those who were removed, to be brought back. */
+export function People({ clients, more, search, which, writable }: Props) {
   const [adding, setAdding] = useState(false)
   const router = useRouter()
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
+  const removed = which === 'removed'
 
   function searchFor(words: string) {
+    const asked = new URLSearchParams({ ...(words && { search: words }), ...(removed && { removed: '' }) })
     clearTimeout(timer.current)
-    timer.current = setTimeout(
-      () => router.replace(words ? `/people?search=${encodeURIComponent(words)}` : '/people'),
-      200,
-    )
+    timer.current = setTimeout(() => router.replace(asked.size > 0 ? `/people?${asked}` : '/people'), REST_MS)
   }
 
   return (
-    <Box sx={{ maxWidth: 960, mx: 'auto', p: { xs: 2, sm: 4 } }}>
+    <Box sx={{ maxWidth: 1080, mx: 'auto', p: { xs: 2, sm: 4 } }}>
       <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap', mb: 3 }}>
         <Typography variant="h1" sx={{ flex: 1 }}>
-          People
+          {removed ? 'Removed clients' : 'People'}
         </Typography>
         <TextField
           size="small"
@@ -49,53 +51,19 @@ export function People({ clients, more, search, writable }: Props) {
           onChange={(event) => searchFor(event.target.value)}
           sx={{ minWidth: 260 }}
         />
-        {writable && (
-          <Button variant="contained" onClick={() => setAdding(true)}>
+        <Button color="inherit" component={Link} href={removed ? '/people' : '/people?removed'}>
+          {removed ? 'Back to People' : 'Removed'}
+        </Button>
+        {writable && !removed && (
+          <Button variant="contained" startIcon={<PersonAddOutlined />} onClick={() => setAdding(true)}>
             New client
           </Button>
         )}
       </Box>
       {clients.length === 0 ? (
-        <Paper variant="outlined" sx={{ p: 4, textAlign: 'center' }}>
-          <Typography>{search ? `Nobody’s name contains “${search}”.` : 'No clients yet.'}</Typography>
-          <Typography color="textSecondary">
-            {search
-              ? 'Try fewer letters.'
-              : writable
-                ? 'Add the first one: a name, a head circumference and a look at the hair are enough.'
-                : 'A colourist can add them.'}
-          </Typography>
-        </Paper>
+        <Nobody search={search} removed={removed} writable={writable} />
       ) : (
-        <Paper variant="outlined" component="ul" aria-label="Clients" sx={{ listStyle: 'none', p: 0, m: 0 }}>
-          {clients.map((client, i) => (
-            <Box component="li" key={client.id} sx={{ borderTop: i > 0 ? 1 : 0, borderColor: 'divider' }}>
-              <Box
-                component={Link}
-                href={`/people/${client.id}`}
-                sx={{
-                  display: 'flex',
-                  gap: 2,
-                  alignItems: 'baseline',
-                  flexWrap: 'wrap',
-                  p: 2,
-                  color: 'inherit',
-                  textDecoration: 'none',
-                  '&:hover': { bgcolor: 'action.hover' },
-                }}
-              >
-                <Typography sx={{ fontWeight: 600, minWidth: 200 }}>{client.name}</Typography>
-                <Typography color="textSecondary" sx={{ flex: 1, minWidth: 260 }}>
-                  <Read>{hairLine(client.hair)}</Read>
-                </Typography>
-                <Typography variant="caption" color="textSecondary">
-                  {client.plans === 0 ? 'no plan yet' : `${client.plans} plan${client.plans === 1 ? '' : 's'}`}
-                  {client.lastPlanAt && `, ${dateInWords(client.lastPlanAt)}`}
-                </Typography>
-              </Box>
-            </Box>
-          ))}
-        </Paper>
+        <PeopleGrid clients={clients} which={which} writable={writable} />
       )}
       {more && (
         <Typography color="textSecondary" sx={{ mt: 1 }}>
@@ -104,5 +72,23 @@ export function People({ clients, more, search, writable }: Props) {
       )}
       {adding && <NewClient onClose={() => setAdding(false)} onMade={(id) => router.push(`/people/${id}`)} />}
     </Box>
+  )
+}
+
+function Nobody({ search, removed, writable }: { search: string; removed: boolean; writable: boolean }) {
+  const next = search
+    ? 'Try fewer letters.'
+    : removed
+      ? 'Who is removed stands here and can be brought back.'
+      : writable
+        ? 'Add the first one: a name, a head circumference and a look at the hair are enough.'
+        : 'A colourist can add them.'
+  return (
+    <Paper variant="outlined" sx={{ p: 4, textAlign: 'center' }}>
+      <Typography>
+        {search ? `Nobody’s name contains “${search}”.` : removed ? 'Nobody was removed.' : 'No clients yet.'}
+      </Typography>
+      <Typography color="textSecondary">{next}</Typography>
+    </Paper>
   )
 }

@@ -27,7 +27,7 @@ import {
   type ToneHue,
 } from '@/core/model'
 import { callApi, problemAt } from '../hooks/api'
-import { Choice, NumberField, Read } from '../parts'
+import { Choice, NumberField, Read, SaveButton } from '../parts'
 import { Swatch } from '../mix/OnHair'
 import { WORDS } from '../words'
 
@@ -372,13 +372,12 @@ export function ProductDialog({ known, onClose, onDone, onRemove }: Props) {
         <Button color="inherit" onClick={onClose}>
           Cancel
         </Button>
-        <Button
-          variant="contained"
+        <SaveButton
+          onSave={save}
           disabled={item.name.trim() === '' || item.line.trim() === '' || item.id === '' || wrongRatio}
-          onClick={() => void save()}
         >
           Keep
-        </Button>
+        </SaveButton>
       </DialogActions>
     </Dialog>
   )

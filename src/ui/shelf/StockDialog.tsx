@@ -12,7 +12,7 @@ import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { LIMITS, type ShelfItem, type StockLot } from '@/core/model'
 import { callApi, problemAt } from '../hooks/api'
-import { NumberField, Read } from '../parts'
+import { NumberField, Read, SaveButton } from '../parts'
 import { LINE } from '../theme'
 import { dateInWords } from '../words'
 
@@ -101,9 +101,9 @@ export function StockDialog({
             sx={{ mt: 2 }}
           />
         </Stack>
-        <Button variant="contained" disabled={lot.trim() === ''} onClick={() => void receive()} sx={{ mt: 1 }}>
+        <SaveButton onSave={receive} disabled={lot.trim() === ''}>
           Take in
-        </Button>
+        </SaveButton>
       </DialogContent>
       <DialogActions>
         <Button color="inherit" onClick={onClose}>

@@ -12,7 +12,7 @@ import { useState } from 'react'
 import { readIn, timeIn, type ReadingUnits } from '@/core/units'
 import { callApi } from '../hooks/api'
 import { useUnits } from '../hooks/useUnits'
-import { Choice } from '../parts'
+import { Choice, SaveButton } from '../parts'
 
 const EXAMPLE = 'Formula A: 118 g (83–167) with 20 vol, row gap 6 mm, foils 24–30 cm long'
 
@@ -93,9 +93,9 @@ export function UnitsDialog({ onClose }: { onClose: () => void }) {
         <Button color="inherit" onClick={onClose}>
           Cancel
         </Button>
-        <Button variant="contained" disabled={busy} onClick={() => void save()}>
-          {busy ? 'Saving…' : 'Save'}
-        </Button>
+        <SaveButton onSave={save} busy={busy}>
+          Save
+        </SaveButton>
       </DialogActions>
     </Dialog>
   )

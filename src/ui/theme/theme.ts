@@ -10,6 +10,9 @@ const paper = '#f4f4f4'
 const chalk = '#ececec'
 const slate = '#191919'
 
+/** Where the keyboard is. Of the surround's ink, as a button's own may be that of the surround. */
+const FOCUS = { outline: '2px solid var(--mui-palette-text-primary)', outlineOffset: 2 }
+
 export const theme = createTheme({
   cssVariables: { colorSchemeSelector: 'data' },
   colorSchemes: {
@@ -54,14 +57,18 @@ export const theme = createTheme({
         body: { fontVariantNumeric: 'tabular-nums' },
         // On paper: the order, the map and the totals; nothing to press.
         '@media print': { 'nav, .screen-only': { display: 'none !important' }, body: { backgroundColor: '#ffffff' } },
-        ':focus-visible': { outline: '2px solid currentColor', outlineOffset: 2 },
+        ':focus-visible': FOCUS,
         // Whoever asks their device for stillness gets it: nothing slides or fades. What shows progress still moves.
         '@media (prefers-reduced-motion: reduce)': {
           '*, *::before, *::after': { transitionDuration: '0.01ms !important' },
         },
       },
     },
-    MuiButtonBase: { defaultProps: { disableRipple: true } },
+    // Its own style takes the outline away.
+    MuiButtonBase: {
+      defaultProps: { disableRipple: true },
+      styleOverrides: { root: { '&:focus-visible': FOCUS } },
+    },
     MuiButton: { defaultProps: { disableElevation: true }, styleOverrides: { root: { minHeight: 44 } } },
     MuiToggleButton: { styleOverrides: { root: { minHeight: 44, textTransform: 'none' } } },
     MuiPaper: { defaultProps: { elevation: 0 } },

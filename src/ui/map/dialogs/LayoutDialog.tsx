@@ -20,7 +20,7 @@ import {
   TEMPLATE_PARAMETERS,
 } from '@/core/layout'
 import { LAYOUT_TEMPLATES, LIMITS, type HairState, type LayoutParameters, type LayoutTemplate } from '@/core/model'
-import { Choice, NumberField, Read } from '../../parts'
+import { Choice, NumberField, Read, SaveButton } from '../../parts'
 import { WORDS } from '../../words'
 import { editStage, stageOf, usePlan, usePlanStore } from '../context'
 import { relay } from '../relay'
@@ -116,9 +116,7 @@ export function LayoutDialog({ onClose }: { onClose: () => void }) {
         <Button color="inherit" onClick={onClose}>
           Cancel
         </Button>
-        <Button variant="contained" onClick={apply}>
-          Use these sections
-        </Button>
+        <SaveButton onSave={apply}>Use these sections</SaveButton>
       </DialogActions>
     </Dialog>
   )

@@ -1,6 +1,6 @@
 import { AcknowledgementDto } from '@/server/dto'
 import { readEntry, signedIn } from '@/server/http'
-import { acknowledgeCaution } from '@/server/workspace'
+import { acknowledgeCaution } from '@/server/cautions'
 
 export const POST = signedIn<{ id: string }>(async (member, request, { id }) =>
   acknowledgeCaution(member, id, await readEntry(request, AcknowledgementDto)),

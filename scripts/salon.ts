@@ -1,0 +1,61 @@
+import { readFileSync } from 'node:fs'
+import { createInterface } from 'node:readline/promises'
+import { Writable } from 'node:stream'
+import { database } from '@/db'
+import { AppError } from '@/server/errors'
+import { makeSalon } from '@/server/salons'
+import { importCatalogue } from '@/server/shelf'
+
+/**
+ * `./falto salon NAME E-MAIL [--owner NAME] [--catalogue FILE.csv]`: a salon of its own with its owner. The password is
+ * asked for; where nobody sits at a terminal it is the first line of standard input.
+ */
+async function main([name = '', email = '', ...rest]: string[]): Promise<void> {
+  const option = (word: string): string | undefined => {
+    const at = rest.indexOf(word)
+    return at < 0 ? undefined : rest[at + 1]
+  }
+  const file = option('--catalogue')
+  // Read before anything is made, so that a name that is mistyped leaves nothing behind.
+  const catalogue = file === undefined ? undefined : readFileSync(file, 'utf8')
+  const member = await makeSalon({
+    name,
+    owner: { name: option('--owner') ?? email, email, password: await askPassword() },
+  })
+  say(`made the salon “${name}” with its owner ${email}. ./falto start serves it; sign in with e-mail and password.`)
+  if (catalogue === undefined) return say('its shelf is empty: add products there, or take a CSV in.')
+  const { committed, changes, problems } = await importCatalogue(member, catalogue, 'commit', () => {})
+  if (committed) return say(`took ${changes.length} products onto its shelf.`)
+  const lines = problems.slice(0, 5).map(({ line, message }) => `line ${line}: ${message}`)
+  say(`the catalogue was not taken in (${lines.join('; ')}). Mend the file and take it in on the Shelf page.`)
+}
+
+async function askPassword(): Promise<string> {
+  const silent = new Writable({ write: (_chunk, _encoding, done) => done() })
+  const terminal = process.stdin.isTTY === true
+  const lines = createInterface({ input: process.stdin, output: silent, terminal })
+  const ask = async (words: string): Promise<string> => {
+    if (!terminal) return (await lines[Symbol.asyncIterator]().next()).value ?? ''
+    process.stderr.write(words)
+    const answer = await lines.question('')
+    process.stderr.write('\n')
+    return answer
+  }
+  const password = await ask('Password for the owner: ')
+  const again = terminal ? await ask('Once more: ') : password
+  lines.close()
+  if (password !== again) throw new AppError(422, 'invalid', 'The two passwords differ. Nothing was made.')
+  return password
+}
+
+const say = (words: string): void => console.log(`falto: ${words}`)
+
+try {
+  await main(process.argv.slice(2))
+} catch (error) {
+  const known = error instanceof AppError || (error as NodeJS.ErrnoException).code !== undefined
+  if (!known) throw error
+  console.error(`falto salon: ${(error as Error).message}`)
+  process.exitCode = 2
+}
+await database().$client.end()

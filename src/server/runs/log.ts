@@ -1,0 +1,116 @@
+import { and, asc, eq, gt, inArray, max, or } from 'drizzle-orm'
+import { sameness, type KeptRunEvent, type RunEvent } from '@/core/model'
+import { database, run, runEvent, staff, type Reader, type Transaction } from '@/db'
+import type { StaffMember } from '../auth'
+
+const ofRun = (member: StaffMember, runId: string) =>
+  and(eq(runEvent.salonId, member.salonId), eq(runEvent.runId, runId))
+
+/** The log from a place on, in its order. */
+export async function eventsAfter(
+  member: StaffMember,
+  runId: string,
+  after: number,
+  reader: Reader = database(),
+): Promise<KeptRunEvent[]> {
+  const rows = await reader
+    .select({ seq: runEvent.seq, event: runEvent.event, by: staff.name })
+    .from(runEvent)
+    .innerJoin(staff, and(eq(staff.salonId, runEvent.salonId), eq(staff.id, runEvent.staffId)))
+    .where(and(ofRun(member, runId), gt(runEvent.seq, after)))
+    .orderBy(asc(runEvent.seq))
+  return rows.map(({ seq, event, by }) => ({ ...event, runSeq: seq, by }))
+}
+
+/** What the log holds already of that which somebody sends; the rest of it is not read. */
+interface Known {
+  ids: Set<string>
+  undone: Set<string>
+  /** Who told a thing last that counts once, and how often it was told. */
+  told: Map<string, { id: string; turns: number }>
+}
+
+async function knownOf(tx: Transaction, member: StaffMember, runId: string, events: readonly RunEvent[]) {
+  const ids = events.flatMap(({ id, undoes }) => (undoes ? [id, undoes] : [id]))
+  const alike = events.flatMap((event) => sameness(event) ?? [])
+  const found = await tx
+    .select({ id: runEvent.id, same: runEvent.same })
+    .from(runEvent)
+    .where(and(ofRun(member, runId), or(inArray(runEvent.id, ids), inArray(runEvent.same, alike))))
+    .orderBy(asc(runEvent.seq))
+  const takenBack =
+    found.length === 0
+      ? []
+      : await tx
+          .select({ event: runEvent.event })
+          .from(runEvent)
+          .where(
+            and(
+              ofRun(member, runId),
+              inArray(
+                runEvent.same,
+                found.map(({ id }) => `undone/${id}`),
+              ),
+            ),
+          )
+  const known: Known = { ids: new Set(), undone: new Set(), told: new Map() }
+  for (const { id, same } of found) note(known, id, same ?? undefined)
+  for (const { event } of takenBack) if (event.undoes) known.undone.add(event.undoes)
+  return known
+}
+
+function note({ ids, told }: Known, id: string, same: string | undefined): void {
+  ids.add(id)
+  if (same !== undefined) told.set(same, { id, turns: (told.get(same)?.turns ?? 0) + 1 })
+}
+
+/**
+ * Adds what is new to the log of a run that is locked: what was sent before counts once, and so does what two devices
+ * told of the same step, as long as it was not taken back.
+ * @returns how many were added
+ */
+export async function addEvents(
+  tx: Transaction,
+  member: StaffMember,
+  runId: string,
+  events: readonly RunEvent[],
+): Promise<number> {
+  if (events.length === 0) return 0
+  const known = await knownOf(tx, member, runId, events)
+  const fresh: { event: RunEvent; same: string | undefined; turn: number }[] = []
+  for (const event of events) {
+    const same = sameness(event)
+    const before = same === undefined ? undefined : known.told.get(same)
+    const twice = known.ids.has(event.id) || (before !== undefined && !known.undone.has(before.id))
+    // What was never kept, because another device told the same, cannot be taken back.
+    if (twice || (event.kind === 'undone' && !known.ids.has(event.undoes ?? ''))) continue
+    fresh.push({ event, same, turn: before?.turns ?? 0 })
+    note(known, event.id, same)
+    if (event.kind === 'undone' && event.undoes) known.undone.add(event.undoes)
+  }
+  if (fresh.length === 0) return 0
+  const [last] = await tx
+    .select({ seq: max(runEvent.seq) })
+    .from(runEvent)
+    .where(ofRun(member, runId))
+  await tx.insert(runEvent).values(
+    fresh.map(({ event, same, turn }, i) => ({
+      salonId: member.salonId,
+      runId,
+      seq: (last?.seq ?? 0) + i + 1,
+      id: event.id,
+      kind: event.kind,
+      event: { ...event },
+      same,
+      turn,
+      staffId: member.id,
+    })),
+  )
+  const ends = fresh.find(({ event: { kind } }) => kind === 'ended')?.event
+  if (ends)
+    await tx
+      .update(run)
+      .set({ endedAt: new Date(ends.deviceTime + ends.offsetMs) })
+      .where(and(eq(run.salonId, member.salonId), eq(run.id, runId)))
+  return fresh.length
+}

@@ -1,0 +1,107 @@
+'use client'
+import Button from '@mui/material/Button'
+import { DataGrid, type GridColDef } from '@mui/x-data-grid'
+import Link from 'next/link'
+import { useRouter } from 'next/navigation'
+import type { ClientSummary } from '@/core/model'
+import { callApi } from '../hooks/api'
+import { useWidth } from '../hooks/useWidth'
+import { Read } from '../parts'
+import { dateInWords, hairLine } from '../words'
+
+interface Props {
+  clients: ClientSummary[]
+  which: 'present' | 'removed'
+  writable: boolean
+}
+
+/** Narrower than this, only names and plans have room, px. */
+const NARROW = 700
+const ROW_PX = 52
+const PAGE = 50
+
+/** Clients as a table that can be sorted. */
+export function PeopleGrid({ clients, which, writable }: Props) {
+  const router = useRouter()
+  const { ref, width } = useWidth()
+  const narrow = width > 0 && width < NARROW
+
+  async function bringBack(id: string) {
+    await callApi(`/api/clients/${id}/restore`, 'POST')
+    router.push(`/people/${id}`)
+  }
+
+  const columns: GridColDef<ClientSummary>[] = [
+    {
+      field: 'name',
+      headerName: 'Name',
+      flex: 1,
+      minWidth: 160,
+      renderCell: ({ row }) =>
+        which === 'removed' ? (
+          row.name
+        ) : (
+          <Link href={`/people/${row.id}`} style={{ color: 'inherit', fontWeight: 600, textDecoration: 'none' }}>
+            {row.name}
+          </Link>
+        ),
+    },
+    {
+      field: 'hair',
+      headerName: 'Hair',
+      flex: 2,
+      minWidth: 260,
+      valueGetter: (_value, row) => hairLine(row.hair),
+      renderCell: ({ value }: { value?: string }) => <Read>{value ?? ''}</Read>,
+    },
+    {
+      field: 'plans',
+      headerName: 'Plans',
+      type: 'number',
+      align: 'left',
+      headerAlign: 'left',
+      width: 110,
+      valueFormatter: (plans: number) => (plans === 0 ? 'no plan yet' : `${plans} plan${plans === 1 ? '' : 's'}`),
+    },
+    {
+      field: 'lastPlanAt',
+      headerName: 'Last changed',
+      width: 160,
+      valueFormatter: (at: string | null) => (at ? dateInWords(at) : ''),
+    },
+    ...(which === 'removed' && writable
+      ? [
+          {
+            field: 'back',
+            headerName: 'Bring back',
+            width: 130,
+            sortable: false,
+            renderCell: ({ row }) => (
+              <Button color="inherit" size="small" onClick={() => void bringBack(row.id)}>
+                Bring back
+              </Button>
+            ),
+          } satisfies GridColDef<ClientSummary>,
+        ]
+      : []),
+  ]
+
+  return (
+    <div ref={ref}>
+      <DataGrid
+        rows={clients}
+        columns={columns}
+        label="Clients"
+        rowHeight={ROW_PX}
+        disableColumnMenu
+        disableRowSelectionOnClick
+        hideFooter={clients.length <= PAGE}
+        initialState={{ pagination: { paginationModel: { pageSize: PAGE } } }}
+        pageSizeOptions={[PAGE]}
+        columnVisibilityModel={narrow ? { hair: false, lastPlanAt: false } : {}}
+        onRowClick={({ row }) => which === 'present' && router.push(`/people/${row.id}`)}
+        sx={{ bgcolor: 'background.paper', '& .MuiDataGrid-row': { cursor: which === 'present' ? 'pointer' : 'auto' } }}
+      />
+    </div>
+  )
+}

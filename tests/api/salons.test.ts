@@ -1,0 +1,87 @@
+import { spawnSync } from 'node:child_process'
+import { Pool } from 'pg'
+
+/** A salon of one's own, in a database of this file's own: making one closes the demo of an installation. */
+jest.setTimeout(120_000)
+
+const name = `salons_${process.pid}`
+const original = process.env['DATABASE_URL']!
+const elsewhere = (database: string): string => {
+  const address = new URL(original)
+  address.pathname = `/${database}`
+  return address.toString()
+}
+
+let admin: Pool
+beforeAll(async () => {
+  admin = new Pool({ connectionString: elsewhere('postgres'), max: 1 })
+  await admin.query(`create database ${name}`)
+  process.env['DATABASE_URL'] = elsewhere(name)
+  run('src/db/migrate.ts')
+})
+afterAll(async () => {
+  const { database } = await import('@/db')
+  await database().$client.end()
+  await admin.query(`drop database ${name} with (force)`)
+  await admin.end()
+})
+
+function run(script: string, args: string[] = [], input = ''): { code: number | null; out: string; err: string } {
+  const { status, stdout, stderr } = spawnSync(process.execPath, ['--import', 'tsx', script, ...args], {
+    input,
+    encoding: 'utf8',
+    env: { ...process.env, DATABASE_URL: elsewhere(name) },
+  })
+  return { code: status, out: stdout, err: stderr }
+}
+
+const here = new Headers({ host: '127.0.0.1:4310' })
+const PASSWORD = 'a long enough word'
+const OWNER = ['The Quiet Chair', 'nell@quiet.invalid', '--owner', 'Nell Marsh']
+
+it('the demo is open until a real salon is kept beside it; its owner signs in, and sees nothing of the demo', async () => {
+  const { auth, demoIsOpen, staffFrom } = await import('@/server/auth')
+  const { seedDemo } = await import('@/server/demo')
+  const { listClients } = await import('@/server/clients')
+  const { catalogueOf, exportCatalogue } = await import('@/server/shelf')
+
+  expect(await demoIsOpen(here)).toBe(false)
+  expect(await seedDemo('a demo password')).toContain('Made demo data')
+  expect(await demoIsOpen(here)).toBe(true)
+  expect(await demoIsOpen(new Headers({ host: 'tablet.invalid:4443' }))).toBe(false)
+
+  expect(run('scripts/salon.ts', OWNER, 'short\n')).toMatchObject({ code: 2, err: expect.stringContaining('at least') })
+  expect(run('scripts/salon.ts', ['', 'nell@quiet.invalid'], `${PASSWORD}\n`).code).toBe(2)
+  expect(run('scripts/salon.ts', ['Quiet', 'nobody'], `${PASSWORD}\n`).err).toContain('not an e-mail')
+  expect(await demoIsOpen(here)).toBe(true)
+
+  expect(run('scripts/salon.ts', OWNER, `${PASSWORD}\n`)).toMatchObject({ code: 0, err: '' })
+  expect(run('scripts/salon.ts', OWNER, `${PASSWORD}\n`).err).toContain('already')
+  expect(await demoIsOpen(here)).toBe(false)
+
+  const signedIn = await auth().api.signInEmail({
+    body: { email: 'nell@quiet.invalid', password: PASSWORD },
+    headers: here,
+    asResponse: true,
+  })
+  expect(signedIn.status).toBe(200)
+  const cookie = signedIn.headers
+    .getSetCookie()
+    .map((line) => line.split(';')[0])
+    .join('; ')
+  const nell = (await staffFrom(new Headers({ host: '127.0.0.1:4310', cookie })))!
+  expect([nell.name, nell.role, nell.demo]).toEqual(['Nell Marsh', 'owner', false])
+  expect(await listClients(nell, '')).toEqual([])
+  expect(await catalogueOf(nell)).toEqual([])
+  expect((await exportCatalogue(nell)).trim().split('\n')).toHaveLength(1)
+})
+
+it('a catalogue file comes with it, and a file that is not there leaves nothing behind', async () => {
+  const missing = run('scripts/salon.ts', ['Third', 'c@third.invalid', '--catalogue', '/nowhere.csv'], `${PASSWORD}\n`)
+  expect(missing.code).toBe(2)
+  const { rows } = await admin.query('select 1')
+  expect(rows).toHaveLength(1)
+  const { database, salon } = await import('@/db')
+  const names = (await database().select({ name: salon.name }).from(salon)).map((row) => row.name)
+  expect(names).not.toContain('Third')
+})
