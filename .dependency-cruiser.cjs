@@ -1,36 +1,26 @@
-/** Folders of the core in the order in which they may build on each other. */
-const CORE = [
-  'units',
-  'model',
-  'colour',
-  'head',
-  'hair',
-  'canvas',
-  'layout',
-  'placement',
-  'formula',
-  'quantity',
-  'process',
-  'result',
-  'schedule',
-  'run',
-  'mixing',
-  'money',
-  'appearance',
-  'outcome',
-  'feasibility',
-  'care',
-  'advice',
-  'sheet',
-  'pipeline',
-  'services',
+/**
+ * The core in storeys, each building only on those before it; inside a storey its rooms likewise. A storey without rooms
+ * is one.
+ */
+const STOREYS = [
+  ['model'],
+  ['units'],
+  ['scalp/head'],
+  ['hair/colour', 'hair/fibre', 'hair/hairRecord'],
+  ['placement/layout', 'placement/foils', 'placement/quantity'],
+  ['product/formula', 'product/bowls', 'product/money'],
+  ['time/lightening', 'time/schedule', 'time/run'],
+  ['judgement/care', 'judgement/look', 'judgement/feasibility', 'judgement/advice'],
+  ['plan/afterVisit', 'plan/sheets', 'plan/planner', 'plan/serviceKinds'],
 ]
+const ROOMS = STOREYS.flat()
+const room = (names) => `^src/core/(${names.join('|') || 'nothing'})/`
 
-const coreRules = CORE.map((folder, i) => ({
-  name: `core-${folder}-builds-only-on-what-comes-before`,
+const coreRules = ROOMS.map((name, i) => ({
+  name: `core-${name.replace('/', '-')}-builds-only-on-what-comes-before`,
   severity: 'error',
-  from: { path: `^src/core/${folder}/`, pathNot: '\\.test\\.ts$' },
-  to: { path: `^src/core/(${CORE.slice(i + 1).join('|') || 'nothing'})/` },
+  from: { path: room([name]), pathNot: '\\.test\\.ts$' },
+  to: { path: room(ROOMS.slice(i + 1)) },
 }))
 
 /** @type {import('dependency-cruiser').IConfiguration} */
@@ -86,11 +76,29 @@ module.exports = {
       to: { path: '^src/(app|ui|workers)/' },
     },
     {
-      name: 'through-the-door',
-      comment: 'A folder of the core or the server is entered by its index only.',
+      name: 'every-room-is-on-the-plan',
+      comment: 'A new folder of the core is put into its storey above.',
       severity: 'error',
-      from: { path: '^src/(core|server)/([^/]+)/|^src/(app|ui|workers|db)/|^scripts/|^tests/' },
-      to: { path: '^src/(core|server)/([^/]+)/', pathNot: ['^src/(core|server)/[^/]+/index\\.ts$', '^src/$1/$2/'] },
+      from: {},
+      to: { path: '^src/core/', pathNot: room(ROOMS) },
+    },
+    {
+      name: 'through-the-door-of-a-room',
+      comment: 'A room of the core is entered by its index only.',
+      severity: 'error',
+      from: { path: `${room(ROOMS)}|^src/(app|ui|workers|db|server)/|^scripts/|^tests/` },
+      to: { path: '^src/core/', pathNot: [`${room(ROOMS)}index\\.ts$`, '^src/core/$1/'] },
+    },
+    {
+      name: 'through-the-door-of-a-service',
+      comment: 'A folder of the server is entered by its index only.',
+      severity: 'error',
+      from: { path: '^src/server/([^/]+)/|^src/app/|^scripts/|^tests/' },
+      to: {
+        path: '^src/server/([^/]+)/',
+        // What stands before every page loads as little as it can.
+        pathNot: ['^src/server/[^/]+/index\\.ts$', '^src/server/$1/', '^src/server/auth/hosts\\.ts$'],
+      },
     },
   ],
   options: {

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
-import { clockFigures, computePlan, planFigures } from '@/core/pipeline'
-import { TooManyPiecesError } from '@/core/placement'
-import { ALONE } from '@/core/schedule'
+import { clockFigures, computePlan, planFigures } from '@/core/plan/planner'
+import { TooManyPiecesError } from '@/core/placement/foils'
+import { ALONE } from '@/core/time/schedule'
 import { checkPlanDocument, describeProblems } from '@/server/dto'
 
 /**

@@ -12,8 +12,8 @@ export type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0]
 export type Reader = Database | Transaction
 
 /**
- * How the pool behaves when the database is slow or gone, ms; our estimates. Nothing waits for ever: a request that gets
- * no connection, a statement that does not end and a transaction that is left lying all end as errors, and the
+ * How the pool behaves when the database is slow or gone, ms; our estimates. Nothing waits for ever: a request that
+ * gets no connection, a statement that does not end and a transaction that is left lying all end as errors, and the
  * connections come back.
  */
 const POOL = {
@@ -33,8 +33,8 @@ const shared = globalThis as typeof globalThis & {
 const within = (shared.faltoWithin ??= new AsyncLocalStorage())
 
 /**
- * The pool. Work inside a transaction does not come here: were each of many transactions to ask for a second connection,
- * none would get one and none would end.
+ * The pool. Work inside a transaction does not come here: were each of many transactions to ask for a second
+ * connection, none would get one and none would end.
  * @throws Error when DATABASE_URL is not set (`./falto start` sets it), and inside {@link inTransaction}
  */
 export function database(): Database {

@@ -1,5 +1,5 @@
-import type { ContrastVerdict } from '@/core/appearance'
-import type { Reach } from '@/core/feasibility'
+import type { ContrastVerdict } from '@/core/judgement/look'
+import type { Reach } from '@/core/judgement/feasibility'
 import type {
   CareKind,
   Contrast,

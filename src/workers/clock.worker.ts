@@ -1,7 +1,7 @@
 import { expose } from 'comlink'
 import type { Canvas, FaltoPlan } from '@/core/model'
-import { checkPlan, clockFigures, computeStages, type ClockFigures } from '@/core/pipeline'
-import { TooManyPiecesError } from '@/core/placement'
+import { checkPlan, clockFigures, computeStages, type ClockFigures } from '@/core/plan/planner'
+import { TooManyPiecesError } from '@/core/placement/foils'
 import {
   arrivalFor,
   dayFor,
@@ -12,8 +12,8 @@ import {
   type DayClock,
   type Helper,
   type DayVisit,
-} from '@/core/schedule'
-import { rescuesFor, type Rescue, type RunScript, type RunState } from '@/core/run'
+} from '@/core/time/schedule'
+import { rescuesFor, type Rescue, type RunScript, type RunState } from '@/core/time/run'
 
 export type ClockAnswer = { ok: true; figures: ClockFigures } | { ok: false; message: string }
 

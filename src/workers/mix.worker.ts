@@ -1,5 +1,5 @@
 import { expose } from 'comlink'
-import { suggestFormulas, type Suggestion, type Wanted } from '@/core/formula'
+import { suggestFormulas, type Suggestion, type Wanted } from '@/core/product/formula'
 import type { Product } from '@/core/model'
 
 const api = {

@@ -1,7 +1,7 @@
 import { expose, transfer } from 'comlink'
 import { applyPatches, enablePatches, type Patch } from 'immer'
-import { HeadMeasureError, localScale, mapFromPlace, placeFromMap, regionAt } from '@/core/head'
-import { insidePolygon } from '@/core/layout'
+import { HeadMeasureError, localScale, mapFromPlace, placeFromMap, regionAt } from '@/core/scalp/head'
+import { insidePolygon } from '@/core/placement/layout'
 import type { FaltoPlan, MapPoint, PlanPatch } from '@/core/model'
 import {
   checkPlan,
@@ -17,9 +17,9 @@ import {
   type PlanFigures,
   type PlanProblem,
   type StageFigures,
-} from '@/core/pipeline'
-import { paintRamp, pieceOutline, TooManyPiecesError, type PaintedRamp, type ZoneRamp } from '@/core/placement'
-import type { ComputedStages } from '@/core/result'
+} from '@/core/plan/planner'
+import { paintRamp, pieceOutline, TooManyPiecesError, type PaintedRamp, type ZoneRamp } from '@/core/placement/foils'
+import type { ComputedStages } from '@/core/placement/quantity'
 import {
   headModel,
   mapDrawing,
@@ -28,7 +28,7 @@ import {
   type MapDrawing,
   type PieceDrawing,
   type ZoneDrawing,
-} from '@/core/sheet'
+} from '@/core/plan/sheets'
 
 export interface Answer {
   figures: StageFigures

@@ -1,7 +1,7 @@
 import { v7 as newId } from 'uuid'
-import { foldRun, type RunScript } from '@/core/run'
+import { foldRun, type RunScript } from '@/core/time/run'
 import type { Consultation, FaltoPlan, KeptRunEvent, OpenRun, RunEvent } from '@/core/model'
-import { computePlan } from '@/core/pipeline'
+import { computePlan } from '@/core/plan/planner'
 import { database } from '@/db'
 import { BASE_URL, beginRun, deviceOf, ONE_CALL, servicePlanOf, type Device } from '../support/server'
 

@@ -1,10 +1,18 @@
 import { v7 as newId } from 'uuid'
-import { createHead } from '@/core/head'
-import { lightenedSurface, suggestFormulas } from '@/core/formula'
-import { mixPlan } from '@/core/mixing'
-import { computePlan, computeStages, forgetAllButHeads, judgePlan } from '@/core/pipeline'
-import { ALONE, ASSISTANT, clockFor, exactSchedule, prepare, SECOND_COLOURIST, searchSchedule } from '@/core/schedule'
-import { mapDrawing } from '@/core/sheet'
+import { createHead } from '@/core/scalp/head'
+import { lightenedSurface, suggestFormulas } from '@/core/product/formula'
+import { mixPlan } from '@/core/product/bowls'
+import { computePlan, computeStages, forgetAllButHeads, judgePlan } from '@/core/plan/planner'
+import {
+  ALONE,
+  ASSISTANT,
+  clockFor,
+  exactSchedule,
+  prepare,
+  SECOND_COLOURIST,
+  searchSchedule,
+} from '@/core/time/schedule'
+import { mapDrawing } from '@/core/plan/sheets'
 import { DEMO_CATALOGUE, DEMO_CLIENTS } from '@/server/demo'
 import { densePlan } from '../support/samples'
 import { visitProblem } from '../support/visits'

@@ -4,7 +4,10 @@ import { BASE_URL, beginRun, deviceOf, newClient, newPlan, servicePlanOf } from 
 import { windows } from './browser'
 import { kept } from './visit'
 
-/** One browser that has been at the chair goes on everywhere else: what keeps visits open offline stands in no page's way. */
+/**
+ * One browser that has been at the chair goes on everywhere else: what keeps visits open offline stands in no page's
+ * way.
+ */
 jest.setTimeout(240_000)
 
 const { open } = windows()

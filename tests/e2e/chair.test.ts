@@ -1,7 +1,7 @@
 import { v7 as newId } from 'uuid'
 import type { Page } from 'puppeteer-core'
 import type { KeptRunEvent, OpenRun } from '@/core/model'
-import type { RunScript } from '@/core/run'
+import type { RunScript } from '@/core/time/run'
 import { lineTo } from '../support/line'
 import { BASE_URL, beginRun, deviceOf, servicePlanOf, type Device } from '../support/server'
 import { clean, press, windows } from './browser'

@@ -1,6 +1,6 @@
 import type { Page } from 'puppeteer-core'
-import { clockFigures, computePlan } from '@/core/pipeline'
-import { ALONE } from '@/core/schedule'
+import { clockFigures, computePlan } from '@/core/plan/planner'
+import { ALONE } from '@/core/time/schedule'
 import type { FaltoPlan } from '@/core/model'
 import { deviceOf, servicePlanOf, type Device } from '../support/server'
 import { clean, press, saved, url, windows } from './browser'

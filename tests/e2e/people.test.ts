@@ -49,14 +49,14 @@ it('a number is taken whole or not at all, and nothing is saved beside one that 
   await press(page, 'New client')
   const name = `Typed ${Date.now()}`
   await fill(page, 'Name', name)
-  await fill(page, 'Length at the crown', '500')
+  await fill(page, 'Length at the crown, stretched', '500')
   await page.waitForSelector('[role="dialog"] [role="alert"]')
   await press(page, 'Add client')
   await page.waitForSelector('::-p-text(Mend the marked field first)')
   const listed = async () =>
     ((await oriel.call('GET', `/api/clients?search=${encodeURIComponent(name)}`)).body['clients'] as object[]).length
   expect(await listed()).toBe(0)
-  await fill(page, 'Length at the crown', '48')
+  await fill(page, 'Length at the crown, stretched', '48')
   await press(page, 'Add client')
   await page.waitForSelector('::-p-text(Name and head)')
   expect(await listed()).toBe(1)

@@ -1,7 +1,7 @@
 import { AxePuppeteer } from '@axe-core/puppeteer'
 import { spawnSync } from 'node:child_process'
 import type { Page } from 'puppeteer-core'
-import type { PlanFigures } from '@/core/pipeline'
+import type { PlanFigures } from '@/core/plan/planner'
 import type { FaltoPlan } from '@/core/model'
 import { deviceOf, exported as exportedBy, newClient, newPlan, type Device } from '../support/server'
 import { fill, press, saved, settled, totals, totalsContain, url, windows, zone } from './browser'

@@ -1,6 +1,6 @@
 import { AxePuppeteer } from '@axe-core/puppeteer'
 import type { KeyInput, Page } from 'puppeteer-core'
-import { computePlan, planFigures } from '@/core/pipeline'
+import { computePlan, planFigures } from '@/core/plan/planner'
 import { EXPECTED, DESIGNED_BY_HAND } from '../reference/services.expected'
 import { planWith } from '../support/plan'
 import { deviceOf, exported as exportedBy, newClient, newPlan, type Device } from '../support/server'

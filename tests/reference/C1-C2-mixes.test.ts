@@ -2,7 +2,7 @@
  * C1. Level of a mix is the weighted mean: equal parts of level 9 and level 6 are 7.5; 3 : 1 is 8.25. Common practice.
  * C2. Equal parts of 10 and 20 vol are 15; 1 : 3 of 10 and 30 are 25. Common practice, arithmetic.
  */
-import { blendDeveloper, mixShades, type MixPart } from '@/core/formula'
+import { blendDeveloper, mixShades, type MixPart } from '@/core/product/formula'
 
 const level = (...mix: [level: number, parts: number][]) =>
   mixShades(

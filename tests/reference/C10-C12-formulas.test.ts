@@ -5,8 +5,8 @@
  * what bowl plans should read like (C7, TRADE): double bowls on very long hair, one or two on a retouch, none stale.
  * Kind: common practice, no source.
  */
-import { colourLift, depositOn, lightenedSurface, recipeOf, type Surface } from '@/core/formula'
-import { computePlan, planFigures } from '@/core/pipeline'
+import { colourLift, depositOn, lightenedSurface, recipeOf, type Surface } from '@/core/product/formula'
+import { computePlan, planFigures } from '@/core/plan/planner'
 import { DEMO_CATALOGUE } from '@/server/demo'
 import { planWith, type Wanted } from '../support/plan'
 

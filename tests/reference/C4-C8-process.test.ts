@@ -1,8 +1,16 @@
 /** Process against observed jobs. Kind: common practice, no source. Levels within ± 0.7, minutes ± 20 %. */
-import { createHead } from '@/core/head'
-import { computePlan } from '@/core/pipeline'
-import { colouredAfter, createProcess, exposureOf, levelAfter, mixRate, stayOf, type Course } from '@/core/process'
-import { dyeOf } from '@/core/formula'
+import { createHead } from '@/core/scalp/head'
+import { computePlan } from '@/core/plan/planner'
+import {
+  colouredAfter,
+  createProcess,
+  exposureOf,
+  levelAfter,
+  mixRate,
+  stayOf,
+  type Course,
+} from '@/core/time/lightening'
+import { dyeOf } from '@/core/product/formula'
 import { band } from '../support/canvas'
 import { MEDIUM_HAIR, planWith } from '../support/plan'
 

@@ -2,8 +2,8 @@
  * Observed jobs and rules of the trade. Kind: common practice, no source. Compared by tolerance, not equality: foil
  * counts ± 20 %, grams ± 25 %, minutes ± 20 %.
  */
-import { computePlan } from '@/core/pipeline'
-import { takenShare, TAKE_PRESETS } from '@/core/placement'
+import { computePlan } from '@/core/plan/planner'
+import { takenShare, TAKE_PRESETS } from '@/core/placement/foils'
 import { MEDIUM_HAIR, planWith, type Wanted } from '../support/plan'
 
 const retouch: Wanted = {

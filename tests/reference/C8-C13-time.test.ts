@@ -1,5 +1,5 @@
-import { HALF_LIFE_WASHES, mainStrand, predictCanvas } from '@/core/canvas'
-import { CONTRAST_LEVELS, UPKEEP_WEEKS } from '@/core/feasibility'
+import { HALF_LIFE_WASHES, mainStrand, predictCanvas } from '@/core/hair/hairRecord'
+import { CONTRAST_LEVELS, UPKEEP_WEEKS } from '@/core/judgement/feasibility'
 import { band, canvasWith } from '../support/canvas'
 import { MEDIUM_HAIR } from '../support/plan'
 

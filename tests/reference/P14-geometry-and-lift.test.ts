@@ -2,10 +2,10 @@
  * P14. Mathematics: Ramanujan's ellipse, closed forms of lift, the area law of rows, ponytails from N, d and packing
  * 0.65.
  */
-import { createHead, horizontalCircumference } from '@/core/head'
-import { ponytailCircumference } from '@/core/hair'
-import { computePlan } from '@/core/pipeline'
-import { liftAfter, liftRate } from '@/core/process'
+import { createHead, horizontalCircumference } from '@/core/scalp/head'
+import { ponytailCircumference } from '@/core/hair/fibre'
+import { computePlan } from '@/core/plan/planner'
+import { liftAfter, liftRate } from '@/core/time/lightening'
 import { planWith } from '../support/plan'
 
 /** Ramanujan's second approximation of an ellipse's circumference, 1914. */

@@ -2,7 +2,7 @@
  * P2. CIEDE2000: the 34 pairs of Sharma, Wu & Dalal, "The CIEDE2000 color-difference formula", Color Research &
  * Application 30 (2005), table 1, from memory; the implementation is culori's, so table and package check each other.
  */
-import { colourDifference } from '@/core/colour'
+import { colourDifference } from '@/core/hair/colour'
 
 type Row = [number, number, number, number, number, number, number]
 const PAIRS: Row[] = [

@@ -3,7 +3,7 @@
  * of an ellipsoid cap from the map is that of a fine triangulation within 0.1 % (mathematics).
  */
 import { geoAzimuthalEqualAreaRaw } from 'd3-geo'
-import { createHead, mapFromDirection, scalpArea, surfacePoint, type Head } from '@/core/head'
+import { createHead, mapFromDirection, scalpArea, surfacePoint, type Head } from '@/core/scalp/head'
 
 const RADIUS = 9
 const head = createHead({ circumferenceCm: 54 })

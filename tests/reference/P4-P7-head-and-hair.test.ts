@@ -1,4 +1,4 @@
-import { createHead, DEFAULT_CIRCUMFERENCE_CM } from '@/core/head'
+import { createHead, DEFAULT_CIRCUMFERENCE_CM } from '@/core/scalp/head'
 import {
   FIBRE_DIAMETER_UM,
   GROWTH_CM_PER_MONTH,
@@ -6,7 +6,7 @@ import {
   hairsOnHead,
   KERATIN_DENSITY,
   regrowthCm,
-} from '@/core/hair'
+} from '@/core/hair/fibre'
 import { MEDIUM_HAIR } from '../support/plan'
 
 const head = createHead({ circumferenceCm: DEFAULT_CIRCUMFERENCE_CM })

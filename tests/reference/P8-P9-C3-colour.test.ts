@@ -1,5 +1,12 @@
-import { complementOf, EUMELANIN, HUE_CIRCLE, labFromPigments, PHEOMELANIN, underlyingPigment } from '@/core/colour'
-import { TONE_CANVAS } from '@/core/feasibility'
+import {
+  complementOf,
+  EUMELANIN,
+  HUE_CIRCLE,
+  labFromPigments,
+  PHEOMELANIN,
+  underlyingPigment,
+} from '@/core/hair/colour'
+import { TONE_CANVAS } from '@/core/judgement/feasibility'
 
 const degrees = ({ a, b }: { a: number; b: number }) => (Math.atan2(b, a) * 180) / Math.PI
 

@@ -2,9 +2,9 @@ import { createHash } from 'node:crypto'
 import { readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import type { FaltoPlan } from '@/core/model'
-import { clockFigures, computePlan, planFigures } from '@/core/pipeline'
-import { ALONE, clockFor } from '@/core/schedule'
-import { SERVICES } from '@/core/services'
+import { clockFigures, computePlan, planFigures } from '@/core/plan/planner'
+import { ALONE, clockFor } from '@/core/time/schedule'
+import { SERVICES } from '@/core/plan/serviceKinds'
 import { GOLDEN_HEADS, goldenPlan, OWN_HEAD } from '../support/samples'
 
 /**

@@ -1,7 +1,7 @@
 /** Which kind of service a colourist would take for a wish: common practice, no source. */
-import { checkPlan, computePlan } from '@/core/pipeline'
+import { checkPlan, computePlan } from '@/core/plan/planner'
 import type { Goal, HairState } from '@/core/model'
-import { proposePlan } from '@/core/services'
+import { proposePlan } from '@/core/plan/serviceKinds'
 import { DEMO_HEADS } from '@/server/demo'
 import { GOAL } from '../support/canvas'
 import { MEDIUM_HAIR } from '../support/plan'

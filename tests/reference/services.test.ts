@@ -1,5 +1,5 @@
-import { checkPlan, computePlan, planFigures } from '@/core/pipeline'
-import { SERVICES } from '@/core/services'
+import { checkPlan, computePlan, planFigures } from '@/core/plan/planner'
+import { SERVICES } from '@/core/plan/serviceKinds'
 import { servicePlan } from '../support/samples'
 import { EXPECTED } from './services.expected'
 

@@ -1,4 +1,4 @@
-import { suggestFormulas, type Surface } from '@/core/formula'
+import { suggestFormulas, type Surface } from '@/core/product/formula'
 import { DEMO_CATALOGUE } from '@/server/demo'
 import { FAMILY_CASES, type FamilyCase } from './shadeFamilies'
 

@@ -3,9 +3,9 @@
  * that judges feasibility existed. `limiting` is the band (from the scalp) that decides; `visits` the promise she would
  * make; `caution` what she would not leave unsaid.
  */
-import { checkCanvas, mainStrand, meanWhite } from '@/core/canvas'
-import { assess } from '@/core/feasibility'
-import { createHead } from '@/core/head'
+import { checkCanvas, mainStrand, meanWhite } from '@/core/hair/hairRecord'
+import { assess } from '@/core/judgement/feasibility'
+import { createHead } from '@/core/scalp/head'
 import { DEMO_HEADS } from '@/server/demo'
 
 interface Verdict {

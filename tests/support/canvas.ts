@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { edge, SCALP_CELLS } from '@/core/canvas'
+import { edge, SCALP_CELLS } from '@/core/hair/hairRecord'
 import { INTEGRITIES, POROSITIES, TONE_HUES, TREATMENTS, type Band, type Canvas, type Goal } from '@/core/model'
 
 /** A band with nothing special about it. */

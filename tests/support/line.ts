@@ -11,8 +11,8 @@ export interface Line {
 }
 
 /**
- * Lays a line to the server on a port. The browser's own "offline" does not serve here: it holds for a page, but not for
- * the service worker that fetches for it, and not for what a reload begins with.
+ * Lays a line to the server on a port. The browser's own "offline" does not serve here: it holds for a page, but not
+ * for the service worker that fetches for it, and not for what a reload begins with.
  */
 export async function lineTo(serverPort: number): Promise<Line> {
   const port = await freePort()

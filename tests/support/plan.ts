@@ -1,4 +1,4 @@
-import { createLayout, defaultLayoutParameters } from '@/core/layout'
+import { createLayout, defaultLayoutParameters } from '@/core/placement/layout'
 import {
   CONSTANTS_VERSION,
   PLAN_FORMAT,
@@ -11,7 +11,7 @@ import {
   type Placement,
   type Take,
 } from '@/core/model'
-import { defaultPlacement } from '@/core/placement'
+import { defaultPlacement } from '@/core/placement/foils'
 
 export const MEDIUM_HAIR: HairState = {
   naturalLevel: 5,

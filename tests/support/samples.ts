@@ -1,6 +1,6 @@
-import { SCALP_CELLS } from '@/core/canvas'
+import { SCALP_CELLS } from '@/core/hair/hairRecord'
 import type { HairMap, HairState, HeadMeasures } from '@/core/model'
-import { planFromService } from '@/core/services'
+import { planFromService } from '@/core/plan/serviceKinds'
 import { MEDIUM_HAIR } from './plan'
 
 /** The head that each kind of service is expected on, as `services.expected.ts` says it. */

@@ -1,4 +1,4 @@
-import type { Lag, Person, Problem, Task } from '@/core/schedule'
+import type { Lag, Person, Problem, Task } from '@/core/time/schedule'
 
 /**
  * A salon's day in made-up figures: clients with zones that are put in and taken out within their windows, a bowl and a

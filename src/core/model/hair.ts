@@ -27,7 +27,8 @@ export interface HairState {
   density: Density
   texture: Texture
   curl: Curl
-  /** `oneLength`: all hair ends on one horizontal line. `graduated…`: on a line that falls towards the face or the back.
+  /**
+   * `oneLength`: all hair ends on one horizontal line. `graduated…`: on a line that falls towards the face or the back.
    * `layered`: every root carries the same length.
    */
   cutLine: CutLine

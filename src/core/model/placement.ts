@@ -21,7 +21,8 @@ export type Selection = (typeof SELECTIONS)[number]
 /** In a sequence: this row is left as it is. */
 export const LEAVE = 'leave'
 
-/** What is taken from a subsection. `slice` and `block` take all of it, `weave` and `babylight` take stitches, `teased`
+/**
+ * What is taken from a subsection. `slice` and `block` take all of it, `weave` and `babylight` take stitches, `teased`
  * what is left after back-combing, `painted` what the brush reaches, `onScalp` colours the new growth. The figures of
  * the other kinds are kept, so that switching back loses nothing.
  */

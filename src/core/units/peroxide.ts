@@ -1,4 +1,5 @@
-/** Trade convention: 10 "volume" of developer is 3 % hydrogen peroxide. Common practice; 40 vol = 12 % is the ceiling of
+/**
+ * Trade convention: 10 "volume" of developer is 3 % hydrogen peroxide. Common practice; 40 vol = 12 % is the ceiling of
  * Regulation (EC) 1223/2009 Annex III for hair products (from memory).
  */
 const PERCENT_PER_VOLUME = 0.3

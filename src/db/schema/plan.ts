@@ -61,7 +61,8 @@ export const planVersion = pgTable(
   ],
 )
 
-/** What was done to a plan, in order. An `edit` carries its patches and their inverse; `undo` and `redo` name the edit
+/**
+ * What was done to a plan, in order. An `edit` carries its patches and their inverse; `undo` and `redo` name the edit
  * they concern, whose `state` follows.
  */
 export const planEdit = pgTable(

@@ -11,7 +11,7 @@ import {
   uuid,
 } from 'drizzle-orm/pg-core'
 import type { FaltoPlan, RunEvent } from '../../core/model'
-import type { RunScript } from '../../core/run'
+import type { RunScript } from '../../core/time/run'
 import { plan } from './plan'
 import { staff } from './salon'
 

@@ -21,8 +21,8 @@ export const isKnownHost = (host: string | null): boolean =>
 
 /**
  * Whether a request was made on this machine, and not passed on to it by a proxy. The server notes who asked in
- * `x-forwarded-for`; a proxy, the one of `--lan` too, adds whom it asks for, so that more than one address stands there,
- * or another one.
+ * `x-forwarded-for`; a proxy, the one of `--lan` too, adds whom it asks for, so that more than one address stands
+ * there, or another one.
  */
 export function isOnThisMachine(headers: Headers): boolean {
   const asked = headers.get('x-forwarded-for') ?? OWN_ADDRESSES[0]!

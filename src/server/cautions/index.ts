@@ -2,7 +2,7 @@
 import { and, eq } from 'drizzle-orm'
 import { v7 as newId } from 'uuid'
 import type { Acknowledgement, Caution } from '@/core/model'
-import { computePlan } from '@/core/pipeline'
+import { computePlan } from '@/core/plan/planner'
 import { cautionAcknowledgement, database, type plan, type Reader } from '@/db'
 import { require, type StaffMember } from '../auth'
 import { careCautionsOf } from '../care'

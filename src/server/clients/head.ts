@@ -1,4 +1,4 @@
-import { createHead, HeadMeasureError } from '@/core/head'
+import { createHead, HeadMeasureError } from '@/core/scalp/head'
 import type { HeadMeasures } from '@/core/model'
 import { AppError } from '../errors'
 

@@ -1,6 +1,13 @@
 import { and, eq } from 'drizzle-orm'
-import { checkCanvas, correctionsOf, daysBetween, hairFromCanvas, NOT_YET_COME, predictCanvas } from '@/core/canvas'
-import { checkGoal } from '@/core/feasibility'
+import {
+  checkCanvas,
+  correctionsOf,
+  daysBetween,
+  hairFromCanvas,
+  NOT_YET_COME,
+  predictCanvas,
+} from '@/core/hair/hairRecord'
+import { checkGoal } from '@/core/judgement/feasibility'
 import type { Consultation, ConsultationBase, ConsultationEntry } from '@/core/model'
 import { client, consultation, inTransaction, type Transaction } from '@/db'
 import { require, type StaffMember } from '../auth'

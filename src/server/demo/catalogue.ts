@@ -7,7 +7,7 @@ import type {
   ProductShade,
   ToneHue,
 } from '@/core/model'
-import { STARTING_PRODUCTS } from '@/core/services'
+import { STARTING_PRODUCTS } from '@/core/plan/serviceKinds'
 
 /** Plain words for the hues of the invented shades. */
 const SHADE_WORDS: Record<ToneHue, string> = {

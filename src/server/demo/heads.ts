@@ -1,5 +1,5 @@
-import { edge, fitBands, paintWhite, SCALP_CELLS, startingCanvas, strandLength, tidy } from '@/core/canvas'
-import { createHead } from '@/core/head'
+import { edge, fitBands, paintWhite, SCALP_CELLS, startingCanvas, strandLength, tidy } from '@/core/hair/hairRecord'
+import { createHead } from '@/core/scalp/head'
 import type { Band, Canvas, Goal, HairState, HeadMeasures, Place, Strand, TreatmentKind } from '@/core/model'
 
 /** The consultation records of the demo: ten invented heads, each with its own difficulty. */

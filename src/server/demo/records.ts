@@ -1,4 +1,4 @@
-import { CONSENT_TEXT } from '@/core/care'
+import { CONSENT_TEXT } from '@/core/judgement/care'
 import type { CareCheck, Consent } from '@/core/model'
 
 /** A day so many days before another. @param today `YYYY-MM-DD` */

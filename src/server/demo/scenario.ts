@@ -1,5 +1,5 @@
 import type { FaltoPlan, HairState, HeadMeasures } from '@/core/model'
-import { planFromDesign, type Design, type StageDesign } from '@/core/services'
+import { planFromDesign, type Design, type StageDesign } from '@/core/plan/serviceKinds'
 import type { StaffRole } from '@/db'
 
 /** The invented salon of the demo. All people, places and products are made up. */

@@ -1,10 +1,10 @@
 import { count } from 'drizzle-orm'
 import { v7 as newId } from 'uuid'
-import { hairFromCanvas } from '@/core/canvas'
-import { afterPlan } from '@/core/outcome'
-import { STARTING_RATES } from '@/core/money'
-import { computePlan } from '@/core/pipeline'
-import { onShelf } from '@/core/services'
+import { hairFromCanvas } from '@/core/hair/hairRecord'
+import { afterPlan } from '@/core/plan/afterVisit'
+import { STARTING_RATES } from '@/core/product/money'
+import { computePlan } from '@/core/plan/planner'
+import { onShelf } from '@/core/plan/serviceKinds'
 import {
   account,
   booking,

@@ -1,7 +1,7 @@
 import { createEvents, type DateTime, type EventAttributes } from 'ics'
 import { activeVariant, type FaltoPlan } from '@/core/model'
-import { computePlan } from '@/core/pipeline'
-import { ALONE, clockFor } from '@/core/schedule'
+import { computePlan } from '@/core/plan/planner'
+import { ALONE, clockFor } from '@/core/time/schedule'
 
 /** A booked plan. `on` is YYYY-MM-DD and `at` HH:MM, both as clocks in the salon show. */
 export interface BookedVisit {

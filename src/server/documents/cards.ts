@@ -1,5 +1,5 @@
 import PDFDocument from 'pdfkit'
-import type { MixingCards } from '@/core/sheet'
+import type { MixingCards } from '@/core/plan/sheets'
 import { A4_MARGIN, bufferOf } from './pdf'
 
 const GAP = 14

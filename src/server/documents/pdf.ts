@@ -1,5 +1,5 @@
 import PDFDocument from 'pdfkit'
-import type { HeadSheet } from '@/core/sheet'
+import type { HeadSheet } from '@/core/plan/sheets'
 
 const MM = 72 / 25.4
 export const A4_MARGIN = 14 * MM

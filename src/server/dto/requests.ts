@@ -26,9 +26,9 @@ import {
   type SavedSections,
   type ScaleCommand,
 } from '@/core/model'
-import type { CameLevel } from '@/core/outcome'
-import { HELPERS, WORKING_ORDERS, type Helper, type WorkingOrder } from '@/core/schedule'
-import { SERVICES } from '@/core/services'
+import type { CameLevel } from '@/core/plan/afterVisit'
+import { HELPERS, WORKING_ORDERS, type Helper, type WorkingOrder } from '@/core/time/schedule'
+import { SERVICES } from '@/core/plan/serviceKinds'
 import { READING_UNITS, type ReadingUnits } from '@/core/units'
 import {
   Counting,

@@ -1,8 +1,8 @@
 import type { FieldProblem } from './validate'
 
 /**
- * Bounds of an entry before anything else looks at it; our estimates, several times what the largest plan has. What turns
- * entries into classes takes a time that grows with the square of an object's fields.
+ * Bounds of an entry before anything else looks at it; our estimates, several times what the largest plan has. What
+ * turns entries into classes takes a time that grows with the square of an object's fields.
  */
 const MOST = { fields: 500, depth: 40, values: 400_000 } as const
 

@@ -1,7 +1,7 @@
 import 'reflect-metadata'
 import { plainToInstance } from 'class-transformer'
 import { validateSync, type ValidationError } from 'class-validator'
-import { checkPlan, type PlanProblem } from '@/core/pipeline'
+import { checkPlan, type PlanProblem } from '@/core/plan/planner'
 import type { FaltoPlan } from '@/core/model'
 import { FaltoPlanDto } from './plan'
 import { shapeProblem } from './shape'

@@ -1,8 +1,8 @@
 /** Sections that a salon keeps as its own, to lay them out again on any head. */
 import { and, asc, eq, isNull } from 'drizzle-orm'
 import { v7 as newId } from 'uuid'
-import { createHead, defaultMeasures } from '@/core/head'
-import { checkStage } from '@/core/layout'
+import { createHead, defaultMeasures } from '@/core/scalp/head'
+import { checkStage } from '@/core/placement/layout'
 import { COUNTS, type OwnLayout, type SavedSections } from '@/core/model'
 import { database, salonLayout, staff } from '@/db'
 import { require, type StaffMember } from '../auth'

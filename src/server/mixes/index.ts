@@ -1,6 +1,6 @@
 /** Bowls while they are weighed: a log of what was poured, and what it takes off the shelf when a bowl is done. */
 import { and, asc, desc, eq, inArray, max, sql } from 'drizzle-orm'
-import { inBowl } from '@/core/mixing'
+import { inBowl } from '@/core/product/bowls'
 import type { MixRecord } from '@/core/model'
 import { database, inTransaction, mix, mixEvent, staff, type Transaction } from '@/db'
 import { require, type StaffMember } from '../auth'

@@ -1,6 +1,6 @@
 /** What the salon charges and pays. */
 import { eq } from 'drizzle-orm'
-import { STARTING_RATES } from '@/core/money'
+import { STARTING_RATES } from '@/core/product/money'
 import type { SalonRates } from '@/core/model'
 import { database, inTransaction, salonRates } from '@/db'
 import { require, type StaffMember } from '../auth'

@@ -1,7 +1,7 @@
 /** Salons themselves: how one comes into being. */
 import { eq } from 'drizzle-orm'
 import { v7 as newId } from 'uuid'
-import { STARTING_RATES } from '@/core/money'
+import { STARTING_RATES } from '@/core/product/money'
 import { AS_KEPT } from '@/core/units'
 import { account, database, inTransaction, salon, salonRates, staff, user } from '@/db'
 import { auth, type StaffMember } from '../auth'
@@ -17,7 +17,8 @@ export interface NewSalon {
 }
 
 /**
- * Makes a salon with its owner and an empty shelf. From then on nobody comes into this installation's demo with one tap.
+ * Makes a salon with its owner and an empty shelf. From then on nobody comes into this installation's demo with one
+ * tap.
  * @returns the owner, as a member of staff
  * @throws AppError 422 for what cannot be taken, 409 when somebody signs in with that e-mail already
  */

@@ -1,7 +1,7 @@
 import { and, asc, eq, gt, isNull, sql } from 'drizzle-orm'
 import { v7 as newId } from 'uuid'
 import { COUNTS, type ShelfItem, type StockLot } from '@/core/model'
-import { computePlan, planFigures } from '@/core/pipeline'
+import { computePlan, planFigures } from '@/core/plan/planner'
 import { booking, database, inTransaction, plan, product, stockLot, stockMove, type Transaction } from '@/db'
 import { require, type StaffMember } from '../auth'
 import { today } from '../days'

@@ -1,9 +1,15 @@
 import { v7 as newId } from 'uuid'
-import { hairMapOf, meanWhite } from '@/core/canvas'
-import { createHead } from '@/core/head'
-import { createLayout, defaultLayoutParameters, LayoutParameterError, partOffsetFor, pastPartFor } from '@/core/layout'
+import { hairMapOf, meanWhite } from '@/core/hair/hairRecord'
+import { createHead } from '@/core/scalp/head'
+import {
+  createLayout,
+  defaultLayoutParameters,
+  LayoutParameterError,
+  partOffsetFor,
+  pastPartFor,
+} from '@/core/placement/layout'
 import type { Consultation, FaltoPlan, OpenPlan } from '@/core/model'
-import { newPlanDocument, onShelf, planFromService, proposePlan, type Person } from '@/core/services'
+import { newPlanDocument, onShelf, planFromService, proposePlan, type Person } from '@/core/plan/serviceKinds'
 import { require, type StaffMember } from '../auth'
 import { bookingOf } from '../bookings'
 import { careCautionsOf } from '../care'

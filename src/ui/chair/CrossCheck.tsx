@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import type { ScriptStep } from '@/core/run'
+import type { ScriptStep } from '@/core/time/run'
 import { LINE } from '../theme'
 
 /** Asks for the look across a section that has just been finished. */

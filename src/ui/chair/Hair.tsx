@@ -12,7 +12,7 @@ import {
   type RunScript,
   type RunState,
   type ScriptStep,
-} from '@/core/run'
+} from '@/core/time/run'
 import { tenth } from '@/core/units'
 import { LINE } from '../theme'
 import type { LiveRun } from './useRun'

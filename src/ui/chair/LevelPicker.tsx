@@ -6,7 +6,7 @@ import DialogActions from '@mui/material/DialogActions'
 import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
 import Typography from '@mui/material/Typography'
-import { exposedLab, hexFromLab, underlyingPigment } from '@/core/colour'
+import { exposedLab, hexFromLab, underlyingPigment } from '@/core/hair/colour'
 import { inkOn } from '../parts'
 
 const LEVELS = [3, 4, 5, 6, 7, 7.5, 8, 8.5, 9, 9.5, 10]

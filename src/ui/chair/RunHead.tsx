@@ -1,7 +1,7 @@
 'use client'
 import Box from '@mui/material/Box'
 import type { RunMap } from '@/core/model'
-import type { RunZone, ZoneStatus } from '@/core/run'
+import type { RunZone, ZoneStatus } from '@/core/time/run'
 import { INK } from '../theme'
 import { running } from './words'
 

@@ -3,7 +3,7 @@ import { get, update } from 'idb-keyval'
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
 import { v7 as newId } from 'uuid'
 import type { KeptRunEvent, OpenRun, RunEvent } from '@/core/model'
-import { foldRun, shownAt, type RunScript, type RunState } from '@/core/run'
+import { foldRun, shownAt, type RunScript, type RunState } from '@/core/time/run'
 import { callApi, OfflineError } from '../hooks/api'
 
 type Told = Pick<RunEvent, 'kind'> &

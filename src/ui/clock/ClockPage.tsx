@@ -14,10 +14,10 @@ import {
   type Limit,
   type OpenPlan,
 } from '@/core/model'
-import { ROOM_CELSIUS } from '@/core/process'
-import type { ZoneClockFigures } from '@/core/pipeline'
-import { helpersFor, withHelp, type ClockOptions, type Helper } from '@/core/schedule'
-import { swatchesOf } from '@/core/sheet'
+import { ROOM_CELSIUS } from '@/core/time/lightening'
+import type { ZoneClockFigures } from '@/core/plan/planner'
+import { helpersFor, withHelp, type ClockOptions, type Helper } from '@/core/time/schedule'
+import { swatchesOf } from '@/core/plan/sheets'
 import { callApi } from '../hooks/api'
 import { moveZone, PlanContext, stageOf, usePlan, usePlanStore, type Permissions } from '../map/context'
 import { PlanTitle } from '../map/PlanTitle'

@@ -1,7 +1,7 @@
 'use client'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import type { ClockFigures } from '@/core/pipeline'
+import type { ClockFigures } from '@/core/plan/planner'
 import { duration } from './words'
 
 /** Other ways of doing the same, in figures. */

@@ -11,8 +11,8 @@ import {
   XAxis,
   YAxis,
 } from 'recharts'
-import type { ZoneClockFigures } from '@/core/pipeline'
-import { NEAR_ENOUGH } from '@/core/process'
+import type { ZoneClockFigures } from '@/core/plan/planner'
+import { NEAR_ENOUGH } from '@/core/time/lightening'
 import { INK } from '../theme'
 import { useTimeOfDay } from './words'
 

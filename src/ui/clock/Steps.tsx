@@ -1,5 +1,5 @@
 import Box from '@mui/material/Box'
-import type { ClockFigures } from '@/core/pipeline'
+import type { ClockFigures } from '@/core/plan/planner'
 import { LINE } from '../theme'
 import { duration, taskWords, useTimeOfDay } from './words'
 

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import dynamic from 'next/dynamic'
-import type { ZoneClockFigures } from '@/core/pipeline'
+import type { ZoneClockFigures } from '@/core/plan/planner'
 import { moveZone, stageOf, usePlan, usePlanStore } from '../map/context'
 import { duration, useTimeOfDay } from './words'
 

@@ -1,8 +1,8 @@
 'use client'
 import { useEffect, useState } from 'react'
 import type { FaltoPlan } from '@/core/model'
-import type { ClockFigures } from '@/core/pipeline'
-import type { ClockOptions } from '@/core/schedule'
+import type { ClockFigures } from '@/core/plan/planner'
+import type { ClockOptions } from '@/core/time/schedule'
 import type { ClockAnswer } from '@/workers/clock.worker'
 import { useClockWorker } from './useClockWorker'
 

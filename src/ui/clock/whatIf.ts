@@ -1,5 +1,5 @@
 import type { Limit } from '@/core/model'
-import type { Helper, WorkingOrder } from '@/core/schedule'
+import type { Helper, WorkingOrder } from '@/core/time/schedule'
 
 /** What a colourist tries out on the Clock page. */
 export interface WhatIf {

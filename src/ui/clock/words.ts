@@ -1,5 +1,5 @@
-import type { ClockTaskFigures } from '@/core/pipeline'
-import type { TaskKind } from '@/core/schedule'
+import type { ClockTaskFigures } from '@/core/plan/planner'
+import type { TaskKind } from '@/core/time/schedule'
 import { useUnits } from '../hooks/useUnits'
 
 /** What is done, in words. */

@@ -16,8 +16,8 @@ import {
   SHORTEST_BAND_CM,
   splitBand,
   strandLength,
-} from '@/core/canvas'
-import { hexFromLab, labOfHair, underlyingPigment } from '@/core/colour'
+} from '@/core/hair/hairRecord'
+import { hexFromLab, labOfHair, underlyingPigment } from '@/core/hair/colour'
 import { INTEGRITIES, LENGTH_REGIONS, LIMITS, POROSITIES, TONE_HUES, TREATMENTS, type Band } from '@/core/model'
 import { Choice, Choices, NumberField, Read } from '../parts'
 import { WORDS } from '../words'

@@ -2,7 +2,7 @@
 import { wrap } from 'comlink'
 import { useEffect, useState } from 'react'
 import type { DoneVisit } from '@/core/model'
-import type { MapDrawing } from '@/core/sheet'
+import type { MapDrawing } from '@/core/plan/sheets'
 import type { PlanWorker } from '@/workers/plan.worker'
 import { HatchDefinitions } from '../parts'
 import { INK } from '../theme'

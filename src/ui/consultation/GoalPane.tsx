@@ -7,8 +7,8 @@ import Stack from '@mui/material/Stack'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useMemo } from 'react'
-import { hexFromLab, labOfHair } from '@/core/colour'
-import { checkGoal, CONTRAST_LEVELS, SCHOOL_MEANS, UPKEEP_WEEKS } from '@/core/feasibility'
+import { hexFromLab, labOfHair } from '@/core/hair/colour'
+import { checkGoal, CONTRAST_LEVELS, SCHOOL_MEANS, UPKEEP_WEEKS } from '@/core/judgement/feasibility'
 import {
   CONTRASTS,
   FACE_FRAMES,

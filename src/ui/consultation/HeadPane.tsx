@@ -15,8 +15,8 @@ import {
   strandLength,
   whiteOfCell,
   type ScalpCell,
-} from '@/core/canvas'
-import { hairlineOutline, mapFromPlace, placeFromMap, type Head } from '@/core/head'
+} from '@/core/hair/hairRecord'
+import { hairlineOutline, mapFromPlace, placeFromMap, type Head } from '@/core/scalp/head'
 import { LENGTH_REGIONS, LIMITS, type LengthRegion, type MapPoint } from '@/core/model'
 import { Choice, NumberField, placeUnder } from '../parts'
 import { INK } from '../theme'

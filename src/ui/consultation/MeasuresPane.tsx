@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box'
 import Stack from '@mui/material/Stack'
 import Typography from '@mui/material/Typography'
-import { densityFromPonytail } from '@/core/hair'
+import { densityFromPonytail } from '@/core/hair/fibre'
 import {
   CURLS,
   CUT_LINES,

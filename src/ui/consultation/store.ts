@@ -1,7 +1,7 @@
 import { createStore } from 'zustand/vanilla'
-import { correctionsOf, predictCanvas, predictHair, startingCanvas } from '@/core/canvas'
-import { startingGoal } from '@/core/feasibility'
-import { createHead } from '@/core/head'
+import { correctionsOf, predictCanvas, predictHair, startingCanvas } from '@/core/hair/hairRecord'
+import { startingGoal } from '@/core/judgement/feasibility'
+import { createHead } from '@/core/scalp/head'
 import type { Canvas, ConsultationBase, ConsultationEntry, OpenConsultation, TargetRegion } from '@/core/model'
 import { ApiError, callApi, OfflineError } from '../hooks/api'
 

@@ -1,7 +1,7 @@
 'use client'
 import { useMemo } from 'react'
-import { meanWhite } from '@/core/canvas'
-import { assess, type Feasibility } from '@/core/feasibility'
+import { meanWhite } from '@/core/hair/hairRecord'
+import { assess, type Feasibility } from '@/core/judgement/feasibility'
 import { useConsultation, useEntry } from './context'
 
 /** The verdict on the wish for the hair as it stands, recomputed as either changes. */

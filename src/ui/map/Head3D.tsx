@@ -3,7 +3,7 @@ import { Canvas, useThree, type ThreeEvent } from '@react-three/fiber'
 import { useColorScheme } from '@mui/material/styles'
 import { useEffect, useMemo, useRef } from 'react'
 import { BufferAttribute, BufferGeometry, DoubleSide } from 'three'
-import type { HeadModel, Triangles } from '@/core/sheet'
+import type { HeadModel, Triangles } from '@/core/plan/sheets'
 
 interface Props {
   model: HeadModel

@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography'
 import type { Remote } from 'comlink'
 import dynamic from 'next/dynamic'
 import { useEffect, useState } from 'react'
-import type { HeadModel } from '@/core/sheet'
+import type { HeadModel } from '@/core/plan/sheets'
 import type { PlanWorker } from '@/workers/plan.worker'
 import { usePlan, usePlanStore } from './context'
 

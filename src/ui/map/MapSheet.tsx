@@ -1,6 +1,6 @@
 'use client'
 import type { Ref, SVGProps } from 'react'
-import type { MapDrawing } from '@/core/sheet'
+import type { MapDrawing } from '@/core/plan/sheets'
 
 /**
  * A transparent sheet over the whole map that takes what a hand does with a tool. That it has the keys is shown by the

@@ -1,7 +1,7 @@
 'use client'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
-import { otherSideFirst, sideBegun } from '@/core/layout'
+import { otherSideFirst, sideBegun } from '@/core/placement/layout'
 import { editStage, stageOf, usePlan, usePlanStore } from './context'
 
 /** Begins on the other side of the head: with a side part the side with less hair goes first. */

@@ -1,7 +1,7 @@
 'use client'
 import { memo, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
 import { v7 as newId } from 'uuid'
-import { createHead, mapFromPlace, placeFromMap, type Head } from '@/core/head'
+import { createHead, mapFromPlace, placeFromMap, type Head } from '@/core/scalp/head'
 import {
   bendParting,
   checkStage,
@@ -20,9 +20,9 @@ import {
   type Division,
   type Snap,
   type SnapKind,
-} from '@/core/layout'
+} from '@/core/placement/layout'
 import type { MapPoint, Stage, Zone } from '@/core/model'
-import type { MapDrawing } from '@/core/sheet'
+import type { MapDrawing } from '@/core/plan/sheets'
 import { placeUnder } from '../parts'
 import { INK } from '../theme'
 import { editStage, stageOf, usePlan, usePlanStore } from './context'

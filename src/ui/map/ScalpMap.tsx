@@ -12,7 +12,7 @@ import {
   type KeyboardEvent,
   type ReactNode,
 } from 'react'
-import type { MapDrawing, PieceDrawing, ZoneDrawing } from '@/core/sheet'
+import type { MapDrawing, PieceDrawing, ZoneDrawing } from '@/core/plan/sheets'
 import type { PlanWorker, Probe } from '@/workers/plan.worker'
 import { useUnits } from '../hooks/useUnits'
 import { editStage, pick, stageOf, usePlan, usePlanStore, zonesInOrder } from './context'

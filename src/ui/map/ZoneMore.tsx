@@ -4,7 +4,7 @@ import Button from '@mui/material/Button'
 import MenuItem from '@mui/material/MenuItem'
 import Stack from '@mui/material/Stack'
 import TextField from '@mui/material/TextField'
-import { newGrowthCm } from '@/core/hair'
+import { newGrowthCm } from '@/core/hair/fibre'
 import {
   COUNTS,
   COVERS,
@@ -19,7 +19,7 @@ import {
   type RampFigure,
   type RampWay,
 } from '@/core/model'
-import { coverOf, isStitched, rampWays } from '@/core/placement'
+import { coverOf, isStitched, rampWays } from '@/core/placement/foils'
 import { Choice, NumberField, Read } from '../parts'
 import { optionsOf, WORDS } from '../words'
 import { editChosen, usePlacement, usePlan, usePlanStore } from './context'

@@ -2,7 +2,7 @@
 import { createContext, useContext, useMemo } from 'react'
 import { useStore } from 'zustand'
 import type { Caution, FaltoPlan, Placement, Stage, Variant, Zone } from '@/core/model'
-import { defaultPlacement } from '@/core/placement'
+import { defaultPlacement } from '@/core/placement/foils'
 import type { PlanState, PlanStore } from './store'
 
 export interface Permissions {

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
-import { checkStage, createLayout, defaultLayoutParameters } from '@/core/layout'
-import { createHead } from '@/core/head'
+import { checkStage, createLayout, defaultLayoutParameters } from '@/core/placement/layout'
+import { createHead } from '@/core/scalp/head'
 import { LAYOUT_TEMPLATES, type LayoutTemplate } from '@/core/model'
 import { planWith, stageOf } from '../../../tests/support/plan'
 import { relay } from './relay'

@@ -1,6 +1,6 @@
 import { v7 as newId } from 'uuid'
 import type { Layout, Placement, Stage, Zone } from '@/core/model'
-import { defaultPlacement } from '@/core/placement'
+import { defaultPlacement } from '@/core/placement/foils'
 
 /**
  * Puts a new layout under a stage. Zones that both have, by their role, keep their id, their placement and their turn.

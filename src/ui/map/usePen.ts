@@ -1,7 +1,7 @@
 'use client'
 import { useEffect, useRef, useState, type FocusEvent, type KeyboardEvent } from 'react'
 import type { MapPoint } from '@/core/model'
-import type { MapDrawing } from '@/core/sheet'
+import type { MapDrawing } from '@/core/plan/sheets'
 
 /** How far an arrow key moves the pen, cm of the map, and with Shift. */
 const STEP_CM = 0.5

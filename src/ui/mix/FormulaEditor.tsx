@@ -7,9 +7,9 @@ import MenuItem from '@mui/material/MenuItem'
 import Stack from '@mui/material/Stack'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
-import { hexFromLab, labOfHair } from '@/core/colour'
-import { gramsOfParts, recipeOf, shadowRootLevel, wantsCompanion } from '@/core/formula'
-import { stageKindOf } from '@/core/mixing'
+import { hexFromLab, labOfHair } from '@/core/hair/colour'
+import { gramsOfParts, recipeOf, shadowRootLevel, wantsCompanion } from '@/core/product/formula'
+import { stageKindOf } from '@/core/product/bowls'
 import {
   COUNTS,
   isColour,

@@ -3,7 +3,7 @@ import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Stack from '@mui/material/Stack'
 import Typography from '@mui/material/Typography'
-import { exposedLab, hexFromLab, underlyingPigment } from '@/core/colour'
+import { exposedLab, hexFromLab, underlyingPigment } from '@/core/hair/colour'
 import {
   depositOn,
   fillerFor,
@@ -12,7 +12,7 @@ import {
   neutralisedBy,
   type Finding,
   type Surface,
-} from '@/core/formula'
+} from '@/core/product/formula'
 import { isLightener } from '@/core/model'
 import { tenth } from '@/core/units'
 import { usePlan } from '../map/context'

@@ -11,7 +11,16 @@ import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useEffect, useRef, useState } from 'react'
 import { v7 as newId } from 'uuid'
-import { corrected, describeStep, madeOf, nextTarget, poured, pouringOf, thinned, type Pouring } from '@/core/mixing'
+import {
+  corrected,
+  describeStep,
+  madeOf,
+  nextTarget,
+  poured,
+  pouringOf,
+  thinned,
+  type Pouring,
+} from '@/core/product/bowls'
 import type { MixRecord, PourEvent } from '@/core/model'
 import { tenth } from '@/core/units'
 import { useUnits } from '../hooks/useUnits'

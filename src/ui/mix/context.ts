@@ -1,7 +1,7 @@
 'use client'
 import { createContext, useContext } from 'react'
-import { recipeOf, type Recipe, type Surface, type Use } from '@/core/formula'
-import { stageKindOf, surfacesFor } from '@/core/mixing'
+import { recipeOf, type Recipe, type Surface, type Use } from '@/core/product/formula'
+import { stageKindOf, surfacesFor } from '@/core/product/bowls'
 import { productOf, type Canvas, type CatalogueItem, type FaltoPlan, type Formula, type Product } from '@/core/model'
 import type { PlanStore } from '../map/store'
 

@@ -1,5 +1,5 @@
 'use client'
-import type { Range } from '@/core/quantity'
+import type { Range } from '@/core/placement/quantity'
 import { useUnits } from '../hooks/useUnits'
 
 /** An amount of mix with its range, in the salon's unit. */

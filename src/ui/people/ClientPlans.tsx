@@ -16,11 +16,10 @@ import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useState, type ChangeEvent } from 'react'
 import { type ClientRecord, LAYOUT_TEMPLATES, type LayoutTemplate } from '@/core/model'
-import { SERVICES } from '@/core/services'
+import { SERVICES } from '@/core/plan/serviceKinds'
 import { callApi } from '../hooks/api'
 import { Choice, SaveButton } from '../parts'
-import { WORDS } from '../words'
-import { dateInWords } from '../words'
+import { WORDS, dateInWords } from '../words'
 import { DoneDialog } from './DoneDialog'
 
 /** The plans of one client: open, start, copy, import, remove. */

@@ -12,7 +12,7 @@ import MenuItem from '@mui/material/MenuItem'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
-import { hexFromLab, labOfHair } from '@/core/colour'
+import { hexFromLab, labOfHair } from '@/core/hair/colour'
 import {
   BASES,
   isColour,

@@ -12,11 +12,10 @@ import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { COUNTS, isCompanion, LIMITS, TONES, type Formula } from '@/core/model'
 import { percentFromVolume } from '@/core/units'
-import { Choice, NumberField } from '../../parts'
+import { Choice, NumberField, FormulaSample } from '../../parts'
 import { freeLetter } from '../../formulaLetters'
 import { WORDS } from '../../words'
 import { usePlan, usePlanStore } from '../context'
-import { FormulaSample } from '../../parts'
 
 /** The formulas of the plan: what they are mixed from and the level they are meant to show. */
 export function FormulasDialog({ onClose }: { onClose: () => void }) {

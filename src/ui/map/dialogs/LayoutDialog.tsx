@@ -10,7 +10,7 @@ import Stack from '@mui/material/Stack'
 import Switch from '@mui/material/Switch'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
-import { partX } from '@/core/hair'
+import { partX } from '@/core/hair/fibre'
 import {
   circleRadiusFor,
   createLayout,
@@ -18,7 +18,7 @@ import {
   partOffsetFor,
   pastPartFor,
   TEMPLATE_PARAMETERS,
-} from '@/core/layout'
+} from '@/core/placement/layout'
 import { LAYOUT_TEMPLATES, LIMITS, type HairState, type LayoutParameters, type LayoutTemplate } from '@/core/model'
 import { Choice, NumberField, Read, SaveButton } from '../../parts'
 import { WORDS } from '../../words'

@@ -1,6 +1,0 @@
-import { directionFromMap, mapFromPlace, type Head } from '../head'
-import type { Place } from '../model'
-
-/** Surface direction of a head-free place. */
-export const directionOf = (head: Head, place: Place): { theta: number; psi: number } =>
-  directionFromMap(head, mapFromPlace(head, place))

@@ -1,0 +1,39 @@
+import type { TreatmentKind } from '../../model'
+
+/**
+ * Rings of scalp cells; ring k has 3(2k + 1) of them, so that all have the same area on the disk of radius s. 192 in
+ * all.
+ */
+export const CELL_RINGS = 8
+/** Kinds of hair that one cell can tell apart. */
+export const MOST_POPULATIONS = 6
+/** A band shorter than this cannot be treated on its own, cm. Our estimate. */
+export const SHORTEST_BAND_CM = 0.3
+/** Edges of bands are kept to this, cm: finer than a hand measures. */
+export const EDGE_STEP_CM = 0.1
+
+/**
+ * Washes after which half of a dye's tone has gone. Demi-permanent colour is commonly said to last about 24 washes (two
+ * of these: a quarter is left); permanent and box dye lose their tone several times slower. Common practice; figures
+ * our estimate.
+ */
+export const HALF_LIFE_WASHES: Partial<Record<TreatmentKind, number>> = {
+  demi: 12,
+  permanent: 40,
+  boxDye: 50,
+  henna: 200,
+  unknown: 60,
+  metallic: 200,
+}
+/** Cool tones leave first (common practice): share of the half-life they last. Our estimate. */
+export const COOL_HALF_LIFE_SHARE = 0.6
+/** Depth goes more slowly than tone. Our estimate. */
+export const DEPTH_HALF_LIFE_FACTOR = 2
+/** Below this a tone no longer reads, and the warmth beneath comes back. Our estimate. */
+export const READABLE_STRENGTH = 0.15
+/** Strength with which exposed warmth then shows. Our estimate. */
+export const EXPOSED_WARMTH = 0.3
+/** Washes a week where nothing is recorded. Our estimate. */
+export const USUAL_WASHES_PER_WEEK = 3
+/** Kinds of strand that one record can tell apart. Our estimate: more is no longer read by anyone. */
+export const MOST_STRANDS = 100

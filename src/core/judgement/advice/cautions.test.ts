@@ -1,0 +1,72 @@
+import { computePlan } from '../../plan/planner'
+import { planWith, type Wanted } from '../../../../tests/support/plan'
+
+const raised = (wanted: Wanted, change?: (plan: ReturnType<typeof planWith>) => void): string[] => {
+  const plan = planWith(wanted)
+  change?.(plan)
+  return computePlan(plan).cautions.map(({ id }) => id)
+}
+const onScalp = (developerVol: number) =>
+  raised(
+    { placement: { take: { kind: 'onScalp' }, subsectionMm: 3, rowGapMm: 0, sequence: ['C'] } },
+    (plan) => (plan.formulas[2]!.developerVol = developerVol),
+  )
+
+/** Every rule both ways: raised where it must be, silent where it must not. */
+describe('cautions', () => {
+  it('ask for the care checks as soon as anything is applied', () => {
+    expect(raised({})).toContain('care-checks')
+    expect(raised({ placement: { sequence: [] } })).toEqual([])
+  })
+
+  it('speak up about strong developer with lightener on the scalp', () => {
+    expect(onScalp(30)).toContain('on-scalp-strength-C')
+    expect(onScalp(20)).not.toContain('on-scalp-strength-C')
+    expect(raised({}, (plan) => (plan.formulas[0]!.developerVol = 30))).not.toContain('on-scalp-strength-A')
+  })
+
+  it('speak up when it is more than a day of hands', () => {
+    const finest = { subsectionMm: 2, rowGapMm: 0 }
+    expect(raised({ placement: { ...finest, dropout: { kind: 'lowlight', formulaId: 'B' } } })).toContain(
+      'more-than-a-day',
+    )
+    expect(raised({ placement: finest })).not.toContain('more-than-a-day')
+  })
+
+  it('speak up when application alone outlasts the product', () => {
+    expect(raised({ placement: { subsectionMm: 3, rowGapMm: 0 } })).toContain('longer-than-maximum-A')
+    expect(raised({ placement: { rowGapMm: 25 } })).not.toContain('longer-than-maximum-A')
+    expect(
+      raised({ placement: { subsectionMm: 3, rowGapMm: 0 } }, (plan) => (plan.products[0]!.maximumMinutes = 120)),
+    ).toContain('longer-than-maximum-A')
+  })
+
+  it('note that the first foil runs ahead of the last', () => {
+    expect(raised({ placement: { rowGapMm: 0 } })).toContain('uneven-lift-A')
+    expect(raised({ only: ['backLeft'], placement: { rowGapMm: 15 } })).not.toContain('uneven-lift-A')
+    expect(raised({ placement: { rowGapMm: 0 } }, (plan) => (plan.formulas[0]!.developerVol = 0))).not.toContain(
+      'uneven-lift-A',
+    )
+  })
+
+  it('note thick subsections under lightener, not under colour', () => {
+    expect(raised({ placement: { subsectionMm: 14 } })).toContain('thick-subsections')
+    expect(raised({ placement: { subsectionMm: 14, sequence: ['B'] } })).not.toContain('thick-subsections')
+    expect(raised({ placement: { subsectionMm: 10 } })).not.toContain('thick-subsections')
+  })
+
+  it('note long foils', () => {
+    expect(raised({ hair: { lengthCm: 60 } })).toContain('long-foils')
+    expect(raised({ hair: { lengthCm: 40 } })).not.toContain('long-foils')
+    expect(raised({ hair: { lengthCm: 60 }, placement: { startCm: 25 } })).not.toContain('long-foils')
+  })
+
+  it('never call anything safe, and always say what to do', () => {
+    const { cautions } = computePlan(planWith({ hair: { lengthCm: 60 }, placement: { subsectionMm: 14, rowGapMm: 0 } }))
+    expect(cautions.length).toBeGreaterThan(3)
+    for (const { text, remedy } of cautions) {
+      expect(`${text} ${remedy}`).not.toMatch(/\bsafe\b/i)
+      expect(remedy.length).toBeGreaterThan(10)
+    }
+  })
+})

@@ -1,0 +1,183 @@
+import { isLightener, type Caution, type FaltoPlan, type Formula, type Product } from '../../model'
+import { liftAfter } from '../../time/lightening'
+import type { ComputedStages } from '../../placement/quantity'
+
+/** Ends of foils longer than this hang in the cold and lag behind, cm. Common practice. */
+const LONG_FOIL_CM = 45
+/** Lightener in subsections thicker than this lifts patchily, mm. Common practice: usual foils are 6–10 mm. */
+const THICK_SUBSECTION_MM = 10
+/** Lightener on the scalp: 6 % at most, or the label's own limit if less. Common practice. */
+const ON_SCALP_VOL = 20
+/**
+ * Difference in lift between first and last foil that is worth a word, levels: the smallest step that shows (common
+ * practice).
+ */
+const UNEVEN_LEVELS = 2
+/** Hands-on work beyond this is no day's work, min. Our estimate. */
+const LONGEST_DAY_MIN = 360
+/** Conditions in a closed foil in an ordinary room. Our estimate. */
+const IN_FOIL = { celsius: 30, moist: 0.9, fresh: 0.95, maximumLift: 8, rate: 1 } as const
+
+type Rule = (plan: FaltoPlan, computed: ComputedStages) => Caution[]
+
+/** Everything to be looked at before this plan is carried out, in a fixed order. */
+export const cautionsFor = (plan: FaltoPlan, computed: ComputedStages): Caution[] =>
+  RULES.flatMap((rule) => rule(plan, computed))
+
+const careChecks: Rule = (_plan, { pieces }) =>
+  pieces.length === 0
+    ? []
+    : [
+        {
+          id: 'care-checks',
+          severity: 'caution',
+          text: 'Allergy alert test, strand test and a look at the scalp belong before every colour service, as the products’ instructions and local rules say.',
+          remedy:
+            'Do them, keep gloves and air moving, and refer questions of health, medicines or earlier reactions to the instructions and a doctor.',
+          zoneIds: [],
+        },
+      ]
+
+const onScalpStrength: Rule = (plan, { zones }) =>
+  lighteners(plan).flatMap(({ formula }) => {
+    if (formula.developerVol <= ON_SCALP_VOL) return []
+    const zoneIds = zones
+      .filter((zone) =>
+        zone.placement.pieces.some((piece) => piece.kind === 'onScalp' && piece.formulaId === formula.id),
+      )
+      .map((zone) => zone.zoneId)
+    if (zoneIds.length === 0) return []
+    return [
+      {
+        id: `on-scalp-strength-${formula.id}`,
+        severity: 'caution',
+        text: `Formula ${formula.id} puts lightener with ${formula.developerVol} vol on the scalp.`,
+        remedy: `Use ${ON_SCALP_VOL} vol (6 %) at most, or less if the label says so.`,
+        zoneIds,
+      },
+    ]
+  })
+
+const longerThanMaximum: Rule = (plan, computed) =>
+  plan.formulas.flatMap((formula) => {
+    const product = productOf(plan, formula)
+    const { minutes, zoneIds } = applicationSpan(formula, computed)
+    if (minutes <= product.maximumMinutes) return []
+    return [
+      {
+        id: `longer-than-maximum-${formula.id}`,
+        severity: 'caution',
+        text: `Putting in formula ${formula.id} takes about ${Math.round(minutes)} min; ${product.name} may stay on for ${product.maximumMinutes} min. The first foil is due before the last is in.`,
+        remedy: 'Take out early foils in time, work with help, or split the visit.',
+        zoneIds,
+      },
+    ]
+  })
+
+const unevenLift: Rule = (plan, computed) =>
+  lighteners(plan).flatMap(({ formula, product }) => {
+    const { minutes, zoneIds } = applicationSpan(formula, computed)
+    const conditions = { ...IN_FOIL, developerVol: formula.developerVol, ratio: formula.ratio }
+    const whole = product.maximumMinutes
+    const ahead = liftAfter(whole, conditions) - liftAfter(Math.max(0, whole - minutes), conditions)
+    if (ahead < UNEVEN_LEVELS || formula.developerVol === 0) return []
+    return [
+      {
+        id: `uneven-lift-${formula.id}`,
+        severity: 'note',
+        text: `By the time the last piece of formula ${formula.id} goes in, the first has worked about ${Math.round(minutes)} min longer: roughly ${Math.round(ahead)} levels if all came out together.`,
+        remedy: 'Begin with a weaker bowl, take foils out in the order they went in, or work with help.',
+        zoneIds,
+      },
+    ]
+  })
+
+const moreThanADay: Rule = (_plan, { foilCount, handsOn }) =>
+  handsOn.expected / 60 <= LONGEST_DAY_MIN
+    ? []
+    : [
+        {
+          id: 'more-than-a-day',
+          severity: 'note',
+          text: `${foilCount} foils and about ${Math.round(handsOn.expected / 3600)} hours of hands alone: more than anybody does in a day.`,
+          remedy:
+            'Look whether subsections or stages slipped in that nobody meant; else work with help, or split the visit.',
+          zoneIds: [],
+        },
+      ]
+
+const thickSubsections: Rule = (plan, computed) => {
+  const letters = new Set(lighteners(plan).map(({ formula }) => formula.id))
+  const zoneIds = computed.zones
+    .filter(
+      (zone) =>
+        zone.placement.thickness * 10 > THICK_SUBSECTION_MM + 0.5 &&
+        zone.placement.pieces.some((piece) => letters.has(piece.formulaId)),
+    )
+    .map((zone) => zone.zoneId)
+  if (zoneIds.length === 0) return []
+  return [
+    {
+      id: 'thick-subsections',
+      severity: 'note',
+      text: `Lightener goes into subsections thicker than ${THICK_SUBSECTION_MM} mm: they tend to lift unevenly and stay warm inside.`,
+      remedy: `Part thinner (6–${THICK_SUBSECTION_MM} mm) or saturate both sides.`,
+      zoneIds,
+    },
+  ]
+}
+
+const longFoils: Rule = (_plan, { zones }) => {
+  const zoneIds = zones
+    .filter((zone) => zone.placement.pieces.some((piece) => piece.foilLength > LONG_FOIL_CM))
+    .map((zone) => zone.zoneId)
+  if (zoneIds.length === 0) return []
+  return [
+    {
+      id: 'long-foils',
+      severity: 'note',
+      text: `Foils longer than ${LONG_FOIL_CM} cm are needed; their ends hang in the cold and lag behind the scalp.`,
+      remedy: 'Cut foils to length beforehand, and check the ends as well as the scalp.',
+      zoneIds,
+    },
+  ]
+}
+
+const RULES: readonly Rule[] = [
+  careChecks,
+  onScalpStrength,
+  longerThanMaximum,
+  unevenLift,
+  thickSubsections,
+  longFoils,
+  moreThanADay,
+]
+
+const productOf = (plan: FaltoPlan, formula: Formula): Product =>
+  plan.products.find(({ id }) => id === formula.productId)!
+
+const lighteners = (plan: FaltoPlan): { formula: Formula; product: Product }[] =>
+  plan.formulas
+    .map((formula) => ({ formula, product: productOf(plan, formula) }))
+    .filter(({ product }) => isLightener(product.kind))
+
+/** From the first to the last piece of a formula with everything worked between them, min. */
+function applicationSpan(formula: Formula, { zones }: ComputedStages): { minutes: number; zoneIds: string[] } {
+  let clock = 0
+  let first: number | undefined
+  let last = 0
+  const zoneIds: string[] = []
+  for (const zone of zones) {
+    let used = false
+    clock += zone.handsOn - zone.seconds.reduce((sum, seconds) => sum + seconds, 0)
+    zone.placement.pieces.forEach((piece, i) => {
+      clock += zone.seconds[i]!
+      if (piece.formulaId !== formula.id) return
+      first ??= clock
+      last = clock
+      used = true
+    })
+    if (used) zoneIds.push(zone.zoneId)
+  }
+  return { minutes: first === undefined ? 0 : (last - first) / 60, zoneIds }
+}

@@ -1,0 +1,36 @@
+import type { Cover, Direction, PaintShape, Placement, Take } from '../../model'
+
+/**
+ * Share of a panel that a painted shape covers, fully soaked. Our estimate: a V leaves its two flanks, a check mark
+ * more.
+ */
+export const PAINTED_SHARE: Record<PaintShape, number> = { v: 0.5, w: 0.65, diagonal: 0.5, check: 0.4 }
+/** What is left in the hand when a slice has been back-combed towards the scalp. Our estimate. */
+export const TEASED_SHARE = 0.6
+
+/** Share of a subsection's hair that a take picks up, 0…1. */
+export function takenShare(take: Take): number {
+  switch (take.kind) {
+    case 'weave':
+    case 'babylight':
+      return (take.stitchMm / (take.stitchMm + take.stitchGapMm)) * take.depthShare
+    case 'teased':
+      return TEASED_SHARE
+    case 'painted':
+      return PAINTED_SHARE[take.shape ?? 'v']
+    case 'slice':
+    case 'block':
+    case 'onScalp':
+      return 1
+  }
+}
+
+/** What lies over the product: as asked, or as it usually is for the take. */
+export const coverOf = ({ cover, take }: Pick<Placement, 'cover' | 'take'>): Cover =>
+  cover ?? (take.kind === 'painted' || take.kind === 'block' || take.kind === 'onScalp' ? 'open' : 'foil')
+
+export const isStitched = ({ kind }: Pick<Take, 'kind'>): boolean => kind === 'weave' || kind === 'babylight'
+
+/** Whether partings slant, so that they have a slope. */
+export const isDiagonal = (direction: Direction): boolean =>
+  direction === 'diagonalBack' || direction === 'diagonalForward'

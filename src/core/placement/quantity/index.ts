@@ -1,0 +1,29 @@
+/**
+ * Stage 4: how much and how long. Masses in g, times in s, predictions as ranges (p10, expected, p90).
+ */
+export { bowlCapacity, planBowls, type Bowl, type BowlRules, type Use } from './bowls'
+export {
+  BOWL_G,
+  BOWL_RESIDUE_G,
+  EDGE_LOSS_G,
+  GRAMS_VARIATION,
+  LIGHTENER_LIFE_MINUTES,
+  LONG_BOWL_G,
+  MIXING_MINUTES,
+  SCALP_FILM_G_PER_CM2,
+  SECONDS_VARIATION,
+  WASTE_VARIATION,
+} from './constants'
+export {
+  appliedGrams,
+  bowlRulesFor,
+  formulaGrams,
+  loadFor,
+  pieceGrams,
+  type FormulaGrams,
+  type PieceGrams,
+  type PieceUse,
+} from './grams'
+export { type ComputedStages, type ZoneResult } from './computedStages'
+export { combinedSigma, rangeOf, type Range } from './range'
+export { lengthSlowness, pieceSeconds, secondsRange, zoneSeconds } from './seconds'

@@ -1,0 +1,151 @@
+import type { FaltoPlan } from '../../model'
+import type { ComputedStages } from '../../placement/quantity'
+import {
+  clockFor,
+  reachesScalpAndLengths,
+  remediesFor,
+  type Clock,
+  type ClockOptions,
+  type CurvePoint,
+  type RemedyKind,
+  type TaskKind,
+} from '../../time/schedule'
+import { tenth } from '../../units'
+
+/** A range in whole minutes or tenths of a level. */
+interface Span {
+  low: number
+  expected: number
+  high: number
+}
+
+/** Who does what when, and what it comes to. Minutes count from the start of the visit. */
+export interface ClockFigures {
+  crew: { id: string; name: string }[]
+  fits: boolean
+  minutes: Span
+  handsFreeMinutes: number
+  /** Whether something can be put on the lengths first and on the scalp later. */
+  lengthsCanLead: boolean
+  tasks: ClockTaskFigures[]
+  zones: ZoneClockFigures[]
+  /** Levels between which four fifths of everything a formula lightens lies when it comes off. */
+  evenness: Record<string, { p10: number; p90: number }>
+  conflicts: { formulaId: string | null; about: string; overMinutes: number }[]
+  remedies: { kind: RemedyKind; text: string; minutes: number }[]
+}
+
+export interface ClockTaskFigures {
+  id: string
+  kind: TaskKind
+  about: string
+  stageId: string | null
+  fromMinutes: number
+  toMinutes: number
+  by: string
+}
+
+export interface ZoneClockFigures {
+  stageId: string
+  zoneId: string
+  name: string
+  formulaId: string
+  pieces: number
+  firstOnMinutes: number
+  lastOnMinutes: number
+  readyMinutes: number
+  latestMinutes: number
+  firstOutMinutes: number
+  lastOutMinutes: number
+  level: Span
+  darkest: number
+  lightest: number
+  goal: number
+  /** Of what the hair stands, %. */
+  strainPercent: number
+  shortPieces: number
+  checks: { fragile: string; last: string }
+  curve: CurvePoint[]
+}
+
+/**
+ * A clock rounded for leaving the core: 0.1 min, 0.1 level, whole percent; with what would make it fit where it does
+ * not.
+ */
+export function clockFigures(plan: FaltoPlan, computed: ComputedStages, options: ClockOptions): ClockFigures {
+  const clock = clockFor(plan, computed, options)
+  const remedies = remediesFor(plan, computed, options, clock)
+  return {
+    ...roundedClock(clock),
+    lengthsCanLead: computed.zones.some(({ placement }) => placement.pieces.some(reachesScalpAndLengths)),
+    crew: options.crew.people.map(({ id, name }) => ({ id, name })),
+    remedies: remedies.map(({ kind, text, clock: { finish } }) => ({
+      kind,
+      text,
+      minutes: Math.round(finish.expected),
+    })),
+  }
+}
+
+const roundedClock = ({
+  fits,
+  tasks,
+  zones,
+  conflicts,
+  finish,
+  handsFree,
+  evenness,
+}: Clock): Omit<ClockFigures, 'crew' | 'remedies' | 'lengthsCanLead'> => ({
+  fits,
+  minutes: span(finish),
+  handsFreeMinutes: tenth(handsFree),
+  tasks: tasks.map(({ id, kind, about, stageId, from, to, personId }) => ({
+    id,
+    kind,
+    about,
+    stageId: stageId ?? null,
+    fromMinutes: tenth(from),
+    toMinutes: tenth(to),
+    by: personId,
+  })),
+  zones: zones.map((zone) => ({
+    stageId: zone.stageId,
+    zoneId: zone.zoneId,
+    name: zone.name,
+    formulaId: zone.formulaId,
+    pieces: zone.pieces,
+    firstOnMinutes: tenth(zone.firstOn),
+    lastOnMinutes: tenth(zone.lastOn),
+    readyMinutes: tenth(zone.ready),
+    latestMinutes: tenth(zone.latest),
+    firstOutMinutes: tenth(zone.firstOut),
+    lastOutMinutes: tenth(zone.lastOut),
+    level: span(zone.level),
+    darkest: tenth(zone.spread.darkest),
+    lightest: tenth(zone.spread.lightest),
+    goal: zone.goal,
+    strainPercent: Math.round(100 * zone.strain),
+    shortPieces: zone.short,
+    checks: zone.checks,
+    curve: zone.curve.map(({ minute, darkest, mean, lightest }) => ({
+      minute: tenth(minute),
+      darkest: tenth(darkest),
+      mean: tenth(mean),
+      lightest: tenth(lightest),
+    })),
+  })),
+  evenness: Object.fromEntries(
+    Object.entries(evenness).map(([id, { p10, p90 }]) => [id, { p10: tenth(p10), p90: tenth(p90) }]),
+  ),
+  conflicts: conflicts.map(({ formulaId, about, over }) => ({
+    formulaId: formulaId ?? null,
+    about,
+    overMinutes: tenth(over),
+  })),
+})
+
+const span = ({ low, expected, high }: Span): Span => ({
+  low: tenth(low),
+  expected: tenth(expected),
+  high: tenth(high),
+})

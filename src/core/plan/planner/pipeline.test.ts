@@ -1,0 +1,146 @@
+import fc from 'fast-check'
+import { activeVariant, DIRECTIONS, type FaltoPlan } from '../../model'
+import { planWith, stageOf } from '../../../../tests/support/plan'
+import { memoByKey } from './memo'
+import { checkPlan, computePlan, derivationsOf, forgetAllButHeads, planFigures } from '.'
+
+const figuresOf = (plan: FaltoPlan) => planFigures(plan, computePlan(plan))
+
+describe('computing a plan', () => {
+  it('gives the same figures remembered and afresh, after any sequence of edits', () => {
+    const edit = fc.record({
+      zone: fc.nat(3),
+      rowGapMm: fc.integer({ min: 0, max: 20 }),
+      direction: fc.constantFrom(...DIRECTIONS),
+      lengthCm: fc.integer({ min: 20, max: 60 }),
+    })
+    fc.assert(
+      fc.property(fc.array(edit, { minLength: 1, maxLength: 4 }), (edits) => {
+        const plan = planWith({ hair: { cutLine: 'oneLength' } })
+        for (const { zone, rowGapMm, direction, lengthCm } of edits) {
+          Object.assign(stageOf(plan).zones[zone]!.placement, { rowGapMm, direction })
+          plan.hair.lengthCm = lengthCm
+          computePlan(plan)
+        }
+        const remembered = figuresOf(plan)
+        forgetAllButHeads()
+        expect(figuresOf(plan)).toEqual(remembered)
+      }),
+      { numRuns: 12 },
+    )
+  })
+
+  it('does not depend on where else memory has been: a copy computes alike', () => {
+    const plan = planWith()
+    expect(figuresOf(structuredClone(plan))).toEqual(figuresOf(plan))
+  })
+
+  it('adds zones up to the totals, within rounding', () => {
+    const { zones, foils, minutes, grams, hairs } = figuresOf(planWith({ placement: { sequence: ['A', 'B'] } }))
+    const sum = (values: number[]) => values.reduce((total, value) => total + value, 0)
+    expect(sum(zones.map((zone) => zone.foils))).toBe(foils)
+    expect(sum(zones.map((zone) => zone.minutes))).toBeCloseTo(minutes.expected, 0)
+    expect(Math.abs(sum(zones.map((zone) => zone.hairs)) - hairs)).toBeLessThanOrEqual(200)
+    for (const id of ['A', 'B']) {
+      const residue = grams[id]!.expected - sum(zones.map((zone) => zone.grams[id] ?? 0))
+      expect(residue).toBeGreaterThan(3)
+      expect(residue).toBeLessThan(13)
+    }
+  })
+
+  it('shares out all hair: formulas and what is left make 100 %', () => {
+    const { sharePercent } = figuresOf(planWith({ placement: { sequence: ['A', 'B', 'leave'] } }))
+    const taken = Object.values(sharePercent.byFormula).reduce((sum, share) => sum + share, 0)
+    expect(taken + sharePercent.left).toBeCloseTo(100, 0)
+  })
+
+  it('rounds to 0.1 g, 0.1 min and whole foils', () => {
+    const { foils, grams, minutes } = figuresOf(planWith())
+    const tenths = (value: number) => Math.abs(value * 10 - Math.round(value * 10)) < 1e-9
+    expect(Number.isInteger(foils)).toBe(true)
+    expect(
+      Object.values(grams)
+        .flatMap(Object.values)
+        .every((value) => tenths(value as number)),
+    ).toBe(true)
+    expect(Object.values(minutes).every(tenths)).toBe(true)
+  })
+
+  it('keeps zone ids, foils and working order on a remeasured head, with figures that follow its size', () => {
+    const small = figuresOf(planWith({ head: { circumferenceCm: 52 } }))
+    const large = figuresOf(planWith({ head: { circumferenceCm: 58 } }))
+    expect(large.zones.map(({ id }) => id)).toEqual(small.zones.map(({ id }) => id))
+    expect(large.grams['A']!.expected).toBeGreaterThan(small.grams['A']!.expected)
+  })
+
+  it('follows the order of application', () => {
+    const plan = planWith()
+    stageOf(plan).order.reverse()
+    expect(figuresOf(plan).zones.map(({ id }) => id)).toEqual(stageOf(plan).order)
+  })
+
+  it('computes the active variant', () => {
+    const plan = planWith()
+    plan.variants.push({ ...structuredClone(plan.variants[0]!), id: 'other', name: 'Other' })
+    plan.variants[1]!.stages[0]!.zones.forEach((zone) => (zone.placement.sequence = []))
+    plan.activeVariantId = 'other'
+    expect(figuresOf(plan).foils).toBe(0)
+    plan.activeVariantId = 'gone'
+    expect(() => activeVariant(plan)).toThrow(/does not hold/)
+  })
+})
+
+describe('opening totals', () => {
+  it('says the totals of the strip and names every zone that adds to them', () => {
+    const plan = planWith({ placement: { sequence: ['A', 'B'] } })
+    const computed = computePlan(plan)
+    const figures = planFigures(plan, computed)
+    const { foils, grams, minutes, share } = derivationsOf(plan, computed)
+    expect(foils.total).toBe(`${figures.foils} foils`)
+    expect(grams['A']!.total).toContain(`${figures.grams['A']!.expected} g`)
+    expect(minutes.total).toContain(`${figures.minutes.expected} min`)
+    expect(share.total).toContain(`left ${figures.sharePercent.left} %`)
+    expect(foils.adds.map(({ zoneId }) => zoneId)).toEqual(figures.zones.map(({ id }) => id))
+    const parts = grams['A']!.adds.map(({ value }) => parseFloat(value))
+    expect(parts.reduce((sum, part) => sum + part, 0)).toBeCloseTo(figures.grams['A']!.expected, 0)
+  })
+})
+
+describe('checking a plan', () => {
+  const problems = (harm: (plan: FaltoPlan) => void) => {
+    const plan = planWith()
+    harm(plan)
+    return checkPlan(plan).map(({ path }) => path)
+  }
+
+  it('finds nothing wrong with a good one', () => {
+    expect(checkPlan(planWith({ template: 'topStrip' }))).toEqual([])
+  })
+
+  it('names the place of every broken reference', () => {
+    expect(problems((plan) => (plan.formulas[0]!.productId = 'gone'))).toEqual(['formulas[0].productId'])
+    expect(problems((plan) => (stageOf(plan).zones[2]!.placement.sequence = ['A', 'Q']))).toEqual([
+      'variants[0].stages[0].zones[2].placement.sequence[1]',
+    ])
+    expect(
+      problems((plan) => (stageOf(plan).zones[1]!.placement.ramps = [{ figure: 'rowGapMm', way: 'alongRow', to: 2 }])),
+    ).toEqual(['variants[0].stages[0].zones[1].placement.ramps[0].way'])
+    expect(problems((plan) => (plan.activeVariantId = 'gone'))).toEqual(['activeVariantId'])
+    expect(problems((plan) => plan.formulas.push(plan.formulas[0]!))).toEqual(['formulas'])
+    expect(problems((plan) => plan.products.push(plan.products[0]!))).toEqual(['products'])
+    expect(problems((plan) => plan.variants.push(plan.variants[0]!))).toContain('variants')
+  })
+
+  it('names the measure that cannot be', () => {
+    expect(problems((plan) => (plan.head = { circumferenceCm: 54, earToEarCm: 26 }))).toEqual(['head.earToEarCm'])
+  })
+})
+
+describe('remembering', () => {
+  it('computes once a key, and forgets the least used beyond its capacity', () => {
+    let computed = 0
+    const double = memoByKey((value: number) => (computed++, 2 * value), String, 2)
+    expect([double(1), double(1), double(2), double(1), double(3), double(1), double(2)]).toEqual([2, 2, 4, 2, 6, 2, 4])
+    expect(computed).toBe(4)
+  })
+})

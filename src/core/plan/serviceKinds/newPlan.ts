@@ -1,0 +1,192 @@
+import { otherSideFirst, type Section } from '../../placement/layout'
+import {
+  CONSTANTS_VERSION,
+  PLAN_FORMAT,
+  PLAN_SCHEMA_VERSION,
+  productOf,
+  type CatalogueItem,
+  type FaltoPlan,
+  type Formula,
+  type HairMap,
+  type HairState,
+  type HeadMeasures,
+  type Layout,
+  type Product,
+  type Rates,
+} from '../../model'
+import { defaultPlacement } from '../../placement/foils'
+
+const OFF_SCALP = { heat: false, onScalp: false, damp: false }
+
+/** The invented product lines a new plan starts with, with the rules of their made-up labels. */
+export const STARTING_PRODUCTS: Product[] = [
+  {
+    id: 'marl',
+    name: 'Marl powder lightener',
+    line: 'Marl',
+    kind: 'powderLightener',
+    maximumMinutes: 50,
+    rules: {
+      ...OFF_SCALP,
+      heat: true,
+      ratios: [1, 1.5, 2],
+      developerMinVol: 5,
+      developerMaxVol: 40,
+      workingLifeMinutes: 35,
+      minimumMinutes: 10,
+      maximumLift: 8,
+    },
+    pack: { grams: 500, priceMinor: 2450, densityGPerMl: 0.6 },
+  },
+  {
+    id: 'whin',
+    name: 'Whin clay',
+    line: 'Whin',
+    kind: 'clayLightener',
+    maximumMinutes: 60,
+    rules: {
+      ...OFF_SCALP,
+      ratios: [1.5, 2, 2.5],
+      developerMinVol: 10,
+      developerMaxVol: 40,
+      workingLifeMinutes: 45,
+      minimumMinutes: 15,
+      maximumLift: 6,
+    },
+    pack: { grams: 400, priceMinor: 2890, densityGPerMl: 0.7 },
+  },
+  {
+    id: 'skerry',
+    name: 'Skerry on-scalp cream',
+    line: 'Skerry',
+    kind: 'creamLightener',
+    maximumMinutes: 60,
+    rules: {
+      ...OFF_SCALP,
+      onScalp: true,
+      ratios: [1, 1.5, 2],
+      developerMinVol: 5,
+      developerMaxVol: 20,
+      workingLifeMinutes: 40,
+      minimumMinutes: 10,
+      maximumLift: 7,
+    },
+    pack: { grams: 250, priceMinor: 1980, densityGPerMl: 1 },
+  },
+  {
+    id: 'fathom',
+    name: 'Fathom permanent cream',
+    line: 'Fathom',
+    kind: 'permanentColour',
+    maximumMinutes: 45,
+    rules: {
+      ...OFF_SCALP,
+      onScalp: true,
+      ratios: [1, 1.5],
+      developerMinVol: 5,
+      developerMaxVol: 40,
+      workingLifeMinutes: 45,
+      minimumMinutes: 30,
+      maximumLift: 4,
+    },
+    pack: { grams: 60, priceMinor: 690, densityGPerMl: 1 },
+  },
+  {
+    id: 'lull',
+    name: 'Lull liquid gloss',
+    line: 'Lull',
+    kind: 'gloss',
+    maximumMinutes: 20,
+    rules: {
+      ...OFF_SCALP,
+      onScalp: true,
+      damp: true,
+      ratios: [1, 1.5, 2],
+      developerMinVol: 5,
+      developerMaxVol: 10,
+      workingLifeMinutes: 45,
+      minimumMinutes: 5,
+      maximumLift: 0,
+    },
+    pack: { grams: 60, priceMinor: 720, densityGPerMl: 1 },
+  },
+]
+
+/** A light and a low formula that suit the natural level. */
+export function startingFormulas(hair: Pick<HairState, 'naturalLevel'>): Formula[] {
+  const light = Math.min(10, Math.max(8, Math.round(hair.naturalLevel + 3)))
+  const low = Math.max(1, Math.round(hair.naturalLevel) - 1)
+  return [
+    { id: 'A', name: 'Light', productId: 'marl', developerVol: 20, ratio: 2, level: light, tone: 'neutral' },
+    { id: 'B', name: 'Low', productId: 'fathom', developerVol: 10, ratio: 1, level: low, tone: 'neutral' },
+  ]
+}
+
+/** Whom a plan is made for. `newId` gives ids, because the core draws no lots. */
+export interface Person {
+  head: HeadMeasures
+  hair: HairState
+  hairMap?: HairMap | undefined
+  newId: () => string
+}
+
+/**
+ * A plan with one variant of one stage, every zone with the default placement, worked in the template's order; a side
+ * part's own side goes first, because it has less hair (common practice).
+ */
+export function newPlanDocument(
+  name: string,
+  { head, hair, hairMap, newId }: Person,
+  { layout, sections }: { layout: Layout; sections: Section[] },
+): FaltoPlan {
+  const zones = sections.map((section) => ({ id: newId(), ...section, placement: defaultPlacement() }))
+  const order = zones.map(({ id }) => id)
+  return planOf(name, { head, hair, hairMap, newId }, startingFormulas(hair), [
+    {
+      id: newId(),
+      kind: 'lighten',
+      name: 'Lighten',
+      layout,
+      zones,
+      order: hair.part === 'right' ? otherSideFirst({ layout, zones, order }) : order,
+    },
+  ])
+}
+
+/** A plan document around its stages. */
+export function planOf(
+  name: string,
+  { head, hair, hairMap, newId }: Person,
+  formulas: Formula[],
+  stages: FaltoPlan['variants'][number]['stages'],
+): FaltoPlan {
+  const variantId = newId()
+  return {
+    format: PLAN_FORMAT,
+    schemaVersion: PLAN_SCHEMA_VERSION,
+    constantsVersion: CONSTANTS_VERSION,
+    name,
+    head,
+    hair,
+    ...(hairMap && { hairMap }),
+    products: STARTING_PRODUCTS,
+    formulas,
+    learned: { load: 1, seconds: 1 },
+    activeVariantId: variantId,
+    variants: [{ id: variantId, name: 'First idea', stages }],
+  }
+}
+
+/** More strengths than any shelf has; keeps documents small. */
+const MOST_DEVELOPERS = 12
+
+/** A plan with a salon's own products, developers and prices in it, so that it computes alone. */
+export function onShelf(plan: FaltoPlan, catalogue: readonly CatalogueItem[], rates: Rates): FaltoPlan {
+  const own = new Map(catalogue.map((item) => [item.id, productOf(item)]))
+  const developers = [...own.values()].filter(({ kind }) => kind === 'developer').slice(0, MOST_DEVELOPERS)
+  return {
+    ...plan,
+    rates,
+    products: [...plan.products.map((product) => own.get(product.id) ?? product), ...developers],
+  }
+}

@@ -1,0 +1,177 @@
+import { targetFor } from '../../judgement/feasibility'
+import { isLightener, type FaltoPlan, type Goal, type HairState, type Tone, type ToneHue } from '../../model'
+import { computePlan } from '../planner'
+import { fitAmount, fitFaceFrame, fitShadow } from './fit'
+import type { Person } from './newPlan'
+import { planFromService, SERVICES } from './serviceKinds'
+
+/** A whole plan to start from, with why each choice was made. */
+export interface Proposal {
+  plan: FaltoPlan
+  serviceId: string
+  reasons: string[]
+}
+
+/** What a proposal is made from. `meanWhite` 0…1. */
+export interface Wished {
+  hair: HairState
+  goal: Goal
+  meanWhite: number
+}
+
+interface Choice {
+  serviceId: string
+  when: (wished: Wished) => boolean
+  because: (wished: Wished) => string
+}
+
+const wornMostly = ({ wear }: Goal, way: keyof Goal['wear']): boolean =>
+  wear[way] >= 0.5 * (wear.straight + wear.waved + wear.tiedLow + wear.tiedHigh)
+const target = (goal: Goal) => targetFor(goal, 'all')
+/** Hair shorter than this is worked in blocks, longer than that can be painted, cm. Our estimate. */
+const SHORT_CM = 15
+const LONG_CM = 40
+
+/** The first that applies is proposed. Order: common practice; bounds: our estimate. */
+const CHOICES: readonly Choice[] = [
+  {
+    serviceId: 'deeperAgain',
+    when: ({ hair, goal }) =>
+      target(goal).level <= hair.naturalLevel - 1 && goal.means !== 'permanentOnly' && goal.lightPercent > 0,
+    because: ({ goal }) =>
+      `Level ${target(goal).level} is wished for, darker than the hair is: lowlights bring depth back.`,
+  },
+  {
+    serviceId: 'shadowAndMelt',
+    when: ({ goal }) => goal.means === 'depositOnly',
+    because: () => 'Only deposit may be used: shadow, melt and gloss work without lightener.',
+  },
+  {
+    serviceId: 'lowInWhite',
+    when: ({ goal, meanWhite }) => goal.white === 'blend' && meanWhite >= 0.5,
+    because: ({ meanWhite }) =>
+      `${Math.round(100 * meanWhite)} % white to be blended: her own colour is drawn through it.`,
+  },
+  {
+    serviceId: 'whiteCopied',
+    when: ({ goal, meanWhite }) => goal.white === 'blend' && meanWhite >= 0.1,
+    because: ({ meanWhite }) =>
+      `${Math.round(100 * meanWhite)} % white to be blended: light is put where the white is, as much of it.`,
+  },
+  {
+    serviceId: 'baseAndLight',
+    when: ({ goal, meanWhite }) => goal.white === 'cover' && meanWhite >= 0.1,
+    because: () => 'White is to be covered while light goes in: base between the foils, with a buffer.',
+  },
+  {
+    serviceId: 'crossedPanels',
+    when: ({ hair }) => hair.lengthCm < SHORT_CM,
+    because: ({ hair }) => `${hair.lengthCm} cm is too short for foils to show: panels of block colour.`,
+  },
+  {
+    serviceId: 'curlByCurl',
+    when: ({ hair }) => hair.curl === 'curly' || hair.curl === 'coily',
+    because: ({ hair }) => `${hair.curl} hair: painted where each curl turns to the light.`,
+  },
+  {
+    serviceId: 'knotAndNape',
+    when: ({ goal }) => wornMostly(goal, 'tiedLow'),
+    because: () => 'Worn tied low most of the week: nape, sides and hairline are what is seen.',
+  },
+  {
+    serviceId: 'haloBrightness',
+    when: ({ goal }) => wornMostly(goal, 'tiedHigh'),
+    because: () => 'Worn tied high most of the week: the perimeter is what is seen.',
+  },
+  {
+    serviceId: 'boldSlices',
+    when: ({ goal }) => goal.contrast === 'bold' && goal.lightPercent >= 30,
+    because: () => 'Bold contrast: slices, light and low in turn, with nothing of the old colour between.',
+  },
+  {
+    serviceId: 'faceFrame',
+    when: ({ goal }) => goal.lightPercent < 9 && goal.faceFrame === 'bold',
+    because: ({ goal }) =>
+      `${goal.lightPercent} % light and a bold face frame: a panel at the face and a few pieces behind it.`,
+  },
+  {
+    serviceId: 'hairlineAndPart',
+    when: ({ goal }) => goal.lightPercent < 8,
+    because: ({ goal }) => `${goal.lightPercent} % light: hairline and part are enough.`,
+  },
+  {
+    serviceId: 'scalpToTip',
+    when: ({ goal }) => goal.lightPercent >= 75,
+    because: ({ goal }) => `${goal.lightPercent} % light: foils back to back, to the skin.`,
+  },
+  {
+    serviceId: 'paintedSurface',
+    when: ({ hair, goal }) => goal.root === 'melt' && hair.lengthCm >= LONG_CM,
+    because: ({ hair }) => `A soft melt on ${hair.lengthCm} cm of hair: painted open-air, higher towards the face.`,
+  },
+  {
+    serviceId: 'rootedTeased',
+    when: ({ goal }) => goal.root !== 'toScalp' && goal.lightPercent >= 18,
+    because: () => 'A rooted result with much light: wide foils, back-combed, and a shadow root.',
+  },
+  {
+    serviceId: 'topAndSides',
+    when: ({ goal }) => goal.lightPercent < 13,
+    because: ({ goal }) => `${goal.lightPercent} % light: top and sides, where it is seen first.`,
+  },
+  { serviceId: 'fullBabylights', when: () => true, because: () => 'Subtle light all over: babylights to the skin.' },
+]
+
+const TONES: Record<ToneHue, Tone> = {
+  neutral: 'neutral',
+  ash: 'cool',
+  green: 'cool',
+  violet: 'cool',
+  pearl: 'cool',
+  silver: 'cool',
+  beige: 'neutral',
+  gold: 'warm',
+  copper: 'warm',
+  red: 'warm',
+}
+
+/**
+ * Proposes a plan from hair, wish and way of wearing it: the kind of service, then the wished level and tone, developer
+ * by school, face frame, depth of the shadow and amount of light. Everything can be changed.
+ * @returns the plan with the reason for each choice
+ */
+export function proposePlan(wished: Wished, person: Person): Proposal {
+  const { serviceId, because } = CHOICES.find(({ when }) => when(wished))!
+  const plan = planFromService(serviceId, person)
+  const wish = target(wished.goal)
+  const reasons = [`${SERVICES.find(({ id }) => id === serviceId)!.name}. ${because(wished)}`]
+  const lightens = (productId: string) => plan.products.some(({ id, kind }) => id === productId && isLightener(kind))
+  const strength = wished.goal.school === 'stepUp' ? 30 : 20
+  plan.formulas = plan.formulas.map((formula) => {
+    if (!lightens(formula.productId)) return formula
+    const painted = formula.productId === 'whin'
+    reasons.push(
+      `Formula ${formula.id} at level ${wish.level}, ${TONES[wish.hue]}: the wished tone. ${painted ? '30 vol, one step stronger than in foil, because it is painted open-air.' : `${strength} vol, by the school "${wished.goal.school === 'stepUp' ? 'step up' : 'low and slow'}".`}`,
+    )
+    return {
+      ...formula,
+      level: wish.level,
+      tone: TONES[wish.hue],
+      ...(!painted && formula.productId === 'marl' && { developerVol: strength }),
+    }
+  })
+  if (wished.hair.fragile?.includes('nape')) {
+    for (const { zones } of plan.variants[0]!.stages)
+      for (const zone of zones) if (zone.role === 'nape') zone.placement = { ...zone.placement, sequence: [] }
+    reasons.push('The nape is recorded as fragile and is left alone.')
+  }
+  for (const reason of [fitFaceFrame(plan, wished.goal), fitShadow(plan, wished.goal), fitAmount(plan, wished.goal)])
+    if (reason) reasons.push(reason)
+  const { timeLimitMinutes } = wished.goal
+  const minutes = Math.round(computePlan(plan).handsOn.expected / 60)
+  if (timeLimitMinutes !== undefined && minutes > timeLimitMinutes)
+    reasons.push(
+      `About ${minutes} minutes of hands alone, more than the ${timeLimitMinutes} there are: choose a smaller service, work with help, or split the visit.`,
+    )
+  return { plan: { ...plan, proposal: reasons }, serviceId, reasons }
+}

@@ -1,0 +1,75 @@
+import { computePlan } from '../planner'
+import { planWith } from '../../../../tests/support/plan'
+import { headModel, mapDrawing } from '.'
+
+const plan = planWith({ template: 'topStrip', placement: { sequence: ['A', 'B'] } })
+const computed = computePlan(plan)
+
+describe('the map drawing', () => {
+  const drawing = mapDrawing(plan, computed)
+
+  it('numbers pieces in the order of application over the whole plan', () => {
+    const turns = drawing.zones.flatMap(({ id, pieces }) => pieces.map((_, i) => drawing.firstTurns[id]! + i))
+    expect(turns).toEqual(Array.from({ length: computed.pieces.length }, (_, i) => i + 1))
+  })
+
+  it('keeps the very drawing of a zone that was not touched, and draws a touched one anew', () => {
+    const edited = structuredClone(plan)
+    edited.variants[0]!.stages[0]!.zones.find(({ id }) => id === 'back')!.placement.take.stitchMm = 6
+    const after = mapDrawing(edited, computePlan(edited))
+    after.zones.forEach((zone, i) => expect(zone === drawing.zones[i]).toBe(zone.id !== 'back'))
+  })
+
+  it('curves outlines through all their points, so that neighbours meet', () => {
+    drawing.zones.forEach(({ outline }, i) => {
+      const drawn = new Set(
+        outline
+          .replace('Z', '')
+          .split(/[MC]/)
+          .slice(1)
+          .map((step) => step.split(' ').slice(-2).join(' ')),
+      )
+      for (const { x, y } of computed.zones[i]!.shape.outline)
+        expect(drawn).toContain(`${Math.round(x * 100) / 100} ${Math.round(-y * 100) / 100}`)
+    })
+  })
+
+  it('draws closed paths of plain numbers', () => {
+    for (const { outline, pieces } of drawing.zones) {
+      for (const path of [outline, ...pieces.map(({ stitches }) => stitches)])
+        expect(path).toMatch(
+          /^(M-?[\d.]+ -?[\d.]+(L-?[\d.]+ -?[\d.]+|C-?[\d.]+ -?[\d.]+ -?[\d.]+ -?[\d.]+ -?[\d.]+ -?[\d.]+)+Z)+$/,
+        )
+    }
+  })
+
+  it('has the face at the top and labels inside the head', () => {
+    expect(drawing.extent.top).toBeLessThan(0)
+    for (const { label } of drawing.zones) {
+      expect(label.x).toBeGreaterThan(drawing.extent.left)
+      expect(label.x).toBeLessThan(drawing.extent.right)
+    }
+  })
+
+  it('gives each formula a swatch of its own', () => {
+    expect(Object.keys(drawing.swatches)).toEqual(['A', 'B', 'C'])
+    for (const swatch of Object.values(drawing.swatches)) expect(swatch).toMatch(/^#[0-9a-f]{6}$/)
+    expect(drawing.swatches['A']).not.toBe(drawing.swatches['B'])
+  })
+})
+
+describe('the head in space', () => {
+  const model = headModel(computed)
+
+  it('has a triangle strip for every piece, a little off the scalp', () => {
+    expect(model.pieces.length).toBe(computed.pieces.length)
+    for (const { triangles } of model.pieces) {
+      expect(Math.max(...triangles.indices)).toBeLessThan(triangles.positions.length / 3)
+      expect(triangles.positions.every(Number.isFinite)).toBe(true)
+    }
+  })
+
+  it('is a closed skin down to below the hairline', () => {
+    expect(Math.max(...model.surface.indices)).toBe(model.surface.positions.length / 3 - 1)
+  })
+})

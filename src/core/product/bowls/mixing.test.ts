@@ -1,0 +1,175 @@
+import fc from 'fast-check'
+import { activeVariant, type MixRecord } from '../../model'
+import { computePlan, planFigures } from '../../plan/planner'
+import { densePlan } from '../../../../tests/support/samples'
+import { planWith } from '../../../../tests/support/plan'
+import {
+  corrected,
+  describeStep,
+  gramsByFormula,
+  inBowl,
+  madeOf,
+  nextTarget,
+  poured,
+  pouringOf,
+  thinned,
+  type MixedPart,
+} from '.'
+
+const tenths = (values: readonly number[]) => values.reduce((total, value) => total + Math.round(10 * value), 0)
+
+describe('the mixes of a plan', () => {
+  it('tie to the digit: parts with their bowl, bowls with the total', () => {
+    for (const plan of [planWith(), densePlan()]) {
+      const figures = planFigures(plan, computePlan(plan))
+      for (const { formulaId, bowls } of figures.mix) {
+        expect(tenths(bowls.map(({ grams }) => grams))).toBe(
+          bowls.length === 0 ? 0 : Math.round(10 * figures.grams[formulaId]!.expected),
+        )
+        for (const { grams, parts } of bowls)
+          expect(tenths(parts.map((part) => part.grams))).toBe(Math.round(10 * grams))
+      }
+    }
+  })
+
+  it('rise in strength from a weaker first bowl to the formula’s own', () => {
+    const plan = densePlan()
+    plan.formulas[0]!.firstBowlVol = 10
+    const [first] = planFigures(plan, computePlan(plan)).mix
+    const strengths = first!.bowls.map(({ vol }) => vol)
+    expect(strengths.length).toBeGreaterThan(1)
+    expect(strengths[0]).toBe(10)
+    expect(strengths.at(-1)).toBe(plan.formulas[0]!.developerVol)
+    expect([...strengths].sort((a, b) => a - b)).toEqual(strengths)
+  })
+
+  it('offer fresher bowls for more mix and more walking, one of them as it is', () => {
+    const plan = densePlan()
+    const { options } = planFigures(plan, computePlan(plan)).mix[0]!
+    expect(options.length).toBeGreaterThan(1)
+    expect(options.filter(({ chosen }) => chosen)).toHaveLength(1)
+    options.slice(1).forEach((option, i) => {
+      expect(option.grams).toBeGreaterThan(options[i]!.grams)
+      expect(option.walkMinutes).toBeGreaterThan(options[i]!.walkMinutes)
+      expect(option.oldestMinutes).toBeLessThanOrEqual(options[i]!.oldestMinutes)
+    })
+    plan.formulas[0]!.bowls = options.at(-1)!.bowls
+    expect(planFigures(plan, computePlan(plan)).mix[0]!.bowls).toHaveLength(options.at(-1)!.bowls)
+  })
+
+  it('name the stage and the zones each bowl serves', () => {
+    const plan = densePlan()
+    const [{ bowls } = { bowls: [] }] = planFigures(plan, computePlan(plan)).mix
+    const names = activeVariant(plan).stages[0]!.zones.map(({ name }) => name)
+    for (const { zones, stageName } of bowls) {
+      expect(zones.length).toBeGreaterThan(0)
+      expect(zones.every((zone) => names.includes(zone))).toBe(true)
+      expect(stageName).toBe(activeVariant(plan).stages[0]!.name)
+    }
+  })
+})
+
+const part = (name: string, grams: number): MixedPart => ({
+  role: name === 'developer' ? 'developer' : 'product',
+  name,
+  productId: name,
+  grams,
+  ml: grams,
+})
+const bowl = [part('one', 30), part('two', 10), part('developer', 60)]
+
+describe('pouring', () => {
+  it('goes from line to line and is done when everything is in', () => {
+    let pouring = pouringOf(bowl)
+    expect(describeStep(pouring)).toBe('30 g of one')
+    pouring = poured(pouring, 0, 20)
+    expect(describeStep(pouring)).toBe('10 g more of one')
+    pouring = poured(pouring, 0, 10)
+    expect(nextTarget(pouring)).toBe(1)
+    pouring = poured(poured(pouring, 1, 10.1), 2, 60)
+    expect(pouring.verdict.kind).toBe('done')
+    expect(nextTarget(pouring)).toBe(-1)
+  })
+
+  it('keeps the ratio after too much: every other target grows alike, also of what is in', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 3, max: 70 }), fc.integer({ min: 0, max: 2 }), (over, line) => {
+        const before = bowl.slice(0, line).reduce((pouring, { grams }, i) => poured(pouring, i, grams), pouringOf(bowl))
+        const after = poured(before, line, bowl[line]!.grams + over / 10)
+        const factor = 1 + over / 10 / bowl[line]!.grams
+        if (factor <= 1.2 && over > 2) {
+          // Done at once where no other line lacks more than the hand's error.
+          expect(['kept', 'done']).toContain(after.verdict.kind)
+          after.lines.forEach(({ target, grams }) => expect(Math.abs(target - factor * grams)).toBeLessThan(0.06))
+          if (line > 0)
+            expect(nextTarget(after) === 0 || after.lines[0]!.target - after.lines[0]!.actual <= 0.2).toBe(true)
+        }
+      }),
+    )
+  })
+
+  it('knows what is in: ratio and peroxide, also after developer was added to a bowl that thickened', () => {
+    expect(madeOf(pouringOf(bowl), 20)).toBeUndefined()
+    const full = bowl.reduce((pouring, { grams }, i) => poured(pouring, i, grams), pouringOf(bowl))
+    expect(madeOf(full, 20)).toMatchObject({ ratio: 1.5, peroxidePercent: expect.closeTo(3.6, 9) as number })
+    const wetter = thinned(full, 2, 20)
+    expect(madeOf(wetter, 20)).toMatchObject({ ratio: 2, peroxidePercent: expect.closeTo(4, 9) as number })
+    expect(wetter.lines.slice(0, 2).map(({ target }) => target)).toEqual([30, 10])
+    expect(nextTarget(wetter)).toBe(-1)
+  })
+
+  it('says why not where the bowl would grow too much, and can be mended by hand', () => {
+    const spilled = poured(pouringOf(bowl), 1, 14)
+    expect(spilled.verdict).toMatchObject({ kind: 'tooMuch', over: 4 })
+    expect(spilled.lines.map(({ target }) => target)).toEqual([30, 10, 60])
+    const full = poured(pouringOf([part('one', 60), part('developer', 58)]), 0, 64)
+    expect(full.verdict).toMatchObject({ kind: 'tooMuch' })
+    expect(corrected(spilled, 1, 10).verdict.kind).toBe('open')
+  })
+})
+
+describe('what was weighed', () => {
+  const event = (kind: 'poured' | 'corrected' | 'lost', line: number, grams: number) => ({
+    id: `${kind}${line}${grams}`,
+    kind,
+    line,
+    grams,
+    source: 'typed' as const,
+    by: '',
+    at: '',
+  })
+  const line = (grams: number) => ({ name: '', productId: null, role: 'product' as const, grams })
+  const record = (formulaId: string, state: MixRecord['state'], events: MixRecord['events']): MixRecord => ({
+    id: formulaId,
+    formulaId,
+    bowl: 1,
+    planned: [line(20), line(40)],
+    state,
+    by: '',
+    startedAt: '',
+    events,
+  })
+
+  it('adds up pours of a line, from its last correction on', () => {
+    const amounts = [
+      event('poured', 0, 5),
+      event('poured', 1, 7),
+      event('corrected', 0, 4),
+      event('lost', 0, 9),
+      event('poured', 0, 2.5),
+    ].map(({ kind, line: at, grams }) => ({ kind, line: at, amount: grams }))
+    expect(inBowl(2, amounts)).toEqual([6.5, 7])
+  })
+
+  it('stands beside what was planned, for bowls that were mixed to their end', () => {
+    const poured = [event('poured', 0, 20.4), event('poured', 1, 41)]
+    expect(
+      gramsByFormula([
+        record('A', 'done', poured),
+        record('A', 'done', poured),
+        record('A', 'abandoned', poured),
+        record('B', 'weighing', poured),
+      ]),
+    ).toEqual([{ formulaId: 'A', planned: 120, weighed: 122.8 }])
+  })
+})

@@ -1,0 +1,91 @@
+import type { Cover, Integrity, ProductKind } from '../../model'
+
+/** Skin under product, and a usual salon, °C. From memory; common practice. */
+export const SCALP_CELSIUS = 33
+export const ROOM_CELSIUS = 21
+/**
+ * How far body heat reaches along the hair, cm: it drives the first 2–3 (common practice); its fall by e is our
+ * estimate.
+ */
+export const BODY_HEAT_CM = 3
+/**
+ * Share of the warmth between room and scalp that product keeps away from the scalp under each cover. Our estimate:
+ * foils lie warm on one another.
+ */
+export const KEPT_WARMTH: Record<Cover, number> = { foil: 0.6, film: 0.5, open: 0.15 }
+/**
+ * What neighbours on both sides add to it; the last foils of a head lie in cold air and lag (common practice; figure
+ * our estimate).
+ */
+export const NEIGHBOUR_WARMTH = 0.15
+/**
+ * Beyond this the ends hang in the cold (common practice); the warmth kept falls by e every so many cm more. Our
+ * estimate.
+ */
+export const HANGS_FROM_CM = 45
+export const HANGING_CM = 15
+/** What careful heat adds, °C. Our estimate; only where the product allows it. */
+export const HEAT_CELSIUS = 8
+
+/**
+ * Time in which the moisture that drives lift falls by e, min: slow in foil, medium on the scalp, fast in open air
+ * (common practice; figures our estimate).
+ */
+export const DRYING_MINUTES: Record<Cover | 'onScalp', number> = { foil: 150, film: 120, onScalp: 90, open: 30 }
+/** Product that has lost so much of its moisture is wetted or applied again. Our estimate. */
+export const DRY_AT = 0.6
+/** Clay dries more slowly behind its own shell, and works more slowly in it. Common practice; figures our estimate. */
+export const CLAY_DRYING_FACTOR = 2
+export const CLAY_SPEED = 0.85
+/** Water restores moisture and thins the peroxide by so much. Our estimate. */
+export const MIST_DILUTION = 0.9
+/** A mix loses strength from mixing on: a fifth over its working life. Our estimate. */
+export const STRENGTH_AT_LIFE_END = 0.8
+
+/**
+ * Levels a lightener lifts at most where its label is not known, and the lightest that hair becomes. Common practice.
+ */
+export const USUAL_MAXIMUM_LIFT = 8
+export const LIGHTEST_LEVEL = 10.5
+/** Coefficient of variation of the speed of lift from head to head, and from strand to strand on one. Our estimate. */
+export const RATE_VARIATION = 0.2
+/** How near to the goal is there, levels: less is not seen. Common practice. */
+export const NEAR_ENOUGH = 0.25
+
+/** Fine hair at the hairline lifts fastest, nape and back slowest. Common practice; figures our estimate. */
+export const HAIRLINE_RATE = 1.2
+export const TEMPLE_RATE = 1.15
+export const BACK_RATE = 0.95
+export const NAPE_RATE = 0.9
+
+/**
+ * How much peroxide a band stands, % · min at 33 °C in fresh, wet product, by what it is like; where it was lightened
+ * before every % counts half as much again. Our estimate.
+ */
+export const STRAIN_BUDGET: Record<Integrity, number> = { sound: 400, worn: 250, fragile: 120, breaking: 1 }
+export const OVERLAP_STRAIN = 1.5
+
+/**
+ * How long colour and care sit where the label does not say, min: gloss 20, permanent 30–45, removers 30 (common
+ * practice); the others our estimate.
+ */
+export const USUAL_MINUTES: Partial<Record<ProductKind, number>> = {
+  permanentColour: 35,
+  demiColour: 20,
+  gloss: 20,
+  directDye: 20,
+  clear: 20,
+  filler: 15,
+  remover: 30,
+  equaliser: 3,
+  primer: 5,
+  acidSealer: 5,
+  treatment: 10,
+}
+/** Lightener stays at least so long, min. Our estimate. */
+export const LEAST_LIGHTENER_MINUTES = 10
+/**
+ * Time constant of the lift that permanent colour gives, min: most of it comes in the first half of its time. Our
+ * estimate.
+ */
+export const COLOUR_LIFT_MINUTES = 15

@@ -1,0 +1,262 @@
+import { cellAt, virginBand } from '../../hair/hairRecord'
+import { recipeOf, type Recipe } from '../../product/formula'
+import { lengthRegionAt, placeFromMap, RIM_FROM_S, type Head } from '../../scalp/head'
+import {
+  isLightener,
+  type Band,
+  type Canvas,
+  type FaltoPlan,
+  type HairState,
+  type LengthRegion,
+  type Place,
+  type ProductKind,
+} from '../../model'
+import { MAP, pointCount, STRIDE, type Piece } from '../../placement/foils'
+import { LIGHTENER_LIFE_MINUTES, type Range } from '../../placement/quantity'
+import {
+  BACK_RATE,
+  HAIRLINE_RATE,
+  LEAST_LIGHTENER_MINUTES,
+  NAPE_RATE,
+  NEAR_ENOUGH,
+  ROOM_CELSIUS,
+  TEMPLE_RATE,
+  USUAL_MAXIMUM_LIFT,
+  USUAL_MINUTES,
+} from './constants'
+import { exposureOf, fullRate, sumAt, type Course, type CourseEvent } from './course'
+import { mixRate } from './lift'
+import { colouredAfter, exposureForLevel, levelAfter, strainOf, worksBy, type StrandPlace } from './strand'
+
+/** Where along a strand a piece is looked at. */
+export const STRAND_SPOTS = ['scalpEnd', 'middle', 'ends'] as const
+export type StrandSpot = (typeof STRAND_SPOTS)[number]
+
+/** When a piece got its product and lost it, min; how old its bowl was and how strong, and what was done meanwhile. */
+export interface PieceTimes {
+  on: number
+  off: number
+  bowlAgeMinutes: number
+  vol: number
+  events?: readonly CourseEvent[] | undefined
+}
+
+export interface SpotResult {
+  spot: StrandSpot
+  distanceCm: number
+  level: Range
+  /** Of what the band stands, what peroxide has used up; 1 is all. */
+  strain: number
+}
+
+/** What a label, or usual practice, says about how long a mix stays, min. */
+export interface Stay {
+  least: number
+  most: number
+}
+
+export const stayOf = ({
+  kind,
+  maximumMinutes,
+  rules,
+}: {
+  kind: ProductKind
+  maximumMinutes: number
+  rules?: { minimumMinutes: number } | undefined
+}): Stay => ({
+  least: Math.min(
+    maximumMinutes,
+    rules?.minimumMinutes || (isLightener(kind) ? LEAST_LIGHTENER_MINUTES : (USUAL_MINUTES[kind] ?? 0)),
+  ),
+  most: maximumMinutes,
+})
+
+/**
+ * A head under product: where each piece is looked at and what it is treated with, made once and asked for any times.
+ */
+export interface ServiceProcess {
+  /**
+   * What the label says, and when a piece is near its goal everywhere along the strand, min; `short` where it does not
+   * come near it in that time.
+   */
+  stay: (piece: Piece, bowlAgeMinutes: number, vol: number) => Stay & { ready: number; short: boolean }
+  /** What there is after some minutes under product. */
+  after: (piece: Piece, times: PieceTimes) => SpotResult[]
+  /** What a piece is treated with, in the middle of the stretch that gets product. */
+  course: (piece: Piece, bowlAgeMinutes: number, vol: number) => Omit<Course, 'events'>
+  /** Mean level along the stretch after some minutes of product at full strength, see {@link FullStrength}. */
+  levelAtFullStrength: (piece: Piece, vol: number, minutes: number) => number
+}
+
+export function createProcess(
+  plan: FaltoPlan,
+  head: Head,
+  canvas: Canvas | undefined,
+  roomCelsius = ROOM_CELSIUS,
+): ServiceProcess {
+  const recipes = new Map(plan.formulas.map((formula) => [formula.id, recipeOf(formula, plan.products)]))
+  const bands = canvas && bandsOfCells(canvas)
+  const spots = new Map<Piece, { spot: StrandSpot; distanceCm: number; place: StrandPlace }[]>()
+  const spotsOf = (piece: Piece) => {
+    const known = spots.get(piece)
+    if (known) return known
+    const made = placesOf(plan.hair, head, bands, piece)
+    spots.set(piece, made)
+    return made
+  }
+  const recipeFor = ({ formulaId }: Piece) => recipes.get(formulaId)!
+  const courseOf = (
+    piece: Piece,
+    distanceCm: number,
+    bowlAgeMinutes: number,
+    vol: number,
+    events: readonly CourseEvent[] = [],
+  ): Course => {
+    const recipe = recipeFor(piece)
+    const { leading, formula } = recipe
+    return {
+      kind: leading.kind,
+      mixRate: isLightener(leading.kind)
+        ? mixRate({ developerVol: vol, ratio: formula.ratio }) * additivesFactor(recipe)
+        : 0,
+      peroxidePercent: (recipe.peroxidePercent * vol) / Math.max(formula.developerVol, 1),
+      workingLifeMinutes: leading.rules?.workingLifeMinutes ?? LIGHTENER_LIFE_MINUTES,
+      maximumMinutes: leading.maximumMinutes,
+      cover: piece.cover,
+      onScalp: piece.kind === 'onScalp',
+      distanceCm,
+      insulation: piece.edges ? 1 : LOOSE_INSULATION,
+      roomCelsius,
+      bowlAgeMinutes,
+      events,
+    }
+  }
+  const maximumLift = ({ leading }: Recipe) => leading.rules?.maximumLift || USUAL_MAXIMUM_LIFT
+
+  return {
+    stay: (piece, bowlAgeMinutes, vol) => {
+      const recipe = recipeFor(piece)
+      const { least, most } = stayOf(recipe.leading)
+      if (!isLightener(recipe.leading.kind)) return { least, ready: least, most, short: false }
+      let ready = least
+      for (const { distanceCm, place } of spotsOf(piece)) {
+        const { levels } = exposureOf(courseOf(piece, distanceCm, bowlAgeMinutes, vol), Math.floor(most))
+        const wanted = exposureForLevel(place, recipe.formula.level - NEAR_ENOUGH, maximumLift(recipe))
+        const minute = levels.findIndex((level) => level >= wanted)
+        if (minute < 0) return { least, ready: most, most, short: true }
+        ready = Math.max(ready, minute)
+      }
+      return { least, ready, most, short: false }
+    },
+    after: (piece, { on, off, bowlAgeMinutes, vol, events }) => {
+      const recipe = recipeFor(piece)
+      const minutes = Math.max(0, off - on)
+      const { most, least } = stayOf(recipe.leading)
+      return spotsOf(piece).map(({ spot, distanceCm, place }) => {
+        const exposure = exposureOf(courseOf(piece, distanceCm, bowlAgeMinutes, vol, events), Math.ceil(minutes))
+        const dose = sumAt(exposure.dose, minutes)
+        return {
+          spot,
+          distanceCm,
+          level: levelOf(recipe, place, sumAt(exposure.levels, minutes), Math.min(minutes, most), least),
+          strain: strainOf(place, dose),
+        }
+      })
+    },
+    course: (piece, bowlAgeMinutes, vol) => {
+      const { events: _none, ...course } = courseOf(
+        piece,
+        spotsOf(piece).find(({ spot }) => spot === 'middle')!.distanceCm,
+        bowlAgeMinutes,
+        vol,
+      )
+      return course
+    },
+    levelAtFullStrength: (piece, vol, minutes) => {
+      const recipe = recipeFor(piece)
+      const levels = spotsOf(piece).map(
+        ({ distanceCm, place }) =>
+          levelAfter(place, minutes * fullRate(courseOf(piece, distanceCm, 0, vol)), maximumLift(recipe)).expected,
+      )
+      return levels.reduce((sum, level) => sum + level, 0) / levels.length
+    },
+  }
+
+  function levelOf(recipe: Recipe, place: StrandPlace, exposure: number, minutes: number, fullMinutes: number): Range {
+    switch (worksBy(recipe.leading.kind)) {
+      case 'lift':
+        return levelAfter(place, exposure, maximumLift(recipe))
+      case 'colour': {
+        const level =
+          recipe.dye && minutes > 0
+            ? colouredAfter(place, recipe.dye, minutes, Math.max(1, fullMinutes))
+            : place.band.level
+        return { low: level, expected: level, high: level }
+      }
+      case 'care':
+        return { low: place.band.level, expected: place.band.level, high: place.band.level }
+    }
+  }
+}
+
+/** Foils with hair left between them lie half as warm as foil on foil. Our estimate. */
+const LOOSE_INSULATION = 0.5
+
+const additivesFactor = ({ additives }: Recipe): number =>
+  additives.reduce((factor, { product }) => factor * (product.additive?.liftFactor ?? 1), 1)
+
+/** Bands of the strand that most hair of each cell has. */
+function bandsOfCells({ strands, cells }: Canvas): (readonly Band[])[] {
+  const byId = new Map(strands.map(({ id, bands }) => [id, bands]))
+  return cells.map(({ populations }) =>
+    byId.get(populations.reduce((most, one) => (one.share > most.share ? one : most)).strandId)!,
+  )
+}
+
+function placesOf(
+  hair: HairState,
+  head: Head,
+  bands: (readonly Band[])[] | undefined,
+  piece: Piece,
+): { spot: StrandSpot; distanceCm: number; place: StrandPlace }[] {
+  const root = middleOf(head, piece)
+  const region = lengthRegionAt(root)
+  const { fromCm } = piece
+  const toCm = Math.min(piece.toCm, piece.hairLength)
+  return STRAND_SPOTS.map((spot, i) => {
+    const distanceCm = fromCm + [0.05, 0.5, 0.95][i]! * Math.max(0, toCm - fromCm)
+    const own =
+      bands?.[cellAt(root)]?.find((band) => band.toCm > distanceCm) ??
+      bands?.[cellAt(root)]?.at(-1) ??
+      virginBand(hair.naturalLevel, 0, Math.max(1, piece.hairLength))
+    const fragile = isFragile(hair, region, root, spot)
+    const band = fragile && own.integrity !== 'breaking' ? { ...own, integrity: 'fragile' as const } : own
+    return {
+      spot,
+      distanceCm,
+      place: { band, naturalLevel: hair.naturalLevel, texture: hair.texture, placeRate: placeRate(region, root) },
+    }
+  })
+}
+
+/** Head-free place in the middle of a piece's parting. */
+function middleOf(head: Head, { line }: Piece): Place {
+  const at = STRIDE * Math.floor(pointCount(line) / 2) + MAP
+  return placeFromMap(head, { x: line[at]!, y: line[at + 1]! })
+}
+
+function placeRate(region: LengthRegion, { s }: Place): number {
+  if (region === 'nape') return NAPE_RATE
+  if (region === 'back') return BACK_RATE
+  if (s < RIM_FROM_S) return 1
+  return region === 'sides' ? TEMPLE_RATE : HAIRLINE_RATE
+}
+
+function isFragile({ fragile = [] }: HairState, region: LengthRegion, { s }: Place, spot: StrandSpot): boolean {
+  return (
+    (fragile.includes('nape') && region === 'nape') ||
+    (fragile.includes('hairline') && s >= RIM_FROM_S) ||
+    (fragile.includes('temples') && region === 'sides' && s >= RIM_FROM_S) ||
+    (fragile.includes('ends') && spot === 'ends')
+  )
+}

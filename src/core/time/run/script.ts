@@ -1,0 +1,132 @@
+import type { FaltoPlan } from '../../model'
+import { createProcess, driesAfter, type Course, type ServiceProcess } from '../lightening'
+import {
+  clockFor,
+  lightens,
+  liftOf,
+  type ServedPiece,
+  type ClockOptions,
+  type TaskKind,
+  type ZoneClock,
+} from '../schedule'
+import type { ComputedStages } from '../../placement/quantity'
+
+/** A step of a visit as it was planned. Seconds count from the start of the visit. */
+export interface ScriptStep {
+  id: string
+  kind: TaskKind
+  about: string
+  personId: string
+  start: number
+  seconds: number
+  /** Pieces that it puts in or takes out: when each is done, s from the step's own start. */
+  pieces: { id: string; formulaId: string; at: number }[]
+  /**
+   * After how long its first piece has dried to where it is wetted or applied again, min; null for what does not lift.
+   * This and the next are missing in visits that were pinned before they were kept.
+   */
+  driesAfter?: number | null | undefined
+  /**
+   * Mean level that its pieces are expected to come to: by minutes at full strength where `course` is there, else by
+   * minutes under product; empty where nothing lifts.
+   */
+  lift?: { minute: number; level: number }[] | undefined
+  /**
+   * What its pieces that lift are treated with, from a bowl of their mean age, and the formula of the first of them;
+   * missing where nothing lifts, and in visits that were pinned before it was kept.
+   */
+  course?: (Omit<Course, 'events'> & { formulaId?: string | undefined }) | undefined
+}
+
+export interface ScriptLag {
+  from: string
+  to: string
+  least: number
+  most: number | null
+  formulaId: string | null
+}
+
+/** A visit pinned for its run: it no longer changes when the plan does. */
+export interface RunScript {
+  people: { id: string; name: string }[]
+  /** In the order in which they are begun. */
+  steps: ScriptStep[]
+  lags: ScriptLag[]
+  zones: ZoneClock[]
+}
+
+/** The zone that a step puts product into, under the first of its formulas that has one. */
+export const zoneOfStep = ({ zones }: Pick<RunScript, 'zones'>, { id, pieces }: ScriptStep): ZoneClock | undefined =>
+  zones.find(
+    ({ zoneId, formulaId }) => id.includes(`/${zoneId}/`) && pieces.some((piece) => piece.formulaId === formulaId),
+  )
+
+/** The piece that stands for a step: the first that lifts, else the first. */
+export const leadOf = ({
+  pieces,
+  course,
+}: Pick<ScriptStep, 'pieces' | 'course'>): ScriptStep['pieces'][number] | undefined =>
+  pieces.find(({ formulaId }) => formulaId === course?.formulaId) ?? pieces[0]
+
+/** Steps that end the time of what a step put in, and those that put in what a step takes out or rinses. */
+export const endsOf = ({ lags }: Pick<RunScript, 'lags'>, id: string): string[] =>
+  lags.flatMap(({ from, to, formulaId }) => (from === id && formulaId !== null ? [to] : []))
+export const putInBefore = ({ lags }: Pick<RunScript, 'lags'>, id: string): string[] =>
+  lags.flatMap(({ from, to, formulaId }) => (to === id && formulaId !== null ? [from] : []))
+
+const courseOf = (process: ServiceProcess, { piece, bowlAgeMinutes, vol }: ServedPiece) =>
+  process.course(piece, bowlAgeMinutes, vol)
+
+function driesIn(process: ServiceProcess, lifting: readonly ServedPiece[]): number | null {
+  const minutes = lifting.map((served) => driesAfter(courseOf(process, served), served.piece.cover))
+  return minutes.length > 0 ? Math.round(Math.min(...minutes)) : null
+}
+
+function courseIn(process: ServiceProcess, lifting: readonly ServedPiece[]): ScriptStep['course'] {
+  const [first] = lifting
+  return (
+    first && {
+      ...courseOf(process, first),
+      formulaId: first.piece.formulaId,
+      bowlAgeMinutes: lifting.reduce((sum, { bowlAgeMinutes }) => sum + bowlAgeMinutes, 0) / lifting.length,
+    }
+  )
+}
+
+/** Pins the clock of a plan. @throws Error when nobody of the crew can do something */
+export function scriptFor(plan: FaltoPlan, computed: ComputedStages, options: ClockOptions): RunScript {
+  const process = createProcess(plan, computed.head, options.canvas, options.roomCelsius)
+  const { visit, ...clock } = clockFor(plan, computed, options, process)
+  const starts = new Map(clock.tasks.map(({ id, from, personId }) => [id, { start: Math.round(60 * from), personId }]))
+  return {
+    people: options.crew.people.map(({ id, name }) => ({ id, name })),
+    steps: visit.tasks
+      .map(({ id, kind, about, seconds, pieces = [] }) => {
+        const lifting = kind === 'apply' ? pieces.filter(({ piece }) => lightens(plan, piece.formulaId)) : []
+        return {
+          id,
+          kind,
+          about,
+          seconds,
+          ...starts.get(id)!,
+          driesAfter: driesIn(process, lifting),
+          lift: liftOf(process, lifting),
+          course: courseIn(process, lifting),
+          pieces: pieces.map(({ piece, on }, i) => ({
+            id: piece.id,
+            formulaId: piece.formulaId,
+            at: Math.round(kind === 'takeOut' ? ((i + 1) * seconds) / pieces.length : on),
+          })),
+        }
+      })
+      .sort((a, b) => a.start - b.start),
+    lags: visit.lags.map(({ from, to, least, most, formulaId }) => ({
+      from,
+      to,
+      least,
+      most: most ?? null,
+      formulaId: formulaId ?? null,
+    })),
+    zones: clock.zones,
+  }
+}

@@ -1,0 +1,148 @@
+import type { RunFormula } from '../../model'
+import {
+  dilutionFactor,
+  EVERY_MINUTE,
+  fullStrengthOf,
+  HEAT_CELSIUS,
+  NEAR_ENOUGH,
+  RATE_VARIATION,
+  type CourseEvent,
+  type FullStrength,
+} from '../lightening'
+import { combinedSigma, rangeOf, type Range } from '../../placement/quantity'
+import { WAITING, type RunState } from './fold'
+import { leadOf, zoneOfStep, type RunScript, type ScriptStep } from './script'
+
+/** The hair of one step while it is under product. */
+export interface UnderProduct {
+  /**
+   * Level of its first piece that lifts now, from its curve and from what was read on it; undefined where nothing
+   * lifts.
+   */
+  level: Range | undefined
+  /** When it has dried to where it is wetted or applied again, ms; undefined where that does not matter. */
+  dryAt: number | undefined
+  /** When it should be near its goal, ms; undefined where its curve does not get there. */
+  ready: number | undefined
+  /** How fast it lifts against what was expected, 1 as expected; its spread is that of a logarithm. */
+  speed: { factor: number; sigma: number }
+}
+
+type Lift = NonNullable<ScriptStep['lift']>
+
+const SIGMA = combinedSigma([RATE_VARIATION])
+/** How far a level read by eye may be off. Common practice: half a level. */
+const READING_LEVELS = 0.5
+const MINUTE = 60_000
+
+/**
+ * What hair shows by now. Where it was looked at, the level read moves the speed it is taken to lift at, weighed
+ * against what is usual from head to head (normal distributions of the logarithm of the speed), so one look does not
+ * overturn what is known and several do. What was wetted, applied again or warmed works on from there as such product
+ * does.
+ */
+export function underProduct(
+  { script, formulas }: { script: RunScript; formulas: readonly RunFormula[] },
+  state: RunState,
+  step: ScriptStep,
+  now: number,
+): UnderProduct {
+  const zone = zoneOfStep(script, step)
+  const { begunAt = now, seen, care } = state.steps.get(step.id) ?? WAITING
+  const on = begunAt + 1000 * (leadOf(step)?.at ?? 0)
+  const wetAt = Math.max(on, ...care.flatMap(({ kind, at }) => (kind === 'warmed' ? [] : [at])))
+  const dryAt = typeof step.driesAfter === 'number' ? wetAt + step.driesAfter * MINUTE : undefined
+  const planned = { factor: strengthOf(formulas, state, step, begunAt), sigma: SIGMA }
+  const { lift: curve = [] } = step
+  if (!zone || curve.length === 0) return { level: undefined, ready: undefined, dryAt, speed: planned }
+  const strength = strengthSince(state, step, on)
+  const worked = (at: number) => strength.after(Math.max(0, at - on) / MINUTE)
+  const speed = seen.reduce((known, { level, at }) => learnt(known, curve, level, worked(at)), planned)
+  const minutes = worked(now)
+  const { low, high } = rangeOf(speed.factor, 0, speed.sigma)
+  const near = minuteFor(curve, zone.goal - NEAR_ENOUGH)
+  return {
+    level: {
+      low: levelAt(curve, minutes * low),
+      expected: levelAt(curve, minutes * speed.factor),
+      high: levelAt(curve, minutes * high),
+    },
+    dryAt,
+    ready: near === undefined ? undefined : timeAt(on, strength.until(near / speed.factor)),
+    speed,
+  }
+}
+
+const timeAt = (on: number, minutes: number): number | undefined =>
+  Number.isFinite(minutes) ? on + minutes * MINUTE : undefined
+
+/** How the first piece of a step that lifts works, with what was done to it since it went in. */
+function strengthSince({ bowls, steps }: RunState, step: ScriptStep, on: number): FullStrength {
+  const { course } = step
+  const { care } = steps.get(step.id) ?? WAITING
+  if (!course) return EVERY_MINUTE
+  const { mixedAt = Infinity } = bowls.get(leadOf(step)?.formulaId ?? '') ?? {}
+  const events = care.flatMap(({ kind, at, minutes = 0 }): CourseEvent[] => {
+    const since = Math.max(0, at - on) / MINUTE
+    switch (kind) {
+      case 'reapplied':
+        // Of a bowl that was emptied since, nothing is known but how old it was planned to be.
+        return [
+          {
+            at: since,
+            kind: 'reapply',
+            bowlAgeMinutes: at >= mixedAt ? (at - mixedAt) / MINUTE : course.bowlAgeMinutes,
+          },
+        ]
+      case 'misted':
+        return [{ at: since, kind: 'mist' }]
+      case 'warmed':
+        return [
+          { at: since, kind: 'heat', celsius: HEAT_CELSIUS },
+          { at: since + minutes, kind: 'heat', celsius: 0 },
+        ]
+    }
+  })
+  return fullStrengthOf(
+    course,
+    events.sort((one, other) => one.at - other.at),
+  )
+}
+
+/** A formula that is mixed with other developer than planned lifts what it is put on from then at another speed. */
+function strengthOf(formulas: readonly RunFormula[], { bowls }: RunState, step: ScriptStep, begunAt: number): number {
+  const formulaId = leadOf(step)?.formulaId ?? ''
+  const changed = bowls.get(formulaId)?.vol
+  const planned = formulas.find(({ id }) => id === formulaId)?.developerVol
+  return changed && planned && changed.at <= begunAt ? dilutionFactor(changed.vol / planned) : 1
+}
+
+function learnt(known: UnderProduct['speed'], curve: Lift, level: number, minutes: number): UnderProduct['speed'] {
+  const as = minuteFor(curve, level)
+  // Before it lifts, and where it is lighter than it is thought it can become, a look says nothing of its speed.
+  if (as === undefined || as <= 0 || minutes <= 0) return known
+  const slope = (levelAt(curve, as + 1) - levelAt(curve, as - 1)) / 2
+  if (slope <= 0) return known
+  const reading = READING_LEVELS / (slope * as)
+  const weight = known.sigma ** 2 / (known.sigma ** 2 + reading ** 2)
+  return {
+    factor: Math.exp((1 - weight) * Math.log(known.factor) + weight * Math.log(as / minutes)),
+    sigma: known.sigma * Math.sqrt(1 - weight),
+  }
+}
+
+function levelAt(curve: Lift, minute: number): number {
+  const after = curve.findIndex((point) => point.minute >= minute)
+  if (after <= 0) return (after === 0 ? curve[0]! : curve.at(-1)!).level
+  const [one, other] = [curve[after - 1]!, curve[after]!]
+  return one.level + ((minute - one.minute) / (other.minute - one.minute)) * (other.level - one.level)
+}
+
+/** After how long a level is first come to, min. */
+function minuteFor(curve: Lift, level: number): number | undefined {
+  const after = curve.findIndex((point) => point.level >= level)
+  if (after < 0) return undefined
+  if (after === 0) return curve[0]!.minute
+  const [one, other] = [curve[after - 1]!, curve[after]!]
+  return one.minute + ((level - one.level) / (other.level - one.level)) * (other.minute - one.minute)
+}

@@ -1,0 +1,343 @@
+import { activeVariant, isLightener, type Canvas, type FaltoPlan } from '../../model'
+import { createProcess, ROOM_CELSIUS, type ServiceProcess, type SpotResult } from '../lightening'
+import { combinedSigma, rangeOf, SECONDS_VARIATION, type Range, type ComputedStages } from '../../placement/quantity'
+import { minutesFromSeconds } from '../../units'
+import { prepare, type Person, type Prepared, type Resource, type Schedule } from './problem'
+import { findSchedule } from './search'
+import {
+  chunksOf,
+  mixId,
+  visitOf,
+  type ServedPiece,
+  type TaskKind,
+  type Visit,
+  type VisitTask,
+  type Working,
+} from './visit'
+
+/** Who and what there is for a visit. */
+export interface Crew {
+  people: Person[]
+  resources: Record<Resource, number>
+}
+
+const COLOURIST: Person = { id: 'colourist', name: 'Colourist', skills: ['colour', 'mix', 'rinse', 'dry'] }
+export const ASSISTANT: Person = { id: 'assistant', name: 'Assistant', skills: ['mix', 'rinse', 'dry'] }
+export const SECOND_COLOURIST: Person = { ...COLOURIST, id: 'second', name: 'Second colourist' }
+export const ALONE: Crew = { people: [COLOURIST], resources: { basin: 1, dryer: 1 } }
+/** Who can help, by what a person is asked for. */
+export const HELPERS = { assistant: ASSISTANT, second: SECOND_COLOURIST }
+export type Helper = keyof typeof HELPERS
+/** Those who help, the assistant only for as long as can be had, min from the start of the visit. */
+export const helpersFor = (
+  helping: readonly Helper[],
+  { from = 0, to = Infinity }: { from?: number | undefined; to?: number | undefined } = {},
+): Person[] =>
+  helping.map((one) =>
+    one === 'assistant' ? { ...ASSISTANT, from: 60 * from, ...(to < Infinity && { to: 60 * to }) } : HELPERS[one],
+  )
+/** The colourist with others. */
+export const withHelp = (people: readonly Person[], crew = ALONE): Crew => ({
+  ...crew,
+  people: [...crew.people, ...people],
+})
+
+export interface ClockOptions extends Working {
+  crew: Crew
+  canvas?: Canvas | undefined
+  roomCelsius?: number | undefined
+}
+
+/** One task with its time, min from the start of the visit. */
+export interface ClockTask {
+  id: string
+  kind: TaskKind
+  about: string
+  stageId: string | undefined
+  from: number
+  to: number
+  personId: string
+}
+
+/** Product in one zone of one stage under one formula, min from the start of the visit. */
+export interface ZoneClock {
+  stageId: string
+  zoneId: string
+  name: string
+  formulaId: string
+  pieces: number
+  firstOn: number
+  lastOn: number
+  /** When the first piece is ready, when the first has to be out at the latest, when the last is out. */
+  ready: number
+  latest: number
+  firstOut: number
+  lastOut: number
+  /** Level when it comes off: mean with its range, lightest and darkest place, and the goal. */
+  level: Range
+  spread: { darkest: number; lightest: number }
+  goal: number
+  /** Of what the hair stands, what is used up where it is most. */
+  strain: number
+  /** Pieces that cannot come near the goal in the time the label gives. */
+  short: number
+  /** Where to look first: the place under the greatest strain, and the last piece on. */
+  checks: { fragile: string; last: string }
+  /** How it lifts, from the first piece on to the latest minute it may stay; empty where nothing lifts. */
+  curve: CurvePoint[]
+}
+
+/** Level at a minute of the visit: mean, darkest and lightest place of some pieces of a zone. */
+export interface CurvePoint {
+  minute: number
+  darkest: number
+  mean: number
+  lightest: number
+}
+
+/** A longest time that is passed. */
+export interface Conflict {
+  formulaId: string | undefined
+  about: string
+  /** min beyond the label's longest time. */
+  over: number
+}
+
+export interface Clock {
+  fits: boolean
+  tasks: ClockTask[]
+  zones: ZoneClock[]
+  conflicts: Conflict[]
+  /** Whole visit, min. */
+  finish: Range
+  /** Time in which no hands are needed, min. */
+  handsFree: number
+  /** Levels between which four fifths of everything lightened lies when it comes off, by formula. */
+  evenness: Record<string, { p10: number; p90: number }>
+  /** What the clock was made for. */
+  visit: Visit
+}
+
+/** A curve has so many steps and follows so many pieces of a zone. Our estimate: enough for the eye. */
+const CURVE_STEPS = 24
+const CURVE_PIECES = 5
+
+const HANDS_SIGMA = combinedSigma([SECONDS_VARIATION])
+
+/** What one plan's visit asks for, whoever does it. */
+export const visitFor = (
+  plan: FaltoPlan,
+  computed: ComputedStages,
+  { canvas, roomCelsius = ROOM_CELSIUS, ...working }: Omit<ClockOptions, 'crew'>,
+  process = createProcess(plan, computed.head, canvas, roomCelsius),
+): Visit => visitOf(plan, chunksOf(plan, computed, process, working), working)
+
+/** Who does what when for one plan, and what it comes to. @throws Error when nobody of the crew can do something */
+export function clockFor(
+  plan: FaltoPlan,
+  computed: ComputedStages,
+  { crew, ...options }: ClockOptions,
+  process = createProcess(plan, computed.head, options.canvas, options.roomCelsius),
+): Clock {
+  const visit = visitFor(plan, computed, options, process)
+  const prepared = prepare({ ...visit, ...crew })
+  const schedule = findSchedule(prepared)
+  return read(plan, process, visit, prepared, schedule)
+}
+
+function read(plan: FaltoPlan, process: ServiceProcess, visit: Visit, prepared: Prepared, schedule: Schedule): Clock {
+  const { starts, people } = schedule
+  const startOf = new Map(visit.tasks.map(({ id }, i) => [id, starts[i]!]))
+  const tasks = visit.tasks.map(({ id, kind, about, stageId, seconds }, i): ClockTask => ({
+    id,
+    kind,
+    about,
+    stageId,
+    from: minutesFromSeconds(starts[i]!),
+    to: minutesFromSeconds(starts[i]! + seconds),
+    personId: prepared.people[people[i]!]!.id,
+  }))
+  const zones = zonesOf(plan, process, visit, startOf)
+  const conflicts = visit.lags.flatMap(({ from, to, most = Infinity, formulaId, about = '' }): Conflict[] => {
+    const over = startOf.get(to)! - startOf.get(from)! - most
+    return over > 0.5 ? [{ formulaId, about, over: minutesFromSeconds(over) }] : []
+  })
+  const busy = busySeconds(visit.tasks, starts)
+  // Product takes its time whatever the hands do, so only the time in which they work is uncertain.
+  const finish = rangeOf(minutesFromSeconds(busy), minutesFromSeconds(schedule.finish - busy), HANDS_SIGMA)
+  return {
+    fits: schedule.violation === 0,
+    tasks: tasks.sort((a, b) => a.from - b.from),
+    zones: zones.map(({ zone }) => zone),
+    conflicts,
+    finish,
+    handsFree: minutesFromSeconds(schedule.finish - busy),
+    evenness: evennessOf(zones),
+    visit,
+  }
+}
+
+/** Time in which at least one task goes on, s. */
+function busySeconds(tasks: readonly VisitTask[], starts: Float64Array): number {
+  let [busy, until] = [0, 0]
+  for (const i of [...starts.keys()].sort((a, b) => starts[a]! - starts[b]!)) {
+    const end = starts[i]! + tasks[i]!.seconds
+    busy += Math.max(0, end - Math.max(until, starts[i]!))
+    until = Math.max(until, end)
+  }
+  return busy
+}
+
+interface PieceOutcome {
+  served: ServedPiece
+  on: number
+  off: number
+  bowlAgeMinutes: number
+  spots: SpotResult[]
+}
+
+function zonesOf(
+  plan: FaltoPlan,
+  process: ServiceProcess,
+  visit: Visit,
+  startOf: ReadonlyMap<string, number>,
+): { zone: ZoneClock; outcomes: PieceOutcome[]; lifts: boolean }[] {
+  const { stages } = activeVariant(plan)
+  const offs = new Map<ServedPiece['piece'], number>()
+  for (const { id, kind, seconds, pieces = [] } of visit.tasks)
+    if (kind === 'takeOut')
+      pieces.forEach(({ piece }, i) => offs.set(piece, startOf.get(id)! + (i * seconds) / pieces.length))
+  const rinseOf = new Map(
+    visit.lags.flatMap(({ from, to, most }) =>
+      most !== undefined && to.startsWith('rinse/') ? [[from, startOf.get(to)!]] : [],
+    ),
+  )
+  const groups = new Map<string, { stageId: string; zoneId: string; formulaId: string; outcomes: PieceOutcome[] }>()
+  for (const { id, kind, stageId = '', pieces = [] } of visit.tasks) {
+    if (kind !== 'apply') continue
+    for (const served of pieces) {
+      const { piece, zoneId, vol, bowl } = served
+      const on = startOf.get(id)! + served.on
+      const off = offs.get(piece) ?? rinseOf.get(id)!
+      const mixed = startOf.get(mixId(piece.formulaId, bowl))
+      const bowlAgeMinutes = mixed === undefined ? served.bowlAgeMinutes : Math.max(0, minutesFromSeconds(on - mixed))
+      const spots = process.after(piece, {
+        on: minutesFromSeconds(on),
+        off: minutesFromSeconds(off),
+        bowlAgeMinutes,
+        vol,
+      })
+      const key = `${stageId}/${zoneId}/${piece.formulaId}`
+      const group = groups.get(key) ?? { stageId, zoneId, formulaId: piece.formulaId, outcomes: [] }
+      groups.set(key, group)
+      group.outcomes.push({ served, on, off, bowlAgeMinutes, spots })
+    }
+  }
+  return [...groups.values()].map(({ stageId, zoneId, formulaId, outcomes }) => {
+    const formula = plan.formulas.find(({ id }) => id === formulaId)!
+    const spots = outcomes.flatMap((one) => one.spots)
+    const mean = (value: (spot: SpotResult) => number) =>
+      spots.reduce((sum, spot) => sum + value(spot), 0) / spots.length
+    const strongest = outcomes.reduce((most, one) => (strainOf(one) > strainOf(most) ? one : most))
+    const last = outcomes.reduce((latest, one) => (one.on > latest.on ? one : latest))
+    const minute = (value: (one: PieceOutcome) => number, of: (...values: number[]) => number) =>
+      minutesFromSeconds(of(...outcomes.map(value)))
+    const lifts = lightens(plan, formulaId)
+    const zone: ZoneClock = {
+      stageId,
+      zoneId,
+      name: stages.find(({ id }) => id === stageId)!.zones.find(({ id }) => id === zoneId)!.name,
+      formulaId,
+      pieces: outcomes.length,
+      firstOn: minute(({ on }) => on, Math.min),
+      lastOn: minute(({ on }) => on, Math.max),
+      ready: minute(({ on, served }) => on + served.ready, Math.min),
+      latest: minute(({ on, served }) => on + served.most, Math.min),
+      firstOut: minute(({ off }) => off, Math.min),
+      lastOut: minute(({ off }) => off, Math.max),
+      level: {
+        low: mean(({ level }) => level.low),
+        expected: mean(({ level }) => level.expected),
+        high: mean(({ level }) => level.high),
+      },
+      spread: {
+        darkest: Math.min(...spots.map(({ level }) => level.expected)),
+        lightest: Math.max(...spots.map(({ level }) => level.expected)),
+      },
+      goal: formula.level,
+      strain: strainOf(strongest),
+      short: outcomes.filter(({ served }) => served.short).length,
+      checks: { fragile: strongest.served.piece.id, last: last.served.piece.id },
+      curve: lifts ? curveOf(process, outcomes) : [],
+    }
+    return { zone, outcomes, lifts }
+  })
+}
+
+/** Some pieces that stand for all. */
+const followedOf = <T>(all: readonly T[]): T[] =>
+  all.filter((_, i) => all.length <= CURVE_PIECES || i % Math.ceil(all.length / CURVE_PIECES) === 0)
+
+/**
+ * Mean level of some pieces that lift, by minutes of product at full strength, up to the longest time of any; empty
+ * where there are none.
+ */
+export function liftOf(process: ServiceProcess, lifting: readonly ServedPiece[]): { minute: number; level: number }[] {
+  const followed = followedOf(lifting)
+  const most = minutesFromSeconds(Math.max(0, ...followed.map((served) => served.most)))
+  if (most === 0) return []
+  return Array.from({ length: CURVE_STEPS + 1 }, (_, step) => {
+    const minute = (most * step) / CURVE_STEPS
+    return {
+      minute,
+      level:
+        followed.reduce((sum, { piece, vol }) => sum + process.levelAtFullStrength(piece, vol, minute), 0) /
+        followed.length,
+    }
+  })
+}
+
+/** Whether what a formula puts on lifts. */
+export function lightens({ formulas, products }: FaltoPlan, formulaId: string): boolean {
+  const { productId } = formulas.find(({ id }) => id === formulaId)!
+  return isLightener(products.find(({ id }) => id === productId)!.kind)
+}
+
+function curveOf(process: ServiceProcess, outcomes: readonly PieceOutcome[]): CurvePoint[] {
+  const followed = followedOf(outcomes)
+  const begin = Math.min(...followed.map(({ on }) => minutesFromSeconds(on)))
+  const end = Math.max(...followed.map(({ on, off, served }) => minutesFromSeconds(Math.max(off, on + served.most))))
+  return Array.from({ length: CURVE_STEPS + 1 }, (_, step) => {
+    const minute = begin + ((end - begin) * step) / CURVE_STEPS
+    const levels = followed.flatMap(({ served: { piece, vol }, on, bowlAgeMinutes }) =>
+      process
+        .after(piece, { on: minutesFromSeconds(on), off: minute, bowlAgeMinutes, vol })
+        .map(({ level }) => level.expected),
+    )
+    return {
+      minute,
+      darkest: Math.min(...levels),
+      mean: levels.reduce((sum, level) => sum + level, 0) / levels.length,
+      lightest: Math.max(...levels),
+    }
+  })
+}
+
+const strainOf = ({ spots }: PieceOutcome): number => Math.max(...spots.map(({ strain }) => strain))
+
+function evennessOf(zones: ReturnType<typeof zonesOf>): Clock['evenness'] {
+  const levels = new Map<string, number[]>()
+  for (const { zone, outcomes, lifts } of zones) {
+    if (!lifts) continue
+    const own = levels.get(zone.formulaId) ?? []
+    levels.set(zone.formulaId, own)
+    for (const { spots } of outcomes) own.push(...spots.map(({ level }) => level.expected))
+  }
+  return Object.fromEntries(
+    [...levels].map(([id, own]) => {
+      own.sort((a, b) => a - b)
+      const quantile = (share: number) => own[Math.min(own.length - 1, Math.floor(share * own.length))]!
+      return [id, { p10: quantile(0.1), p90: quantile(0.9) }]
+    }),
+  )
+}

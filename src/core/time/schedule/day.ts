@@ -1,0 +1,142 @@
+import { secondsFromMinutes } from '../../units'
+import { prepare, type Lag, type Task } from './problem'
+import { findSchedule } from './search'
+import type { Crew } from './clock'
+import type { TaskKind, Visit } from './visit'
+
+/** One client of a day. Times in min after midnight. */
+export interface DayVisit {
+  id: string
+  visit: Visit
+  arrives: number
+}
+
+/** One client's part of a day. */
+export interface DayVisitClock {
+  id: string
+  arrives: number
+  begins: number
+  ends: number
+  /** How long it takes when nobody else is there, and how much longer it takes so, min. */
+  alone: number
+  waits: number
+  /** Longest times that are passed, min in all. */
+  over: number
+}
+
+/** A day of several clients. Times in min after midnight. */
+export interface DayClock {
+  /** Whether every longest time is kept and everybody is done by closing. */
+  fits: boolean
+  visits: DayVisitClock[]
+  tasks: { visitId: string; kind: TaskKind; about: string; from: number; to: number; personId: string }[]
+  /**
+   * Stretches of at least {@link GAP_MINUTES} between somebody's first and last work in which nothing is asked of them.
+   */
+  gaps: { personId: string; from: number; to: number }[]
+  ends: number
+}
+
+/** A shorter break is none. Our estimate. */
+const GAP_MINUTES = 10
+/** Arrivals are tried every so many minutes. */
+const ARRIVAL_STEP = 15
+/** A client may be asked to sit so much longer than alone before another time is better, min. Our estimate. */
+const BEARABLE_WAIT = 15
+
+/**
+ * Who does what for whom on one day: the clients of a crew share people, basin and dryer, and one is worked on while
+ * another’s hair sits. Each is begun no earlier than she arrives and is better not kept longer than if she were alone.
+ * @throws Error when nobody of the crew can do something
+ */
+export function dayFor(visits: readonly DayVisit[], crew: Crew, closes: number): DayClock {
+  const alone = visits.map(({ visit }) => findSchedule(prepare({ ...visit, ...crew })))
+  const opens = Math.min(...visits.map(({ arrives }) => arrives))
+  const tasks: (Task & { visit: number; own: number; usually: number })[] = visits.flatMap(({ visit, arrives }, v) =>
+    visit.tasks.map((task, i) => ({
+      ...task,
+      id: `${v}/${task.id}`,
+      visit: v,
+      own: i,
+      release: secondsFromMinutes(arrives - opens),
+      usually: secondsFromMinutes(arrives - opens) + alone[v]!.starts[i]!,
+    })),
+  )
+  tasks.sort((a, b) => a.usually - b.usually)
+  const lags: Lag[] = visits.flatMap(({ visit }, v) => [
+    ...visit.lags.map((lag) => ({ ...lag, from: `${v}/${lag.from}`, to: `${v}/${lag.to}` })),
+    {
+      from: `${v}/${visit.tasks[0]!.id}`,
+      to: `${v}/${visit.tasks.at(-1)!.id}`,
+      least: 0,
+      ideal: alone[v]!.starts.at(-1)! - alone[v]!.starts[0]!,
+    },
+  ])
+  const people = crew.people.map((person) => ({
+    ...person,
+    to: Math.min(person.to ?? Infinity, secondsFromMinutes(closes - opens)),
+  }))
+  const { starts, people: doers, violation } = findSchedule(prepare({ tasks, lags, people, resources: crew.resources }))
+  const at = (seconds: number) => opens + seconds / 60
+  const done = tasks.map(({ visit, own, seconds }, i) => {
+    const { kind, about } = visits[visit]!.visit.tasks[own]!
+    return {
+      visitId: visits[visit]!.id,
+      kind,
+      about,
+      from: at(starts[i]!),
+      to: at(starts[i]! + seconds),
+      personId: crew.people[doers[i]!]!.id,
+    }
+  })
+  const startOf = new Map(tasks.map(({ id }, i) => [id, starts[i]!]))
+  return {
+    fits: violation === 0,
+    visits: visits.map(({ id, arrives, visit }, v) => {
+      const own = done.filter(({ visitId }) => visitId === id)
+      const [begins, ends] = [Math.min(...own.map(({ from }) => from)), Math.max(...own.map(({ to }) => to))]
+      const takes = alone[v]!.finish / 60
+      const over = visit.lags.reduce(
+        (sum, { from, to, most = Infinity }) =>
+          sum + Math.max(0, startOf.get(`${v}/${to}`)! - startOf.get(`${v}/${from}`)! - most),
+        0,
+      )
+      return { id, arrives, begins, ends, alone: takes, waits: Math.max(0, ends - arrives - takes), over: over / 60 }
+    }),
+    tasks: done.sort((a, b) => a.from - b.from),
+    gaps: crew.people.flatMap(({ id }) =>
+      gapsOf(done.filter(({ personId }) => personId === id).sort((a, b) => a.from - b.from)).map((gap) => ({
+        personId: id,
+        ...gap,
+      })),
+    ),
+    ends: Math.max(...done.map(({ to }) => to)),
+  }
+}
+
+function gapsOf(work: readonly { from: number; to: number }[]): { from: number; to: number }[] {
+  const gaps: { from: number; to: number }[] = []
+  let until = work[0]?.to ?? 0
+  for (const { from, to } of work.slice(1)) {
+    if (from - until >= GAP_MINUTES) gaps.push({ from: until, to: from })
+    until = Math.max(until, to)
+  }
+  return gaps
+}
+
+/**
+ * The earliest time on a quarter of an hour at which one more client fits in: everything is kept, and nobody sits much
+ * longer than alone. Undefined where there is none.
+ */
+export function arrivalFor(
+  others: readonly DayVisit[],
+  added: Omit<DayVisit, 'arrives'>,
+  crew: Crew,
+  { opens, closes }: { opens: number; closes: number },
+): { arrives: number; day: DayClock } | undefined {
+  for (let arrives = opens; arrives < closes; arrives += ARRIVAL_STEP) {
+    const day = dayFor([...others, { ...added, arrives }], crew, closes)
+    if (day.fits && day.visits.every(({ waits }) => waits <= BEARABLE_WAIT)) return { arrives, day }
+  }
+  return undefined
+}

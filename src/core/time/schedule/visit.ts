@@ -1,0 +1,404 @@
+import { bowlVol } from '../../product/formula'
+import { activeVariant, type FaltoPlan, type Stage } from '../../model'
+import type { Piece } from '../../placement/foils'
+import type { ServiceProcess } from '../lightening'
+import { MIXING_MINUTES, zoneSeconds, type ComputedStages, type ZoneResult } from '../../placement/quantity'
+import { minutesFromSeconds, secondsFromMinutes } from '../../units'
+import {
+  BOWL_WAITS_SECONDS,
+  BETWEEN_SECONDS,
+  FINISH_SECONDS,
+  FINISH_SECONDS_PER_CM,
+  LENGTHS_LEAD_SECONDS,
+  PARTIAL_RINSE_SECONDS,
+  RINSE_SECONDS,
+  RINSE_SECONDS_PER_CM,
+  SCALP_CM,
+  SET_UP_SECONDS,
+  TAKE_OUT_SECONDS,
+  TWICE_SHARE,
+} from './constants'
+import type { Lag, Skill, Task } from './problem'
+
+export const TASK_KINDS = ['setUp', 'mix', 'apply', 'takeOut', 'rinse', 'dry', 'finish'] as const
+export type TaskKind = (typeof TASK_KINDS)[number]
+
+const SKILLS: Record<TaskKind, Skill> = {
+  setUp: 'rinse',
+  mix: 'mix',
+  apply: 'colour',
+  takeOut: 'rinse',
+  rinse: 'rinse',
+  dry: 'dry',
+  finish: 'dry',
+}
+/**
+ * What a task asks for, by its kind. Common practice: putting product on is the colourist's; the rest can be helped
+ * with.
+ */
+export const needsOf = (kind: TaskKind): Pick<Task, 'skill' | 'resource'> => ({
+  skill: SKILLS[kind],
+  resource: kind === 'rinse' ? 'basin' : undefined,
+})
+
+export interface VisitTask extends Task {
+  kind: TaskKind
+  /** What it is about: a zone, a formula's letter with the bowl, or stages. */
+  about: string
+  stageId?: string | undefined
+  /** Pieces put in or taken out, in working order. */
+  pieces?: readonly ServedPiece[] | undefined
+}
+
+/** A longest time that a formula sets. */
+export interface VisitLag extends Lag {
+  formulaId?: string | undefined
+  about?: string | undefined
+}
+
+/** A piece with what serves it. */
+export interface ServedPiece {
+  piece: Piece
+  zoneId: string
+  /** Bowl among its formula's, from 0; its strength, and its planned age when the piece is done, min. */
+  bowl: number
+  vol: number
+  bowlAgeMinutes: number
+  /** When it has its product, s from the start of its task. */
+  on: number
+  /** How long it has to stay by its label, how long until it is near its goal, and how long it may, s. */
+  least: number
+  ready: number
+  most: number
+  /** Whether its goal is out of reach in the time its label gives. */
+  short: boolean
+  seconds: number
+}
+
+/** Pieces that are put in without a break. */
+export interface Chunk {
+  stage: Stage
+  zone: ZoneResult
+  /** Whether sectioning the zone comes first. */
+  opens: boolean
+  part: number
+  parts: number
+  pieces: ServedPiece[]
+  /** Work on the scalp that follows the lengths of the same zone after a while. */
+  follows?: 'lengths' | undefined
+}
+
+/**
+ * Zones one after the other, as planned or the other way; or lengths everywhere first and the scalp, which is warm and
+ * fast, afterwards.
+ */
+export const WORKING_ORDERS = ['planned', 'reversed', 'lengthsFirst'] as const
+export type WorkingOrder = (typeof WORKING_ORDERS)[number]
+
+/** How a visit is worked, beside what its plan says. */
+export interface Working {
+  order?: WorkingOrder | undefined
+  /** What lies open or under film is rinsed all at once, or section by section as its time is up. */
+  rinse?: 'together' | 'bySection' | undefined
+  /** Only these zones; left out: all. */
+  only?: ReadonlySet<string> | undefined
+}
+
+/** What one visit asks for: tasks in the order in which they are usually begun. */
+export interface Visit {
+  tasks: VisitTask[]
+  lags: VisitLag[]
+}
+
+/**
+ * Divides the zones into stretches of work: a new one where a new bowl is begun, and where pieces of one stretch could
+ * not all stay as long as they have to and no longer than they may.
+ */
+export function chunksOf(
+  plan: FaltoPlan,
+  computed: ComputedStages,
+  process: ServiceProcess,
+  { order = 'planned', only }: Working = {},
+): Chunk[] {
+  const { stages } = activeVariant(plan)
+  const bowlOf = bowlFinder(plan, computed)
+  let index = 0
+  const serve = (zone: ZoneResult, piece: Piece, seconds: number, at: number): ServedPiece => {
+    const { bowl, vol, ageMinutes } = bowlOf(piece, at)
+    const { least, ready, most, short } = process.stay(piece, ageMinutes, vol)
+    const stay = { least: secondsFromMinutes(least), ready: secondsFromMinutes(ready), most: secondsFromMinutes(most) }
+    return { piece, zoneId: zone.zoneId, bowl, vol, bowlAgeMinutes: ageMinutes, on: 0, ...stay, short, seconds }
+  }
+  const served = computed.zones.map((zone) => ({ zone, first: [] as ServedPiece[], then: [] as ServedPiece[] }))
+  for (const { zone, first, then } of served)
+    zone.placement.pieces.forEach((piece, i) => {
+      const at = index++
+      if (order !== 'lengthsFirst' || !reachesScalpAndLengths(piece))
+        return void first.push(serve(zone, piece, zone.seconds[i]!, at))
+      const seconds = TWICE_SHARE * zone.seconds[i]!
+      first.push(serve(zone, { ...piece, id: `${piece.id}/lengths`, fromCm: SCALP_CM }, seconds, at))
+      then.push(serve(zone, { ...piece, id: `${piece.id}/scalp`, toCm: SCALP_CM }, seconds, at))
+    })
+  return stages.flatMap((stage) => {
+    const own = served.filter(
+      ({ zone, first }) => zone.stageId === stage.id && first.length > 0 && (only?.has(zone.zoneId) ?? true),
+    )
+    if (order === 'reversed') own.reverse()
+    const partsOf = (pieces: readonly ServedPiece[]) =>
+      pieces.length === 0 ? [] : atBowls(pieces).flatMap(fittingParts)
+    const all = own.map(({ zone, first, then }) => ({ zone, first: partsOf(first), then: partsOf(then) }))
+    const chunk = (zone: ZoneResult, pieces: ServedPiece[], part: number, parts: number): Chunk => ({
+      stage,
+      zone,
+      opens: part === 1,
+      part,
+      parts,
+      pieces,
+    })
+    return [
+      ...all.flatMap(({ zone, first, then }) =>
+        first.map((pieces, i) => chunk(zone, pieces, i + 1, first.length + then.length)),
+      ),
+      ...all.flatMap(({ zone, first, then }) =>
+        then.map((pieces, i) => ({
+          ...chunk(zone, pieces, first.length + i + 1, first.length + then.length),
+          follows: 'lengths' as const,
+        })),
+      ),
+    ]
+  })
+}
+
+/** Product that is not closed in foil can be put on the lengths first and on the scalp later. */
+export const reachesScalpAndLengths = ({ cover, fromCm, toCm, hairLength }: Piece): boolean =>
+  cover !== 'foil' && fromCm < SCALP_CM && Math.min(toCm, hairLength) > 2 * SCALP_CM
+
+function bowlFinder(
+  plan: FaltoPlan,
+  computed: ComputedStages,
+): (piece: Piece, index: number) => { bowl: number; vol: number; ageMinutes: number } {
+  const formulas = new Map(
+    plan.formulas.map((formula) => {
+      const { bowls, uses } = computed.grams.find(({ formulaId }) => formulaId === formula.id)!
+      return [formula.id, { formula, bowls, done: new Map(uses.map(({ piece, to }) => [piece, to])) }]
+    }),
+  )
+  return ({ formulaId }, index) => {
+    const { formula, bowls, done } = formulas.get(formulaId)!
+    const bowl = bowls.findIndex(({ last }) => index <= last)
+    return {
+      bowl,
+      vol: bowlVol(formula, bowl + 1, bowls.length),
+      ageMinutes: minutesFromSeconds(done.get(index)! - bowls[bowl]!.from),
+    }
+  }
+}
+
+/** A new stretch begins where any formula comes from a new bowl. */
+function atBowls(pieces: readonly ServedPiece[]): ServedPiece[][] {
+  const current = new Map<string, number>()
+  const parts: ServedPiece[][] = []
+  for (const one of pieces) {
+    const known = current.get(one.piece.formulaId)
+    if (parts.length === 0 || (known !== undefined && known !== one.bowl)) parts.push([])
+    current.set(one.piece.formulaId, one.bowl)
+    parts.at(-1)!.push(one)
+  }
+  return parts
+}
+
+/** Halves a stretch until its pieces can all keep their times. */
+function fittingParts(pieces: ServedPiece[]): ServedPiece[][] {
+  if (pieces.length === 1) return [pieces]
+  const { foils, others } = byRemoval(onTimes(pieces, 0))
+  const fits = [windowOf(foils, TAKE_OUT_SECONDS), windowOf(others, 0)].every(({ least, most }) => least <= most)
+  if (fits) return [pieces]
+  const middle = Math.ceil(pieces.length / 2)
+  return [...fittingParts(pieces.slice(0, middle)), ...fittingParts(pieces.slice(middle))]
+}
+
+/** Gives each piece the time at which it has its product. @param lead s of sectioning before the first */
+function onTimes(pieces: readonly ServedPiece[], lead: number): ServedPiece[] {
+  let at = lead
+  return pieces.map((one) => ({ ...one, on: (at += one.seconds) }))
+}
+
+/** What is closed in foil comes out at the chair, the rest in the rinse. */
+function byRemoval(pieces: readonly ServedPiece[]): { foils: ServedPiece[]; others: ServedPiece[] } {
+  const inFoil = ({ piece: { kind, cover } }: ServedPiece) => kind === 'foil' || (kind === 'open' && cover === 'foil')
+  return { foils: pieces.filter(inFoil), others: pieces.filter((one) => !inFoil(one)) }
+}
+
+/**
+ * From the start of putting in to the start of taking out, each piece `each` s after the one before: what keeps every
+ * piece's times.
+ */
+function windowOf(
+  pieces: readonly ServedPiece[],
+  each: number,
+): { least: number; ideal: number; most: number; tightest: ServedPiece | undefined } {
+  let [least, ideal, most] = [0, 0, Infinity]
+  let tightest: ServedPiece | undefined
+  pieces.forEach((one, i) => {
+    const shift = one.on - i * each
+    least = Math.max(least, one.least + shift)
+    ideal += (one.ready + shift) / pieces.length
+    if (one.most + shift < most) {
+      most = one.most + shift
+      tightest = one
+    }
+  })
+  return { least: Math.ceil(least), ideal: Math.round(ideal), most: Math.floor(most), tightest }
+}
+
+/** Tasks and lags of a visit from its stretches of work. */
+export function visitOf(
+  plan: FaltoPlan,
+  chunks: readonly Chunk[],
+  { rinse: rinsing = 'together' }: Working = {},
+): Visit {
+  const tasks: VisitTask[] = []
+  const lags: VisitLag[] = []
+  const add = (task: Omit<VisitTask, 'skill' | 'resource'>) => {
+    tasks.push({ ...task, ...needsOf(task.kind), seconds: Math.round(task.seconds) })
+    return tasks.at(-1)!
+  }
+  const after = (from: VisitTask, to: VisitTask) => lags.push({ from: from.id, to: to.id, least: from.seconds })
+  const stay = (from: VisitTask, to: VisitTask, pieces: readonly ServedPiece[], each: number) => {
+    const { least, ideal, most, tightest } = windowOf(pieces, each)
+    lags.push({
+      from: from.id,
+      to: to.id,
+      least: Math.max(least, from.seconds),
+      most,
+      ideal,
+      formulaId: tightest?.piece.formulaId,
+      about: from.about,
+    })
+  }
+  const length = plan.hair.lengthCm
+  let gate = add({ id: 'setUp', kind: 'setUp', about: '', seconds: SET_UP_SECONDS })
+  for (const stages of rinsedTogether(chunks)) {
+    const applied: VisitTask[] = []
+    const stays: { task: VisitTask; pieces: ServedPiece[] }[] = []
+    const outs: VisitTask[] = []
+    let before: VisitTask | undefined
+    const lengthsOf = new Map<string, VisitTask>()
+    const rinses: VisitTask[] = []
+    for (const { stage, own } of stages) {
+      // What goes between the foils waits until all of them are in.
+      const waitsFor = [...applied]
+      for (const chunk of own) {
+        const pieces = onTimes(chunk.pieces, chunk.opens ? zoneSeconds(plan.learned) : 0)
+        const name = chunk.parts > 1 ? `${chunk.zone.name} ${chunk.part}/${chunk.parts}` : chunk.zone.name
+        const key = `${stage.id}/${chunk.zone.zoneId}/${chunk.part}`
+        for (const mix of mixesFor(chunk, tasks)) {
+          const task = add(mix)
+          lags.push({ from: task.id, to: `apply/${key}`, least: task.seconds, most: task.seconds + BOWL_WAITS_SECONDS })
+          if (gate.kind !== 'setUp') lags.push({ from: gate.id, to: task.id, least: 0 })
+        }
+        const task = add({
+          id: `apply/${key}`,
+          kind: 'apply',
+          about: name,
+          stageId: stage.id,
+          seconds: pieces.at(-1)!.on,
+          pieces,
+        })
+        after(gate, task)
+        for (const earlier of waitsFor) after(earlier, task)
+        // The planned order is kept, also where two work side by side.
+        if (before) lags.push({ from: before.id, to: task.id, least: 0 })
+        before = task
+        applied.push(task)
+        const lengths = lengthsOf.get(chunk.zone.zoneId)
+        if (chunk.follows && lengths)
+          lags.push({ from: lengths.id, to: task.id, least: lengths.seconds + LENGTHS_LEAD_SECONDS })
+        else lengthsOf.set(chunk.zone.zoneId, task)
+        const { foils, others } = byRemoval(pieces)
+        if (others.length > 0 && rinsing === 'bySection') {
+          const part = add({
+            id: `rinse/${key}`,
+            kind: 'rinse',
+            about: name,
+            stageId: stage.id,
+            seconds: PARTIAL_RINSE_SECONDS,
+          })
+          after(task, part)
+          stay(task, part, others, 0)
+          rinses.push(part)
+        } else if (others.length > 0) stays.push({ task, pieces: others })
+        if (foils.length === 0) continue
+        const out = add({
+          id: `takeOut/${key}`,
+          kind: 'takeOut',
+          about: name,
+          stageId: stage.id,
+          seconds: foils.length * TAKE_OUT_SECONDS,
+          pieces: foils,
+        })
+        stay(task, out, foils, TAKE_OUT_SECONDS)
+        outs.push(out)
+      }
+    }
+    const names = stages.map(({ stage }) => stage.name).join(' and ')
+    const rinse = add({
+      id: `rinse/${stages[0]!.stage.id}`,
+      kind: 'rinse',
+      about: names,
+      stageId: stages[0]!.stage.id,
+      seconds: RINSE_SECONDS + RINSE_SECONDS_PER_CM * length,
+    })
+    for (const task of [...applied, ...outs, ...rinses]) after(task, rinse)
+    for (const { task, pieces } of stays) stay(task, rinse, pieces, 0)
+    gate = add({ id: `dry/${stages[0]!.stage.id}`, kind: 'dry', about: names, seconds: BETWEEN_SECONDS })
+    after(rinse, gate)
+  }
+  const finish = add({
+    id: 'finish',
+    kind: 'finish',
+    about: '',
+    seconds: FINISH_SECONDS + FINISH_SECONDS_PER_CM * length,
+  })
+  after(gate, finish)
+  return { tasks, lags }
+}
+
+/** Bowls that a stretch is the first to use, as tasks before it. */
+function mixesFor({ stage, pieces }: Chunk, tasks: readonly VisitTask[]): Omit<VisitTask, 'skill'>[] {
+  const mixes: Omit<VisitTask, 'skill'>[] = []
+  for (const { piece, bowl } of pieces) {
+    const id = mixId(piece.formulaId, bowl)
+    if (![...tasks, ...mixes].some((task) => task.id === id))
+      mixes.push({
+        id,
+        kind: 'mix',
+        about: `${piece.formulaId}, bowl ${bowl + 1}`,
+        stageId: stage.id,
+        seconds: secondsFromMinutes(MIXING_MINUTES),
+      })
+  }
+  return mixes
+}
+
+export const mixId = (formulaId: string, bowl: number): string => `mix/${formulaId}/${bowl}`
+
+/**
+ * Stages in groups that come off in one rinse: what works on the hair between another stage's foils is rinsed with
+ * them.
+ */
+function rinsedTogether(chunks: readonly Chunk[]): { stage: Stage; own: Chunk[] }[][] {
+  const groups: { stage: Stage; own: Chunk[] }[][] = []
+  for (const chunk of chunks) {
+    const { stage } = chunk
+    const known = groups.flat().find((one) => one.stage === stage)
+    if (known) known.own.push(chunk)
+    else if (
+      stage.worksOn?.kind === 'dropped' &&
+      groups.at(-1)?.some(({ stage: { id } }) => id === stage.worksOn!.stageId)
+    )
+      groups.at(-1)!.push({ stage, own: [chunk] })
+    else groups.push([{ stage, own: [chunk] }])
+  }
+  return groups
+}
