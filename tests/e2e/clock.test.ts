@@ -91,6 +91,11 @@ describe('the clock', () => {
     await press(page, 'The other way')
     await settled(page)
     await press(page, 'Begin at the chair')
+    // Nobody has looked at the cautions yet: each is ticked before the visit begins.
+    await page.waitForSelector('[role="dialog"] ::-p-text(Before this visit begins)')
+    await clean(page)
+    for (const box of await page.$$('[role="dialog"] input[type="checkbox"]')) await box.click()
+    await press(page, 'I have looked at these: begin')
     await page.waitForSelector('[aria-label="Next step"]')
     const run = (await oriel.call('GET', `/api/runs/${page.url().split('/').at(-1)!}`)).body as unknown as {
       script: { steps: { kind: string; id: string }[] }

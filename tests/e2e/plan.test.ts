@@ -48,7 +48,8 @@ it('from sign-in to a plan: choose a layout, set three zones, read totals that t
 
   await page.goto(url('/'))
   await press(page, 'Bram Whitlock colourist')
-  await page.locator(`::-p-text(${name})`).click()
+  await page.locator('input[type="search"]').fill(name)
+  await page.locator(`[role="grid"] a::-p-text(${name})`).click()
   await press(page, 'New plan')
   await page.locator('::-p-aria([name="Top strip"][role="button"])').click()
   await press(page, 'Start planning')

@@ -2,7 +2,7 @@ import type { Page } from 'puppeteer-core'
 import type { FaltoPlan } from '@/core/model'
 import { AS_KEPT } from '@/core/units'
 import { beginRun, deviceOf, exported, ONE_CALL, servicePlanOf, type Device } from '../support/server'
-import { clean, press, saved, settled, totalsContain, url, windows, zone } from './browser'
+import { fill, clean, press, saved, settled, totalsContain, url, windows, zone } from './browser'
 
 jest.setTimeout(180_000)
 
@@ -69,8 +69,7 @@ it('what is typed in the salon’s units is kept in ours, and undo says it in th
   await page.goto(url(`/plans/${planId}`))
   await totalsContain(page, ' oz')
   await zone(page, 'Front left')
-  const field = page.locator('::-p-aria([name="Row gap"][role="textbox"])')
-  await field.fill('0.5')
+  await fill(page, 'Row gap', '0.5')
   await page.waitForFunction(() =>
     document.querySelector('button[aria-label^="Undo: Row gap"]')?.getAttribute('aria-label')?.includes('→ 0.50 in'),
   )
@@ -78,7 +77,7 @@ it('what is typed in the salon’s units is kept in ours, and undo says it in th
   const gapOf = ({ variants }: FaltoPlan) =>
     variants[0]!.stages.flatMap(({ zones }) => zones).find(({ name }) => name === 'Front left')!.placement.rowGapMm
   expect(gapOf(await exported(oriel, planId))).toBe(12.7)
-  await field.fill('9')
+  await fill(page, 'Row gap', '9')
   await page.waitForSelector('::-p-text(Enter a number from 0 to 1.57 in)')
   expect(gapOf(await exported(oriel, planId))).toBe(12.7)
 })
@@ -97,7 +96,7 @@ it('every page and the paper read so, for everybody in the salon', async () => {
     await page.waitForSelector(ready)
     expect({ path, asKept: await asKept(page) }).toEqual({ path, asKept: [] })
   }
-  await reads('/people', 'main ul')
+  await reads('/people', '[role="grid"] a')
   await reads(`/people/${clientId}`, '#today')
   await reads(`/people/${clientId}/consultation`, '[aria-label^="Strand of"]')
   for (const tab of await page.$$('[role="tab"]')) {

@@ -55,7 +55,8 @@ export function People({ clients, more, search, which, writable }: Props) {
           {removed ? 'Back to People' : 'Removed'}
         </Button>
         {writable && !removed && (
-          <Button variant="contained" startIcon={<PersonAddOutlined />} onClick={() => setAdding(true)}>
+          <Button variant="contained" onClick={() => setAdding(true)}>
+            <PersonAddOutlined fontSize="small" sx={{ mr: 1 }} />
             New client
           </Button>
         )}
