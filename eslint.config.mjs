@@ -27,7 +27,7 @@ const rules = [
     rules: {
       '@typescript-eslint/no-floating-promises': 'error',
       '@typescript-eslint/no-misused-promises': 'error',
-      '@typescript-eslint/switch-exhaustiveness-check': 'error',
+      '@typescript-eslint/switch-exhaustiveness-check': ['error', { considerDefaultExhaustiveForUnions: true }],
     },
   },
   { files: ['src/core/**/*.ts'], ignores: TESTS, rules: lines(60) },
@@ -50,7 +50,7 @@ const rules = [
       'no-restricted-properties': ['error', { object: 'Math', property: 'random' }, { object: 'Date', property: 'now' }],
     },
   },
-  { ignores: ['.next/', 'node_modules/', '.falto/', 'next-env.d.ts', 'src/db/migrations/'] },
+  { ignores: ['.next/', 'node_modules/', '.falto/', 'next-env.d.ts', 'src/db/migrations/', '.stryker/'] },
 ]
 
 export default rules

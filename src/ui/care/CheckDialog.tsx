@@ -14,6 +14,7 @@ import { VALID_DAYS } from '@/core/judgement/care'
 import { COUNTS, type CareKind, type CareResult } from '@/core/model'
 import { callApi, problemAt } from '../hooks/api'
 import { Choice, SaveButton } from '../parts'
+import { DateField } from '../parts/DateField'
 import { WORDS } from '../words'
 
 const QUESTIONS: Record<CareKind, string> = {
@@ -83,16 +84,7 @@ export function CheckDialog({ clientId, kind, today, onClose, onRecorded }: Prop
             ]}
             onChange={setResult}
           />
-          <TextField
-            type="date"
-            label="Made on"
-            size="small"
-            value={on}
-            onChange={({ target }) => setOn(target.value)}
-            error={dateProblem !== undefined}
-            helperText={dateProblem}
-            slotProps={{ inputLabel: { shrink: true }, htmlInput: { max: today } }}
-          />
+          <DateField label="Made on" value={on} max={today} onChange={setOn} problem={dateProblem} />
           {WITH_PRODUCT.includes(kind) && (
             <TextField
               label="With which product"
@@ -112,20 +104,17 @@ export function CheckDialog({ clientId, kind, today, onClose, onRecorded }: Prop
             slotProps={{ htmlInput: { maxLength: COUNTS.noteLength } }}
           />
           {VALID_DAYS[kind] > 0 && (
-            <TextField
-              type="date"
+            <DateField
               label="Counts until (if the instructions name a day)"
-              size="small"
               value={expiresOn}
-              onChange={({ target }) => setExpiresOn(target.value)}
-              error={expiryProblem !== undefined}
-              helperText={
-                expiryProblem ??
-                (VALID_DAYS[kind] === Infinity
+              optional
+              onChange={setExpiresOn}
+              problem={expiryProblem}
+              help={
+                VALID_DAYS[kind] === Infinity
                   ? 'Left empty, it does not run out.'
-                  : `Left empty: ${VALID_DAYS[kind]} days.`)
+                  : `Left empty: ${VALID_DAYS[kind]} days.`
               }
-              slotProps={{ inputLabel: { shrink: true } }}
             />
           )}
         </Stack>

@@ -26,6 +26,7 @@ import { createPlanStore } from '../map/store'
 import { UndoPlan } from '../map/UndoPlan'
 import { useKeepOnLeaving } from '../map/useKeepOnLeaving'
 import { Choice, Choices, NumberField, Read } from '../parts'
+import { TimeField } from '../parts/TimeField'
 import { LINE } from '../theme'
 import { Compared } from './Compared'
 import { Lanes, zoneKey } from './Lanes'
@@ -307,26 +308,7 @@ function ClockHeader({
     >
       <PlanTitle client={client} />
       <SaveStatus />
-      <Box component="label" sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
-        <Typography variant="caption" color="textSecondary">
-          Begins at
-        </Typography>
-        <Box
-          component="input"
-          type="time"
-          value={start}
-          onChange={({ target }) => target.value && onStart(target.value)}
-          sx={{
-            font: 'inherit',
-            color: 'inherit',
-            bgcolor: 'transparent',
-            border: LINE,
-            borderRadius: 1,
-            minHeight: 40,
-            px: 1,
-          }}
-        />
-      </Box>
+      <TimeField label="Begins at" value={start} onChange={onStart} />
       {bookedOn ? (
         <Button color="inherit" component="a" href={`/api/plans/${id}/calendar?at=${start}`} download>
           Calendar file

@@ -4,7 +4,6 @@ import Button from '@mui/material/Button'
 import Menu from '@mui/material/Menu'
 import MenuItem from '@mui/material/MenuItem'
 import Stack from '@mui/material/Stack'
-import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import {
@@ -20,6 +19,7 @@ import {
 import { hexFromLab, labOfHair, underlyingPigment } from '@/core/hair/colour'
 import { INTEGRITIES, LENGTH_REGIONS, LIMITS, POROSITIES, TONE_HUES, TREATMENTS, type Band } from '@/core/model'
 import { Choice, Choices, NumberField, Read } from '../parts'
+import { DateField } from '../parts/DateField'
 import { WORDS } from '../words'
 import { editBands, historyWords, strandsInSight, useConsultation, useEntry } from './context'
 
@@ -136,21 +136,17 @@ export function BandCard() {
         }
       />
       {band.treatments.map((treatment, i) => (
-        <TextField
+        <DateField
           key={i}
-          type="date"
-          size="small"
           label={`${WORDS.treatment[treatment.kind]} on (if known)`}
           value={treatment.on ?? ''}
+          max={open.today}
+          optional
           disabled={!writable}
-          error={treatment.on !== undefined && treatment.on > open.today}
-          helperText={treatment.on !== undefined && treatment.on > open.today ? NOT_YET_COME : undefined}
-          slotProps={{ inputLabel: { shrink: true }, htmlInput: { max: open.today } }}
-          onChange={({ target }) =>
+          problem={treatment.on !== undefined && treatment.on > open.today ? NOT_YET_COME : undefined}
+          onChange={(on) =>
             set('Date', `on${i}`, {
-              treatments: band.treatments.map((one, k) =>
-                k === i ? { kind: one.kind, ...(target.value && { on: target.value }) } : one,
-              ),
+              treatments: band.treatments.map((one, k) => (k === i ? { kind: one.kind, ...(on && { on }) } : one)),
             })
           }
         />

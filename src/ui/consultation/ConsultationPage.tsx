@@ -8,7 +8,7 @@ import Typography from '@mui/material/Typography'
 import { useEffect, useMemo, useState } from 'react'
 import { createHead } from '@/core/scalp/head'
 import type { OpenConsultation } from '@/core/model'
-import { useUndoKeys } from '../hooks/useUndoKeys'
+import { useKeys, useUndoKeys } from '../keys'
 import { ClientHeader, Read, UndoButtons } from '../parts'
 import { dateInWords } from '../words'
 import { ConsultationContext, strandsInSight, useConsultation, useEntry } from './context'
@@ -46,25 +46,14 @@ function Consultation() {
 
   useUndoKeys(store, writable)
 
-  useEffect(() => {
-    function keys(event: KeyboardEvent) {
-      if (
-        event.target instanceof HTMLElement &&
-        event.target.closest('input, textarea, [role="menu"], [role="listbox"]')
-      )
-        return
-      if (!event.ctrlKey && !event.metaKey && pane === 'hair' && /^[1-9]$/.test(event.key)) focusBand(Number(event.key))
-    }
-    /** Digits bring the hand to a band: it is chosen and takes the keyboard. */
-    function focusBand(number: number) {
-      const { strand } = strandsInSight(store.getState())
-      if (number > strand.bands.length) return
-      store.pick(strand.id, number - 1)
-      document.querySelectorAll<SVGGElement>('[aria-label^="Strand of"] [role="button"]')[number - 1]?.focus()
-    }
-    window.addEventListener('keydown', keys)
-    return () => window.removeEventListener('keydown', keys)
-  }, [store, pane])
+  /** Digits bring the hand to a band: it is chosen and takes the keyboard. */
+  function focusBand(number: number) {
+    const { strand } = strandsInSight(store.getState())
+    if (number > strand.bands.length) return
+    store.pick(strand.id, number - 1)
+    document.querySelectorAll<SVGGElement>('[aria-label^="Strand of"] [role="button"]')[number - 1]?.focus()
+  }
+  useKeys({ bands: pane === 'hair' ? ({ key }) => focusBand(Number(key)) : undefined })
 
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', height: { md: '100dvh' }, minHeight: '100%' }}>

@@ -15,6 +15,8 @@ import { useClockWorker } from '../clock/useClockWorker'
 import { duration, minuteOf, taskWords, timeOfDay, useTimeOfDay } from '../clock/words'
 import { callApi } from '../hooks/api'
 import { Choices } from '../parts'
+import { DateField } from '../parts/DateField'
+import { TimeField } from '../parts/TimeField'
 import { LINE } from '../theme'
 
 const clock = (minute: number) => timeOfDay('00:00', minute)
@@ -23,15 +25,6 @@ function useTold(): (minute: number) => string {
   const told = useTimeOfDay()
   return (minute) => told('00:00', minute)
 }
-const TIME_FIELD = {
-  font: 'inherit',
-  color: 'inherit',
-  bgcolor: 'transparent',
-  border: LINE,
-  borderRadius: 1,
-  minHeight: 44,
-  px: 1,
-} as const
 
 interface Props {
   on: string
@@ -100,28 +93,9 @@ export function DayPage({ on, visits, mayBook }: Props) {
         <Typography component="h1" variant="h2" sx={{ flex: '1 1 120px' }}>
           Day
         </Typography>
-        <Box
-          component="input"
-          type="date"
-          aria-label="Day"
-          value={on}
-          onChange={({ target }) => target.value && router.push(`/day?on=${target.value}`)}
-          sx={TIME_FIELD}
-        />
-        {(['opens', 'closes'] as const).map((end) => (
-          <Box key={end} component="label" sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
-            <Typography variant="caption" color="textSecondary">
-              {end === 'opens' ? 'From' : 'to'}
-            </Typography>
-            <Box
-              component="input"
-              type="time"
-              value={hours[end]}
-              onChange={({ target }) => target.value && setHours({ ...hours, [end]: target.value })}
-              sx={TIME_FIELD}
-            />
-          </Box>
-        ))}
+        <DateField label="Day" value={on} onChange={(day) => router.push(`/day?on=${day}`)} />
+        <TimeField label="From" value={hours.opens} onChange={(opens) => setHours({ ...hours, opens })} />
+        <TimeField label="To" value={hours.closes} onChange={(closes) => setHours({ ...hours, closes })} />
       </Box>
       <Box sx={{ height: 4 }}>{busy && <LinearProgress aria-label="Working out the day" />}</Box>
       {message && (
@@ -264,19 +238,12 @@ function Clients({ visits, arrivals, day, mayBook, busy, onArrive, onFind }: Cli
               </Link>
             </Box>
             <Box sx={{ display: 'flex', gap: 1, alignItems: 'center', gridColumn: { xs: '2', md: 'auto' } }}>
-              <Box component="label" sx={{ display: 'flex', gap: 0.75, alignItems: 'center' }}>
-                <Typography variant="caption" color="textSecondary">
-                  Comes at
-                </Typography>
-                <Box
-                  component="input"
-                  type="time"
-                  disabled={!mayBook}
-                  value={arrives === undefined ? '' : clock(arrives)}
-                  onChange={({ target }) => target.value && onArrive(visit.planId, minuteOf(target.value))}
-                  sx={TIME_FIELD}
-                />
-              </Box>
+              <TimeField
+                label="Comes at"
+                disabled={!mayBook}
+                value={arrives === undefined ? '' : clock(arrives)}
+                onChange={(time) => onArrive(visit.planId, minuteOf(time))}
+              />
               {mayBook && (
                 <Button
                   variant="outlined"

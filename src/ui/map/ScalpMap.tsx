@@ -16,6 +16,7 @@ import type { MapDrawing, PieceDrawing, ZoneDrawing } from '@/core/plan/sheets'
 import type { PlanWorker, Probe } from '@/workers/plan.worker'
 import { useUnits } from '../hooks/useUnits'
 import { editStage, pick, stageOf, usePlan, usePlanStore, zonesInOrder } from './context'
+import { useKeys } from '../keys'
 import { HatchDefinitions, placeUnder } from '../parts'
 import { INK, LINE } from '../theme'
 import { boxOfPath, type MapBox } from './mapView'
@@ -155,6 +156,13 @@ const wholeBox = ({ left, right, top, bottom }: MapDrawing['extent']): MapBox =>
   height: bottom - top + 2 * MARGIN + 0.9,
 })
 
+const MOVES: Record<string, [number, number]> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+}
+
 /** Nearer, further, the selected zones, the whole head; also + − Z F and Shift with the arrows. */
 function ZoomBar({ view, zoomed, drawing }: { view: MapView; zoomed: boolean; drawing: MapDrawing }) {
   const { store } = usePlanStore()
@@ -172,38 +180,13 @@ function ZoomBar({ view, zoomed, drawing }: { view: MapView; zoomed: boolean; dr
   const zoom = (factor: number) =>
     view.zoomBy(factor, drawing.zones.find(({ id }) => id === store.getState().selectedZone)?.label)
 
-  const keys = useRef<(event: globalThis.KeyboardEvent) => void>(undefined)
-  useEffect(() => {
-    keys.current = (event) => {
-      if (
-        event.ctrlKey ||
-        event.metaKey ||
-        event.altKey ||
-        (event.target instanceof HTMLElement &&
-          event.target.closest('input, textarea, [role="dialog"], [role="menu"], [role="listbox"]'))
-      )
-        return
-      const moves: Record<string, [number, number]> = {
-        ArrowLeft: [-1, 0],
-        ArrowRight: [1, 0],
-        ArrowUp: [0, -1],
-        ArrowDown: [0, 1],
-      }
-      const by = moves[event.key]
-      if (event.key === '+' || event.key === '=') zoom(ZOOM_STEP)
-      else if (event.key === '-') zoom(1 / ZOOM_STEP)
-      else if (event.key.toLowerCase() === 'z') toZones()
-      else if (event.key.toLowerCase() === 'f') view.fit()
-      else if (event.shiftKey && zoomed && by) view.moveBy(...by)
-      else return
-      event.preventDefault()
-    }
+  useKeys({
+    nearer: () => zoom(ZOOM_STEP),
+    further: () => zoom(1 / ZOOM_STEP),
+    toZones,
+    toHead: () => view.fit(),
+    moveMap: zoomed ? ({ key }) => view.moveBy(...MOVES[key]!) : undefined,
   })
-  useEffect(() => {
-    const listen = (event: globalThis.KeyboardEvent) => keys.current?.(event)
-    window.addEventListener('keydown', listen)
-    return () => window.removeEventListener('keydown', listen)
-  }, [])
 
   const button = (label: string, words: string, onClick: () => void, disabled: boolean) => (
     <Button

@@ -4,7 +4,7 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Snackbar from '@mui/material/Snackbar'
 import dynamic from 'next/dynamic'
-import { useEffect, useMemo, useState } from 'react'
+import { useMemo, useState } from 'react'
 import type { OpenPlan } from '@/core/model'
 import { useUnits } from '../hooks/useUnits'
 import { Read } from '../parts'
@@ -24,7 +24,7 @@ import { TotalsStrip } from './TotalsStrip'
 import { useKeepOnLeaving } from './useKeepOnLeaving'
 import { usePlanWorker } from './usePlanWorker'
 import { ZoneCard } from './ZoneCard'
-import { useUndoKeys } from '../hooks/useUndoKeys'
+import { useKeys, useUndoKeys } from '../keys'
 import { LINE } from '../theme'
 
 const LayoutDialog = dynamic(() => import('./dialogs/LayoutDialog').then((module) => module.LayoutDialog))
@@ -77,27 +77,23 @@ function Studio({ client, lastVisit }: Pick<OpenPlan, 'client' | 'lastVisit'>) {
   useKeepOnLeaving(store, permissions.write)
   useUndoKeys(store, permissions.write)
 
-  useEffect(() => {
-    function keys(event: KeyboardEvent) {
-      if (event.target instanceof HTMLElement && event.target.closest('input, textarea, [role="dialog"]')) return
-      const command = event.ctrlKey || event.metaKey
-      if (event.key === '?') setDialog('keys')
-      else if (event.key === 'Escape') {
-        setTool('rest')
-        store.setState({ openTotal: undefined, picking: 'one', partingProblem: undefined })
-      } else if (!permissions.write) return
-      else if (!command && event.key.toLowerCase() === 'c')
-        setMessage(copyZones(store, event.shiftKey ? 'all' : 'chosen'))
-      else if (!command && event.key.toLowerCase() === 'v') setMessage(pasteZones(store))
-      else if (command && event.key.toLowerCase() === 'a') {
-        event.preventDefault()
-        const [first, ...rest] = stageOf(store.getState()).order
-        store.setState({ selectedZone: first, alsoSelected: rest })
-      }
-    }
-    window.addEventListener('keydown', keys)
-    return () => window.removeEventListener('keydown', keys)
-  }, [store, permissions.write])
+  const mayWrite = permissions.write
+  useKeys({
+    list: () => setDialog('keys'),
+    escape: () => {
+      setTool('rest')
+      store.setState({ openTotal: undefined, picking: 'one', partingProblem: undefined })
+    },
+    copy: mayWrite ? () => setMessage(copyZones(store, 'chosen')) : undefined,
+    copyAll: mayWrite ? () => setMessage(copyZones(store, 'all')) : undefined,
+    paste: mayWrite ? () => setMessage(pasteZones(store)) : undefined,
+    allZones: mayWrite
+      ? () => {
+          const [first, ...rest] = stageOf(store.getState()).order
+          store.setState({ selectedZone: first, alsoSelected: rest })
+        }
+      : undefined,
+  })
 
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', height: { md: '100dvh' }, minHeight: '100%' }}>

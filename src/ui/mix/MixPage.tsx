@@ -1,5 +1,6 @@
 'use client'
 import Alert from '@mui/material/Alert'
+import { DateField } from '../parts/DateField'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Snackbar from '@mui/material/Snackbar'
@@ -8,7 +9,7 @@ import dynamic from 'next/dynamic'
 import { useMemo, useState } from 'react'
 import type { CatalogueItem, Canvas, Goal, MixRecord, OpenPlan, SalonRates } from '@/core/model'
 import { callApi } from '../hooks/api'
-import { useUndoKeys } from '../hooks/useUndoKeys'
+import { useUndoKeys } from '../keys'
 import { PlanContext, usePlan, usePlanStore, type Permissions } from '../map/context'
 import { PlanTitle } from '../map/PlanTitle'
 import { SaveStatus, SaveTrouble } from '../map/SaveStatus'
@@ -188,27 +189,13 @@ function BookedOn({
     }
   }
   return (
-    <Box component="label" sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
-      <Typography variant="caption" color="textSecondary">
-        Booked for
-      </Typography>
-      <Box
-        component="input"
-        type="date"
-        value={on}
-        disabled={!permissions.write}
-        onChange={({ target }) => void book(target.value)}
-        sx={{
-          font: 'inherit',
-          color: 'inherit',
-          bgcolor: 'transparent',
-          border: LINE,
-          borderRadius: 1,
-          minHeight: 40,
-          px: 1,
-        }}
-      />
-    </Box>
+    <DateField
+      label="Booked for"
+      value={on}
+      optional
+      disabled={!permissions.write}
+      onChange={(day) => void book(day)}
+    />
   )
 }
 

@@ -6,10 +6,10 @@ import DialogActions from '@mui/material/DialogActions'
 import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
 import Stack from '@mui/material/Stack'
-import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { SaveButton } from '../parts'
+import { DateField } from '../parts/DateField'
 import { callApi } from '../hooks/api'
 
 interface Props {
@@ -46,14 +46,7 @@ export function DoneDialog({ plan, today, onClose, onDone }: Props) {
             meant it; the next consultation corrects what came out otherwise.
           </Typography>
           {error && <Alert severity="error">{error}</Alert>}
-          <TextField
-            type="date"
-            size="small"
-            label="On"
-            value={on}
-            onChange={({ target }) => setOn(target.value)}
-            slotProps={{ inputLabel: { shrink: true }, htmlInput: { max: today } }}
-          />
+          <DateField label="On" value={on} max={today} onChange={setOn} />
         </Stack>
       </DialogContent>
       <DialogActions>

@@ -13,6 +13,7 @@ import { useState } from 'react'
 import { LIMITS, type ShelfItem, type StockLot } from '@/core/model'
 import { callApi, problemAt } from '../hooks/api'
 import { NumberField, Read, SaveButton } from '../parts'
+import { DateField } from '../parts/DateField'
 import { LINE } from '../theme'
 import { dateInWords } from '../words'
 
@@ -91,15 +92,7 @@ export function StockDialog({
             onChange={({ target }) => setLot(target.value)}
             sx={{ mt: 2, width: 150 }}
           />
-          <TextField
-            size="small"
-            type="date"
-            label="Expires on"
-            value={expiresOn}
-            slotProps={{ inputLabel: { shrink: true } }}
-            onChange={({ target }) => setExpiresOn(target.value)}
-            sx={{ mt: 2 }}
-          />
+          <DateField label="Expires on" value={expiresOn} optional onChange={setExpiresOn} />
         </Stack>
         <SaveButton onSave={receive} disabled={lot.trim() === ''}>
           Take in

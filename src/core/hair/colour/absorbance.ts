@@ -1,13 +1,12 @@
 import { converter } from 'culori'
 import type { Lab } from './difference'
+import { DARKEST } from './constants'
 
 /** Absorbance −ln of linear sRGB: red, green, blue. What dyes take away adds up in it. */
 export type Absorbance = readonly [red: number, green: number, blue: number]
 
 const toLinear = converter('lrgb')
 const toLab = converter('lab65')
-/** Black hair still gives back a little from its surface. Our estimate. */
-const DARKEST = 0.004
 
 /** What a colour takes away of white light. Colours beyond what a screen can show are clipped to it. */
 export function absorbanceOf(lab: Lab): Absorbance {

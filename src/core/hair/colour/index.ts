@@ -7,13 +7,12 @@ export { colourDifference, type Lab } from './difference'
 export { apparentLevel, exposedLab, hexFromLab, labFromLevel, labOfHair, levelFromLab, toneOfFormula } from './level'
 export {
   complementOf,
-  EUMELANIN,
   HUE_CIRCLE,
   labFromPigments,
-  PHEOMELANIN,
   pigmentsAt,
   underlyingPigment,
   type CircleHue,
   type Pigments,
   type UnderlyingPigment,
 } from './pigment'
+export { EUMELANIN, PHEOMELANIN } from './constants'

@@ -1,15 +1,10 @@
 import { formatHex } from 'culori'
 import type { Tone, ToneHue } from '../../model'
 import type { Lab } from './difference'
+import { LIGHTNESS, LOOKS_DEEPER } from './constants'
 
 /** A step of a colour path: chroma and hue (degrees) in Lab at one level. */
 type Step = readonly [chroma: number, hueDeg: number]
-
-/**
- * Lightness L* of hair at levels 1…12. A level is a lightness and nothing else; tone sits on it. Our estimate: black
- * hair about 12, the palest blonde about 90, steps growing towards the middle.
- */
-const LIGHTNESS = [12, 15, 19, 25, 32, 40, 50, 61, 73, 84, 87.5, 90] as const
 
 /**
  * Neutral hair, natural or toned to look so. Our estimate: chroma grows to the light browns and falls again, hue turns
@@ -117,21 +112,6 @@ export function levelFromLab({ l }: Lab): number {
   for (let i = 1; i < LIGHTNESS.length; i++)
     if (l <= LIGHTNESS[i]!) return i + (l - LIGHTNESS[i - 1]!) / (LIGHTNESS[i]! - LIGHTNESS[i - 1]!)
   return LIGHTNESS.length
-}
-
-/**
- * Cool results look up to a level deeper than their number says, warm ones lighter (common practice; half a level is
- * our estimate).
- */
-const LOOKS_DEEPER: Partial<Record<ToneHue, number>> = {
-  ash: 1,
-  green: 1,
-  violet: 1,
-  pearl: 0.75,
-  silver: 0.75,
-  beige: -0.25,
-  gold: -0.5,
-  copper: -0.5,
 }
 
 /** The level that a result seems to have. @param strength 0…1 */

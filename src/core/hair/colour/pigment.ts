@@ -1,5 +1,6 @@
 import { converter } from 'culori'
 import type { Lab } from './difference'
+import { EUMELANIN, PHEOMELANIN, WARM_RESIDUE, SURFACE_REFLECTION, ALBEDO_EXPONENT, PIGMENTS } from './constants'
 
 /** Hues of the painters' circle, twelve of them; opposite ones cancel each other (colour theory). */
 export const HUE_CIRCLE = [
@@ -48,45 +49,11 @@ export function underlyingPigment(level: number): UnderlyingPigment {
   return { name, hue, cancelledBy: complementOf(hue) }
 }
 
-/** Absorption per unit of eumelanin and pheomelanin in red, green and blue. d'Eon et al. 2011 (from memory). */
-export const EUMELANIN = [0.419, 0.697, 1.37] as const
-export const PHEOMELANIN = [0.187, 0.4, 1.05] as const
-/**
- * The warm residue that lightening leaves longest, relative to blue. The two melanins alone never get more chromatic
- * than about 34 at hue 70°, while lifted orange hair is near 40 at 60°; what is missing absorbs red : green : blue
- * about 1 : 3.7 : 14. Our estimate, solved from the exposed path.
- */
-export const WARM_RESIDUE = [0.07, 0.26, 1] as const
-/** Light that black hair still gives back from its surface. Our estimate. */
-const SURFACE_REFLECTION = 0.012
-
-/** Azimuthal roughness 0.3 in the fit of Chiang et al. 2016 (from memory): albedo c = exp(−g·√σ). */
-const BETA = 0.3
-const ALBEDO_EXPONENT =
-  5.969 - 0.215 * BETA + 2.532 * BETA ** 2 - 10.73 * BETA ** 3 + 5.574 * BETA ** 4 + 0.245 * BETA ** 5
-
 export interface Pigments {
   eumelanin: number
   pheomelanin: number
   residue: number
 }
-
-/**
- * Pigments of hair lightened to levels 1…10, calibrated to the exposed path (ΔE₀₀ at most 1.4). Dark pigment goes
- * first, the warm residue last. Our estimate, by search under the condition that none of them ever grows.
- */
-const PIGMENTS: readonly (readonly [number, number, number])[] = [
-  [0.856, 0.418, 2.41],
-  [0.584, 0.374, 1.69],
-  [0.281, 0.265, 1.6],
-  [0.0656, 0.191, 1.46],
-  [0.00559, 0.101, 1.13],
-  [0.0001, 0.00033, 0.825],
-  [0.00007, 0.00032, 0.452],
-  [0.000066, 0.00031, 0.217],
-  [0.000065, 0.0003, 0.0846],
-  [0.000063, 0.00001, 0.0262],
-]
 
 /** Pigments of hair at a level, 1…10; between levels they are interpolated in proportion. */
 export function pigmentsAt(level: number): Pigments {

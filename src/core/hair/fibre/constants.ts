@@ -1,4 +1,4 @@
-import type { Density, Texture } from '../../model'
+import type { Part, Density, Texture } from '../../model'
 
 /**
  * Hairs per cm² of scalp away from the hairline. Classes: common practice; the middle agrees with Loussouarn 2001 (227
@@ -31,7 +31,7 @@ export const TAPER = [
  * Half an inch a month: public dermatology guidance (from memory). Loussouarn 2001 measured 396 ± 55 µm/day = 1.2 cm.
  */
 export const GROWTH_CM_PER_MONTH = 1.25
-/** Weeks in a month: 365.2425 / 12 / 7, the Gregorian mean. */
+/** Weeks in a month: 365.2425 / 12 / 7, the Gregorian mean. Mathematics. */
 export const WEEKS_PER_MONTH = 365.2425 / 12 / 7
 
 /** Share of a bundle that is fibre and not air when a ponytail is gathered. Our estimate. */
@@ -44,6 +44,10 @@ export const SHORTEST_CM = 1
 export const GRADUATION_SLOPE = 0.5
 /**
  * Scalp that carries hair at full density, cm²: a default head's 664 cm² less the thinning at its rim. Computed by
- * hairsOnHead.
+ * hairsOnHead. Mathematics.
  */
 export const FULL_DENSITY_AREA = 618
+
+/** A side part lies about this far from the middle, cm. Our estimate. */
+export const SIDE_PART_CM = 3
+export const PART_SIDE: Record<Part, number> = { none: 0, left: 1, centre: 0, right: -1, zigzag: 0 }

@@ -1,6 +1,6 @@
 import { hairlineRadius, lengthRegionAt, mapFromPlace, type Head } from '../../scalp/head'
 import type { LengthRegion, MapPoint, Place } from '../../model'
-import { CELL_RINGS } from './constants'
+import { CELL_RINGS, ARC_STEPS } from './constants'
 
 /** One of the fixed cells on which hair is stored: a piece of a ring of the disk (ψ, s), the same on every head. */
 export interface ScalpCell {
@@ -38,9 +38,6 @@ export function cellAt(place: Place): number {
   const sector = Math.min(sectorsOf(ring) - 1, Math.floor((turn - Math.floor(turn)) * sectorsOf(ring)))
   return 3 * ring * ring + sector
 }
-
-/** Steps of arc in which a cell is measured and drawn. */
-const ARC_STEPS = 6
 
 /** Scalp a cell covers on a head, cm²: ½(s₁² − s₀²) ∫ρ_h² dψ. */
 export function cellArea(head: Head, cell: ScalpCell): number {

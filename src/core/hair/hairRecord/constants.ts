@@ -2,14 +2,14 @@ import type { TreatmentKind } from '../../model'
 
 /**
  * Rings of scalp cells; ring k has 3(2k + 1) of them, so that all have the same area on the disk of radius s. 192 in
- * all.
+ * all. Our choice.
  */
 export const CELL_RINGS = 8
-/** Kinds of hair that one cell can tell apart. */
+/** Kinds of hair that one cell can tell apart. Our estimate. */
 export const MOST_POPULATIONS = 6
 /** A band shorter than this cannot be treated on its own, cm. Our estimate. */
 export const SHORTEST_BAND_CM = 0.3
-/** Edges of bands are kept to this, cm: finer than a hand measures. */
+/** Edges of bands are kept to this, cm: finer than a hand measures. Our choice. */
 export const EDGE_STEP_CM = 0.1
 
 /**
@@ -37,3 +37,6 @@ export const EXPOSED_WARMTH = 0.3
 export const USUAL_WASHES_PER_WEEK = 3
 /** Kinds of strand that one record can tell apart. Our estimate: more is no longer read by anyone. */
 export const MOST_STRANDS = 100
+
+/** Steps of arc in which a cell is measured and drawn. Our choice. */
+export const ARC_STEPS = 6

@@ -1,20 +1,8 @@
 import { isLightener, type Caution, type FaltoPlan, type Formula, type Product } from '../../model'
 import { liftAfter } from '../../time/lightening'
 import type { ComputedStages } from '../../placement/quantity'
+import { LONG_FOIL_CM, THICK_SUBSECTION_MM, ON_SCALP_VOL, UNEVEN_LEVELS, LONGEST_DAY_MIN } from './constants'
 
-/** Ends of foils longer than this hang in the cold and lag behind, cm. Common practice. */
-const LONG_FOIL_CM = 45
-/** Lightener in subsections thicker than this lifts patchily, mm. Common practice: usual foils are 6–10 mm. */
-const THICK_SUBSECTION_MM = 10
-/** Lightener on the scalp: 6 % at most, or the label's own limit if less. Common practice. */
-const ON_SCALP_VOL = 20
-/**
- * Difference in lift between first and last foil that is worth a word, levels: the smallest step that shows (common
- * practice).
- */
-const UNEVEN_LEVELS = 2
-/** Hands-on work beyond this is no day's work, min. Our estimate. */
-const LONGEST_DAY_MIN = 360
 /** Conditions in a closed foil in an ordinary room. Our estimate. */
 const IN_FOIL = { celsius: 30, moist: 0.9, fresh: 0.95, maximumLift: 8, rate: 1 } as const
 

@@ -14,6 +14,7 @@ import {
 } from '../../model'
 import { isDiagonal, isStitched } from '../../placement/foils'
 import type { ComputedStages, ZoneResult } from '../../placement/quantity'
+import { OVERLAP_CM } from './constants'
 
 /** What a rule looks at: the plan, what was computed, and every worked zone with its stage. */
 export interface Ground {
@@ -89,8 +90,7 @@ const foiled = ({ result }: Worked): boolean => result.placement.pieces.some(({ 
 const onScalp = (one: Worked): boolean => placementOf(one).take.kind === 'onScalp'
 const coarseness = (one: Worked): number => placementOf(one).take.stitchMm
 const colours = ({ used }: Worked): boolean => used.some(({ product }) => product.kind === 'permanentColour')
-/** How far a retouch may run onto what was treated before, cm. Our estimate: what a brush cannot help. */
-const OVERLAP_CM = 0.5
+
 const slanting = (one: Worked): boolean => isDiagonal(placementOf(one).direction)
 const glosses = ({ used }: Worked): boolean => used.some(({ product }) => product.kind === 'gloss')
 const formulasUsed = ({ worked }: Ground) => [

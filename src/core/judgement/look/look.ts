@@ -4,6 +4,7 @@ import { hairsOfCells, hairsByCell, type Piece } from '../../placement/foils'
 import { isLightener, type FaltoPlan, type Formula, type Stage } from '../../model'
 import type { ComputedStages } from '../../placement/quantity'
 import { fromFace, seenShares, WEARS, type WearKind } from './visibility'
+import { LIGHTER_BY, UPKEEP } from './constants'
 
 export type ContrastVerdict = 'none' | 'barely' | 'subtle' | 'clear' | 'bold'
 
@@ -33,8 +34,7 @@ export interface Look {
 
 /** Stages that decide what is lighter or darker; glosses and treatments follow them. */
 const DECIDING: readonly Stage['kind'][] = ['lighten', 'dropoutPaint', 'base', 'blockTone']
-/** A colour this much above the natural level counts as light. Our estimate. */
-const LIGHTER_BY = 0.5
+
 /** Contrast ladder, levels: 1–2 barely visible, 2–3 subtle, 3–4 clear, 5 and more bold (common practice). */
 const LADDER: readonly [number, ContrastVerdict][] = [
   [4.5, 'bold'],
@@ -42,15 +42,7 @@ const LADDER: readonly [number, ContrastVerdict][] = [
   [2, 'subtle'],
   [0.5, 'barely'],
 ]
-/**
- * Weeks a root carries: to the scalp 3–4, rooted 6–8, soft or well away from the scalp 8–12 (common practice); bounds
- * in cm our estimate.
- */
-const UPKEEP = [
-  { from: 3, low: 8, high: 12 },
-  { from: 0.8, low: 6, high: 8 },
-  { from: 0, low: 3, high: 4 },
-] as const
+
 const SOFT_TAKES: readonly string[] = ['teased', 'painted']
 
 /** Estimates the look of a plan from its pieces. */

@@ -2,22 +2,10 @@ import { SCALP_CELLS, type ScalpCell } from '../../hair/hairRecord'
 import { mapFromPlace, pointFromMap, RIM_FROM_S, type Head } from '../../scalp/head'
 import type { Place, Point3 } from '../../model'
 import { degrees } from '../../units'
+import { COVERING_CM, SEEN_STRAIGHT, SEEN_WAVED, SEEN_TIED } from './constants'
 
 export const WEARS = ['straight', 'waved', 'tied'] as const
 export type WearKind = (typeof WEARS)[number]
-
-/**
- * Half the strip along the part whose hair covers nearly all when worn straight, cm. Three layers over the head come
- * from 2.5–3.2 cm either side of a part (geometry of a 15 cm part).
- */
-const COVERING_CM = 3
-/**
- * How much of what grows elsewhere is seen, against hair at the part. Our estimates after common practice: straight
- * hair shows its top, waved hair what lies under it, tied hair the hairline, nape and sides.
- */
-const STRAIGHT = { part: 1, rim: 0.35, rest: 0.06 } as const
-const WAVED = { part: 1, rim: 0.6, upper: 0.55, lower: 0.3 } as const
-const TIED = { rim: 1, side: 0.7, top: 0.5, hidden: 0.15 } as const
 
 /** What is seen of a head, by where its part runs. */
 const known = new WeakMap<Head, Map<number, Record<WearKind, Float64Array>>>()
@@ -49,10 +37,22 @@ function seenShare(point: Point3, { centre }: ScalpCell, wear: WearKind, partX: 
   const atPart = Math.abs(point.x - partX) < COVERING_CM && point.z > 4 && azimuth < 179 && point.y > -6
   switch (wear) {
     case 'straight':
-      return atPart ? STRAIGHT.part : rim && azimuth < 80 ? STRAIGHT.rim : STRAIGHT.rest
+      return atPart ? SEEN_STRAIGHT.part : rim && azimuth < 80 ? SEEN_STRAIGHT.rim : SEEN_STRAIGHT.rest
     case 'waved':
-      return atPart ? WAVED.part : rim && azimuth < 80 ? WAVED.rim : point.z > -1 ? WAVED.upper : WAVED.lower
+      return atPart
+        ? SEEN_WAVED.part
+        : rim && azimuth < 80
+          ? SEEN_WAVED.rim
+          : point.z > -1
+            ? SEEN_WAVED.upper
+            : SEEN_WAVED.lower
     case 'tied':
-      return rim ? TIED.rim : azimuth > 50 && azimuth < 120 ? TIED.side : point.z > 8 ? TIED.top : TIED.hidden
+      return rim
+        ? SEEN_TIED.rim
+        : azimuth > 50 && azimuth < 120
+          ? SEEN_TIED.side
+          : point.z > 8
+            ? SEEN_TIED.top
+            : SEEN_TIED.hidden
   }
 }

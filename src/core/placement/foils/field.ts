@@ -1,6 +1,6 @@
 import type { ZoneMesh, ZoneShape } from '../layout'
 import type { Direction } from '../../model'
-import { FIELD_LEVELS } from './constants'
+import { FIELD_LEVELS, LENGTH_TOLERANCE, STRIP_SAMPLES, RATIO_STEP, GREATEST_RATIO } from './constants'
 import { partingFunction } from './direction'
 
 /**
@@ -97,12 +97,6 @@ export function rowLevel(field: PartingField, from: number, to: number): number 
   }
   return readAt(field, field.levels, best)
 }
-/**
- * How much longer or shorter than its strip is wide a parting in the strip's middle may be. Our estimate: less is not
- * seen.
- */
-const LENGTH_TOLERANCE = 0.03
-const STRIP_SAMPLES = 8
 
 /** Scalp between two distances from the field's lower end, cm². */
 export const areaBetween = (field: PartingField, from: number, to: number): number =>
@@ -256,9 +250,6 @@ function pitchSpread({ areas }: ZoneMesh, localPitch: Float64Array): { p5: numbe
   }
   return { p5: quantile(0.05), p95: quantile(0.95) }
 }
-/** The spread is told to a hundredth; nothing is laid more than four times too wide. */
-const RATIO_STEP = 0.01
-const GREATEST_RATIO = 4
 
 /** Index k with table[k] ≤ value < table[k + 1], kept inside the table. */
 function intervalOf(table: Float64Array, value: number): number {

@@ -1,7 +1,7 @@
 import { fibreLengthBetween } from '../../hair/fibre'
 import { placeFromMap } from '../../scalp/head'
 import { LEAVE, type Cover, type DropoutKind, type Placement, type Take } from '../../model'
-import { FOIL_USABLE_CM, FOLD_CM, NARROWEST_FOIL_CM, ONE_FOIL_ROW_CM } from './constants'
+import { FOIL_USABLE_CM, FOLD_CM, NARROWEST_FOIL_CM, ONE_FOIL_ROW_CM, MOST_PIECES } from './constants'
 import type { VertexHair } from './contour'
 import type { PartingField } from './field'
 import {
@@ -79,8 +79,6 @@ export interface ZonePlacement {
 
 /** A share of hair below this is none: nothing is picked for it. Our estimate. */
 const NOTHING = 0.02
-/** More of a zone than this many pieces is a slip of the comb. Our estimate. */
-const MOST_PIECES = 2500
 
 /** Thrown when a zone would need more foils than anybody lays; the message says what to change. */
 export class TooManyPiecesError extends Error {

@@ -1,6 +1,7 @@
 import type { MapPoint } from '../../model'
 import { insidePolygon, type ZoneShape } from '../layout'
 import { distanceAt, type PartingField } from './field'
+import { RAMP_SAMPLES } from './constants'
 
 /** A figure that is to change along a line drawn over the map, from one value at its start to another at its end. */
 export interface PaintedRamp {
@@ -15,9 +16,6 @@ export interface ZoneRamp {
   lower: number
   upper: number
 }
-
-/** Points along a drawn line at which is looked which zone lies under it. */
-const SAMPLES = 60
 
 /**
  * Works a drawn ramp into the zones under the line, or into those named: beyond the line's ends its values hold on, and
@@ -38,9 +36,9 @@ export function paintRamp(
   const value = (x: number, y: number) =>
     from + (to - from) * Math.min(1, Math.max(0, ((x - start.x) * dx + (y - start.y) * dy) / length2))
   const crossed = ({ outline }: ZoneShape) =>
-    Array.from({ length: SAMPLES + 1 }, (_, i) => ({
-      x: start.x + (i / SAMPLES) * dx,
-      y: start.y + (i / SAMPLES) * dy,
+    Array.from({ length: RAMP_SAMPLES + 1 }, (_, i) => ({
+      x: start.x + (i / RAMP_SAMPLES) * dx,
+      y: start.y + (i / RAMP_SAMPLES) * dy,
     })).some((point) => insidePolygon(point, outline))
   return zones
     .filter(({ zoneId, shape }) => (only.length > 0 ? only.includes(zoneId) : crossed(shape)))

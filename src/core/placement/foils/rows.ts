@@ -4,6 +4,7 @@ import { crossedTriangles, traceContour, type VertexHair } from './contour'
 import { areaBetween, distanceAt, rowLevel, type PartingField } from './field'
 import { polylineLength, SPACE, type Polyline } from './polyline'
 import { rampedFigure } from './ramps'
+import { MOST_ROWS } from './constants'
 
 /**
  * One row of a zone: a strip of scalp one pitch wide, and the parting that stands for it, in as many pieces as the
@@ -26,9 +27,6 @@ export interface Row {
   /** Middle of the strip, as a share of the way from the zone's lower to its upper edge. */
   height: number
 }
-
-/** Rows beyond this are no plan but a slip. Our estimate: a head of 1 mm partings. */
-const MOST_ROWS = 400
 
 /**
  * Lays rows into a field. The asked pitch (subsection + gap, each as its ramp says at that height) is stretched or

@@ -1,7 +1,8 @@
 import type { MapPoint, PaintShape } from '../../model'
 import { cmFromMm } from '../../units'
 import type { Piece } from './foils'
-import { isStitched, TEASED_SHARE } from './take'
+import { isStitched } from './take'
+import { TEASED_SHARE, STROKE_CM, STROKES } from './constants'
 import { ARC, MAP, PITCH, polylineLength, positionAt, RISE, STRIDE, valueAt } from './polyline'
 
 /** Outline of a piece's subsection on the map, drawn to the map's local scale. */
@@ -48,50 +49,6 @@ function spread({ take, takeAtEnd = take, width }: Piece, rows: 'inLine' | 'betw
     at += stitch + gap
   }
   return stitches.filter(([from, to]) => to > from)
-}
-
-/**
- * A painted panel is drawn as strokes of about this width along the parting, cm. Our estimate of what a brush makes.
- */
-const STROKE_CM = 2.4
-/** Corners of one stroke: along it (0…1) and across the subsection (−1 below, 1 above). */
-const STROKES: Record<PaintShape, readonly (readonly [number, number])[][]> = {
-  v: [
-    [
-      [0, 1],
-      [1, 1],
-      [0.5, -1],
-    ],
-  ],
-  w: [
-    [
-      [0, 1],
-      [0.55, 1],
-      [0.275, -1],
-    ],
-    [
-      [0.45, 1],
-      [1, 1],
-      [0.725, -1],
-    ],
-  ],
-  diagonal: [
-    [
-      [0, -1],
-      [0.5, -1],
-      [1, 1],
-      [0.5, 1],
-    ],
-  ],
-  check: [
-    [
-      [0, -0.2],
-      [0.25, -1],
-      [1, 1],
-      [0.75, 1],
-      [0.28, -0.1],
-    ],
-  ],
 }
 
 function paintedShapes(piece: Piece, shape: PaintShape): MapPoint[][] {

@@ -1,12 +1,5 @@
-import type { Cover, Direction, PaintShape, Placement, Take } from '../../model'
-
-/**
- * Share of a panel that a painted shape covers, fully soaked. Our estimate: a V leaves its two flanks, a check mark
- * more.
- */
-export const PAINTED_SHARE: Record<PaintShape, number> = { v: 0.5, w: 0.65, diagonal: 0.5, check: 0.4 }
-/** What is left in the hand when a slice has been back-combed towards the scalp. Our estimate. */
-export const TEASED_SHARE = 0.6
+import type { Cover, Direction, Placement, Take } from '../../model'
+import { PAINTED_SHARE, TEASED_SHARE } from './constants'
 
 /** Share of a subsection's hair that a take picks up, 0…1. */
 export function takenShare(take: Take): number {

@@ -1,15 +1,13 @@
 import { scalpArea, type Head } from '../../scalp/head'
 import type { Layout, Stage } from '../../model'
 import { crossesItself, drawEdges, joinOutline, signedArea, type DrawnEdges } from './outline'
+import { COVERAGE_TOLERANCE } from './constants'
 
 /** A law of layouts that a document breaks. `path` is relative to the stage. */
 export interface LayoutProblem {
   path: string
   message: string
 }
-
-/** Zones must add up to the scalp within this share. */
-const COVERAGE_TOLERANCE = 0.001
 
 /**
  * Checks what no single field can tell: edges and vertices exist, every parting lies between two zones and every

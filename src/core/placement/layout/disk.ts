@@ -1,5 +1,6 @@
 import type { LayoutEdge, LayoutVertex, Place, StoredPlace } from '../../model'
 import { degrees, radians } from '../../units'
+import { HAIRLINE_STEP } from './constants'
 
 /**
  * A point of the unit disk in which partings are straight: x = s·sin ψ, y = s·cos ψ. The hairline is its rim on every
@@ -9,9 +10,6 @@ export interface DiskPoint {
   x: number
   y: number
 }
-
-/** Step of azimuth in which the hairline is drawn. About 3 mm on the head. */
-export const HAIRLINE_STEP = radians(2)
 
 export const diskFromPlace = ({ psi, s }: Place): DiskPoint => ({ x: s * Math.sin(psi), y: s * Math.cos(psi) })
 // Not Math.hypot, which is many times slower.

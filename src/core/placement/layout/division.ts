@@ -10,6 +10,7 @@ import {
   storedPlace,
   type DiskPoint,
 } from './disk'
+import { SNAP_WITHIN, SMALLEST_ZONE, MOST_VIA } from './constants'
 
 /** What a zone has to have to be cut, merged and moved. */
 export interface Bounded {
@@ -28,13 +29,6 @@ export interface Division<Z extends Bounded> {
 export class DivisionError extends Error {
   override name = 'DivisionError'
 }
-
-/** Nearer than this to a vertex a parting ends in it, in the disk: about 1 mm. Our estimate. */
-const SNAP = 0.008
-/** A piece smaller than this is no zone, in the disk: about 1 cm². Our estimate. */
-const SMALLEST = 0.005
-/** Most places stored along one parting; a longer line is thinned evenly. */
-const MOST_VIA = 60
 
 /** The whole scalp as one zone, its hairline in two halves. */
 export const wholeScalp = (): Division<Bounded> => ({
@@ -134,7 +128,7 @@ function firstStay(division: Division<Bounded>, zone: Bounded, line: readonly Di
   hits.sort((a, b) => a.along - b.along)
   for (let k = 0; k + 1 < hits.length; k++) {
     const [from, to] = [hits[k]!, hits[k + 1]!]
-    if (distance(from.point, to.point) < SNAP && to.along - from.along < 1e-3) continue
+    if (distance(from.point, to.point) < SNAP_WITHIN && to.along - from.along < 1e-3) continue
     const middle = pointAlong(line, (from.along + to.along) / 2)
     if (insidePolygon(middle, points) && !onOutline(middle, points)) return [from, to]
   }
@@ -179,8 +173,8 @@ function cutZone<Z extends Bounded>(
       (point, i) =>
         i > from.along &&
         i < to.along &&
-        distance(point, from.point) > SNAP / 2 &&
-        distance(point, to.point) > SNAP / 2,
+        distance(point, from.point) > SNAP_WITHIN / 2 &&
+        distance(point, to.point) > SNAP_WITHIN / 2,
     ),
   )
   const parting: LayoutEdge = {
@@ -195,7 +189,7 @@ function cutZone<Z extends Bounded>(
   const other = { ...made, boundary: [...second, { edge: parting.id, reversed: false }] }
   const next = { ...result, edges: [...result.edges, parting] }
   const [oneArea, otherArea] = [one, other].map((piece) => diskArea(zoneOutline(next, piece)))
-  if (Math.min(oneArea!, otherArea!) < SMALLEST)
+  if (Math.min(oneArea!, otherArea!) < SMALLEST_ZONE)
     throw new DivisionError('This parting would leave a zone of no size. Move it further in, or end it elsewhere.')
   // The larger piece keeps the zone's name and what was set for it.
   const [kept, split] = oneArea! >= otherArea! ? [one.boundary, other.boundary] : [other.boundary, one.boundary]
@@ -240,7 +234,9 @@ function withVertex<Z extends Bounded>(
   const { edge: edgeId } = zone.boundary[step]!
   const edge = division.edges.find(({ id }) => id === edgeId)!
   const vertices = vertexMap(division)
-  const near = [edge.from, edge.to].find((id) => distance(diskFromPlace(placeOf(vertices.get(id)!)), point) < SNAP)
+  const near = [edge.from, edge.to].find(
+    (id) => distance(diskFromPlace(placeOf(vertices.get(id)!)), point) < SNAP_WITHIN,
+  )
   if (near) return { division, vertex: near }
   const vertex: LayoutVertex = {
     id: freshId(division.vertices, 'corner'),
@@ -248,7 +244,7 @@ function withVertex<Z extends Bounded>(
   }
   const at = viaBefore(edge, vertices, point)
   // A stored place that the new corner all but coincides with is no place of its own any more.
-  const apart = (place: StoredPlace) => distance(diskFromPlace(placeOf(place)), point) > SNAP / 2
+  const apart = (place: StoredPlace) => distance(diskFromPlace(placeOf(place)), point) > SNAP_WITHIN / 2
   const head: LayoutEdge = { ...edge, to: vertex.id, via: edge.via.slice(0, at).filter(apart) }
   const tail: LayoutEdge = {
     ...edge,

@@ -1,16 +1,8 @@
 import { directionFromMap, hairlineRadius, surfacePoint, type Head } from '../../scalp/head'
+import { LATTICE_SPACING, LATTICE_ROW_HEIGHT, LATTICE_LOCATED, REACH_STEP } from './constants'
 
-/** Distance of the grid's points from each other, cm: fine enough that rows are true to a hair's breadth. */
-export const SPACING = 1.15
-export const ROW_HEIGHT = (SPACING * Math.sqrt(3)) / 2
 /** Every other row lies half a step aside, cm. */
-export const rowShift = (row: number): number => (row % 2 === 0 ? 0 : SPACING / 2)
-
-/**
- * So many numbers a located point: x, y on the map and x, y, z in space (cm), polar angle and azimuth (rad), share of
- * the way to the hairline.
- */
-export const LOCATED = 8
+export const rowShift = (row: number): number => (row % 2 === 0 ? 0 : LATTICE_SPACING / 2)
 
 /** Writes where a map point lies on a head. @param x @param y cm on the map */
 export function locate(head: Head, x: number, y: number, into: Float64Array, at: number): void {
@@ -43,16 +35,15 @@ export function latticeOf(head: Head): Lattice {
   if (known) return known
   let reach = 0
   for (let psi = 0; psi < Math.PI; psi += REACH_STEP) reach = Math.max(reach, hairlineRadius(head, psi))
-  const half = Math.ceil(reach / ROW_HEIGHT) + 1
-  const located = new Float64Array((2 * half + 1) ** 2 * LOCATED).fill(NaN)
+  const half = Math.ceil(reach / LATTICE_ROW_HEIGHT) + 1
+  const located = new Float64Array((2 * half + 1) ** 2 * LATTICE_LOCATED).fill(NaN)
   const index = (row: number, column: number) => {
-    const at = ((row + half) * (2 * half + 1) + column + half) * LOCATED
-    if (Number.isNaN(located[at]!)) locate(head, column * SPACING + rowShift(row), row * ROW_HEIGHT, located, at)
+    const at = ((row + half) * (2 * half + 1) + column + half) * LATTICE_LOCATED
+    if (Number.isNaN(located[at]!))
+      locate(head, column * LATTICE_SPACING + rowShift(row), row * LATTICE_ROW_HEIGHT, located, at)
     return at
   }
   const lattice = { index, located }
   lattices.set(head, lattice)
   return lattice
 }
-/** Azimuths at which the scalp's reach on the map is asked for, rad. */
-const REACH_STEP = 0.05

@@ -1,7 +1,8 @@
 import Delaunator from 'delaunator'
 import type { Head } from '../../scalp/head'
 import type { MapPoint } from '../../model'
-import { latticeOf, locate, LOCATED, ROW_HEIGHT, rowShift, SPACING, type Lattice } from './lattice'
+import { latticeOf, locate, rowShift, type Lattice } from './lattice'
+import { LATTICE_LOCATED, LATTICE_ROW_HEIGHT, LATTICE_SPACING, MESH_CLEARANCE, MOST_REFINEMENTS } from './constants'
 
 /**
  * A triangulation of one zone that fits its outline exactly, known on the map and in space. On the map triangles have
@@ -23,14 +24,6 @@ export interface ZoneMesh {
   /** Area of each triangle, cm². */
   areas: Float64Array
 }
-
-/**
- * Distance that inner points keep from the outline's corners, cm. Our estimate: less makes slivers, more leaves gaps.
- */
-const CLEARANCE = 0.52
-
-/** Halvings after which an outline that still does not fit is given up. */
-const MOST_REFINEMENTS = 12
 
 /** @throws Error when the outline cannot be triangulated, which checked layouts always can */
 export function createMesh(head: Head, outline: readonly MapPoint[]): ZoneMesh {
@@ -91,7 +84,7 @@ function finishMesh(
   const space = new Float64Array(3 * count)
   const direction = new Float64Array(2 * count)
   const s = new Float64Array(count)
-  const onRim = new Float64Array(LOCATED)
+  const onRim = new Float64Array(LATTICE_LOCATED)
   for (let i = 0; i < count; i++) {
     if (i < rim) locate(head, map[2 * i]!, map[2 * i + 1]!, onRim, 0)
     const from = i < rim ? onRim : located
@@ -138,18 +131,18 @@ function innerPoints(lattice: Lattice, outline: readonly MapPoint[]): number[] {
     highest = Math.max(highest, y)
   }
   const inner: number[] = []
-  for (let row = Math.ceil(lowest / ROW_HEIGHT); row <= highest / ROW_HEIGHT; row++) {
-    const y = row * ROW_HEIGHT
-    const corners = outline.filter((corner) => Math.abs(corner.y - y) < CLEARANCE)
+  for (let row = Math.ceil(lowest / LATTICE_ROW_HEIGHT); row <= highest / LATTICE_ROW_HEIGHT; row++) {
+    const y = row * LATTICE_ROW_HEIGHT
+    const corners = outline.filter((corner) => Math.abs(corner.y - y) < MESH_CLEARANCE)
     const crossings = crossingsAt(outline, y)
     const shift = rowShift(row)
     for (let k = 0; k + 1 < crossings.length; k += 2) {
       for (
-        let column = Math.ceil((crossings[k]! - shift) / SPACING);
-        column * SPACING + shift < crossings[k + 1]!;
+        let column = Math.ceil((crossings[k]! - shift) / LATTICE_SPACING);
+        column * LATTICE_SPACING + shift < crossings[k + 1]!;
         column++
       ) {
-        if (isClear(corners, column * SPACING + shift, y)) inner.push(lattice.index(row, column))
+        if (isClear(corners, column * LATTICE_SPACING + shift, y)) inner.push(lattice.index(row, column))
       }
     }
   }
@@ -161,7 +154,7 @@ function isClear(corners: readonly MapPoint[], x: number, y: number): boolean {
   for (const corner of corners) {
     const dx = corner.x - x
     const dy = corner.y - y
-    if (dx * dx + dy * dy < CLEARANCE * CLEARANCE) return false
+    if (dx * dx + dy * dy < MESH_CLEARANCE * MESH_CLEARANCE) return false
   }
   return true
 }

@@ -1,9 +1,7 @@
 import { mapFromPlace, type Head } from '../../scalp/head'
 import type { BoundaryStep, Layout, LayoutEdge, LayoutVertex, MapPoint } from '../../model'
 import { edgeCorners, placeFromDisk, type DiskPoint } from './disk'
-
-/** Longest straight piece of a parting in the unit disk. About 6 mm on the head. */
-const DISK_STEP = 0.05
+import { DISK_STEP } from './constants'
 
 /** Points of every edge on a head's map by the edge's id, from `from` to `to`. */
 export type DrawnEdges = Map<string, MapPoint[]>

@@ -1,11 +1,6 @@
 import type { Layout, Stage, Zone } from '../../model'
 import { zoneOutline, type Bounded } from './division'
-
-/**
- * A zone whose middle is nearer to the middle of the head than this lies on both sides, as a share of the way to the
- * hairline. Our estimate.
- */
-const MIDDLE = 0.12
+import { MIDDLE } from './constants'
 
 /** The role that a zone has on the other side; roles without a side stay. */
 export const mirrorRole = (role: string): string =>

@@ -1,4 +1,4 @@
-import { BOWL_G, BOWL_RESIDUE_G, LONG_BOWL_FROM_CM, LONG_BOWL_G } from './constants'
+import { BOWL_G, BOWL_RESIDUE_G, LONG_BOWL_FROM_CM, LONG_BOWL_G, EVEN_TO_G } from './constants'
 
 /** One application of a formula, in the order of work. */
 export interface Use {
@@ -103,8 +103,6 @@ function evenly(uses: readonly Use[], count: number, room: number, workingLife: 
   }
   return filled(uses, high, workingLife)
 }
-/** How even bowls have to be, g. Our estimate: less is not weighed apart. */
-const EVEN_TO_G = 0.25
 
 /** How many bowls {@link filled} would make. */
 function countFilled(uses: readonly Use[], room: number, workingLife: number): number {

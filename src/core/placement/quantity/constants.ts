@@ -78,5 +78,8 @@ export const SLOWEST = 1.5
 /** Coefficient of variation of the hands. Our estimate. */
 export const SECONDS_VARIATION = 0.13
 
-/** Quantile of the normal distribution for p10 and p90. */
+/** Quantile of the normal distribution for p10 and p90. Mathematics. */
 export const P90 = 1.2815515655446004
+
+/** How even bowls have to be, g. Our estimate: less is not weighed apart. */
+export const EVEN_TO_G = 0.25

@@ -1,23 +1,10 @@
 import { isLightener, LIMITS, type FaltoPlan, type Goal, type Placement } from '../../model'
 import { computePlan } from '../planner'
 import { isStitched } from '../../placement/foils'
+import { FACE_PANEL_CM, SOFT_FRAME, CLOSEST_ROWS, WIDEST_ROWS, FIT_STEPS, LIGHT_NEAR_ENOUGH } from './constants'
 
 /** Zones that end at the face. */
 const AT_FACE: readonly string[] = ['frontLeft', 'frontRight', 'leftSide', 'rightSide']
-/** Width of the panel at the face, cm. Common practice. */
-const FACE_PANEL_CM = 2.5
-/** How much nearer than further back stitches lie at the hairline for a soft face frame. Our estimate. */
-const SOFT_FRAME = 0.5
-/**
- * Rows are laid between these times the distance that the kind of service has; beyond them it is another service. Our
- * estimate.
- */
-const CLOSEST = 0.25
-const WIDEST = 4
-/** Steps of bisection: the share is then known better than a hand lays it. */
-const STEPS = 9
-/** A share of light nearer than this to the wish needs no change, in percentage points. Our estimate. */
-const NEAR_ENOUGH = 1
 
 const placements = (plan: FaltoPlan): { role: string; placement: Placement }[] =>
   plan.variants[0]!.stages.flatMap(({ zones }) => zones)
@@ -62,13 +49,13 @@ export function fitAmount(plan: FaltoPlan, { lightPercent }: Pick<Goal, 'lightPe
     })
   const light = () => 100 * computePlan(plan).look.light
   const before = light()
-  if (Math.abs(before - lightPercent) < NEAR_ENOUGH)
+  if (Math.abs(before - lightPercent) < LIGHT_NEAR_ENOUGH)
     return `About ${Math.round(before)} % of the hair gets lighter, as wished.`
   // The further apart rows lie, the less hair is light. Whole half millimetres and whole rows make steps of it, so the
   // best that was tried is kept.
-  let [close, wide] = [Math.log(CLOSEST), Math.log(WIDEST)]
+  let [close, wide] = [Math.log(CLOSEST_ROWS), Math.log(WIDEST_ROWS)]
   let best = { factor: 1, off: Math.abs(before - lightPercent) }
-  for (let step = 0; step < STEPS; step++) {
+  for (let step = 0; step < FIT_STEPS; step++) {
     const middle = (close + wide) / 2
     lay(Math.exp(middle))
     const now = light()

@@ -15,6 +15,7 @@ import {
   type Rates,
 } from '../../model'
 import { defaultPlacement } from '../../placement/foils'
+import { MOST_DEVELOPERS } from './constants'
 
 const OFF_SCALP = { heat: false, onScalp: false, damp: false }
 
@@ -176,9 +177,6 @@ export function planOf(
     variants: [{ id: variantId, name: 'First idea', stages }],
   }
 }
-
-/** More strengths than any shelf has; keeps documents small. */
-const MOST_DEVELOPERS = 12
 
 /** A plan with a salon's own products, developers and prices in it, so that it computes alone. */
 export function onShelf(plan: FaltoPlan, catalogue: readonly CatalogueItem[], rates: Rates): FaltoPlan {

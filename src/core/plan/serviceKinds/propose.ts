@@ -4,6 +4,7 @@ import { computePlan } from '../planner'
 import { fitAmount, fitFaceFrame, fitShadow } from './fit'
 import type { Person } from './newPlan'
 import { planFromService, SERVICES } from './serviceKinds'
+import { SHORT_CM, LONG_CM } from './constants'
 
 /** A whole plan to start from, with why each choice was made. */
 export interface Proposal {
@@ -28,9 +29,6 @@ interface Choice {
 const wornMostly = ({ wear }: Goal, way: keyof Goal['wear']): boolean =>
   wear[way] >= 0.5 * (wear.straight + wear.waved + wear.tiedLow + wear.tiedHigh)
 const target = (goal: Goal) => targetFor(goal, 'all')
-/** Hair shorter than this is worked in blocks, longer than that can be painted, cm. Our estimate. */
-const SHORT_CM = 15
-const LONG_CM = 40
 
 /** The first that applies is proposed. Order: common practice; bounds: our estimate. */
 const CHOICES: readonly Choice[] = [

@@ -1,7 +1,7 @@
 import { pointFromMap, surfacePoint, type Head } from '../../scalp/head'
 import type { ComputedStages } from '../../placement/quantity'
 import { pieceOutline } from '../../placement/foils'
-import { radians } from '../../units'
+import { MODEL_SPOKES, MODEL_RINGS, MODEL_LOWEST, STAND_OFF } from './constants'
 
 /** Triangles to be shown in space. Positions are x, y, z in cm. */
 export interface Triangles {
@@ -15,12 +15,6 @@ export interface HeadModel {
   hairline: Float32Array
   pieces: { formulaId: string; zoneId: string; triangles: Triangles }[]
 }
-
-const SPOKES = 72
-const RINGS = 40
-const LOWEST = radians(150)
-/** How far foils stand off the scalp, so that they are not lost in it, as a factor on the radius. */
-const STAND_OFF = 1.012
 
 export function headModel(computed: ComputedStages): HeadModel {
   return {
@@ -54,16 +48,20 @@ export function headModel(computed: ComputedStages): HeadModel {
 function surfaceOf(head: Head): Triangles {
   const positions: number[] = []
   const indices: number[] = []
-  for (let ring = 0; ring <= RINGS; ring++)
-    for (let spoke = 0; spoke < SPOKES; spoke++) {
-      const { x, y, z } = surfacePoint(head.axes, (LOWEST * ring) / RINGS, (2 * Math.PI * spoke) / SPOKES)
+  for (let ring = 0; ring <= MODEL_RINGS; ring++)
+    for (let spoke = 0; spoke < MODEL_SPOKES; spoke++) {
+      const { x, y, z } = surfacePoint(
+        head.axes,
+        (MODEL_LOWEST * ring) / MODEL_RINGS,
+        (2 * Math.PI * spoke) / MODEL_SPOKES,
+      )
       positions.push(x, y, z)
     }
-  for (let ring = 0; ring < RINGS; ring++)
-    for (let spoke = 0; spoke < SPOKES; spoke++) {
-      const a = ring * SPOKES + spoke
-      const b = ring * SPOKES + ((spoke + 1) % SPOKES)
-      indices.push(a, a + SPOKES, b, b, a + SPOKES, b + SPOKES)
+  for (let ring = 0; ring < MODEL_RINGS; ring++)
+    for (let spoke = 0; spoke < MODEL_SPOKES; spoke++) {
+      const a = ring * MODEL_SPOKES + spoke
+      const b = ring * MODEL_SPOKES + ((spoke + 1) % MODEL_SPOKES)
+      indices.push(a, a + MODEL_SPOKES, b, b, a + MODEL_SPOKES, b + MODEL_SPOKES)
     }
   return { positions: Float32Array.from(positions), indices: Uint32Array.from(indices) }
 }

@@ -2,8 +2,8 @@ import { hexFromLab, labFromLevel } from '../../hair/colour'
 import { hairlineOutline, mapFromDirection, type Head } from '../../scalp/head'
 import type { FaltoPlan, MapPoint, Placement } from '../../model'
 import type { ComputedStages, ZoneResult } from '../../placement/quantity'
-import { radians } from '../../units'
 import { pieceOutline, pieceStitches, type Piece } from '../../placement/foils'
+import { CORNER_RADIUS } from './constants'
 
 /**
  * The scalp map as paths to draw. Units: cm on the map; x grows to the right and y downwards, as screens and paper have
@@ -145,11 +145,6 @@ function landmarks(head: Head): MapDrawing['landmarks'] {
 
 const closedPath = (points: readonly MapPoint[]): string =>
   `M${points.map(({ x, y }) => `${round(x)} ${round(-y)}`).join('L')}Z`
-/**
- * A turn sharper than this is a corner and stays one. Our estimate: partings and hairlines turn by a few degrees from
- * point to point.
- */
-const CORNER = radians(25)
 
 /** A closed outline as a curve through all its points (Catmull–Rom), with its corners kept. */
 function smoothPath(points: readonly MapPoint[]): string {
@@ -158,7 +153,7 @@ function smoothPath(points: readonly MapPoint[]): string {
   const turns = points.map((_, i) => Math.abs(angleBetween(at(i - 1), at(i), at(i + 1))))
   // The tangent at a point, as a sixth of the way between its neighbours; at a corner the curve sets off straight.
   const tangent = (i: number) =>
-    turns[(i + count) % count]! > CORNER
+    turns[(i + count) % count]! > CORNER_RADIUS
       ? { x: 0, y: 0 }
       : { x: (at(i + 1).x - at(i - 1).x) / 6, y: (at(i + 1).y - at(i - 1).y) / 6 }
   const pair = (x: number, y: number) => `${round(x)} ${round(-y)}`

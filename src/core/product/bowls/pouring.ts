@@ -2,6 +2,7 @@ import { peroxideInMix } from '../formula'
 import { BOWL_G, LONG_BOWL_G } from '../../placement/quantity'
 import { tenth } from '../../units'
 import type { MixedPart } from './mixPlan'
+import { STILL_RIGHT_G, MOST_GROWTH } from './constants'
 
 /** One line of a bowl while it is weighed. Grams to the scale's step. */
 export interface PouringLine extends MixedPart {
@@ -27,11 +28,6 @@ export interface Pouring {
  */
 export type PourVerdict =
   { kind: 'open' | 'done' } | { kind: 'kept' | 'tooMuch'; line: number; over: number; words: string }
-
-/** Overshoots up to this are the hand's and change nothing: two steps of the scale. Our estimate. */
-const STILL_RIGHT_G = 0.2
-/** A bowl grows by at most this much to keep its ratio. Our estimate: a quarter more is a quarter wasted. */
-const MOST_GROWTH = 1.25
 
 export const pouringOf = (parts: readonly MixedPart[]): Pouring => ({
   lines: parts.map((part) => ({ ...part, target: part.grams, actual: 0 })),

@@ -8,10 +8,7 @@ import {
   type Formula,
   type StageKind,
 } from '../../model'
-
-/** Bands shorter than this are not shown as canvases of their own, cm. Our estimate. */
-const SHORTEST_SHOWN_CM = 1
-const MOST_SHOWN = 5
+import { SHORTEST_SHOWN_CM, MOST_SHOWN } from './constants'
 
 /**
  * What a formula goes on: hair that an earlier stage lightens, where its stage works on that or every colour after it

@@ -1,6 +1,7 @@
 import { underlyingPigment } from '../../hair/colour'
 import type { ToneHue } from '../../model'
-import { DARKER_NEEDS_FILLER, fillerNeeded } from './findings'
+import { fillerNeeded } from './findings'
+import { DARKER_NEEDS_FILLER, RUNS_FROM_LEVELS } from './constants'
 import type { Surface } from './surface'
 
 /** What to put back before going dark. */
@@ -41,9 +42,6 @@ export function fillerFor(surface: Surface, to: number): Filler {
  */
 export const shadowRootLevel = (naturalLevel: number, lengthsLevel: number): number =>
   Math.max(1, Math.min(Math.round(naturalLevel), Math.round(lengthsLevel) - 1))
-
-/** From this difference on dark colour that is rinsed out shows on the light beside it. Our estimate. */
-const RUNS_FROM_LEVELS = 3
 
 /**
  * Whether light strands beside dark foils want a slightly warmer companion, because the dark runs over them in rinsing

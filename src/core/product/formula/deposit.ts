@@ -7,54 +7,18 @@ import {
   type Absorbance,
   type Lab,
 } from '../../hair/colour'
-import type { Base, Porosity, ProductKind, ProductShade, ToneHue } from '../../model'
-import { labOfSurface, WHITE_HAIR, type Surface } from './surface'
-
-/**
- * Share of a shade's pigment that hair takes up by the end of the label's time. Our estimate: permanent colour fullest,
- * a gloss sheerest.
- */
-const UPTAKE: Partial<Record<ProductKind, number>> = {
-  permanentColour: 0.95,
-  demiColour: 0.85,
-  gloss: 0.75,
-  directDye: 0.8,
-  filler: 0.6,
-  clear: 0,
-}
-/** Porous hair takes more, resistant hair less. Common practice; figures our estimate. */
-const POROSITY_UPTAKE: Record<Porosity, number> = { low: 0.85, normal: 1, high: 1.1 }
-/**
- * Clear makes a mix sheerer: uptake × depth^0.6, so that 1 : 1 is soft (two thirds) and 1 : 4 sheer (two fifths). Our
- * estimate.
- */
-const DEPTH_EXPONENT = 0.6
-/**
- * Rounding of the corner where a shade is as deep as the hair already, in absorbance: it then goes a little deeper
- * still. Our estimate.
- */
-const SOFTNESS = 0.06
-
-/**
- * What a tone takes away in red, green and blue, per unit of its shade's depth at full strength. Each is the complement
- * of what it calms (colour theory: blue–orange, violet–yellow, green–red): blue takes red before green and so turns
- * yellow to green, violet takes green before red and does not. Sizes are our estimate, set so that a shade at its usual
- * strength shows its own colour on a canvas one level lighter.
- */
-const TONE_TAKES: Record<ToneHue, Absorbance> = {
-  neutral: [0, 0, 0],
-  ash: [0.5, 0.2, 0],
-  green: [0.45, 0, 0.08],
-  violet: [0.32, 0.42, 0],
-  pearl: [0.25, 0.38, 0],
-  silver: [0.45, 0.36, 0],
-  beige: [0.12, 0.2, 0.12],
-  gold: [0, 0.08, 0.35],
-  copper: [0, 0.3, 0.45],
-  red: [0, 0.45, 0.25],
-}
-/** How much of its depth a shade brings by its base. Our estimate. */
-const BASE_DEPTH: Record<Base, number> = { natural: 1, toned: 0.85, none: 0.6 }
+import type { ProductKind, ProductShade } from '../../model'
+import { labOfSurface, type Surface } from './surface'
+import {
+  WHITE_HAIR,
+  UPTAKE,
+  POROSITY_UPTAKE,
+  DEPTH_EXPONENT,
+  SOFTNESS,
+  TONE_TAKES,
+  BASE_DEPTH,
+  FULL_WARMTH_LIFT,
+} from './constants'
 
 /** How deep an absorbance looks: weights near those of the eye. Our estimate. */
 const depthOf = ([red, green, blue]: Absorbance): number => 0.3 * red + 0.6 * green + 0.1 * blue
@@ -69,12 +33,6 @@ const COLOUR_LIFT: readonly (readonly [vol: number, levels: number])[] = [
   [30, 2.5],
   [40, 3.5],
 ]
-
-/**
- * Lift from which on colour exposes as much warmth as lightener does at that level; less lift exposes its share. Our
- * estimate.
- */
-const FULL_WARMTH_LIFT = 4
 
 /** Levels that permanent colour lifts natural pigment at a strength, vol. It lifts nothing else. */
 export function colourLift(vol: number): number {

@@ -3,6 +3,23 @@ import { isColour, isLightener, type StageKind, type ToneHue } from '../../model
 import { colourLift, depositOn } from './deposit'
 import { labOfSurface, type Surface } from './surface'
 import type { Recipe } from './recipe'
+import {
+  STRONGEST_VOL,
+  STRONGEST_LIGHTENER_ON_SCALP_VOL,
+  STRONGEST_GLOSS_VOL,
+  COVERS_WHITE_TO_LEVEL,
+  COVERING_VOL,
+  COVERING_BASE,
+  WHITE_MATTERS,
+  ASH_NEEDS_LEVEL,
+  YELLOW_FROM_LEVEL,
+  BARE_FROM_LEVEL,
+  DARKER_WITHOUT_WARMTH,
+  DARKER_NEEDS_FILLER,
+  SHOWS,
+  NO_LONGER_WARM,
+  MUTED_TO,
+} from './constants'
 
 /** Something that a formula's own figures, its label or the hair it goes on speak against. */
 export interface Finding {
@@ -24,28 +41,6 @@ export interface Use {
 
 type LabelRule = (recipe: Recipe, use: Use) => Finding[]
 type SurfaceRule = (recipe: Recipe, use: Use, surface: Surface) => Omit<Finding, 'surface'>[]
-
-// Figures in the rules: common practice, unless it says otherwise.
-/** Peroxide in any developer, % and vol. Regulation (EC) 1223/2009 Annex III (from memory): 12 %. */
-export const STRONGEST_VOL = 40
-/** Lightener on the scalp takes 6 % at most, or what its label says, if less. */
-const STRONGEST_LIGHTENER_ON_SCALP_VOL = 20
-const STRONGEST_GLOSS_VOL = 10
-/** White is covered by shades up to about here. */
-const COVERS_WHITE_TO_LEVEL = 7.5
-const COVERING_VOL = 20
-const COVERING_BASE = 0.5
-/** Enough white to matter. Our estimate. */
-const WHITE_MATTERS = 0.2
-const ASH_NEEDS_LEVEL = 8
-/** From this canvas on the warmth left is yellow, and blue turns it green. */
-const YELLOW_FROM_LEVEL = 8.5
-/** Lightened this far there is hardly any warm pigment left to go darker on. */
-const BARE_FROM_LEVEL = 9
-const DARKER_WITHOUT_WARMTH = 1.5
-export const DARKER_NEEDS_FILLER = 3
-/** A tone that shows in the mix. Our estimate. */
-const SHOWS = 0.1
 
 const COOL_HUES = new Set<ToneHue>(['ash', 'green', 'violet', 'pearl', 'silver'])
 const WARM_HUES = new Set<ToneHue>(['gold', 'copper', 'red', 'beige'])
@@ -375,13 +370,6 @@ export interface Neutralised {
   /** Of the chroma, what stays, 0…. */
   left: number
 }
-
-/**
- * Chroma left below which warmth no longer reads, CIE Lab. Our estimate: natural dark blonde has about 25, an ash one
- * 12.
- */
-const NO_LONGER_WARM = 14
-const MUTED_TO = 0.85
 
 /** Whether a mix cancels or only mutes the warmth that lies bare; undefined where none does. */
 export function neutralisedBy({ leading, dye }: Recipe, surface: Surface): Neutralised | undefined {

@@ -13,17 +13,11 @@ export {
   type BlendPart,
   type Thinned,
 } from './developer'
-export {
-  fillerNeeded,
-  findingsOf,
-  neutralisedBy,
-  STRONGEST_VOL,
-  type Finding,
-  type Neutralised,
-  type Use,
-} from './findings'
+export { fillerNeeded, findingsOf, neutralisedBy, type Finding, type Neutralised, type Use } from './findings'
+export { STRONGEST_VOL } from './constants'
 export { mixShades, type MixedShade, type MixPart, type Shade } from './mix'
 export { gramsOfParts, millilitres, recipeOf, type Recipe, type RecipePart } from './recipe'
-export { SCALE_STEP_G, splitExactly } from './split'
+export { splitExactly } from './split'
+export { SCALE_STEP_G } from './constants'
 export { suggestFormulas, type Suggestion, type Wanted } from './suggest'
 export { labOfSurface, lightenedSurface, surfaceOfBand, type Surface } from './surface'

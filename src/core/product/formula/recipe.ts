@@ -1,8 +1,9 @@
-import { isColour, type Formula, type Product, type ProductShade } from '../../model'
+import { isColour, type Formula, type Product } from '../../model'
 import { dyeOf, type Dye } from './deposit'
 import { BlendError, blendDeveloper, peroxideInMix, type BlendPart } from './developer'
 import { mixShades, type MixedShade } from './mix'
 import { splitExactly } from './split'
+import { DASH_SHARE, USUAL_SHELF, BASE_SHARE, USUAL_DENSITY_G_PER_ML } from './constants'
 
 /** What is in a bowl, by mass of the whole. */
 export interface RecipePart {
@@ -32,15 +33,6 @@ export interface Recipe {
   /** Share of the coloured part that has a natural base, 0…1; toned bases count half. */
   baseShare: number
 }
-
-/** A dash is what one adds by eye: about 1 g to a 60 g bowl mixed 1 : 1. Our estimate. */
-export const DASH_SHARE = 1 / 30
-/** Strengths on a usual shelf, vol, where the plan names no developers. Common practice. */
-export const USUAL_SHELF = [5, 10, 20, 30, 40] as const
-/** Of a toned shade's mass, what is natural base. Our estimate. */
-const BASE_SHARE: Record<ProductShade['base'], number> = { natural: 1, toned: 0.5, none: 0 }
-/** Developer and cream weigh about as much as water; what a label does not say. Common practice. */
-export const USUAL_DENSITY_G_PER_ML = 1
 
 /**
  * Looks up what a formula is mixed from. Order of shades does not matter.

@@ -1,5 +1,4 @@
-/** The finest step a bowl scale shows, g. Common practice. */
-export const SCALE_STEP_G = 0.1
+import { SCALE_STEP_G } from './constants'
 
 /**
  * Splits an amount into parts so that every part is a whole number of steps and together they are the amount, rounded

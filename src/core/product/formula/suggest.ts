@@ -4,6 +4,19 @@ import { depositOn, depositor, type Dye } from './deposit'
 import { findingsOf, strengthOf, type Finding, type Use } from './findings'
 import { recipeOf, type Recipe } from './recipe'
 import type { Surface } from './surface'
+import {
+  SHADE_PAIRS,
+  THIRD_SHADES,
+  KEPT_PAIRS,
+  LOOKED_AT,
+  LOOKED_AT_SINGLES,
+  SUGGESTIONS,
+  CAUTION_COST,
+  NOTE_COST,
+  NOTICEABLE,
+  LEADING_SHARES,
+  MIXED_LEVELS,
+} from './constants'
 
 /** What a suggestion is asked for. */
 export interface Wanted {
@@ -31,36 +44,6 @@ export interface Suggestion {
   tradeOff: string
 }
 
-/** Parts that are tried for two and for three shades. Common practice: simple ones. */
-const PAIRS = [
-  [1, 1],
-  [2, 1],
-  [1, 2],
-  [3, 1],
-  [1, 3],
-] as const
-const THIRD = [0.25, 0.5, 1] as const
-/**
- * How many stay in the search at a time, and how many are looked at closely. Our estimate; tests hold the search
- * against trying everything.
- */
-const KEPT_PAIRS = 60
-const LOOKED_AT = 400
-const LOOKED_AT_SINGLES = 20
-const SUGGESTIONS = 5
-/**
- * What a finding costs, in ΔE₀₀; a stop is never suggested. Our estimate: a fault that is seen is worth as much as a
- * clear difference.
- */
-const CAUTION_COST = 6
-const NOTE_COST = 0.25
-/**
- * Just noticeable side by side, ΔE₀₀: what one more shade has to gain, because it makes a bowl that is harder to
- * repeat.
- */
-const NOTICEABLE = 1
-/** A tone that leads. Our estimate. */
-const LEADS = 0.08
 /**
  * Shades that hold a warm tone that is wished for. Warmth that the canvas alone shows fades to brass, so a mix without
  * any of them costs as much as a caution (common practice; the size is our estimate).
@@ -127,7 +110,7 @@ export function suggestFormulas(
   const pairs: Candidate[] = []
   shades.forEach((_, i) => {
     for (let j = i + 1; j < shades.length; j++)
-      if (together(shades[i]!, shades[j]!)) for (const parts of PAIRS) pairs.push(mix([i, j], [...parts]))
+      if (together(shades[i]!, shades[j]!)) for (const parts of SHADE_PAIRS) pairs.push(mix([i, j], [...parts]))
     onProgress((0.4 * (i + 1)) / shades.length)
   })
   const best = nearest(pairs, KEPT_PAIRS)
@@ -135,7 +118,7 @@ export function suggestFormulas(
   best.forEach(({ at, parts }, n) => {
     shades.forEach((shade, k) => {
       if (!at.includes(k) && at.every((i) => together(shades[i]!, shade)))
-        for (const share of THIRD) triples.push(mix([...at, k], [...parts, share * Math.min(...parts) * 2]))
+        for (const share of THIRD_SHADES) triples.push(mix([...at, k], [...parts, share * Math.min(...parts) * 2]))
     })
     onProgress(0.4 + (0.4 * (n + 1)) / best.length)
   })
@@ -152,7 +135,7 @@ export function suggestFormulas(
       const cost =
         findings.reduce((sum, { severity }) => sum + (severity === 'caution' ? CAUTION_COST : NOTE_COST), 0) +
         NOTICEABLE * (candidate.at.length - 1) +
-        (held && goal.strength >= LEADS && strengthOf(recipe, held) < LEADS ? CAUTION_COST : 0)
+        (held && goal.strength >= LEADING_SHARES && strengthOf(recipe, held) < LEADING_SHARES ? CAUTION_COST : 0)
       const difference = colourDifference(onto.colour(candidate.dye).lab, target)
       return [{ formula, recipe, findings, difference, cost: difference + cost }]
     })
@@ -169,11 +152,6 @@ export function suggestFormulas(
   }))
 }
 
-/**
- * Shades of one line no further apart than this go into one bowl; clear goes with all of them. Common practice; the
- * figure is our estimate.
- */
-const MIXED_LEVELS = 3
 const together = (one: Product, other: Product): boolean =>
   one.line === other.line &&
   (!one.shade || !other.shade || Math.abs(one.shade.level - other.shade.level) <= MIXED_LEVELS)
@@ -222,7 +200,7 @@ function formulaOf(products: readonly Product[], parts: readonly number[], { dev
 /** The hue that leads the toned part of a mix. */
 function familyOf({ mixed }: Recipe): ToneHue {
   const [first] = mixed?.tones.filter(({ hue }) => hue !== 'neutral') ?? []
-  return first && first.strength >= LEADS ? first.hue : 'neutral'
+  return first && first.strength >= LEADING_SHARES ? first.hue : 'neutral'
 }
 
 type Ranked = Pick<Suggestion, 'formula' | 'recipe' | 'findings' | 'difference'>

@@ -24,9 +24,6 @@ export interface Surface {
 export const labOfSurface = ({ state, level, hue, strength }: Surface): Lab =>
   state === 'lightened' && strength < READABLE_STRENGTH ? exposedLab(level) : labOfHair(level, hue, strength)
 
-/** White hair, unpigmented: our estimate, between the palest blonde and paper. */
-export const WHITE_HAIR: Lab = { l: 88, a: 0, b: 7 }
-
 /**
  * A recorded band as something to put a mix on.
  * @param white share of white hairs, 0…1; counts only where nothing was done yet

@@ -6,6 +6,9 @@ import type { FormulaMix } from '../bowls'
 import { MIXING_MINUTES, type Range } from '../../placement/quantity'
 import type { Product, Rates } from '../../model'
 import { minutesFromSeconds } from '../../units'
+import { EXTRA_BOWL_G } from './constants'
+
+export { STARTING_RATES } from './constants'
 
 /** What was or will be used. */
 export interface Used {
@@ -35,12 +38,6 @@ export interface Bill {
   cost: number
   margin: number
 }
-
-/**
- * Mix that the standard price of a bowl covers, g: what goes over the allowance is charged by the bowl begun. Common
- * practice.
- */
-const EXTRA_BOWL_G = 60
 
 /** Price of one gram of a product in fractions of the smallest unit; 0 where no price is known. */
 export const gramPrice = (product: Pick<Product, 'pack'> | undefined): number =>
@@ -109,16 +106,4 @@ export function quoteFor(
       rates,
     )
   return { low: at('low'), expected: at('expected'), high: at('high') }
-}
-
-/** Rates a salon starts with. Our estimate; made to be changed. */
-export const STARTING_RATES: Rates = {
-  currency: 'EUR',
-  taxPercent: 20,
-  hourMinor: 6500,
-  foilMinor: 20,
-  allowanceG: 120,
-  productFactor: 2.5,
-  extraBowlMinor: 900,
-  hourCostMinor: 2600,
 }

@@ -36,7 +36,13 @@ export const UP_AXIS_RANGE = { min: 9.5, max: 17.5 } as const
  */
 export const RIM_FROM_S = 0.86
 
-/** Steps of the tables: one degree around and down, to below any hairline. */
+/** Steps of the tables: one degree around and down, to below any hairline. Our choice. */
 export const AZIMUTH_STEP = radians(1)
 export const POLAR_STEP = radians(1)
 export const POLAR_STEPS = 155
+
+/** Azimuths over which a shift of the front or nape hairline fades out. Our estimate. */
+export const FRONT_FADE = radians(70)
+export const NAPE_FADE_FROM = radians(100)
+export const TABLE_ROWS = POLAR_STEPS + 1
+export const TABLE_COLUMNS = Math.round(Math.PI / AZIMUTH_STEP) + 1

@@ -1,12 +1,8 @@
 import { radians } from '../../units'
-import { HAIRLINE_LANDMARKS } from './constants'
+import { HAIRLINE_LANDMARKS, FRONT_FADE, NAPE_FADE_FROM } from './constants'
 
 /** Polar angle of the hairline as a smooth, even, periodic function of azimuth. */
 export type Hairline = (psi: number) => number
-
-/** Azimuths over which a shift of the front or nape hairline fades out. Our estimate. */
-const FRONT_FADE = radians(70)
-const NAPE_FADE_FROM = radians(100)
 
 /**
  * Hairline through the landmarks, with the front shifted and the nape brought to a given polar angle.

@@ -1,4 +1,4 @@
-import { AZIMUTH_STEP, POLAR_STEP, POLAR_STEPS } from './constants'
+import { AZIMUTH_STEP, POLAR_STEP, TABLE_ROWS, TABLE_COLUMNS } from './constants'
 import { metricAt, type Axes } from './surface'
 
 /**
@@ -13,12 +13,9 @@ export interface MeridianTable {
   slope: Float64Array
 }
 
-const ROWS = POLAR_STEPS + 1
-const COLUMNS = Math.round(Math.PI / AZIMUTH_STEP) + 1
-
 const emptyTable = (): MeridianTable => ({
-  value: new Float64Array(ROWS * COLUMNS),
-  slope: new Float64Array(ROWS * COLUMNS),
+  value: new Float64Array(TABLE_ROWS * TABLE_COLUMNS),
+  slope: new Float64Array(TABLE_ROWS * TABLE_COLUMNS),
 })
 
 /**
@@ -29,13 +26,13 @@ const emptyTable = (): MeridianTable => ({
 export function meridianTables(axes: Axes): { area: MeridianTable; arc: MeridianTable } {
   const area = emptyTable()
   const arc = emptyTable()
-  for (let column = 0; column < COLUMNS; column++) {
+  for (let column = 0; column < TABLE_COLUMNS; column++) {
     const psi = column * AZIMUTH_STEP
     let above = metricAt(axes, 0, psi)
-    area.slope[column * ROWS] = above.area
-    arc.slope[column * ROWS] = above.polar
-    for (let row = 1; row < ROWS; row++) {
-      const index = column * ROWS + row
+    area.slope[column * TABLE_ROWS] = above.area
+    arc.slope[column * TABLE_ROWS] = above.polar
+    for (let row = 1; row < TABLE_ROWS; row++) {
+      const index = column * TABLE_ROWS + row
       const theta = row * POLAR_STEP
       const between = metricAt(axes, theta - POLAR_STEP / 2, psi)
       const below = metricAt(axes, theta, psi)
@@ -52,25 +49,25 @@ export function meridianTables(axes: Axes): { area: MeridianTable; arc: Meridian
 /** Where an azimuth, folded into 0…π, lies among the columns. */
 function columnAt(psi: number): number {
   const folded = Math.abs(psi - 2 * Math.PI * Math.round(psi / (2 * Math.PI)))
-  return Math.min(folded / AZIMUTH_STEP, COLUMNS - 1)
+  return Math.min(folded / AZIMUTH_STEP, TABLE_COLUMNS - 1)
 }
 /** The column at or before such a place, with another one after it. */
-const columnBefore = (position: number): number => Math.min(Math.floor(position), COLUMNS - 2)
+const columnBefore = (position: number): number => Math.min(Math.floor(position), TABLE_COLUMNS - 2)
 
 /**
  * A tabulated quantity at a row, between two columns: Hermite interpolation is linear in what it interpolates, so the
  * columns are blended first.
  */
 const blended = (quantity: Float64Array, index: number, share: number): number =>
-  (1 - share) * quantity[index]! + share * quantity[index + ROWS]!
+  (1 - share) * quantity[index]! + share * quantity[index + TABLE_ROWS]!
 
 /** Value at (θ, ψ). Beyond the table the last cell is continued. */
 export function readTable({ value, slope }: MeridianTable, theta: number, psi: number): number {
-  const row = Math.min(Math.max(Math.floor(theta / POLAR_STEP), 0), ROWS - 2)
+  const row = Math.min(Math.max(Math.floor(theta / POLAR_STEP), 0), TABLE_ROWS - 2)
   const position = columnAt(psi)
   const column = columnBefore(position)
   const share = position - column
-  const at = column * ROWS + row
+  const at = column * TABLE_ROWS + row
   return hermite(
     blended(value, at, share),
     blended(value, at + 1, share),
@@ -85,8 +82,8 @@ export function solveTable({ value, slope }: MeridianTable, target: number, psi:
   const position = columnAt(psi)
   const column = columnBefore(position)
   const share = position - column
-  let low = column * ROWS
-  let high = low + ROWS - 1
+  let low = column * TABLE_ROWS
+  let high = low + TABLE_ROWS - 1
   while (high - low > 1) {
     const middle = (low + high) >> 1
     if (blended(value, middle, share) <= target) low = middle
@@ -110,7 +107,7 @@ export function solveTable({ value, slope }: MeridianTable, target: number, psi:
     t = moved
     if (done) break
   }
-  return (low - column * ROWS + t) * POLAR_STEP
+  return (low - column * TABLE_ROWS + t) * POLAR_STEP
 }
 
 /** The cubic with the values v0 and v1 and the derivatives m0 and m1 at 0 and 1, and its own derivative. */

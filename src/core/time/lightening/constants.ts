@@ -1,4 +1,4 @@
-import type { Cover, Integrity, ProductKind } from '../../model'
+import type { TreatmentKind, Texture, Cover, Integrity, ProductKind } from '../../model'
 
 /** Skin under product, and a usual salon, °C. From memory; common practice. */
 export const SCALP_CELSIUS = 33
@@ -89,3 +89,47 @@ export const LEAST_LIGHTENER_MINUTES = 10
  * estimate.
  */
 export const COLOUR_LIFT_MINUTES = 15
+
+/** Steps in which moisture and warmth count as constant, min. Our estimate: finer ones change nothing that is shown. */
+export const COURSE_STEP = 0.5
+
+/**
+ * How fast lightener works on hair with a history, against virgin hair. Artificial pigment is slower, box dye slowest;
+ * porous lightened hair is faster (common practice; figures our estimate). Over metallic salts there is no lightening
+ * at all.
+ */
+export const HISTORY_RATE: Record<TreatmentKind, number> = {
+  lightened: 1.2,
+  sun: 1.1,
+  mineral: 0.9,
+  demi: 0.8,
+  permanent: 0.65,
+  unknown: 0.5,
+  boxDye: 0.5,
+  henna: 0.45,
+  metallic: 0,
+}
+
+/** Fine hair lifts faster, coarse hair more slowly (common practice; figures our estimate). */
+export const TEXTURE_RATE: Record<Texture, number> = { fine: 1.15, medium: 1, coarse: 0.85 }
+
+/**
+ * Model constants. Rate and exponents: our estimate, set on level 3 hair reaching orange after half an hour and palest
+ * yellow after about 75 min with cream lightener 1:1 and 20 vol on the scalp (common practice).
+ */
+
+/**
+ * Lightener's rate at 33 °C, levels a minute, on virgin medium hair, and how it follows peroxide (% in the mix), share
+ * of lightener in the mix and warmth (times ten degrees). Our estimate, set on level 3 hair reaching orange after half
+ * an hour and palest yellow after about 75 min with cream lightener 1:1 and 20 vol on the scalp (common practice).
+ */
+export const RATE_LEVELS_PER_MIN = 0.12
+export const REFERENCE_PEROXIDE = 4
+export const REFERENCE_SHARE = 1 / 3
+export const STRENGTH_EXPONENT = 0.5
+export const SHARE_EXPONENT = 0.5
+export const Q10 = 2
+export const REFERENCE_CELSIUS = 33
+
+/** Foils with hair left between them lie half as warm as foil on foil. Our estimate. */
+export const LOOSE_INSULATION = 0.5

@@ -12,6 +12,7 @@ import {
   NEIGHBOUR_WARMTH,
   SCALP_CELSIUS,
   STRENGTH_AT_LIFE_END,
+  COURSE_STEP,
 } from './constants'
 import { dilutionFactor, warmthFactor } from './lift'
 
@@ -73,9 +74,6 @@ const rateAt33 = ({ mixRate, kind }: Pick<Course, 'mixRate' | 'kind'>): number =
 export const freshness = (ageMinutes: number, workingLifeMinutes: number): number =>
   STRENGTH_AT_LIFE_END ** (ageMinutes / workingLifeMinutes)
 
-/** Steps in which moisture and warmth count as constant, min. Our estimate: finer ones change nothing that is shown. */
-const STEP = 0.5
-
 /** Follows product for some whole minutes; beyond the label's longest time nothing is predicted to happen. */
 export function exposureOf(course: Course, minutes: number): Exposure {
   const levels = new Float64Array(minutes + 1)
@@ -113,12 +111,13 @@ export function exposureOf(course: Course, minutes: number): Exposure {
   for (let minute = 0; minute < minutes; minute++) {
     let [rate, strain] = [0, 0]
     if (minute < course.maximumMinutes)
-      for (let at = minute; at < minute + 1; at += STEP) {
+      for (let at = minute; at < minute + 1; at += COURSE_STEP) {
         follow(at)
-        const works = warmthFactor(celsius + heat) * moist * freshness(at + STEP / 2 - mixed, course.workingLifeMinutes)
-        rate += works * dilutionFactor(dilution) * STEP
-        strain += works * dilution * STEP
-        moist *= Math.exp(-STEP / drying)
+        const works =
+          warmthFactor(celsius + heat) * moist * freshness(at + COURSE_STEP / 2 - mixed, course.workingLifeMinutes)
+        rate += works * dilutionFactor(dilution) * COURSE_STEP
+        strain += works * dilution * COURSE_STEP
+        moist *= Math.exp(-COURSE_STEP / drying)
       }
     levels[minute + 1] = levels[minute]! + rateAt33(course) * rate
     dose[minute + 1] = dose[minute]! + course.peroxidePercent * strain

@@ -1,16 +1,13 @@
 import { percentFromVolume } from '../../units'
-
-/**
- * Model constants. Rate and exponents: our estimate, set on level 3 hair reaching orange after half an hour and palest
- * yellow after about 75 min with cream lightener 1:1 and 20 vol on the scalp (common practice).
- */
-const RATE_LEVELS_PER_MIN = 0.12
-const REFERENCE_PEROXIDE = 4 // % in the mix
-const REFERENCE_SHARE = 1 / 3 // lightener in the mix
-const STRENGTH_EXPONENT = 0.5
-const SHARE_EXPONENT = 0.5
-const Q10 = 2
-const REFERENCE_CELSIUS = 33
+import {
+  RATE_LEVELS_PER_MIN,
+  REFERENCE_PEROXIDE,
+  REFERENCE_SHARE,
+  STRENGTH_EXPONENT,
+  SHARE_EXPONENT,
+  Q10,
+  REFERENCE_CELSIUS,
+} from './constants'
 
 /** How lightener acts on one piece of hair. */
 export interface LiftConditions {

@@ -23,6 +23,7 @@ import {
   TEMPLE_RATE,
   USUAL_MAXIMUM_LIFT,
   USUAL_MINUTES,
+  LOOSE_INSULATION,
 } from './constants'
 import { exposureOf, fullRate, sumAt, type Course, type CourseEvent } from './course'
 import { mixRate } from './lift'
@@ -198,9 +199,6 @@ export function createProcess(
     }
   }
 }
-
-/** Foils with hair left between them lie half as warm as foil on foil. Our estimate. */
-const LOOSE_INSULATION = 0.5
 
 const additivesFactor = ({ additives }: Recipe): number =>
   additives.reduce((factor, { product }) => factor * (product.additive?.liftFactor ?? 1), 1)

@@ -1,6 +1,7 @@
 import { TAKE_OUT_SECONDS } from '../schedule'
 import { WAITING, type RunState, type StepState } from './fold'
 import { putInBefore, type RunScript, type ScriptStep } from './script'
+import { TOLD_FROM } from './constants'
 
 /** A step with its times as they are now expected, ms; what is over has the times it really had. */
 export interface ExpectedStep {
@@ -39,9 +40,6 @@ export interface Expected {
   /** What made the difference, the most first. */
   causes: Cause[]
 }
-
-/** Less than this is not told as a cause, ms. Our estimate. */
-const TOLD_FROM = 60_000
 
 /** What a step takes, s, with the pieces that were not planned. */
 export function secondsOf(script: RunScript, { steps }: Pick<RunState, 'steps'>, step: ScriptStep): number {

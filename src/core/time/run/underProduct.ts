@@ -12,6 +12,7 @@ import {
 import { combinedSigma, rangeOf, type Range } from '../../placement/quantity'
 import { WAITING, type RunState } from './fold'
 import { leadOf, zoneOfStep, type RunScript, type ScriptStep } from './script'
+import { READING_LEVELS } from './constants'
 
 /** The hair of one step while it is under product. */
 export interface UnderProduct {
@@ -31,8 +32,7 @@ export interface UnderProduct {
 type Lift = NonNullable<ScriptStep['lift']>
 
 const SIGMA = combinedSigma([RATE_VARIATION])
-/** How far a level read by eye may be off. Common practice: half a level. */
-const READING_LEVELS = 0.5
+
 const MINUTE = 60_000
 
 /**

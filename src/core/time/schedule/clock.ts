@@ -14,6 +14,7 @@ import {
   type VisitTask,
   type Working,
 } from './visit'
+import { CURVE_STEPS, CURVE_PIECES } from './constants'
 
 /** Who and what there is for a visit. */
 export interface Crew {
@@ -117,10 +118,6 @@ export interface Clock {
   /** What the clock was made for. */
   visit: Visit
 }
-
-/** A curve has so many steps and follows so many pieces of a zone. Our estimate: enough for the eye. */
-const CURVE_STEPS = 24
-const CURVE_PIECES = 5
 
 const HANDS_SIGMA = combinedSigma([SECONDS_VARIATION])
 

@@ -23,3 +23,49 @@ export const SCALP_CM = 2.5
 export const TWICE_SHARE = 0.6
 /** Rinsing one section at the basin while the rest stays dry, s. Our estimate. */
 export const PARTIAL_RINSE_SECONDS = 180
+
+/** A curve has so many steps and follows so many pieces of a zone. Our estimate: enough for the eye. */
+export const CURVE_STEPS = 24
+export const CURVE_PIECES = 5
+
+/** A shorter break is none. Our estimate. */
+export const GAP_MINUTES = 10
+
+/** Arrivals are tried every so many minutes. Our choice. */
+export const ARRIVAL_STEP = 15
+
+/** A client may be asked to sit so much longer than alone before another time is better, min. Our estimate. */
+export const BEARABLE_WAIT = 15
+
+/** Above this the number of orders is no longer for trying out. Our choice. */
+export const MOST_EXACT_TASKS = 7
+
+/**
+ * What a schedule costs beside its finish: lags longer than ideal, shorter ones, longest times that are passed. Our
+ * estimate.
+ */
+export const LONGER_WEIGHT = 0.1
+export const SHORTER_WEIGHT = 1.5
+export const VIOLATION_WEIGHT = 1000
+
+/** How often the share by which ideals give way is halved. Our estimate: an eighth of the way is minutes at most. */
+export const HALVINGS = 3
+
+/** Starts nearer than this are the same, s. Our choice. */
+export const SAME_COST = 1e-6
+
+/** Longest time that colour of another kind is taken to allow, min. Common practice: permanent colour sits up to 45. */
+export const LONGER_MINUTES = [45, 60]
+
+/** How many changes are tried. Our estimate: four times as many find less than 1 % on usual visits. */
+export const SEARCH_TRIES = 2000
+
+/** Temperature of the annealing at its beginning, as a share of the best cost; it falls to nothing. Our estimate. */
+export const SEARCH_TEMPERATURE = 0.05
+
+/**
+ * How often several tasks that follow one another are moved together, and how many at most. Our estimate: it leads out
+ * of dead ends that single moves do not.
+ */
+export const RUN_CHANCE = 0.3
+export const LONGEST_RUN = 4

@@ -3,6 +3,7 @@ import { prepare, type Lag, type Task } from './problem'
 import { findSchedule } from './search'
 import type { Crew } from './clock'
 import type { TaskKind, Visit } from './visit'
+import { GAP_MINUTES, ARRIVAL_STEP, BEARABLE_WAIT } from './constants'
 
 /** One client of a day. Times in min after midnight. */
 export interface DayVisit {
@@ -36,13 +37,6 @@ export interface DayClock {
   gaps: { personId: string; from: number; to: number }[]
   ends: number
 }
-
-/** A shorter break is none. Our estimate. */
-const GAP_MINUTES = 10
-/** Arrivals are tried every so many minutes. */
-const ARRIVAL_STEP = 15
-/** A client may be asked to sit so much longer than alone before another time is better, min. Our estimate. */
-const BEARABLE_WAIT = 15
 
 /**
  * Who does what for whom on one day: the clients of a crew share people, basin and dryer, and one is worked on while

@@ -1,8 +1,5 @@
 import { timed, type Decision, type Prepared, type Schedule } from './problem'
 
-/** Above this the number of orders is no longer for trying out. */
-export const MOST_EXACT_TASKS = 7
-
 /**
  * The best schedule there is, by trying every order in which tasks can be begun and every person who can do them;
  * branches that cannot end before the best one known are left out. For small problems, and as the measure of what

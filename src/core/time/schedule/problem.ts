@@ -1,3 +1,4 @@
+import { LONGER_WEIGHT, SHORTER_WEIGHT, VIOLATION_WEIGHT, HALVINGS, SAME_COST } from './constants'
 /** What a task needs someone to know. */
 export const SKILLS = ['colour', 'mix', 'rinse', 'dry'] as const
 export type Skill = (typeof SKILLS)[number]
@@ -63,10 +64,6 @@ export interface Schedule {
   cost: number
 }
 
-const LONGER_WEIGHT = 0.1
-const SHORTER_WEIGHT = 1.5
-const VIOLATION_WEIGHT = 1000
-
 /** Lags side by side: `wanted` is the ideal, within least and most. */
 interface Arcs {
   from: Int32Array
@@ -115,9 +112,6 @@ export function prepare(problem: Problem): Prepared {
   })
   return { ...problem, arcs, before, able }
 }
-
-/** How often the share by which ideals give way is halved. Our estimate: an eighth of the way is minutes at most. */
-const HALVINGS = 3
 
 /**
  * Earliest starts under given decisions: each person and each basin takes tasks one after the other in that order.
@@ -239,7 +233,7 @@ function pushed(
   for (let i = 0; i < links.length; i += 3) {
     const [one, other] = [links[i]!, links[i + 1]!]
     const earliest = starts[one]! + links[i + 2]!
-    if (starts[other]! >= earliest - SAME) continue
+    if (starts[other]! >= earliest - SAME_COST) continue
     starts[other] = earliest
     pushers[other] = one
     moved = true
@@ -248,14 +242,14 @@ function pushed(
     const one = from[i]!
     const other = to[i]!
     const earliest = starts[one]! + least[i]! + share * (wanted[i]! - least[i]!)
-    if (starts[other]! < earliest - SAME) {
+    if (starts[other]! < earliest - SAME_COST) {
       starts[other] = earliest
       pushers[other] = one
       moved = true
     }
     if (longest === 'passed') continue
     const latest = starts[other]! - most[i]!
-    if (starts[one]! >= latest - SAME) continue
+    if (starts[one]! >= latest - SAME_COST) continue
     starts[one] = latest
     pushers[one] = other
     moved = true
@@ -276,5 +270,3 @@ function hasCircle(pushers: Int32Array): boolean {
   }
   return false
 }
-/** Starts nearer than this are the same, s. */
-const SAME = 1e-6

@@ -1,6 +1,7 @@
 import type { FaltoPlan } from '../../model'
 import type { ComputedStages } from '../../placement/quantity'
 import { ASSISTANT, clockFor, SECOND_COLOURIST, withHelp, type Clock, type ClockOptions } from './clock'
+import { LONGER_MINUTES } from './constants'
 
 export const REMEDY_KINDS = [
   'help',
@@ -19,9 +20,6 @@ export interface Remedy {
   text: string
   clock: Clock
 }
-
-/** Longest time that colour of another kind is taken to allow, min. Common practice: permanent colour sits up to 45. */
-const LONGER_MINUTES = [45, 60]
 
 /**
  * What keeps longest times where a plan does not keep them: only what was tried and works, soonest first, two visits

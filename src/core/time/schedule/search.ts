@@ -1,4 +1,5 @@
-import { exactSchedule, MOST_EXACT_TASKS } from './exact'
+import { exactSchedule } from './exact'
+import { MOST_EXACT_TASKS, SEARCH_TRIES, SEARCH_TEMPERATURE, RUN_CHANCE, LONGEST_RUN } from './constants'
 import { timed, type Decision, type Prepared, type Schedule } from './problem'
 
 /**
@@ -15,17 +16,6 @@ function generator(seed: number): () => number {
   }
 }
 
-/** How many changes are tried. Our estimate: four times as many find less than 1 % on usual visits. */
-const TRIES = 2000
-/** Temperature of the annealing at its beginning, as a share of the best cost; it falls to nothing. Our estimate. */
-const TEMPERATURE = 0.05
-/**
- * How often several tasks that follow one another are moved together, and how many at most. Our estimate: it leads out
- * of dead ends that single moves do not.
- */
-const RUN_CHANCE = 0.3
-const LONGEST_RUN = 4
-
 /** The best schedule where there are few tasks, a good one where there are many. */
 export function findSchedule(prepared: Prepared): Schedule {
   const found = searchSchedule(prepared)
@@ -39,7 +29,7 @@ export function findSchedule(prepared: Prepared): Schedule {
 export function searchSchedule(prepared: Prepared): Schedule {
   const starts = [[...prepared.tasks.keys()], byReadiness(prepared)]
   return starts
-    .map((order) => annealed(prepared, order, TRIES / starts.length))
+    .map((order) => annealed(prepared, order, SEARCH_TRIES / starts.length))
     .reduce((best, one) => (one.cost < best.cost ? one : best))
 }
 
@@ -71,7 +61,7 @@ function annealed(prepared: Prepared, first: readonly number[], tries: number): 
     }
     const valid = inOrder(prepared, moved)
     // Kept with probability exp(−Δ/T): the worst that this turn's chance lets pass is known beforehand.
-    const passable = now.cost - TEMPERATURE * best.cost * (1 - attempt / tries) * Math.log(1 - random())
+    const passable = now.cost - SEARCH_TEMPERATURE * best.cost * (1 - attempt / tries) * Math.log(1 - random())
     const tried = dispatched(prepared, valid, wished)
     const next = timed(prepared, tried.decisions, tried.begun, passable)
     if (next.cost > passable) continue

@@ -21,7 +21,6 @@ import {
   insideHairline,
   justBelowNapeLine,
   mirrorOf,
-  NAPE_LINE,
   onHairline,
   parting,
   radius,
@@ -30,6 +29,7 @@ import {
   zigzag,
   type Direction,
 } from './lines'
+import { NAPE_LINE, STRIP_REACH_CM, NARROWEST_STRIP_CM, CIRCLE_CM, PAST_PART_CM } from '../constants'
 
 /** One section of a template before it becomes a zone. */
 export interface Section {
@@ -49,21 +49,9 @@ export class LayoutParameterError extends Error {
   }
 }
 
-/** A top strip whose edge lies further out than this from the middle would run over the temple, cm. Our estimate. */
-const STRIP_REACH_CM = 5.5
-const NARROWEST_STRIP_CM = 3
-/**
- * Radius of a circle on top for medium hair, cm. Our estimate; finer hair carries a larger one, denser hair a smaller
- * one (common practice).
- */
-const CIRCLE_CM = 6.5
-
 /** Circle on top by density: a heavy top would cover the technique beneath it. @returns cm */
 export const circleRadiusFor = (density: Density): number =>
   Math.round(2 * CIRCLE_CM * (HAIRS_PER_CM2.medium / HAIRS_PER_CM2[density]) ** 0.5) / 2
-
-/** How far past a side part the side with less hair is usually worked, cm. Common practice: 2.5–5. */
-const PAST_PART_CM = 2.5
 
 const drawsOn = (template: LayoutTemplate, parameter: keyof LayoutParameters): boolean =>
   TEMPLATE_PARAMETERS[template].includes(parameter)

@@ -10,6 +10,7 @@ import {
 } from '../../../scalp/head'
 import { cmFromMm, radians } from '../../../units'
 import { diskFromPlace, type DiskPoint } from '../disk'
+import { LINE_STEPS, LINE_OVERSHOOT, NAPE_LINE } from '../constants'
 
 /** A direction from the head's centre. */
 export interface Direction {
@@ -21,20 +22,10 @@ let cachedReference: Head | undefined
 /** Templates are laid out on this head and stored head-free. */
 export const referenceHead = (): Head => (cachedReference ??= createHead(defaultMeasures()))
 
-/** Places along one parting. */
-const STEPS = 12
-/** How far a line runs beyond what it is meant to end in, so that it is sure to cross it; a share of its own length. */
-const OVERSHOOT = 0.04
-
 export const CROWN: Direction = { theta: CROWN_POLAR_ANGLE, psi: Math.PI }
 export const onHairline = (psi: number): Direction => ({ theta: referenceHead().hairline(psi), psi })
 export const EAR = (): Direction => onHairline(EAR_AZIMUTH)
 export const mirrorOf = ({ theta, psi }: Direction): Direction => ({ theta, psi: -psi })
-
-/**
- * Where a nape section's parting leaves the hairline and crosses the middle: under the occipital bone. Our estimate.
- */
-export const NAPE_LINE = { hairlinePsi: radians(118), middleTheta: radians(106) }
 
 export const toDisk = ({ theta, psi }: Direction): DiskPoint =>
   diskFromPlace(placeFromDirection(referenceHead(), theta, psi))
@@ -59,7 +50,7 @@ function greatArc(from: Direction, to: Direction, beyond: { before: number; afte
   const angle = Math.acos(Math.min(1, Math.max(-1, a.x * b.x + a.y * b.y + a.z * b.z)))
   const stops = [
     ...(beyond.before > 0 ? [-beyond.before] : []),
-    ...Array.from({ length: STEPS + 1 }, (_, i) => i / STEPS),
+    ...Array.from({ length: LINE_STEPS + 1 }, (_, i) => i / LINE_STEPS),
     ...(beyond.after > 0 ? [1 + beyond.after] : []),
   ]
   return stops.map((t) => {
@@ -74,14 +65,14 @@ export function parting(...places: Direction[]): DiskPoint[] {
   return places.slice(1).flatMap((to, i) => {
     const first = i === 0
     const last = i === places.length - 2
-    const arc = greatArc(places[i]!, to, { before: first ? OVERSHOOT : 0, after: last ? OVERSHOOT : 0 })
+    const arc = greatArc(places[i]!, to, { before: first ? LINE_OVERSHOOT : 0, after: last ? LINE_OVERSHOOT : 0 })
     return (first ? arc : arc.slice(1)).map(toDisk)
   })
 }
 
 /** A parting that begins a little before one place and ends right in another. */
 export const radius = (from: Direction, to: Direction): DiskPoint[] =>
-  greatArc(from, to, { before: OVERSHOOT, after: 0 }).map(toDisk)
+  greatArc(from, to, { before: LINE_OVERSHOOT, after: 0 }).map(toDisk)
 
 /** A place barely below the nape section's parting, so that a line to it crosses the parting and not the nape. */
 export function justBelowNapeLine(psi: number): Direction {
@@ -98,8 +89,8 @@ export function justBelowNapeLine(psi: number): Direction {
  */
 export function sagittal(x: number, fromDeg: number, toDeg: number): DiskPoint[] {
   const { axes } = referenceHead()
-  return Array.from({ length: 2 * STEPS + 1 }, (_, i) => {
-    const tilt = radians(fromDeg + ((toDeg - fromDeg) * i) / (2 * STEPS))
+  return Array.from({ length: 2 * LINE_STEPS + 1 }, (_, i) => {
+    const tilt = radians(fromDeg + ((toDeg - fromDeg) * i) / (2 * LINE_STEPS))
     const at = (lean: number): Direction =>
       directionOf({ x: Math.sin(lean), y: Math.cos(lean) * Math.sin(tilt), z: Math.cos(lean) * Math.cos(tilt) })
     const { theta, psi } = at(bisect((lean) => surfacePoint(axes, at(lean).theta, at(lean).psi).x - x, -1.4, 1.4))
@@ -120,7 +111,7 @@ export function circle(centre: Direction, radiusCm: number, fromTurn = 0, toTurn
   const { theta, psi } = centre
   const here = surfacePoint(axes, theta, psi)
   const angle = radiusCm / Math.hypot(here.x, here.y, here.z)
-  const count = Math.max(8, Math.round(6 * STEPS * (toTurn - fromTurn)))
+  const count = Math.max(8, Math.round(6 * LINE_STEPS * (toTurn - fromTurn)))
   return Array.from({ length: count + 1 }, (_, i) => {
     const turn = 2 * Math.PI * (fromTurn + ((toTurn - fromTurn) * i) / count)
     const f = Math.cos(turn) * Math.sin(angle)

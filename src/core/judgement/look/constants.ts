@@ -1,0 +1,26 @@
+/** A colour this much above the natural level counts as light. Our estimate. */
+export const LIGHTER_BY = 0.5
+
+/**
+ * Weeks a root carries: to the scalp 3–4, rooted 6–8, soft or well away from the scalp 8–12 (common practice); bounds
+ * in cm our estimate.
+ */
+export const UPKEEP = [
+  { from: 3, low: 8, high: 12 },
+  { from: 0.8, low: 6, high: 8 },
+  { from: 0, low: 3, high: 4 },
+] as const
+
+/**
+ * Half the strip along the part whose hair covers nearly all when worn straight, cm. Three layers over the head come
+ * from 2.5–3.2 cm either side of a part (geometry of a 15 cm part). Our estimate.
+ */
+export const COVERING_CM = 3
+
+/**
+ * How much of what grows elsewhere is seen, against hair at the part. Our estimates after common practice: straight
+ * hair shows its top, waved hair what lies under it, tied hair the hairline, nape and sides.
+ */
+export const SEEN_STRAIGHT = { part: 1, rim: 0.35, rest: 0.06 } as const
+export const SEEN_WAVED = { part: 1, rim: 0.6, upper: 0.55, lower: 0.3 } as const
+export const SEEN_TIED = { rim: 1, side: 0.7, top: 0.5, hidden: 0.15 } as const
