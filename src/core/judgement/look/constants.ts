@@ -24,3 +24,7 @@ export const COVERING_CM = 3
 export const SEEN_STRAIGHT = { part: 1, rim: 0.35, rest: 0.06 } as const
 export const SEEN_WAVED = { part: 1, rim: 0.6, upper: 0.55, lower: 0.3 } as const
 export const SEEN_TIED = { rim: 1, side: 0.7, top: 0.5, hidden: 0.15 } as const
+
+/** A lesser share of low hair does not show, and from this share on nothing is left between, 0…1. Our estimate. */
+export const LOW_THAT_SHOWS = 0.02
+export const ALL_TAKEN = 0.98

@@ -4,7 +4,7 @@ import { hairsOfCells, hairsByCell, type Piece } from '../../placement/foils'
 import { isLightener, type FaltoPlan, type Formula, type Stage } from '../../model'
 import type { ComputedStages } from '../../placement/quantity'
 import { fromFace, seenShares, WEARS, type WearKind } from './visibility'
-import { LIGHTER_BY, UPKEEP } from './constants'
+import { LIGHTER_BY, UPKEEP, LOW_THAT_SHOWS, ALL_TAKEN } from './constants'
 
 export type ContrastVerdict = 'none' | 'barely' | 'subtle' | 'clear' | 'bold'
 
@@ -49,62 +49,30 @@ const SOFT_TAKES: readonly string[] = ['teased', 'painted']
 export function lookOf(plan: FaltoPlan, stages: readonly Stage[], { head, zones }: ComputedStages): Look {
   const whole = hairsOfCells(head, plan.hair)
   const formulas = new Map(plan.formulas.map((formula) => [formula.id, formula]))
-  const cells = cellMixes(
-    plan,
-    stages,
-    zones.flatMap((zone) => zone.placement.pieces.map((piece) => ({ stageId: zone.stageId, piece }))),
-    whole,
-    { head, formulas },
+  const pieces = zones.flatMap(({ stageId, placement }) => placement.pieces.map((piece) => ({ stageId, piece })))
+  const cells = cellMixes(plan, stages, pieces, whole, { head, formulas })
+  const deciding = stages.filter(({ kind }) => DECIDING.includes(kind)).map(({ id }) => id)
+  const decided = pieces.flatMap(({ stageId, piece }) =>
+    deciding.includes(stageId) ? [{ piece, formula: formulas.get(piece.formulaId)! }] : [],
   )
+  const lightPieces = decided.filter(({ formula }) => isLight(plan, formula))
+  const lowPieces = decided.filter(({ formula }) => !isLight(plan, formula))
+
   const hairs = whole.reduce((sum, one) => sum + one, 0)
-  const mean = (value: (mix: CellMix) => number) =>
-    cells.reduce((sum, mix, i) => sum + whole[i]! * value(mix), 0) / hairs
-  const deciding = new Set(stages.filter(({ kind }) => DECIDING.includes(kind)).map(({ id }) => id))
+  const taken = (own: typeof decided) => own.reduce((sum, { piece }) => sum + piece.takenHairs, 0) / hairs
+  const mean = (which: 'light' | 'low') => cells.reduce((sum, mix, i) => sum + whole[i]! * mix[which], 0) / hairs
   // One stage takes no hair twice, so its pieces say the shares exactly; several cross each other cell by cell.
-  const direct = (which: 'light' | 'low') =>
-    zones.reduce(
-      (sum, zone) =>
-        deciding.has(zone.stageId)
-          ? zone.placement.pieces.reduce(
-              (inner, piece) =>
-                isLight(plan, formulas.get(piece.formulaId)!) === (which === 'light')
-                  ? inner + piece.takenHairs
-                  : inner,
-              sum,
-            )
-          : sum,
-      0,
-    ) / hairs
-  const light = deciding.size === 1 ? Math.min(1, direct('light')) : mean((mix) => mix.light)
-  const low = deciding.size === 1 ? Math.min(1 - light, direct('low')) : mean((mix) => mix.low)
-  const used = new Set(
-    zones.flatMap((zone) =>
-      deciding.has(zone.stageId) ? zone.placement.pieces.map(({ formulaId }) => formulaId) : [],
-    ),
-  )
-  const lightest = Math.max(
-    0,
-    ...[...used]
-      .map((id) => formulas.get(id)!)
-      .filter((formula) => isLight(plan, formula))
-      .map(({ level }) => level),
-  )
-  const deepest =
-    low > 0.02
-      ? Math.min(
-          ...[...used]
-            .map((id) => formulas.get(id)!)
-            .filter((formula) => !isLight(plan, formula))
-            .map(({ level }) => level),
-        )
-      : plan.hair.naturalLevel
-  const contrastLevels =
-    light > 0
-      ? lightest - Math.min(deepest, light + low < 0.98 ? plan.hair.naturalLevel : deepest)
-      : low > 0
-        ? Math.abs(plan.hair.naturalLevel - deepest)
-        : 0
+  const light = deciding.length === 1 ? Math.min(1, taken(lightPieces)) : mean('light')
+  const low = deciding.length === 1 ? Math.min(1 - light, taken(lowPieces)) : mean('low')
+  const contrastLevels = contrastOf({
+    light,
+    low,
+    lightest: Math.max(0, ...lightPieces.map(({ formula }) => formula.level)),
+    deepest: low > LOW_THAT_SHOWS ? Math.min(...lowPieces.map(({ formula }) => formula.level)) : plan.hair.naturalLevel,
+    natural: plan.hair.naturalLevel,
+  })
   const seen = seenShares(head, partX(plan.hair))
+  const fromCentre = (i: number) => SCALP_CELLS[i]!.centre.s
   return {
     light,
     low,
@@ -116,24 +84,35 @@ export function lookOf(plan: FaltoPlan, stages: readonly Stage[], { head, zones 
       cells,
       whole,
       (i) => seen.straight[i] === 1,
-      (i) => SCALP_CELLS[i]!.centre.s < 0.6,
+      (i) => fromCentre(i) < 0.6,
     ),
     faceToBack: ratio(
       cells,
       whole,
-      (i) => SCALP_CELLS[i]!.centre.s > 0.7 && azimuth(i) < 70,
-      (i) => SCALP_CELLS[i]!.centre.s > 0.5 && azimuth(i) > 140,
+      (i) => fromCentre(i) > 0.7 && azimuth(i) < 70,
+      (i) => fromCentre(i) > 0.5 && azimuth(i) > 140,
     ),
     meanLevel: Object.fromEntries(WEARS.map((wear) => [wear, seenLevel(cells, whole, seen[wear])])) as Record<
       WearKind,
       number
     >,
-    upkeepWeeks: upkeepOf(
-      zones
-        .flatMap((zone) => (deciding.has(zone.stageId) ? zone.placement.pieces : []))
-        .filter((piece) => isLight(plan, formulas.get(piece.formulaId)!)),
-    ),
+    upkeepWeeks: upkeepOf(lightPieces.map(({ piece }) => piece)),
   }
+}
+
+interface Contrast {
+  /** Shares of the hair, 0…1. */
+  light: number
+  low: number
+  lightest: number
+  deepest: number
+  natural: number
+}
+
+/** Levels between the lightest and the deepest that stand beside one another. */
+function contrastOf({ light, low, lightest, deepest, natural }: Contrast): number {
+  if (light > 0) return lightest - Math.min(deepest, light + low < ALL_TAKEN ? natural : deepest)
+  return low > 0 ? Math.abs(natural - deepest) : 0
 }
 
 interface CellMix {

@@ -257,111 +257,173 @@ export function visitOf(
   chunks: readonly Chunk[],
   { rinse: rinsing = 'together' }: Working = {},
 ): Visit {
-  const tasks: VisitTask[] = []
-  const lags: VisitLag[] = []
-  const add = (task: Omit<VisitTask, 'skill' | 'resource'>) => {
-    tasks.push({ ...task, ...needsOf(task.kind), seconds: Math.round(task.seconds) })
-    return tasks.at(-1)!
-  }
-  const after = (from: VisitTask, to: VisitTask) => lags.push({ from: from.id, to: to.id, least: from.seconds })
-  const stay = (from: VisitTask, to: VisitTask, pieces: readonly ServedPiece[], each: number) => {
-    const { least, ideal, most, tightest } = windowOf(pieces, each)
-    lags.push({
-      from: from.id,
-      to: to.id,
-      least: Math.max(least, from.seconds),
-      most,
-      ideal,
-      formulaId: tightest?.piece.formulaId,
-      about: from.about,
-    })
-  }
-  const length = plan.hair.lengthCm
-  let gate = add({ id: 'setUp', kind: 'setUp', about: '', seconds: SET_UP_SECONDS })
+  const draft = newDraft()
+  let gate = draft.add({ id: 'setUp', kind: 'setUp', about: '', seconds: SET_UP_SECONDS })
   for (const stages of rinsedTogether(chunks)) {
-    const applied: VisitTask[] = []
-    const stays: { task: VisitTask; pieces: ServedPiece[] }[] = []
-    const outs: VisitTask[] = []
-    let before: VisitTask | undefined
-    const lengthsOf = new Map<string, VisitTask>()
-    const rinses: VisitTask[] = []
-    for (const { stage, own } of stages) {
+    const group = newGroup(gate)
+    for (const { own } of stages) {
       // What goes between the foils waits until all of them are in.
-      const waitsFor = [...applied]
+      const waitsFor = [...group.applied]
       for (const chunk of own) {
-        const pieces = onTimes(chunk.pieces, chunk.opens ? zoneSeconds(plan.learned) : 0)
-        const name = chunk.parts > 1 ? `${chunk.zone.name} ${chunk.part}/${chunk.parts}` : chunk.zone.name
-        const key = `${stage.id}/${chunk.zone.zoneId}/${chunk.part}`
-        for (const mix of mixesFor(chunk, tasks)) {
-          const task = add(mix)
-          lags.push({ from: task.id, to: `apply/${key}`, least: task.seconds, most: task.seconds + BOWL_WAITS_SECONDS })
-          if (gate.kind !== 'setUp') lags.push({ from: gate.id, to: task.id, least: 0 })
-        }
-        const task = add({
-          id: `apply/${key}`,
-          kind: 'apply',
-          about: name,
-          stageId: stage.id,
-          seconds: pieces.at(-1)!.on,
-          pieces,
-        })
-        after(gate, task)
-        for (const earlier of waitsFor) after(earlier, task)
-        // The planned order is kept, also where two work side by side.
-        if (before) lags.push({ from: before.id, to: task.id, least: 0 })
-        before = task
-        applied.push(task)
-        const lengths = lengthsOf.get(chunk.zone.zoneId)
-        if (chunk.follows && lengths)
-          lags.push({ from: lengths.id, to: task.id, least: lengths.seconds + LENGTHS_LEAD_SECONDS })
-        else lengthsOf.set(chunk.zone.zoneId, task)
-        const { foils, others } = byRemoval(pieces)
-        if (others.length > 0 && rinsing === 'bySection') {
-          const part = add({
-            id: `rinse/${key}`,
-            kind: 'rinse',
-            about: name,
-            stageId: stage.id,
-            seconds: PARTIAL_RINSE_SECONDS,
-          })
-          after(task, part)
-          stay(task, part, others, 0)
-          rinses.push(part)
-        } else if (others.length > 0) stays.push({ task, pieces: others })
-        if (foils.length === 0) continue
-        const out = add({
-          id: `takeOut/${key}`,
-          kind: 'takeOut',
-          about: name,
-          stageId: stage.id,
-          seconds: foils.length * TAKE_OUT_SECONDS,
-          pieces: foils,
-        })
-        stay(task, out, foils, TAKE_OUT_SECONDS)
-        outs.push(out)
+        const applied = applyChunk(draft, group, chunk, plan, waitsFor)
+        takeOff(draft, group, chunk, applied, rinsing)
       }
     }
-    const names = stages.map(({ stage }) => stage.name).join(' and ')
-    const rinse = add({
-      id: `rinse/${stages[0]!.stage.id}`,
-      kind: 'rinse',
-      about: names,
-      stageId: stages[0]!.stage.id,
-      seconds: RINSE_SECONDS + RINSE_SECONDS_PER_CM * length,
-    })
-    for (const task of [...applied, ...outs, ...rinses]) after(task, rinse)
-    for (const { task, pieces } of stays) stay(task, rinse, pieces, 0)
-    gate = add({ id: `dry/${stages[0]!.stage.id}`, kind: 'dry', about: names, seconds: BETWEEN_SECONDS })
-    after(rinse, gate)
+    gate = rinseGroup(draft, group, stages, plan.hair.lengthCm)
   }
-  const finish = add({
+  const finish = draft.add({
     id: 'finish',
     kind: 'finish',
     about: '',
-    seconds: FINISH_SECONDS + FINISH_SECONDS_PER_CM * length,
+    seconds: FINISH_SECONDS + FINISH_SECONDS_PER_CM * plan.hair.lengthCm,
   })
-  after(gate, finish)
-  return { tasks, lags }
+  draft.after(gate, finish)
+  return { tasks: draft.tasks, lags: draft.lags }
+}
+
+/** A visit while it is put together. */
+interface Draft extends Visit {
+  tasks: VisitTask[]
+  lags: VisitLag[]
+  add: (task: Omit<VisitTask, 'skill' | 'resource'>) => VisitTask
+  /** The second begins once the first is done. */
+  after: (from: VisitTask, to: VisitTask) => void
+  /** Product put on by the first stays on until the second, as long as its pieces ask for; `each` as for a window. */
+  stay: (from: VisitTask, to: VisitTask, pieces: readonly ServedPiece[], each: number) => void
+}
+
+function newDraft(): Draft {
+  const tasks: VisitTask[] = []
+  const lags: VisitLag[] = []
+  return {
+    tasks,
+    lags,
+    add: (task) => {
+      tasks.push({ ...task, ...needsOf(task.kind), seconds: Math.round(task.seconds) })
+      return tasks.at(-1)!
+    },
+    after: (from, to) => void lags.push({ from: from.id, to: to.id, least: from.seconds }),
+    stay: (from, to, pieces, each) => {
+      const { least, ideal, most, tightest } = windowOf(pieces, each)
+      lags.push({
+        from: from.id,
+        to: to.id,
+        least: Math.max(least, from.seconds),
+        most,
+        ideal,
+        formulaId: tightest?.piece.formulaId,
+        about: from.about,
+      })
+    },
+  }
+}
+
+/** What comes off in one rinse. */
+interface RinsedGroup {
+  /** What is done before any of it. */
+  gate: VisitTask
+  applied: VisitTask[]
+  /** Pieces that stay on until the rinse. */
+  stays: { task: VisitTask; pieces: ServedPiece[] }[]
+  /** What has to be done before the rinse beside applying. */
+  before: VisitTask[]
+  /** The task that put product on a zone's lengths. */
+  lengthsOf: Map<string, VisitTask>
+  last: VisitTask | undefined
+}
+
+const newGroup = (gate: VisitTask): RinsedGroup => ({
+  gate,
+  applied: [],
+  stays: [],
+  before: [],
+  lengthsOf: new Map(),
+  last: undefined,
+})
+
+interface Applied {
+  task: VisitTask
+  name: string
+  key: string
+  pieces: ServedPiece[]
+}
+
+/** Mixes what a stretch is the first to use, and applies it. */
+function applyChunk(
+  draft: Draft,
+  group: RinsedGroup,
+  chunk: Chunk,
+  plan: FaltoPlan,
+  waitsFor: readonly VisitTask[],
+): Applied {
+  const { stage, zone } = chunk
+  const pieces = onTimes(chunk.pieces, chunk.opens ? zoneSeconds(plan.learned) : 0)
+  const name = chunk.parts > 1 ? `${zone.name} ${chunk.part}/${chunk.parts}` : zone.name
+  const key = `${stage.id}/${zone.zoneId}/${chunk.part}`
+  const id = `apply/${key}`
+  for (const mix of mixesFor(chunk, draft.tasks)) {
+    const { id: mixed, seconds } = draft.add(mix)
+    draft.lags.push({ from: mixed, to: id, least: seconds, most: seconds + BOWL_WAITS_SECONDS })
+    if (group.gate.kind !== 'setUp') draft.lags.push({ from: group.gate.id, to: mixed, least: 0 })
+  }
+  const task = draft.add({ id, kind: 'apply', about: name, stageId: stage.id, seconds: pieces.at(-1)!.on, pieces })
+  draft.after(group.gate, task)
+  for (const earlier of waitsFor) draft.after(earlier, task)
+  // The planned order is kept, also where two work side by side.
+  if (group.last) draft.lags.push({ from: group.last.id, to: task.id, least: 0 })
+  group.last = task
+  group.applied.push(task)
+  const lengths = group.lengthsOf.get(zone.zoneId)
+  if (chunk.follows && lengths)
+    draft.lags.push({ from: lengths.id, to: task.id, least: lengths.seconds + LENGTHS_LEAD_SECONDS })
+  else group.lengthsOf.set(zone.zoneId, task)
+  return { task, name, key, pieces }
+}
+
+/** How what a stretch put on comes off: foils taken out one by one, the rest rinsed with the group or by section. */
+function takeOff(
+  draft: Draft,
+  group: RinsedGroup,
+  { stage }: Chunk,
+  { task, name, key, pieces }: Applied,
+  rinsing: NonNullable<Working['rinse']>,
+): void {
+  const { foils, others } = byRemoval(pieces)
+  const common = { about: name, stageId: stage.id }
+  if (others.length > 0 && rinsing === 'bySection') {
+    const part = draft.add({ id: `rinse/${key}`, kind: 'rinse', ...common, seconds: PARTIAL_RINSE_SECONDS })
+    draft.after(task, part)
+    draft.stay(task, part, others, 0)
+    group.before.push(part)
+  } else if (others.length > 0) group.stays.push({ task, pieces: others })
+  if (foils.length === 0) return
+  const seconds = foils.length * TAKE_OUT_SECONDS
+  const out = draft.add({ id: `takeOut/${key}`, kind: 'takeOut', ...common, seconds, pieces: foils })
+  draft.stay(task, out, foils, TAKE_OUT_SECONDS)
+  group.before.push(out)
+}
+
+/** Rinses a group and dries it. @returns what the next one waits for */
+function rinseGroup(
+  draft: Draft,
+  group: RinsedGroup,
+  stages: readonly { stage: Stage }[],
+  lengthCm: number,
+): VisitTask {
+  const about = stages.map(({ stage }) => stage.name).join(' and ')
+  const stageId = stages[0]!.stage.id
+  const rinse = draft.add({
+    id: `rinse/${stageId}`,
+    kind: 'rinse',
+    about,
+    stageId,
+    seconds: RINSE_SECONDS + RINSE_SECONDS_PER_CM * lengthCm,
+  })
+  for (const task of [...group.applied, ...group.before]) draft.after(task, rinse)
+  for (const { task, pieces } of group.stays) draft.stay(task, rinse, pieces, 0)
+  const dry = draft.add({ id: `dry/${stageId}`, kind: 'dry', about, seconds: BETWEEN_SECONDS })
+  draft.after(rinse, dry)
+  return dry
 }
 
 /** Bowls that a stretch is the first to use, as tasks before it. */
