@@ -7,7 +7,7 @@ import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
-import { useRef, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import type { ClientSummary } from '@/core/model'
 import { NewClient } from './NewClient'
 import { PeopleGrid } from './PeopleGrid'
@@ -29,6 +29,7 @@ export function People({ clients, more, search, which, writable }: Props) {
   const [adding, setAdding] = useState(false)
   const router = useRouter()
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
+  useEffect(() => () => clearTimeout(timer.current), [])
   const removed = which === 'removed'
 
   function searchFor(words: string) {
@@ -64,7 +65,10 @@ export function People({ clients, more, search, which, writable }: Props) {
       {clients.length === 0 ? (
         <Nobody search={search} removed={removed} writable={writable} />
       ) : (
-        <PeopleGrid clients={clients} which={which} writable={writable} />
+        // Whoever is opened before the search was sent is not left for its answer.
+        <Box onClickCapture={() => clearTimeout(timer.current)}>
+          <PeopleGrid clients={clients} which={which} writable={writable} />
+        </Box>
       )}
       {more && (
         <Typography color="textSecondary" sx={{ mt: 1 }}>

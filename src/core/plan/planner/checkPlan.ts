@@ -1,6 +1,6 @@
 import { createHead, HeadMeasureError, type Head } from '../../scalp/head'
 import { checkStage } from '../../placement/layout'
-import { isCompanion, LEAVE, type FaltoPlan } from '../../model'
+import { isCompanion, LEAVE, type FaltoPlan, type Formula, type Placement, type Stage } from '../../model'
 import { rampWays } from '../../placement/foils'
 
 /** A law that a document breaks, at a path such as `variants[0].stages[0].zones[2].placement.sequence[1]`. */
@@ -17,73 +17,100 @@ export interface PlanProblem {
 export function checkPlan(plan: FaltoPlan): PlanProblem[] {
   const problems: PlanProblem[] = []
   const head = headOf(plan, problems)
-  const products = new Set(plan.products.map(({ id }) => id))
   const formulas = new Set(plan.formulas.map(({ id }) => id))
-  if (products.size < plan.products.length)
-    problems.push({ path: 'products', message: 'Two products have the same id.' })
-  if (formulas.size < plan.formulas.length)
-    problems.push({ path: 'formulas', message: 'Two formulas have the same letter.' })
-  plan.formulas.forEach((formula, i) => {
-    const noProduct = (field: string, id: string) =>
-      problems.push({ path: `formulas[${i}].${field}`, message: `There is no product "${id}" in this plan.` })
-    if (!products.has(formula.productId)) noProduct('productId', formula.productId)
-    else if (isCompanion(plan.products.find(({ id }) => id === formula.productId)!.kind))
-      problems.push({
-        path: `formulas[${i}].productId`,
-        message: 'A developer or an additive cannot be a formula alone. Choose what it is mixed with.',
-      })
-    for (const [field, list] of [
-      ['shades', formula.shades],
-      ['additives', formula.additives],
-    ] as const)
-      list?.forEach(({ productId }, k) => {
-        if (!products.has(productId)) noProduct(`${field}[${k}].productId`, productId)
-      })
-  })
-  if (new Set(plan.variants.map(({ id }) => id)).size < plan.variants.length)
-    problems.push({ path: 'variants', message: 'Two variants have the same id.' })
-  if (!plan.variants.some(({ id }) => id === plan.activeVariantId))
-    problems.push({ path: 'activeVariantId', message: 'There is no variant with this id.' })
-  plan.variants.forEach((variant, v) =>
-    variant.stages.forEach((stage, s) => {
-      const path = `variants[${v}].stages[${s}]`
-      stage.zones.forEach((zone, z) => {
-        const noFormula = (field: string, id: string) =>
-          problems.push({
-            path: `${path}.zones[${z}].placement.${field}`,
-            message: `There is no formula "${id}" in this plan.`,
-          })
-        zone.placement.sequence.forEach((id, i) => {
-          if (id !== LEAVE && !formulas.has(id)) noFormula(`sequence[${i}]`, id)
-        })
-        zone.placement.ramps?.forEach(({ figure, way }, i) => {
-          if (!rampWays(figure).includes(way))
-            problems.push({
-              path: `${path}.zones[${z}].placement.ramps[${i}].way`,
+  return [
+    ...problems,
+    ...checkNames(plan),
+    ...plan.formulas.flatMap((formula, i) => checkFormula(plan, formula, `formulas[${i}]`)),
+    ...checkVariantNames(plan),
+    ...plan.variants.flatMap(({ stages }, v) =>
+      stages.flatMap((stage, s) => {
+        const path = `variants[${v}].stages[${s}]`
+        return [
+          ...stage.zones.flatMap(({ placement }, z) =>
+            checkPlacement(placement, formulas, `${path}.zones[${z}].placement`),
+          ),
+          ...checkWorksOn(stage, stages.slice(0, s), path),
+          ...(head ? checkStage(head, stage).map((problem) => within(path, problem)) : []),
+        ]
+      }),
+    ),
+  ]
+}
+
+const within = (path: string, problem: PlanProblem): PlanProblem => ({ ...problem, path: `${path}.${problem.path}` })
+
+const once = (ids: readonly { id: string }[]): boolean => new Set(ids.map(({ id }) => id)).size === ids.length
+
+const checkNames = ({ products, formulas }: FaltoPlan): PlanProblem[] => [
+  ...(once(products) ? [] : [{ path: 'products', message: 'Two products have the same id.' }]),
+  ...(once(formulas) ? [] : [{ path: 'formulas', message: 'Two formulas have the same letter.' }]),
+]
+
+const checkVariantNames = ({ variants, activeVariantId }: FaltoPlan): PlanProblem[] => [
+  ...(once(variants) ? [] : [{ path: 'variants', message: 'Two variants have the same id.' }]),
+  ...(variants.some(({ id }) => id === activeVariantId)
+    ? []
+    : [{ path: 'activeVariantId', message: 'There is no variant with this id.' }]),
+]
+
+/** Products that a formula names must be in the plan, and its main one must be able to stand alone. */
+function checkFormula({ products }: FaltoPlan, formula: Formula, path: string): PlanProblem[] {
+  const named = (field: string, id: string): PlanProblem[] =>
+    products.some((product) => product.id === id)
+      ? []
+      : [{ path: `${path}.${field}`, message: `There is no product "${id}" in this plan.` }]
+  const main = products.find(({ id }) => id === formula.productId)
+  const alone = main && isCompanion(main.kind)
+  return [
+    ...named('productId', formula.productId),
+    ...(alone
+      ? [
+          {
+            path: `${path}.productId`,
+            message: 'A developer or an additive cannot be a formula alone. Choose what it is mixed with.',
+          },
+        ]
+      : []),
+    ...(formula.shades ?? []).flatMap(({ productId }, k) => named(`shades[${k}].productId`, productId)),
+    ...(formula.additives ?? []).flatMap(({ productId }, k) => named(`additives[${k}].productId`, productId)),
+  ]
+}
+
+/** Formulas that a placement names must be in the plan, and its ramps must be able to run as they say. */
+function checkPlacement(
+  { sequence, ramps = [], dropout }: Placement,
+  formulas: ReadonlySet<string>,
+  path: string,
+): PlanProblem[] {
+  const named = (field: string, id: string): PlanProblem[] =>
+    formulas.has(id) ? [] : [{ path: `${path}.${field}`, message: `There is no formula "${id}" in this plan.` }]
+  return [
+    ...sequence.flatMap((id, i) => (id === LEAVE ? [] : named(`sequence[${i}]`, id))),
+    ...ramps.flatMap(({ figure, way }, i) =>
+      rampWays(figure).includes(way)
+        ? []
+        : [
+            {
+              path: `${path}.ramps[${i}].way`,
               message:
                 'How far rows lie apart cannot change along a row. Let it change upwards, or choose another figure.',
-            })
-        })
-        const { dropout } = zone.placement
-        if (dropout && !formulas.has(dropout.formulaId)) noFormula('dropout.formulaId', dropout.formulaId)
-      })
-      const { worksOn } = stage
-      if (
-        worksOn &&
-        worksOn.kind !== 'everything' &&
-        !variant.stages.slice(0, s).some(({ id }) => id === worksOn.stageId)
-      )
-        problems.push({
-          path: `${path}.worksOn.stageId`,
-          message: `${stage.name} works on what another stage left, but no stage before it has that name. Choose an earlier stage, or let it work on everything.`,
-        })
-      if (head)
-        problems.push(
-          ...checkStage(head, stage).map((problem) => ({ path: `${path}.${problem.path}`, message: problem.message })),
-        )
-    }),
-  )
-  return problems
+            },
+          ],
+    ),
+    ...(dropout ? named('dropout.formulaId', dropout.formulaId) : []),
+  ]
+}
+
+/** A stage can only work on what a stage before it took or left; not on its own, nor on a later one's. */
+function checkWorksOn({ name, worksOn }: Stage, before: readonly Stage[], path: string): PlanProblem[] {
+  if (!worksOn || worksOn.kind === 'everything' || before.some(({ id }) => id === worksOn.stageId)) return []
+  return [
+    {
+      path: `${path}.worksOn.stageId`,
+      message: `${name} works on what another stage left, but no stage before it has that name. Choose an earlier stage, or let it work on everything.`,
+    },
+  ]
 }
 
 function headOf(plan: FaltoPlan, problems: PlanProblem[]): Head | undefined {

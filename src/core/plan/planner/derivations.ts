@@ -1,10 +1,10 @@
 import type { FaltoPlan, HairState } from '../../model'
 import { fibreGramsPerCm, fullDensity, newGrowthCm } from '../../hair/fibre'
 import { FOIL_USABLE_CM, ONE_FOIL_ROW_CM } from '../../placement/foils'
-import { GRAMS_VARIATION, SECONDS_VARIATION, WASTE_VARIATION, type ZoneResult } from '../../placement/quantity'
+import { GRAMS_VARIATION, SECONDS_VARIATION, WASTE_VARIATION, type FormulaGrams } from '../../placement/quantity'
 import { minutesFromSeconds, tenth } from '../../units'
 import type { ComputedPlan } from './computePlan'
-import { planFigures } from './figures'
+import { planFigures, type PlanFigures } from './figures'
 
 /** One line of what a total came from. `zoneId` points back to a place on the map. */
 export interface DerivationLine {
@@ -32,95 +32,99 @@ export interface Derivations {
 /** Opens every total of the strip. Values are words and figures ready to read, in the core's rounding. */
 export function derivationsOf(plan: FaltoPlan, computed: ComputedPlan): Derivations {
   const figures = planFigures(plan, computed)
-  const used = (zone: ZoneResult) => zone.placement.pieces.length > 0
-  const hairInputs: DerivationLine[] = [
-    { label: 'Scalp under hair', value: `${figures.scalpAreaCm2} cm²` },
-    {
-      label: `Density, ${plan.hair.density}`,
-      value: `${fullDensity(plan.hair.density)} hairs/cm², fewer at the hairline`,
-    },
-    { label: `Fibre, ${plan.hair.texture}`, value: `${(fibreGramsPerCm(plan.hair.texture) * 1e6).toFixed(0)} µg/cm` },
-    {
-      label: 'Length at the crown',
-      value: `${plan.hair.lengthCm} cm ${plan.hair.regionLengthsCm ? 'and as measured elsewhere' : CUT_WORDS[plan.hair.cutLine]}`,
-    },
-  ]
+  const hair = hairInputs(plan, figures)
   return {
-    foils: {
-      total: `${figures.foils} foils`,
-      adds: figures.zones.map((zone) => ({
-        zoneId: zone.id,
-        label: zone.name,
-        value: `${zone.foils} from ${zone.rows} rows, ${zone.pitchMm} mm apart (${zone.pitchSpreadMm.p5}–${zone.pitchSpreadMm.p95})`,
-      })),
-      inputs: [{ label: 'Scalp under hair', value: `${figures.scalpAreaCm2} cm²` }],
-      rule: `Rows are laid at the asked distance over the real surface; a row up to ${ONE_FOIL_ROW_CM} cm goes into one foil, a wider one is split into foils of at most ${FOIL_USABLE_CM} cm. Bricklaid rows begin with half a foil.`,
-      uncertainty: 'Counted from the geometry. Hands that part a little wider or closer change it in proportion.',
-    },
-    grams: Object.fromEntries(
-      computed.grams.map((grams) => {
-        const range = figures.grams[grams.formulaId]!
-        return [
-          grams.formulaId,
-          {
-            total: `${range.expected} g (${range.low}–${range.high})`,
-            adds: [
-              ...figures.zones.flatMap((zone) =>
-                zone.grams[grams.formulaId]
-                  ? [{ zoneId: zone.id, label: zone.name, value: `${zone.grams[grams.formulaId]} g` }]
-                  : [],
-              ),
-              {
-                label: `Left in ${grams.bowls.length} bowl${grams.bowls.length === 1 ? '' : 's'}`,
-                value: `${tenth(grams.residue)} g`,
-              },
-            ],
-            inputs: [
-              { label: 'Hair that gets this formula', value: `${tenth(grams.hair)} g` },
-              { label: 'Taken up by the hair', value: `${tenth(grams.onHair)} g` },
-              ...(grams.onScalp > 0 ? [{ label: 'Film on the scalp', value: `${tenth(grams.onScalp)} g` }] : []),
-              { label: 'Lost on foil edges', value: `${tenth(grams.edge)} g` },
-              ...hairInputs,
-            ],
-            rule: 'Hair treated in grams × mix per gram of hair for this kind of product, plus edges and bowls. Long hair takes up less per gram.',
-            uncertainty: `Density ±${percent(GRAMS_VARIATION.density)}, fibre ±${percent(GRAMS_VARIATION.fibre)}, take-up ±${percent(GRAMS_VARIATION.load)} and length ±${percent(GRAMS_VARIATION.length)} hold for the whole head at once, so the range does not shrink over many foils; edges and bowls ±${percent(WASTE_VARIATION)}, as the hand is. Shown: 8 in 10 heads.`,
-          },
-        ]
-      }),
-    ),
-    minutes: {
-      total: `${figures.minutes.expected} min (${figures.minutes.low}–${figures.minutes.high})`,
-      adds: computed.zones.filter(used).map((zone) => ({
-        zoneId: zone.zoneId,
-        label: zone.name,
-        value: `${tenth(minutesFromSeconds(zone.handsOn))} min`,
-      })),
-      inputs: [{ label: 'Your own pace', value: `× ${plan.learned.seconds}` }],
-      rule: '15 s a foil and 3 s a centimetre of it, slower on long hair; 0.7 s a centimetre of parting on the scalp; 45 s to section each zone.',
-      uncertainty: `Hands differ by about ±${percent(SECONDS_VARIATION)}. Mixing, processing and rinsing are not in it. Shown: 8 in 10.`,
-    },
-    share: {
-      total: `${Object.entries(figures.sharePercent.byFormula)
-        .map(([id, share]) => `${id} ${share} %`)
-        .join(', ')}, left ${figures.sharePercent.left} %`,
-      adds: figures.zones.map((zone) => ({
-        zoneId: zone.id,
-        label: zone.name,
-        value:
-          zone.takenFraction === 0
-            ? 'left as it is'
-            : `${tenth(100 * zone.takenFraction)} % of its ${zone.hairs} hairs`,
-      })),
-      inputs: [
-        { label: 'Hairs on the head', value: `${figures.hairs}` },
-        { label: 'Regrowth since the last colour', value: `${newGrowthCm(plan.hair)} cm` },
-        ...hairInputs.slice(0, 2),
-      ],
-      rule: 'Share of all hairs: subsection thickness over row distance, times stitch over stitch and gap, counted where the hair grows.',
-      uncertainty: 'Shares follow the geometry and do not depend on how dense the hair is.',
-    },
+    foils: foilsOpened(figures),
+    grams: Object.fromEntries(computed.grams.map((grams) => [grams.formulaId, gramsOpened(grams, figures, hair)])),
+    minutes: minutesOpened(plan, computed, figures),
+    share: shareOpened(plan, figures, hair),
   }
 }
+
+const hairInputs = (plan: FaltoPlan, figures: PlanFigures): DerivationLine[] => [
+  { label: 'Scalp under hair', value: `${figures.scalpAreaCm2} cm²` },
+  {
+    label: `Density, ${plan.hair.density}`,
+    value: `${fullDensity(plan.hair.density)} hairs/cm², fewer at the hairline`,
+  },
+  { label: `Fibre, ${plan.hair.texture}`, value: `${(fibreGramsPerCm(plan.hair.texture) * 1e6).toFixed(0)} µg/cm` },
+  {
+    label: 'Length at the crown',
+    value: `${plan.hair.lengthCm} cm ${plan.hair.regionLengthsCm ? 'and as measured elsewhere' : CUT_WORDS[plan.hair.cutLine]}`,
+  },
+]
+
+const foilsOpened = (figures: PlanFigures): Derivation => ({
+  total: `${figures.foils} foils`,
+  adds: figures.zones.map((zone) => ({
+    zoneId: zone.id,
+    label: zone.name,
+    value: `${zone.foils} from ${zone.rows} rows, ${zone.pitchMm} mm apart (${zone.pitchSpreadMm.p5}–${zone.pitchSpreadMm.p95})`,
+  })),
+  inputs: [{ label: 'Scalp under hair', value: `${figures.scalpAreaCm2} cm²` }],
+  rule: `Rows are laid at the asked distance over the real surface; a row up to ${ONE_FOIL_ROW_CM} cm goes into one foil, a wider one is split into foils of at most ${FOIL_USABLE_CM} cm. Bricklaid rows begin with half a foil.`,
+  uncertainty: 'Counted from the geometry. Hands that part a little wider or closer change it in proportion.',
+})
+
+function gramsOpened(grams: FormulaGrams, figures: PlanFigures, hair: DerivationLine[]): Derivation {
+  const range = figures.grams[grams.formulaId]!
+  return {
+    total: `${range.expected} g (${range.low}–${range.high})`,
+    adds: [
+      ...figures.zones.flatMap((zone) =>
+        zone.grams[grams.formulaId]
+          ? [{ zoneId: zone.id, label: zone.name, value: `${zone.grams[grams.formulaId]} g` }]
+          : [],
+      ),
+      {
+        label: `Left in ${grams.bowls.length} bowl${grams.bowls.length === 1 ? '' : 's'}`,
+        value: `${tenth(grams.residue)} g`,
+      },
+    ],
+    inputs: [
+      { label: 'Hair that gets this formula', value: `${tenth(grams.hair)} g` },
+      { label: 'Taken up by the hair', value: `${tenth(grams.onHair)} g` },
+      ...(grams.onScalp > 0 ? [{ label: 'Film on the scalp', value: `${tenth(grams.onScalp)} g` }] : []),
+      { label: 'Lost on foil edges', value: `${tenth(grams.edge)} g` },
+      ...hair,
+    ],
+    rule: 'Hair treated in grams × mix per gram of hair for this kind of product, plus edges and bowls. Long hair takes up less per gram.',
+    uncertainty: `Density ±${percent(GRAMS_VARIATION.density)}, fibre ±${percent(GRAMS_VARIATION.fibre)}, take-up ±${percent(GRAMS_VARIATION.load)} and length ±${percent(GRAMS_VARIATION.length)} hold for the whole head at once, so the range does not shrink over many foils; edges and bowls ±${percent(WASTE_VARIATION)}, as the hand is. Shown: 8 in 10 heads.`,
+  }
+}
+
+const minutesOpened = (plan: FaltoPlan, computed: ComputedPlan, figures: PlanFigures): Derivation => ({
+  total: `${figures.minutes.expected} min (${figures.minutes.low}–${figures.minutes.high})`,
+  adds: computed.zones
+    .filter(({ placement }) => placement.pieces.length > 0)
+    .map((zone) => ({
+      zoneId: zone.zoneId,
+      label: zone.name,
+      value: `${tenth(minutesFromSeconds(zone.handsOn))} min`,
+    })),
+  inputs: [{ label: 'Your own pace', value: `× ${plan.learned.seconds}` }],
+  rule: '15 s a foil and 3 s a centimetre of it, slower on long hair; 0.7 s a centimetre of parting on the scalp; 45 s to section each zone.',
+  uncertainty: `Hands differ by about ±${percent(SECONDS_VARIATION)}. Mixing, processing and rinsing are not in it. Shown: 8 in 10.`,
+})
+
+const shareOpened = (plan: FaltoPlan, figures: PlanFigures, hair: DerivationLine[]): Derivation => ({
+  total: `${Object.entries(figures.sharePercent.byFormula)
+    .map(([id, share]) => `${id} ${share} %`)
+    .join(', ')}, left ${figures.sharePercent.left} %`,
+  adds: figures.zones.map((zone) => ({
+    zoneId: zone.id,
+    label: zone.name,
+    value:
+      zone.takenFraction === 0 ? 'left as it is' : `${tenth(100 * zone.takenFraction)} % of its ${zone.hairs} hairs`,
+  })),
+  inputs: [
+    { label: 'Hairs on the head', value: `${figures.hairs}` },
+    { label: 'Regrowth since the last colour', value: `${newGrowthCm(plan.hair)} cm` },
+    ...hair.slice(0, 2),
+  ],
+  rule: 'Share of all hairs: subsection thickness over row distance, times stitch over stitch and gap, counted where the hair grows.',
+  uncertainty: 'Shares follow the geometry and do not depend on how dense the hair is.',
+})
 
 const CUT_WORDS = {
   oneLength: 'to one line',

@@ -1,4 +1,4 @@
-import { absorbanceOf, colourDifference, labOfHair, type Lab } from '../../hair/colour'
+import { absorbanceOf, colourDifference, labOfHair, type Absorbance, type Lab } from '../../hair/colour'
 import { isColour, type Formula, type Product, type ProductKind, type ToneHue } from '../../model'
 import { depositOn, depositor, type Dye } from './deposit'
 import { findingsOf, strengthOf, type Finding, type Use } from './findings'
@@ -81,31 +81,53 @@ export function suggestFormulas(
     (product) => (product.kind === kind && product.shade) || (product.kind === 'clear' && isColour(kind)),
   )
   if (!shades.some(({ shade }) => shade) || surfaces.length === 0) return []
-  const held = HOLDS[goal.hue]
   const target = labOfHair(goal.level, goal.hue, goal.strength)
-  const goalAbsorbance = absorbanceOf(target)
   const onto = depositor(surfaces[0]!, kind, developerVol)
-  const dyes = shades.map((product): Dye => recipeOf(formulaOf([product], [1], wanted), products).dye!)
-  const mix = (at: number[], parts: number[]): Candidate => {
-    const dye = mixDyes(
-      at.map((i) => dyes[i]!),
-      parts,
-      kind,
-      developerVol,
-    )
-    const absorbance = onto.absorbance(dye)
-    return {
-      at,
-      parts,
-      dye,
-      distance: Math.hypot(
-        absorbance[0] - goalAbsorbance[0],
-        absorbance[1] - goalAbsorbance[1],
-        absorbance[2] - goalAbsorbance[2],
-      ),
-    }
-  }
+  const mix = mixerFor(shades, wanted, products, (dye) => distance(onto.absorbance(dye), absorbanceOf(target)))
+  const candidates = candidatesFrom(shades, mix, onProgress)
+  const ranked = candidates
+    .flatMap((candidate) => {
+      const judged = judge(candidate, shades, wanted, products)
+      if (!judged) return []
+      const difference = colourDifference(onto.colour(candidate.dye).lab, target)
+      return [{ ...judged, difference, cost: difference + judged.cost }]
+    })
+    .sort((a, b) => a.cost - b.cost)
+  onProgress(1)
+  return distinct(ranked).map(({ formula, recipe, findings, difference }, i, all) => ({
+    formula,
+    recipe,
+    findings,
+    difference,
+    result: depositOn(surfaces[0]!, recipe.dye!),
+    family: familyOf(recipe),
+    tradeOff: i === 0 ? 'nearest, with the least against it' : tradeOff({ recipe, findings, difference }, all[0]!),
+  }))
+}
 
+/** A mix of shades, by their places in the list, in parts. */
+type Mixer = (at: number[], parts: number[]) => Candidate
+
+/** Mixes shades as dyes. @param off how far a dye's colour lies from the goal, in absorbance */
+function mixerFor(
+  shades: readonly Product[],
+  wanted: Wanted,
+  products: readonly Product[],
+  off: (dye: Dye) => number,
+): Mixer {
+  const dyes = shades.map((product): Dye => recipeOf(formulaOf([product], [1], wanted), products).dye!)
+  return (at, parts) => {
+    const own = at.map((i) => dyes[i]!)
+    const dye = mixDyes(own, parts, wanted.kind, wanted.developerVol)
+    return { at, parts, dye, distance: off(dye) }
+  }
+}
+
+const distance = (one: Absorbance, other: Absorbance): number =>
+  Math.hypot(one[0] - other[0], one[1] - other[1], one[2] - other[2])
+
+/** Every shade, every pair in simple parts, a third shade to the best pairs; of these the nearest. */
+function candidatesFrom(shades: readonly Product[], mix: Mixer, onProgress: (done: number) => void): Candidate[] {
   const singles = shades.flatMap(({ shade }, i) => (shade ? [mix([i], [1])] : []))
   const pairs: Candidate[] = []
   shades.forEach((_, i) => {
@@ -122,34 +144,26 @@ export function suggestFormulas(
     })
     onProgress(0.4 + (0.4 * (n + 1)) / best.length)
   })
-  const ranked = [...nearest([...singles, ...pairs, ...triples], LOOKED_AT), ...nearest(singles, LOOKED_AT_SINGLES)]
-    .flatMap((candidate) => {
-      const formula = formulaOf(
-        candidate.at.map((i) => shades[i]!),
-        wholeParts(candidate.parts),
-        wanted,
-      )
-      const recipe = recipeOf(formula, products)
-      const findings = findingsOf(recipe, wanted.use, surfaces)
-      if (findings.some(({ severity }) => severity === 'stop')) return []
-      const cost =
-        findings.reduce((sum, { severity }) => sum + (severity === 'caution' ? CAUTION_COST : NOTE_COST), 0) +
-        NOTICEABLE * (candidate.at.length - 1) +
-        (held && goal.strength >= LEADING_SHARES && strengthOf(recipe, held) < LEADING_SHARES ? CAUTION_COST : 0)
-      const difference = colourDifference(onto.colour(candidate.dye).lab, target)
-      return [{ formula, recipe, findings, difference, cost: difference + cost }]
-    })
-    .sort((a, b) => a.cost - b.cost)
-  onProgress(1)
-  return distinct(ranked).map(({ formula, recipe, findings, difference }, i, all) => ({
-    formula,
-    recipe,
-    findings,
-    difference,
-    result: depositOn(surfaces[0]!, recipe.dye!),
-    family: familyOf(recipe),
-    tradeOff: i === 0 ? 'nearest, with the least against it' : tradeOff({ recipe, findings, difference }, all[0]!),
-  }))
+  return [...nearest([...singles, ...pairs, ...triples], LOOKED_AT), ...nearest(singles, LOOKED_AT_SINGLES)]
+}
+
+/** A candidate as a formula, with what speaks against it and what that costs; undefined where something forbids it. */
+function judge(
+  { at, parts }: Candidate,
+  shades: readonly Product[],
+  wanted: Wanted,
+  products: readonly Product[],
+): (Pick<Suggestion, 'formula' | 'recipe' | 'findings'> & { cost: number }) | undefined {
+  const own = at.map((i) => shades[i]!)
+  const formula = formulaOf(own, wholeParts(parts), wanted)
+  const recipe = recipeOf(formula, products)
+  const findings = findingsOf(recipe, wanted.use, wanted.surfaces)
+  if (findings.some(({ severity }) => severity === 'stop')) return undefined
+  const held = HOLDS[wanted.goal.hue]
+  const misses = held && wanted.goal.strength >= LEADING_SHARES && strengthOf(recipe, held) < LEADING_SHARES
+  const against = findings.reduce((sum, { severity }) => sum + (severity === 'caution' ? CAUTION_COST : NOTE_COST), 0)
+  const cost = against + NOTICEABLE * (at.length - 1) + (misses ? CAUTION_COST : 0)
+  return { formula, recipe, findings, cost }
 }
 
 const together = (one: Product, other: Product): boolean =>

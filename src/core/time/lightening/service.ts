@@ -89,6 +89,13 @@ export interface ServiceProcess {
   levelAtFullStrength: (piece: Piece, vol: number, minutes: number) => number
 }
 
+/** What all answers of a service's process lean on. */
+interface Bench {
+  recipeOf: (piece: Piece) => Recipe
+  spotsOf: (piece: Piece) => { spot: StrandSpot; distanceCm: number; place: StrandPlace }[]
+  roomCelsius: number
+}
+
 export function createProcess(
   plan: FaltoPlan,
   head: Head,
@@ -97,108 +104,117 @@ export function createProcess(
 ): ServiceProcess {
   const recipes = new Map(plan.formulas.map((formula) => [formula.id, recipeOf(formula, plan.products)]))
   const bands = canvas && bandsOfCells(canvas)
-  const spots = new Map<Piece, { spot: StrandSpot; distanceCm: number; place: StrandPlace }[]>()
-  const spotsOf = (piece: Piece) => {
-    const known = spots.get(piece)
-    if (known) return known
-    const made = placesOf(plan.hair, head, bands, piece)
-    spots.set(piece, made)
-    return made
+  const spots = new Map<Piece, ReturnType<Bench['spotsOf']>>()
+  const bench: Bench = {
+    recipeOf: ({ formulaId }) => recipes.get(formulaId)!,
+    spotsOf: (piece) => {
+      const known = spots.get(piece)
+      if (known) return known
+      const made = placesOf(plan.hair, head, bands, piece)
+      spots.set(piece, made)
+      return made
+    },
+    roomCelsius,
   }
-  const recipeFor = ({ formulaId }: Piece) => recipes.get(formulaId)!
-  const courseOf = (
-    piece: Piece,
-    distanceCm: number,
-    bowlAgeMinutes: number,
-    vol: number,
-    events: readonly CourseEvent[] = [],
-  ): Course => {
-    const recipe = recipeFor(piece)
-    const { leading, formula } = recipe
-    return {
-      kind: leading.kind,
-      mixRate: isLightener(leading.kind)
-        ? mixRate({ developerVol: vol, ratio: formula.ratio }) * additivesFactor(recipe)
-        : 0,
-      peroxidePercent: (recipe.peroxidePercent * vol) / Math.max(formula.developerVol, 1),
-      workingLifeMinutes: leading.rules?.workingLifeMinutes ?? LIGHTENER_LIFE_MINUTES,
-      maximumMinutes: leading.maximumMinutes,
-      cover: piece.cover,
-      onScalp: piece.kind === 'onScalp',
-      distanceCm,
-      insulation: piece.edges ? 1 : LOOSE_INSULATION,
-      roomCelsius,
-      bowlAgeMinutes,
-      events,
-    }
-  }
-  const maximumLift = ({ leading }: Recipe) => leading.rules?.maximumLift || USUAL_MAXIMUM_LIFT
-
   return {
-    stay: (piece, bowlAgeMinutes, vol) => {
-      const recipe = recipeFor(piece)
-      const { least, most } = stayOf(recipe.leading)
-      if (!isLightener(recipe.leading.kind)) return { least, ready: least, most, short: false }
-      let ready = least
-      for (const { distanceCm, place } of spotsOf(piece)) {
-        const { levels } = exposureOf(courseOf(piece, distanceCm, bowlAgeMinutes, vol), Math.floor(most))
-        const wanted = exposureForLevel(place, recipe.formula.level - NEAR_ENOUGH, maximumLift(recipe))
-        const minute = levels.findIndex((level) => level >= wanted)
-        if (minute < 0) return { least, ready: most, most, short: true }
-        ready = Math.max(ready, minute)
-      }
-      return { least, ready, most, short: false }
-    },
-    after: (piece, { on, off, bowlAgeMinutes, vol, events }) => {
-      const recipe = recipeFor(piece)
-      const minutes = Math.max(0, off - on)
-      const { most, least } = stayOf(recipe.leading)
-      return spotsOf(piece).map(({ spot, distanceCm, place }) => {
-        const exposure = exposureOf(courseOf(piece, distanceCm, bowlAgeMinutes, vol, events), Math.ceil(minutes))
-        const dose = sumAt(exposure.dose, minutes)
-        return {
-          spot,
-          distanceCm,
-          level: levelOf(recipe, place, sumAt(exposure.levels, minutes), Math.min(minutes, most), least),
-          strain: strainOf(place, dose),
-        }
-      })
-    },
+    stay: (piece, bowlAgeMinutes, vol) => stayIn(bench, piece, bowlAgeMinutes, vol),
+    after: (piece, times) => afterIn(bench, piece, times),
     course: (piece, bowlAgeMinutes, vol) => {
-      const { events: _none, ...course } = courseOf(
-        piece,
-        spotsOf(piece).find(({ spot }) => spot === 'middle')!.distanceCm,
-        bowlAgeMinutes,
-        vol,
-      )
+      const { distanceCm } = bench.spotsOf(piece).find(({ spot }) => spot === 'middle')!
+      const { events: _none, ...course } = courseOf(bench, piece, { distanceCm, bowlAgeMinutes, vol })
       return course
     },
     levelAtFullStrength: (piece, vol, minutes) => {
-      const recipe = recipeFor(piece)
-      const levels = spotsOf(piece).map(
-        ({ distanceCm, place }) =>
-          levelAfter(place, minutes * fullRate(courseOf(piece, distanceCm, 0, vol)), maximumLift(recipe)).expected,
-      )
+      const lift = maximumLift(bench.recipeOf(piece))
+      const levels = bench.spotsOf(piece).map(({ distanceCm, place }) => {
+        const rate = fullRate(courseOf(bench, piece, { distanceCm, bowlAgeMinutes: 0, vol }))
+        return levelAfter(place, minutes * rate, lift).expected
+      })
       return levels.reduce((sum, level) => sum + level, 0) / levels.length
     },
   }
+}
 
-  function levelOf(recipe: Recipe, place: StrandPlace, exposure: number, minutes: number, fullMinutes: number): Range {
-    switch (worksBy(recipe.leading.kind)) {
-      case 'lift':
-        return levelAfter(place, exposure, maximumLift(recipe))
-      case 'colour': {
-        const level =
-          recipe.dye && minutes > 0
-            ? colouredAfter(place, recipe.dye, minutes, Math.max(1, fullMinutes))
-            : place.band.level
-        return { low: level, expected: level, high: level }
-      }
-      case 'care':
-        return { low: place.band.level, expected: place.band.level, high: place.band.level }
-    }
+interface Circumstances {
+  distanceCm: number
+  bowlAgeMinutes: number
+  vol: number
+  events?: readonly CourseEvent[]
+}
+
+/** What a place on a piece is treated with. */
+function courseOf(
+  { recipeOf: recipeFor, roomCelsius }: Bench,
+  piece: Piece,
+  { distanceCm, bowlAgeMinutes, vol, events = [] }: Circumstances,
+): Course {
+  const recipe = recipeFor(piece)
+  const { leading, formula } = recipe
+  const lifts = isLightener(leading.kind)
+  return {
+    kind: leading.kind,
+    mixRate: lifts ? mixRate({ developerVol: vol, ratio: formula.ratio }) * additivesFactor(recipe) : 0,
+    peroxidePercent: (recipe.peroxidePercent * vol) / Math.max(formula.developerVol, 1),
+    workingLifeMinutes: leading.rules?.workingLifeMinutes ?? LIGHTENER_LIFE_MINUTES,
+    maximumMinutes: leading.maximumMinutes,
+    cover: piece.cover,
+    onScalp: piece.kind === 'onScalp',
+    distanceCm,
+    insulation: piece.edges ? 1 : LOOSE_INSULATION,
+    roomCelsius,
+    bowlAgeMinutes,
+    events,
   }
 }
+
+/** How long a piece stays on: until all of it has reached its level, as far as the label lets it. */
+function stayIn(bench: Bench, piece: Piece, bowlAgeMinutes: number, vol: number): ReturnType<ServiceProcess['stay']> {
+  const recipe = bench.recipeOf(piece)
+  const { least, most } = stayOf(recipe.leading)
+  if (!isLightener(recipe.leading.kind)) return { least, ready: least, most, short: false }
+  let ready = least
+  for (const { distanceCm, place } of bench.spotsOf(piece)) {
+    const { levels } = exposureOf(courseOf(bench, piece, { distanceCm, bowlAgeMinutes, vol }), Math.floor(most))
+    const wanted = exposureForLevel(place, recipe.formula.level - NEAR_ENOUGH, maximumLift(recipe))
+    const minute = levels.findIndex((level) => level >= wanted)
+    if (minute < 0) return { least, ready: most, most, short: true }
+    ready = Math.max(ready, minute)
+  }
+  return { least, ready, most, short: false }
+}
+
+/** What a piece comes to, spot by spot, with the times it really has. */
+function afterIn(bench: Bench, piece: Piece, { on, off, bowlAgeMinutes, vol, events }: PieceTimes): SpotResult[] {
+  const recipe = bench.recipeOf(piece)
+  const minutes = Math.max(0, off - on)
+  const { most, least } = stayOf(recipe.leading)
+  return bench.spotsOf(piece).map(({ spot, distanceCm, place }) => {
+    const course = courseOf(bench, piece, { distanceCm, bowlAgeMinutes, vol, events })
+    const exposure = exposureOf(course, Math.ceil(minutes))
+    return {
+      spot,
+      distanceCm,
+      level: levelOf(recipe, place, sumAt(exposure.levels, minutes), Math.min(minutes, most), least),
+      strain: strainOf(place, sumAt(exposure.dose, minutes)),
+    }
+  })
+}
+
+function levelOf(recipe: Recipe, place: StrandPlace, exposure: number, minutes: number, fullMinutes: number): Range {
+  const certain = (level: number): Range => ({ low: level, expected: level, high: level })
+  switch (worksBy(recipe.leading.kind)) {
+    case 'lift':
+      return levelAfter(place, exposure, maximumLift(recipe))
+    case 'colour': {
+      const takes = recipe.dye && minutes > 0
+      return certain(takes ? colouredAfter(place, recipe.dye!, minutes, Math.max(1, fullMinutes)) : place.band.level)
+    }
+    case 'care':
+      return certain(place.band.level)
+  }
+}
+
+const maximumLift = ({ leading }: Recipe): number => leading.rules?.maximumLift || USUAL_MAXIMUM_LIFT
 
 const additivesFactor = ({ additives }: Recipe): number =>
   additives.reduce((factor, { product }) => factor * (product.additive?.liftFactor ?? 1), 1)
