@@ -1,3 +1,4 @@
+/* eslint-disable max-lines -- one story: clients, plans and their edits over HTTP */
 import { and, eq } from 'drizzle-orm'
 import { parse } from 'csv-parse/sync'
 import { v7 as newId } from 'uuid'

@@ -1,3 +1,4 @@
+/* eslint-disable max-lines -- one page: everything that is done on the map */
 import { AxePuppeteer } from '@axe-core/puppeteer'
 import type { KeyInput, Page } from 'puppeteer-core'
 import { computePlan, planFigures } from '@/core/plan/planner'

@@ -85,7 +85,8 @@ export function DayPage({ on, visits, mayBook }: Props) {
           rowGap: 1,
           flexWrap: 'wrap',
           px: 2,
-          py: 1,
+          pt: 1.5,
+          pb: 1,
           borderBottom: LINE,
           bgcolor: 'background.paper',
         }}

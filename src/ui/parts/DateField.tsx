@@ -74,6 +74,7 @@ export function DateField({
           field: { clearable: optional },
           textField: {
             size: 'small',
+            sx: { width: 200 },
             error: wrong || problem !== undefined,
             helperText: wrong ? `${HALF_TYPED} day${range(min, max)}.` : (problem ?? help),
             onBlur: (event) => leavesField(event) && take(typed),

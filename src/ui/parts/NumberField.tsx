@@ -16,8 +16,6 @@ export interface NumberFieldProps extends TypedNumber {
   layout?: 'stacked' | 'row'
 }
 
-/** Label above and help below take their place, so that fields beside one another stand in line. */
-const STACKED = { display: 'flex', flexDirection: 'column', justifyContent: 'flex-end', height: '100%' } as const
 const IN_ROW = { display: 'flex', alignItems: 'center', gap: 1 } as const
 
 /**
@@ -46,14 +44,15 @@ export function NumberField({
   }
 
   return (
-    <Box sx={{ minWidth: 0, ...(layout === 'stacked' && STACKED) }}>
+    <Box sx={{ minWidth: 0 }}>
       <Box sx={layout === 'row' ? IN_ROW : undefined}>
         <Typography
           component="label"
           htmlFor={id}
           variant="caption"
           color="textSecondary"
-          sx={{ flex: 1, display: 'block', lineHeight: 1.2, mb: layout === 'row' ? 0 : '2px' }}
+          // Help below takes its place even where there is none, so that fields beside one another stand in line.
+          sx={{ flex: 1, display: 'block', lineHeight: 1.2, minHeight: '1lh', mb: layout === 'row' ? 0 : '2px' }}
         >
           {label}
         </Typography>

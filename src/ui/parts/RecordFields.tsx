@@ -39,7 +39,7 @@ export function HeadFields({ head, onChange, problemAt, disabled = false }: Head
         value={head.circumferenceCm}
         limit={LIMITS.circumferenceCm}
         step={0.5}
-        help="Around forehead and back of the head."
+        help="Around forehead and back."
         problem={problemAt('head.circumferenceCm')}
         disabled={disabled}
         onChange={(circumferenceCm) => onChange({ ...head, circumferenceCm })}

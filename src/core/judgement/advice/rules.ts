@@ -1,3 +1,4 @@
+/* eslint-disable max-lines -- one table: rules of thumb, to be read beside one another */
 import type { Look } from '../look'
 import { haircutParting, newGrowthCm, partX } from '../../hair/fibre'
 import { sideBegun } from '../../placement/layout'

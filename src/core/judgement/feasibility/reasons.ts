@@ -1,3 +1,4 @@
+/* eslint-disable max-lines -- one table: every reason that a verdict can have */
 import { COOL_HALF_LIFE_SHARE, HALF_LIFE_WASHES, isCool, quarter, USUAL_WASHES_PER_WEEK } from '../../hair/hairRecord'
 import { apparentLevel, underlyingPigment } from '../../hair/colour'
 import { regrowthCm } from '../../hair/fibre'

@@ -157,7 +157,8 @@ function measureLevels(
   levels: Float64Array,
 ): { areas: Float64Array; widths: Float64Array } {
   const areas = new Float64Array(levels.length)
-  const whole = new Float64Array(levels.length + 1) // triangles that lie wholly below, counted from their first level on
+  // Triangles that lie wholly below, counted from their first level on.
+  const whole = new Float64Array(levels.length + 1)
   const widths = new Float64Array(levels.length)
   for (let t = 0; t < mesh.areas.length; t++) {
     const low = lowest[t]!

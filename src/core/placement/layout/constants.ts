@@ -15,7 +15,9 @@ export const SMALLEST_ZONE = 0.005
 /** Most places stored along one parting; a longer line is thinned evenly. Our choice. */
 export const MOST_VIA = 60
 
-/** Distance of the grid's points from each other, cm: fine enough that rows are true to a hair's breadth. Our choice. */
+/**
+ * Distance of the grid's points from each other, cm: fine enough that rows are true to a hair's breadth. Our choice.
+ */
 export const LATTICE_SPACING = 1.15
 export const LATTICE_ROW_HEIGHT = (LATTICE_SPACING * Math.sqrt(3)) / 2
 
@@ -61,7 +63,10 @@ export const PAST_PART_CM = 2.5
 /** Places along one parting. Our choice. */
 export const LINE_STEPS = 12
 
-/** How far a line runs beyond what it is meant to end in, so that it is sure to cross it; a share of its own length. Our choice. */
+/**
+ * How far a line runs beyond what it is meant to end in, so that it is sure to cross it; a share of its own length. Our
+ * choice.
+ */
 export const LINE_OVERSHOOT = 0.04
 
 /**

@@ -1,3 +1,4 @@
+/* eslint-disable max-lines -- one structure: the subdivision and the edits that keep its laws */
 import type { BoundaryStep, LayoutEdge, LayoutVertex, StoredPlace } from '../../model'
 import {
   crossing,

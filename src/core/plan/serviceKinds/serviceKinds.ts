@@ -1,3 +1,4 @@
+/* eslint-disable max-lines -- one table: the kinds of service */
 import { newGrowthCm } from '../../hair/fibre'
 import type { FaltoPlan, Formula, HairState, StageKind } from '../../model'
 import { planFromDesign, type Change, type Design, type StageDesign } from './design'

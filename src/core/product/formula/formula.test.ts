@@ -1,3 +1,4 @@
+/* eslint-disable max-lines -- tests of one room, by what they are about */
 import fc from 'fast-check'
 import { colourDifference, exposedLab, labOfHair } from '../../hair/colour'
 import { TONE_HUES, type Formula, type Porosity, type Product, type ToneHue } from '../../model'

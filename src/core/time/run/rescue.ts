@@ -49,19 +49,13 @@ export function rescuesFor(script: RunScript, state: RunState, now: number): Res
     .sort((a, b) => a.over - b.over || a.finish - b.finish)
 }
 
-function rescueWith(
+/** What is left of a visit, with what is over tied to its beginning. @param since s from the start of the visit */
+function restOf(
   script: RunScript,
   state: RunState,
   now: number,
-  here: readonly Person[],
-  helper: Helper | undefined,
-): Rescue {
-  const startedAt = state.startedAt ?? now
-  const since = (at: number) => Math.round((at - startedAt) / 1000)
-  const people = [
-    ...here.map((person) => ({ ...person, from: Math.max(0, since(heldUntil(state, person.id))) })),
-    ...(helper ? [HELPERS[helper]] : []),
-  ]
+  since: (at: number) => number,
+): { tasks: Task[]; lags: Lag[] } {
   const tasks: Task[] = [ORIGIN]
   const lags: Lag[] = []
   const over = new Map<string, number>()
@@ -100,6 +94,23 @@ function rescueWith(
       ...(ideal !== undefined && { ideal: tie + ideal }),
     })
   }
+  return { tasks, lags }
+}
+
+function rescueWith(
+  script: RunScript,
+  state: RunState,
+  now: number,
+  here: readonly Person[],
+  helper: Helper | undefined,
+): Rescue {
+  const startedAt = state.startedAt ?? now
+  const since = (at: number) => Math.round((at - startedAt) / 1000)
+  const { tasks, lags } = restOf(script, state, now, since)
+  const people = [
+    ...here.map((person) => ({ ...person, from: Math.max(0, since(heldUntil(state, person.id))) })),
+    ...(helper ? [HELPERS[helper]] : []),
+  ]
   const prepared = prepare({ tasks, lags, people, resources: ALONE.resources })
   const schedule = findSchedule(prepared)
   const from = (i: number) => schedule.starts[i]! - schedule.starts[0]!

@@ -199,7 +199,25 @@ function zonesOf(
   visit: Visit,
   startOf: ReadonlyMap<string, number>,
 ): { zone: ZoneClock; outcomes: PieceOutcome[]; lifts: boolean }[] {
-  const { stages } = activeVariant(plan)
+  return outcomesByZone(process, visit, startOf).map(({ outcomes, ...group }) => {
+    const lifts = lightens(plan, group.formulaId)
+    return { zone: zoneClock(plan, process, group, outcomes, lifts), outcomes, lifts }
+  })
+}
+
+/** What a formula did in a zone in one stage. */
+interface ZoneGroup {
+  stageId: string
+  zoneId: string
+  formulaId: string
+}
+
+/** What every piece came to, by zone and formula. */
+function outcomesByZone(
+  process: ServiceProcess,
+  visit: Visit,
+  startOf: ReadonlyMap<string, number>,
+): (ZoneGroup & { outcomes: PieceOutcome[] })[] {
   const offs = new Map<ServedPiece['piece'], number>()
   for (const { id, kind, seconds, pieces = [] } of visit.tasks)
     if (kind === 'takeOut')
@@ -209,7 +227,7 @@ function zonesOf(
       most !== undefined && to.startsWith('rinse/') ? [[from, startOf.get(to)!]] : [],
     ),
   )
-  const groups = new Map<string, { stageId: string; zoneId: string; formulaId: string; outcomes: PieceOutcome[] }>()
+  const groups = new Map<string, ZoneGroup & { outcomes: PieceOutcome[] }>()
   for (const { id, kind, stageId = '', pieces = [] } of visit.tasks) {
     if (kind !== 'apply') continue
     for (const served of pieces) {
@@ -230,45 +248,51 @@ function zonesOf(
       group.outcomes.push({ served, on, off, bowlAgeMinutes, spots })
     }
   }
-  return [...groups.values()].map(({ stageId, zoneId, formulaId, outcomes }) => {
-    const formula = plan.formulas.find(({ id }) => id === formulaId)!
-    const spots = outcomes.flatMap((one) => one.spots)
-    const mean = (value: (spot: SpotResult) => number) =>
-      spots.reduce((sum, spot) => sum + value(spot), 0) / spots.length
-    const strongest = outcomes.reduce((most, one) => (strainOf(one) > strainOf(most) ? one : most))
-    const last = outcomes.reduce((latest, one) => (one.on > latest.on ? one : latest))
-    const minute = (value: (one: PieceOutcome) => number, of: (...values: number[]) => number) =>
-      minutesFromSeconds(of(...outcomes.map(value)))
-    const lifts = lightens(plan, formulaId)
-    const zone: ZoneClock = {
-      stageId,
-      zoneId,
-      name: stages.find(({ id }) => id === stageId)!.zones.find(({ id }) => id === zoneId)!.name,
-      formulaId,
-      pieces: outcomes.length,
-      firstOn: minute(({ on }) => on, Math.min),
-      lastOn: minute(({ on }) => on, Math.max),
-      ready: minute(({ on, served }) => on + served.ready, Math.min),
-      latest: minute(({ on, served }) => on + served.most, Math.min),
-      firstOut: minute(({ off }) => off, Math.min),
-      lastOut: minute(({ off }) => off, Math.max),
-      level: {
-        low: mean(({ level }) => level.low),
-        expected: mean(({ level }) => level.expected),
-        high: mean(({ level }) => level.high),
-      },
-      spread: {
-        darkest: Math.min(...spots.map(({ level }) => level.expected)),
-        lightest: Math.max(...spots.map(({ level }) => level.expected)),
-      },
-      goal: formula.level,
-      strain: strainOf(strongest),
-      short: outcomes.filter(({ served }) => served.short).length,
-      checks: { fragile: strongest.served.piece.id, last: last.served.piece.id },
-      curve: lifts ? curveOf(process, outcomes) : [],
-    }
-    return { zone, outcomes, lifts }
-  })
+  return [...groups.values()]
+}
+
+function zoneClock(
+  plan: FaltoPlan,
+  process: ServiceProcess,
+  { stageId, zoneId, formulaId }: ZoneGroup,
+  outcomes: PieceOutcome[],
+  lifts: boolean,
+): ZoneClock {
+  const { stages } = activeVariant(plan)
+  const formula = plan.formulas.find(({ id }) => id === formulaId)!
+  const spots = outcomes.flatMap((one) => one.spots)
+  const mean = (value: (spot: SpotResult) => number) => spots.reduce((sum, spot) => sum + value(spot), 0) / spots.length
+  const strongest = outcomes.reduce((most, one) => (strainOf(one) > strainOf(most) ? one : most))
+  const last = outcomes.reduce((latest, one) => (one.on > latest.on ? one : latest))
+  const minute = (value: (one: PieceOutcome) => number, of: (...values: number[]) => number) =>
+    minutesFromSeconds(of(...outcomes.map(value)))
+  return {
+    stageId,
+    zoneId,
+    name: stages.find(({ id }) => id === stageId)!.zones.find(({ id }) => id === zoneId)!.name,
+    formulaId,
+    pieces: outcomes.length,
+    firstOn: minute(({ on }) => on, Math.min),
+    lastOn: minute(({ on }) => on, Math.max),
+    ready: minute(({ on, served }) => on + served.ready, Math.min),
+    latest: minute(({ on, served }) => on + served.most, Math.min),
+    firstOut: minute(({ off }) => off, Math.min),
+    lastOut: minute(({ off }) => off, Math.max),
+    level: {
+      low: mean(({ level }) => level.low),
+      expected: mean(({ level }) => level.expected),
+      high: mean(({ level }) => level.high),
+    },
+    spread: {
+      darkest: Math.min(...spots.map(({ level }) => level.expected)),
+      lightest: Math.max(...spots.map(({ level }) => level.expected)),
+    },
+    goal: formula.level,
+    strain: strainOf(strongest),
+    short: outcomes.filter(({ served }) => served.short).length,
+    checks: { fragile: strongest.served.piece.id, last: last.served.piece.id },
+    curve: lifts ? curveOf(process, outcomes) : [],
+  }
 }
 
 /** Some pieces that stand for all. */

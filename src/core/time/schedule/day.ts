@@ -86,26 +86,39 @@ export function dayFor(visits: readonly DayVisit[], crew: Crew, closes: number):
   const startOf = new Map(tasks.map(({ id }, i) => [id, starts[i]!]))
   return {
     fits: violation === 0,
-    visits: visits.map(({ id, arrives, visit }, v) => {
-      const own = done.filter(({ visitId }) => visitId === id)
-      const [begins, ends] = [Math.min(...own.map(({ from }) => from)), Math.max(...own.map(({ to }) => to))]
-      const takes = alone[v]!.finish / 60
-      const over = visit.lags.reduce(
-        (sum, { from, to, most = Infinity }) =>
-          sum + Math.max(0, startOf.get(`${v}/${to}`)! - startOf.get(`${v}/${from}`)! - most),
-        0,
-      )
-      return { id, arrives, begins, ends, alone: takes, waits: Math.max(0, ends - arrives - takes), over: over / 60 }
-    }),
-    tasks: done.sort((a, b) => a.from - b.from),
-    gaps: crew.people.flatMap(({ id }) =>
-      gapsOf(done.filter(({ personId }) => personId === id).sort((a, b) => a.from - b.from)).map((gap) => ({
-        personId: id,
-        ...gap,
-      })),
+    visits: visits.map((visit, v) =>
+      visitOfDay(
+        visit,
+        done.filter(({ visitId }) => visitId === visit.id),
+        alone[v]!.finish / 60,
+        (taskId) => startOf.get(`${v}/${taskId}`)!,
+      ),
     ),
+    tasks: done.sort((a, b) => a.from - b.from),
+    gaps: crew.people.flatMap(({ id }) => {
+      const own = done.filter(({ personId }) => personId === id).sort((a, b) => a.from - b.from)
+      return gapsOf(own).map((gap) => ({ personId: id, ...gap }))
+    }),
     ends: Math.max(...done.map(({ to }) => to)),
   }
+}
+
+/**
+ * How one client's visit comes out on the day.
+ * @param takes min that it would take alone @param startOf s
+ */
+function visitOfDay(
+  { id, arrives, visit }: DayVisit,
+  own: readonly { from: number; to: number }[],
+  takes: number,
+  startOf: (taskId: string) => number,
+): DayClock['visits'][number] {
+  const [begins, ends] = [Math.min(...own.map(({ from }) => from)), Math.max(...own.map(({ to }) => to))]
+  const over = visit.lags.reduce(
+    (sum, { from, to, most = Infinity }) => sum + Math.max(0, startOf(to) - startOf(from) - most),
+    0,
+  )
+  return { id, arrives, begins, ends, alone: takes, waits: Math.max(0, ends - arrives - takes), over: over / 60 }
 }
 
 function gapsOf(work: readonly { from: number; to: number }[]): { from: number; to: number }[] {

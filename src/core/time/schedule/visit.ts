@@ -1,3 +1,4 @@
+/* eslint-disable max-lines -- one step: from foils to tasks; it is rebuilt with the stages’ relations */
 import { bowlVol } from '../../product/formula'
 import { activeVariant, type FaltoPlan, type Stage } from '../../model'
 import type { Piece } from '../../placement/foils'

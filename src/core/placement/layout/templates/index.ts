@@ -1,3 +1,4 @@
+/* eslint-disable max-lines -- one table: the layouts, each a few cuts */
 import { HAIRS_PER_CM2, partX } from '../../../hair/fibre'
 import type { BoundaryStep, Density, HairState, Layout, LayoutParameters, LayoutTemplate } from '../../../model'
 import { radians } from '../../../units'
