@@ -19,6 +19,7 @@ it('a client goes only after it was said what goes with her, and comes back from
   await page.waitForSelector('[role="dialog"] ::-p-text(1 plan)')
   await clean(page)
   await press(page, 'Keep')
+  await page.waitForSelector('[role="dialog"]', { hidden: true })
   expect((await oriel.call('GET', `/api/clients/${id}`)).status).toBe(200)
   await press(page, 'Remove client…')
   await press(page, 'Remove')
