@@ -3,7 +3,7 @@ import { checkStage, createLayout, defaultLayoutParameters } from '@/core/placem
 import { createHead } from '@/core/scalp/head'
 import { LAYOUT_TEMPLATES, type LayoutTemplate } from '@/core/model'
 import { planWith, stageOf } from '../../../tests/support/plan'
-import { relay } from './relay'
+import { lostBy, relay } from './relay'
 
 const head = createHead({ circumferenceCm: 54 })
 const stageWith = (template: LayoutTemplate) => stageOf(planWith({ template, placement: { rowGapMm: 11 } }))
@@ -34,6 +34,17 @@ describe('another layout under a stage', () => {
     }
     expect(stage.order.filter((id) => kept.some((zone) => zone.id === id))).toEqual(before.order)
     expect(stage.zones.find(({ role }) => role === 'nape')!.placement.rowGapMm).toBe(7)
+  })
+
+  it('names the zones whose settings would go, and none that were never set', () => {
+    const stage = stageWith('fourQuadrants')
+    const { sections } = layoutOf('topStrip')
+    const roles = new Set(sections.map(({ role }) => role))
+    expect(lostBy(stage, sections).map(({ role }) => role)).toEqual(
+      stage.zones.map(({ role }) => role).filter((role) => !roles.has(role)),
+    )
+    expect(lostBy(stage, stage.zones)).toEqual([])
+    expect(lostBy(stageOf(planWith({ template: 'fourQuadrants' })), sections)).toEqual([])
   })
 
   it('brings along what was set in sections that are kept as one’s own, for zones that are new here', () => {

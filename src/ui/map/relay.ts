@@ -2,6 +2,14 @@ import { v7 as newId } from 'uuid'
 import type { Layout, Placement, Stage, Zone } from '@/core/model'
 import { defaultPlacement } from '@/core/placement/foils'
 
+/** Zones that a new layout does not have, and in which something was set: that goes with them. */
+export const lostBy = (stage: Stage, sections: readonly Pick<Zone, 'role'>[]): Zone[] => {
+  const usual = JSON.stringify(defaultPlacement())
+  return stage.zones.filter(
+    ({ role, placement }) => !sections.some((section) => section.role === role) && JSON.stringify(placement) !== usual,
+  )
+}
+
 /**
  * Puts a new layout under a stage. Zones that both have, by their role, keep their id, their placement and their turn.
  */

@@ -178,13 +178,28 @@ export function planOf(
   }
 }
 
-/** A plan with a salon's own products, developers and prices in it, so that it computes alone. */
+/**
+ * A plan with a salon's own products, developers and prices in it, so that it computes alone. Where the salon does not
+ * have the very product, one of its own of the same kind stands in, the first by name; where it has none, the invented
+ * one stays.
+ */
 export function onShelf(plan: FaltoPlan, catalogue: readonly CatalogueItem[], rates: Rates): FaltoPlan {
-  const own = new Map(catalogue.map((item) => [item.id, productOf(item)]))
-  const developers = [...own.values()].filter(({ kind }) => kind === 'developer').slice(0, MOST_DEVELOPERS)
+  const own = catalogue.map(productOf)
+  const developers = own.filter(({ kind }) => kind === 'developer').slice(0, MOST_DEVELOPERS)
+  const standIn = new Map(
+    plan.products.map((product) => [
+      product.id,
+      own.find(({ id }) => id === product.id) ?? firstOfKind(own, product) ?? product,
+    ]),
+  )
+  const products = [...new Map([...standIn.values()].map((product) => [product.id, product])).values()]
   return {
     ...plan,
     rates,
-    products: [...plan.products.map((product) => own.get(product.id) ?? product), ...developers],
+    products: [...products, ...developers],
+    formulas: plan.formulas.map((formula) => ({ ...formula, productId: standIn.get(formula.productId)!.id })),
   }
 }
+
+const firstOfKind = (products: readonly Product[], { kind }: Product): Product | undefined =>
+  products.filter((product) => product.kind === kind).sort((one, other) => (one.name < other.name ? -1 : 1))[0]

@@ -143,11 +143,12 @@ export function proposePlan(wished: Wished, person: Person): Proposal {
   const plan = planFromService(serviceId, person)
   const wish = target(wished.goal)
   const reasons = [`${SERVICES.find(({ id }) => id === serviceId)!.name}. ${because(wished)}`]
-  const lightens = (productId: string) => plan.products.some(({ id, kind }) => id === productId && isLightener(kind))
+  const kindOf = (productId: string) => plan.products.find(({ id }) => id === productId)!.kind
   const strength = wished.goal.school === 'stepUp' ? 30 : 20
   plan.formulas = plan.formulas.map((formula) => {
-    if (!lightens(formula.productId)) return formula
-    const painted = formula.productId === 'whin'
+    const kind = kindOf(formula.productId)
+    if (!isLightener(kind)) return formula
+    const painted = kind === 'clayLightener'
     reasons.push(
       `Formula ${formula.id} at level ${wish.level}, ${TONES[wish.hue]}: the wished tone. ${painted ? '30 vol, one step stronger than in foil, because it is painted open-air.' : `${strength} vol, by the school "${wished.goal.school === 'stepUp' ? 'step up' : 'low and slow'}".`}`,
     )
@@ -155,7 +156,7 @@ export function proposePlan(wished: Wished, person: Person): Proposal {
       ...formula,
       level: wish.level,
       tone: TONES[wish.hue],
-      ...(!painted && formula.productId === 'marl' && { developerVol: strength }),
+      ...(kind === 'powderLightener' && { developerVol: strength }),
     }
   })
   if (wished.hair.fragile?.includes('nape')) {

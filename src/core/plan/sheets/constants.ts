@@ -12,4 +12,4 @@ export const STAND_OFF = 1.012
  * A turn sharper than this is a corner and stays one. Our estimate: partings and hairlines turn by a few degrees from
  * point to point.
  */
-export const CORNER_RADIUS = radians(25)
+export const CORNER_TURN = radians(25)

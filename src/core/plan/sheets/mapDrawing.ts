@@ -1,9 +1,9 @@
 import { hexFromLab, labFromLevel } from '../../hair/colour'
-import { hairlineOutline, mapFromDirection, type Head } from '../../scalp/head'
+import { EAR_AZIMUTH, hairlineOutline, mapFromDirection, type Head } from '../../scalp/head'
 import type { FaltoPlan, MapPoint, Placement } from '../../model'
 import type { ComputedStages, ZoneResult } from '../../placement/quantity'
 import { pieceOutline, pieceStitches, type Piece } from '../../placement/foils'
-import { CORNER_RADIUS } from './constants'
+import { CORNER_TURN } from './constants'
 
 /**
  * The scalp map as paths to draw. Units: cm on the map; x grows to the right and y downwards, as screens and paper have
@@ -130,11 +130,11 @@ function labelPlace({ shape }: ZoneResult): { x: number; y: number } {
 }
 
 function landmarks(head: Head): MapDrawing['landmarks'] {
-  const ear = head.hairline(Math.PI / 2)
+  const ear = head.hairline(EAR_AZIMUTH)
   const places: [string, number, number][] = [
     ['crown', Math.PI / 6, Math.PI],
-    ['left ear', ear, Math.PI / 2],
-    ['right ear', ear, -Math.PI / 2],
+    ['left ear', ear, EAR_AZIMUTH],
+    ['right ear', ear, -EAR_AZIMUTH],
     ['occipital', (95 * Math.PI) / 180, Math.PI],
   ]
   return places.map(([name, theta, psi]) => {
@@ -153,7 +153,7 @@ function smoothPath(points: readonly MapPoint[]): string {
   const turns = points.map((_, i) => Math.abs(angleBetween(at(i - 1), at(i), at(i + 1))))
   // The tangent at a point, as a sixth of the way between its neighbours; at a corner the curve sets off straight.
   const tangent = (i: number) =>
-    turns[(i + count) % count]! > CORNER_RADIUS
+    turns[(i + count) % count]! > CORNER_TURN
       ? { x: 0, y: 0 }
       : { x: (at(i + 1).x - at(i - 1).x) / 6, y: (at(i + 1).y - at(i - 1).y) / 6 }
   const pair = (x: number, y: number) => `${round(x)} ${round(-y)}`

@@ -23,7 +23,7 @@ import { LAYOUT_TEMPLATES, LIMITS, type HairState, type LayoutParameters, type L
 import { Choice, NumberField, Read, SaveButton } from '../../parts'
 import { WORDS } from '../../words'
 import { editStage, stageOf, usePlan, usePlanStore } from '../context'
-import { relay } from '../relay'
+import { lostBy, relay } from '../relay'
 import { OwnLayouts } from './OwnLayouts'
 
 /** Chooses the sections. Zones that both layouts have keep their placement and their place in the order. */
@@ -35,15 +35,33 @@ export function LayoutDialog({ onClose }: { onClose: () => void }) {
   const [parameters, setParameters] = useState<LayoutParameters>(current.parameters)
   const [problem, setProblem] = useState<LayoutParameterError>()
 
+  const stage = usePlan(stageOf)
+
+  /** @throws LayoutParameterError */
+  function created() {
+    const measures = Object.fromEntries(
+      TEMPLATE_PARAMETERS[template].flatMap((key) =>
+        key === 'separateNape' ? [] : [[key, parameters[key] ?? FIELDS[key].usual(hair)]],
+      ),
+    )
+    return createLayout(template, { ...parameters, ...measures })
+  }
+
+  /** Zones whose settings would go; none where the measures do not fit yet. */
+  function lost() {
+    try {
+      return lostBy(stage, created().sections)
+    } catch (error) {
+      if (!(error instanceof LayoutParameterError)) throw error
+      return []
+    }
+  }
+  const going = lost()
+
   function apply() {
     try {
-      const measures = Object.fromEntries(
-        TEMPLATE_PARAMETERS[template].flatMap((key) =>
-          key === 'separateNape' ? [] : [[key, parameters[key] ?? FIELDS[key].usual(hair)]],
-        ),
-      )
-      const created = createLayout(template, { ...parameters, ...measures })
-      editStage(store, `${WORDS.template[template]} layout`, 'layout', (stage) => relay(stage, created))
+      const laid = created()
+      editStage(store, `${WORDS.template[template]} layout`, 'layout', (draft) => relay(draft, laid))
       store.select(undefined)
       onClose()
     } catch (error) {
@@ -109,7 +127,15 @@ export function LayoutDialog({ onClose }: { onClose: () => void }) {
             ),
           )}
           <OwnLayouts onUsed={onClose} />
-          <Alert severity="info">Zones that stay keep what was set in them. This can be undone.</Alert>
+          {going.length > 0 ? (
+            <Alert severity="warning">
+              What was set in {going.map(({ name }) => name).join(', ')} goes: these sections do not have{' '}
+              {going.length === 1 ? 'that zone' : 'those zones'}. The others keep what was set in them. This can be
+              undone.
+            </Alert>
+          ) : (
+            <Alert severity="info">All zones that are set keep what was set in them.</Alert>
+          )}
         </Stack>
       </DialogContent>
       <DialogActions>

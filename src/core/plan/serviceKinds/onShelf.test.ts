@@ -1,0 +1,35 @@
+import type { CatalogueItem, Product } from '../../model'
+import { STARTING_RATES } from '../../product/money'
+import { servicePlan } from '../../../../tests/support/samples'
+import { checkPlan } from '../planner'
+import { onShelf } from '.'
+
+const item = (product: Product): CatalogueItem => ({
+  ...product,
+  line: 'Own',
+  reorderG: 0,
+  rules: product.rules!,
+  pack: product.pack!,
+})
+
+describe('a plan on a salon’s own shelf', () => {
+  const plan = servicePlan('tieredCorrection')
+  const [powder] = plan.products.filter(({ kind }) => kind === 'powderLightener')
+
+  it('takes a product of the same kind where the salon has not the very one, the first by name', () => {
+    const own = ['Zeta', 'Alpha'].map((name) => item({ ...powder!, id: name.toLowerCase(), name }))
+    const shelved = onShelf(plan, own, STARTING_RATES)
+    expect(checkPlan(shelved)).toEqual([])
+    expect(shelved.products.filter(({ kind }) => kind === 'powderLightener').map(({ id }) => id)).toEqual(['alpha'])
+    const before = plan.formulas.filter(({ productId }) => productId === powder!.id).map(({ id }) => id)
+    expect(shelved.formulas.filter(({ productId }) => productId === 'alpha').map(({ id }) => id)).toEqual(before)
+  })
+
+  it('takes the very product where it is there, and leaves the invented one where there is none of its kind', () => {
+    const own = [item({ ...powder!, name: 'Renamed' }), item({ ...powder!, id: 'other', name: 'Another' })]
+    const shelved = onShelf(plan, own, STARTING_RATES)
+    expect(shelved.products.find(({ id }) => id === powder!.id)!.name).toBe('Renamed')
+    expect(shelved.formulas.map(({ productId }) => productId)).toEqual(plan.formulas.map(({ productId }) => productId))
+    expect(shelved.products.map(({ kind }) => kind)).toEqual(plan.products.map(({ kind }) => kind))
+  })
+})
