@@ -1,6 +1,6 @@
 /**
- * The core in storeys, each building only on those before it; inside a storey its rooms likewise. A storey without rooms
- * is one.
+ * The core in storeys, each building only on those before it; inside a storey its rooms likewise. A storey without
+ * rooms is one.
  */
 const STOREYS = [
   ['model'],

@@ -1,12 +1,14 @@
-import config from '../../jest.config.mjs'
+import jest from '../../jest.config.mjs'
 
-const [unit] = config.projects
+const [unit] = jest.projects
 /**
- * The core's own tests and the quick outside facts. The golden figures notice everything and say nothing of why, so they
- * do not count here.
+ * The core's own tests and the quick outside facts. The golden figures notice everything and say nothing of why, so
+ * they do not count here.
  */
-export default {
+const config = {
   ...unit,
   rootDir: process.cwd(),
   testMatch: ['<rootDir>/src/core/**/*.test.ts', '<rootDir>/tests/reference/{C,P}*.test.ts'],
 }
+
+export default config

@@ -23,7 +23,7 @@ function sampled() {
   })
 }
 
-export default {
+const config = {
   testRunner: 'jest',
   plugins: ['@stryker-mutator/jest-runner'],
   testRunnerNodeArgs: ['--experimental-vm-modules', '--no-warnings'],
@@ -40,3 +40,5 @@ export default {
   jsonReporter: { fileName: '.stryker/report.json' },
   tempDirName: '.stryker/work',
 }
+
+export default config

@@ -79,7 +79,10 @@ test_falto() {
   ensure_modules
   for part in $parts; do
     case "$part" in
-      lint) check lint node node_modules/eslint/bin/eslint.js . --max-warnings 0 ;;
+      lint)
+        check format node node_modules/prettier/bin/prettier.cjs --check .
+        check lint node node_modules/eslint/bin/eslint.js . --max-warnings 0
+        check unused node node_modules/knip/bin/knip.js ;;
       types)
         [ -e next-env.d.ts ] || node node_modules/next/dist/bin/next typegen >/dev/null 2>&1 || true
         check types node node_modules/typescript/bin/tsc --noEmit ;;

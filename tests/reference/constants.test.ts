@@ -6,7 +6,8 @@ import { CONSTANTS_VERSION } from '@/core/model'
 
 /**
  * Constants of the core: every one says where it comes from, and none changes unnoticed. A plan carries the version of
- * the constants that it was computed with, so a change of one is a change of CONSTANTS_VERSION, and of what stands here.
+ * the constants that it was computed with, so a change of one is a change of CONSTANTS_VERSION, and of what stands
+ * here.
  */
 const KNOWN = { version: '2026.11', sha256: '510e47c7b55627bd069ba4add7d41d622f092c240046033b801f939a79206702' }
 

@@ -13,15 +13,5 @@ const EARLIEST_ZONE = 'Pacific/Kiritimati'
 /** The latest day that has begun anywhere: what a device may call today. */
 export const latestToday = (): string => dayIn(EARLIEST_ZONE, new Date())
 
-/** Whether a computer knows the time zone. */
-export function isTimeZone(name: string): boolean {
-  try {
-    new Intl.DateTimeFormat('en', { timeZone: name })
-    return true
-  } catch {
-    return false
-  }
-}
-
 /** Where this machine is. */
 export const timeZoneHere = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone

@@ -1,5 +1,5 @@
 /** The invented demo salon. */
-export { DEMO_CLIENTS, DEMO_SALON, DEMO_STAFF, type DemoClient } from './scenario'
+export { DEMO_CLIENTS, DEMO_STAFF, type DemoClient } from './scenario'
 export { seedDemo } from './seed'
 export { DEMO_CATALOGUE } from './catalogue'
 export { DEMO_HEADS, type DemoHead } from './heads'

@@ -3,7 +3,7 @@ import { eq } from 'drizzle-orm'
 import { v7 as newId } from 'uuid'
 import { STARTING_RATES } from '@/core/product/money'
 import { AS_KEPT } from '@/core/units'
-import { account, database, inTransaction, salon, salonRates, staff, user } from '@/db'
+import { account, inTransaction, salon, salonRates, staff, user } from '@/db'
 import { auth, type StaffMember } from '../auth'
 import { timeZoneHere } from '../days'
 import { AppError } from '../errors'
@@ -54,9 +54,3 @@ export async function makeSalon({ name, owner }: NewSalon): Promise<StaffMember>
 }
 
 const refused = (message: string): AppError => new AppError(422, 'invalid', message)
-
-/** Whether any salon is kept here. */
-export async function anySalon(): Promise<boolean> {
-  const found = await database().select({ id: salon.id }).from(salon).limit(1)
-  return found.length > 0
-}

@@ -136,7 +136,8 @@ export function PicturesPage({ client, pictures: known, writable }: Props) {
                   aria-label={`Show ${picture.name} large`}
                   sx={{ width: '100%', aspectRatio: '1', border: 1, borderColor: 'divider', bgcolor: 'action.hover' }}
                 >
-                  {/* eslint-disable-next-line @next/next/no-img-element -- private bytes behind a session; the image optimiser has no session */}
+                  {/* Private bytes behind a session, which the image optimiser has not. */}
+                  {/* eslint-disable-next-line @next/next/no-img-element */}
                   <img
                     src={`${base}/${picture.id}?size=thumbnail`}
                     alt={picture.name}

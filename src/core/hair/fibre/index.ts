@@ -11,11 +11,4 @@ export {
 } from './fibre'
 export { haircutParting, partX } from './part'
 export { hairsOnHead, hairsPerCm2, rootLength } from './onScalp'
-export {
-  FIBRE_DIAMETER_UM,
-  FULL_DENSITY_AREA,
-  GROWTH_CM_PER_MONTH,
-  HAIRS_PER_CM2,
-  KERATIN_DENSITY,
-  WEEKS_PER_MONTH,
-} from './constants'
+export { FIBRE_DIAMETER_UM, GROWTH_CM_PER_MONTH, HAIRS_PER_CM2, KERATIN_DENSITY } from './constants'

@@ -41,7 +41,6 @@ export { correctionsOf } from './corrections'
 export {
   HALF_LIFE_WASHES,
   COOL_HALF_LIFE_SHARE,
-  MOST_POPULATIONS,
   MOST_STRANDS,
   READABLE_STRENGTH,
   SHORTEST_BAND_CM,

@@ -4,5 +4,5 @@
  */
 export { careCautions, type CareInput } from './cautions'
 export { careStates, type CareState, type CareStanding } from './states'
-export { ALLERGY_WAIT_DAYS, CONSENT_WEEKS, VALID_DAYS } from './constants'
+export { VALID_DAYS } from './constants'
 export { CONSENT_TEXT } from './consentText'

@@ -3,4 +3,4 @@
  * 1…12, weeks. A strand simulation may take its place.
  */
 export { lookOf, type ContrastVerdict, type Look } from './look'
-export { seenShares, WEARS, type WearKind } from './visibility'
+export { type WearKind } from './visibility'

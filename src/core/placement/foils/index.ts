@@ -2,15 +2,15 @@
  * Stage 3: what is taken. Parting fields with true pitch, rows, foils and their stitches. Lengths in cm, areas in cm²
  * of scalp, hair as a number of hairs or as cm of fibre.
  */
-export { FOIL_USABLE_CM, FOLD_CM, NARROWEST_FOIL_CM, ONE_FOIL_ROW_CM } from './constants'
+export { FOIL_USABLE_CM, ONE_FOIL_ROW_CM } from './constants'
 export { createField, type PartingField } from './field'
 export { hairsByCell, hairsOfCells, takenShareByCell } from './cells'
 export { placeZone, TooManyPiecesError, type Piece, type ZoneHair, type ZonePlacement } from './foils'
 export { paintRamp, type PaintedRamp, type ZoneRamp } from './paintedRamp'
 export { defaultPlacement, TAKE_PRESETS, type TakePreset } from './presets'
-export { MAP, pointCount, polylineLength, SPACE, STRIDE, type Polyline } from './polyline'
+export { MAP, pointCount, polylineLength, STRIDE, type Polyline } from './polyline'
 export { rampWays } from './ramps'
 export { pieceOutline, pieceStitches } from './stitches'
-export { openSite, siteFor, type Site } from './site'
+export { siteFor, type Site } from './site'
 export { coverOf, isDiagonal, isStitched, takenShare } from './take'
 export { zoneHair } from './zoneHair'

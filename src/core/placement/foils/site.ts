@@ -14,14 +14,6 @@ export interface Site {
   white: ((x: number, y: number) => number) | undefined
 }
 
-/** Nothing is kept back, nothing copied. */
-export const openSite = (head: Head, hair: HairState): Site => ({
-  head,
-  partX: partX(hair),
-  open: () => 1,
-  white: undefined,
-})
-
 /**
  * A site where only some hair may be taken: what an earlier stage left for this one, and what the take selects.
  * @param stageShare share of the hair of each scalp cell that the stage works on; undefined for all @param map what is

@@ -20,7 +20,7 @@ export {
   type Division,
 } from './division'
 export { snapPoint, type Snap, type SnapKind, type SnapTargets } from './snap'
-export { diskFromPlace, edgeCorners, insidePolygon, placeFromDisk, placeOf, storedPlace, type DiskPoint } from './disk'
+export { diskFromPlace, insidePolygon, placeOf, type DiskPoint } from './disk'
 export { mirrorRole, otherSideFirst, sideBegun } from './sides'
 export {
   circleRadiusFor,

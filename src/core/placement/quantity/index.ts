@@ -5,12 +5,10 @@ export { bowlCapacity, planBowls, type Bowl, type BowlRules, type Use } from './
 export {
   BOWL_G,
   BOWL_RESIDUE_G,
-  EDGE_LOSS_G,
   GRAMS_VARIATION,
   LIGHTENER_LIFE_MINUTES,
   LONG_BOWL_G,
   MIXING_MINUTES,
-  SCALP_FILM_G_PER_CM2,
   SECONDS_VARIATION,
   WASTE_VARIATION,
 } from './constants'

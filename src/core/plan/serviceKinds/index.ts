@@ -1,5 +1,5 @@
 /** Plans to start from: an empty one on a layout, or a kind of service on shared parts. Parameters, not copies. */
 export { placed, planFromDesign, type Change, type Design, type StageDesign } from './design'
-export { newPlanDocument, onShelf, STARTING_PRODUCTS, startingFormulas, type Person } from './newPlan'
+export { newPlanDocument, onShelf, STARTING_PRODUCTS, type Person } from './newPlan'
 export { proposePlan, type Proposal, type Wished } from './propose'
 export { planFromService, SERVICES, type Service } from './serviceKinds'

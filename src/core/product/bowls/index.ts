@@ -2,7 +2,7 @@
  * What is mixed for a plan: bowls with their parts in g, the choice between large and fresh, and what a formula leaves
  * on hair.
  */
-export { bowlOptions, mixPlan, type BowlOption, type FormulaMix, type MixedBowl, type MixedPart } from './mixPlan'
+export { mixPlan, type BowlOption, type FormulaMix, type MixedBowl, type MixedPart } from './mixPlan'
 export { gramsByFormula, inBowl } from './weighed'
 export { stageKindOf, surfacesFor } from './surfaces'
 export {

@@ -1,7 +1,7 @@
 /**
  * Stage 1: a real head and its equal-area map. Lengths in cm, angles in radians, areas in cm².
  */
-export { CROWN_POLAR_ANGLE, DEFAULT_CIRCUMFERENCE_CM, EAR_AZIMUTH, HAIRLINE_LANDMARKS, RIM_FROM_S } from './constants'
+export { CROWN_POLAR_ANGLE, DEFAULT_CIRCUMFERENCE_CM, EAR_AZIMUTH, RIM_FROM_S } from './constants'
 export {
   createHead,
   defaultMeasures,
@@ -24,6 +24,6 @@ export {
   scalpArea,
 } from './map'
 export { LENGTH_REGION_CENTRES, lengthRegionAt } from './lengthRegions'
-export { REGIONS, regionAt, type Region } from './regions'
-export { metricAt, radiusAt, surfacePoint, type Axes } from './surface'
+export { regionAt, type Region } from './regions'
+export { radiusAt, surfacePoint, type Axes } from './surface'
 export { readTable } from './tables'

@@ -4,22 +4,13 @@
  * product's longest time caps every prediction.
  */
 export { celsiusAt, driesAfter, exposureOf, freshness, type Course, type CourseEvent, type Exposure } from './course'
-export { HEAT_CELSIUS, NEAR_ENOUGH, RATE_VARIATION, ROOM_CELSIUS, USUAL_MAXIMUM_LIFT, USUAL_MINUTES } from './constants'
+export { HEAT_CELSIUS, NEAR_ENOUGH, RATE_VARIATION, ROOM_CELSIUS } from './constants'
 export { EVERY_MINUTE, fullStrengthOf, type FullStrength } from './fullStrength'
 export { historyRate } from './history'
-export {
-  dilutionFactor,
-  exposureForLift,
-  liftAfter,
-  liftFromExposure,
-  liftRate,
-  mixRate,
-  type LiftConditions,
-} from './lift'
+export { dilutionFactor, liftAfter, liftRate, mixRate, type LiftConditions } from './lift'
 export {
   createProcess,
   stayOf,
-  STRAND_SPOTS,
   type PieceTimes,
   type ServiceProcess,
   type SpotResult,
