@@ -12,6 +12,7 @@ const swc = {
 const project = (displayName, testMatch) => ({
   displayName,
   testMatch,
+  setupFiles: ['<rootDir>/tests/support/seed.ts'],
   testEnvironment: 'node',
   transform: { '\\.[cm]?[jt]sx?$': ['@swc/jest', swc] },
   transformIgnorePatterns: [],

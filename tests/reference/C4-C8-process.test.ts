@@ -10,7 +10,7 @@ import {
   stayOf,
   type Course,
 } from '@/core/time/lightening'
-import { dyeOf } from '@/core/product/formula'
+import { dyeOfShades } from '@/core/product/formula'
 import { band } from '../support/canvas'
 import { MEDIUM_HAIR, planWith } from '../support/plan'
 
@@ -79,7 +79,7 @@ describe('C8. how long things stay', () => {
 
 describe('C10. permanent colour lifts natural pigment by its developer, and never artificial pigment', () => {
   const highLift = (vol: number) =>
-    dyeOf('permanentColour', vol, 1, [
+    dyeOfShades('permanentColour', vol, 1, [
       { shade: { level: 11, hue: 'neutral', strength: 0, base: 'natural', whiteCoverPercent: 0 }, share: 1 },
     ])
   const natural = { band: band(0, 20, { level: 5 }), naturalLevel: 5, texture: 'medium' as const, placeRate: 1 }

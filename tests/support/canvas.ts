@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { edge, SCALP_CELLS } from '@/core/hair/hairRecord'
+import { toBandEdge, SCALP_CELLS } from '@/core/hair/hairRecord'
 import { INTEGRITIES, POROSITIES, TONE_HUES, TREATMENTS, type Band, type Canvas, type Goal } from '@/core/model'
 
 /** A band with nothing special about it. */
@@ -39,7 +39,7 @@ export const anyBands: fc.Arbitrary<Band[]> = fc
   .map((parts) => {
     let from = 0
     return parts.map(({ cm, level, strength, treatments, ...rest }) => {
-      const one = band(edge(from), edge(from + cm / 10), {
+      const one = band(toBandEdge(from), toBandEdge(from + cm / 10), {
         ...rest,
         level: level / 4,
         strength: strength / 10,

@@ -8,7 +8,7 @@ export const secondsFromMinutes = (minutes: number): number => minutes * 60
 export const minutesFromSeconds = (seconds: number): number => seconds / 60
 
 /** Rounded for reading. */
-export const tenth = (value: number): number => Math.round(value * 10) / 10
+export const roundToTenth = (value: number): number => Math.round(value * 10) / 10
 
 export const radians = (degrees: number): number => (degrees * Math.PI) / 180
 export const degrees = (radians: number): number => (radians * 180) / Math.PI

@@ -65,7 +65,7 @@ export const may = (member: { role: StaffRole }, permission: Permission): boolea
   (MAY[permission] as readonly StaffRole[]).includes(member.role)
 
 /** @throws AppError 403 */
-export function require(member: StaffMember, permission: Permission): void {
+export function requirePermission(member: StaffMember, permission: Permission): void {
   if (!may(member, permission))
     throw new AppError(
       403,

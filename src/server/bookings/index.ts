@@ -2,7 +2,7 @@
 import { and, asc, eq, isNull } from 'drizzle-orm'
 import type { BookedVisit, Booking } from '@/core/model'
 import { booking, client, database, plan } from '@/db'
-import { require, type StaffMember } from '../auth'
+import { requirePermission, type StaffMember } from '../auth'
 import { newestConsultation } from '../consultations'
 import type { BookingDto } from '../dto'
 import { findPlan } from '../plans'
@@ -17,7 +17,7 @@ export async function bookingOf(member: StaffMember, planId: string): Promise<Bo
 
 /** Books a plan for a day, or for none. */
 export async function bookPlan(member: StaffMember, planId: string, { on, arrives }: BookingDto): Promise<object> {
-  require(member, 'write')
+  requirePermission(member, 'write')
   await findPlan(member, planId)
   if (on) {
     const set = { on, staffId: member.id, at: new Date(), ...(arrives !== undefined && { arrives }) }

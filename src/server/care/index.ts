@@ -4,7 +4,7 @@ import { careCautions, CONSENT_TEXT } from '@/core/judgement/care'
 import { daysBetween, NOT_YET_COME } from '@/core/hair/hairRecord'
 import type { CareRecord, Caution, OpenCare } from '@/core/model'
 import { careCheck, consent, database, staff, type client } from '@/db'
-import { require, type StaffMember } from '../auth'
+import { requirePermission, type StaffMember } from '../auth'
 import { findClient } from '../clients'
 import { newestConsultation } from '../consultations'
 import { latestToday, today } from '../days'
@@ -69,7 +69,7 @@ export async function careCautionsOf(
 }
 
 export async function addCareCheck(member: StaffMember, clientId: string, entry: CareCheckDto): Promise<object> {
-  require(member, 'acknowledge')
+  requirePermission(member, 'acknowledge')
   await findClient(member, clientId)
   refuseFuture(entry.on)
   if (entry.expiresOn && daysBetween(entry.on, entry.expiresOn) < 0)
@@ -90,7 +90,7 @@ export async function addCareCheck(member: StaffMember, clientId: string, entry:
 }
 
 export async function addConsent(member: StaffMember, clientId: string, entry: ConsentDto): Promise<object> {
-  require(member, 'acknowledge')
+  requirePermission(member, 'acknowledge')
   await findClient(member, clientId)
   refuseFuture(entry.on)
   if (entry.textVersion !== CONSENT_TEXT.version)

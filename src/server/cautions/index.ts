@@ -4,7 +4,7 @@ import { v7 as newId } from 'uuid'
 import type { Acknowledgement, Caution } from '@/core/model'
 import { computePlan } from '@/core/plan/planner'
 import { cautionAcknowledgement, database, type plan, type Reader } from '@/db'
-import { require, type StaffMember } from '../auth'
+import { requirePermission, type StaffMember } from '../auth'
 import { careCautionsOf } from '../care'
 import { findClient } from '../clients'
 import type { AcknowledgementDto } from '../dto'
@@ -61,7 +61,7 @@ export async function acknowledgeCaution(
   id: string,
   { cautionId, reason }: AcknowledgementDto,
 ): Promise<Acknowledgement> {
-  require(member, 'acknowledge')
+  requirePermission(member, 'acknowledge')
   const found = await findPlan(member, id)
   const caution = (await raisedBy(member, found)).find((candidate) => candidate.id === cautionId)
   if (!caution) throw new AppError(422, 'invalid', 'This plan does not raise that caution any more.')

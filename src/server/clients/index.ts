@@ -3,7 +3,7 @@ import { v7 as newId } from 'uuid'
 import { checkPlanHead } from './head'
 import type { ClientRecord, ClientSummary } from '@/core/model'
 import { client, database, plan, run, type Reader } from '@/db'
-import { require, type StaffMember } from '../auth'
+import { requirePermission, type StaffMember } from '../auth'
 import type { ClientChangeDto, ClientDto } from '../dto'
 import { AppError, notFound } from '../errors'
 import { isUuid } from '../http'
@@ -66,7 +66,7 @@ export async function readClient(member: StaffMember, id: string): Promise<Clien
 }
 
 export async function createClient(member: StaffMember, entry: ClientDto): Promise<{ id: string }> {
-  require(member, 'write')
+  requirePermission(member, 'write')
   checkPlanHead(entry.head)
   const id = newId()
   const { name, note, head, hair } = entry
@@ -79,7 +79,7 @@ export async function changeClient(
   id: string,
   entry: ClientChangeDto,
 ): Promise<{ revision: number }> {
-  require(member, 'write')
+  requirePermission(member, 'write')
   await findClient(member, id)
   checkPlanHead(entry.head)
   const { name, note, head, baseRevision } = entry
@@ -106,7 +106,7 @@ export async function setClientRemoved(
   id: string,
   removed: 'removed' | 'present',
 ): Promise<object> {
-  require(member, 'write')
+  requirePermission(member, 'write')
   if (removed === 'removed' && isUuid(id) && (await isBeingVisited(member, id)))
     throw new AppError(409, 'going-on', 'A visit of hers is going on. End it at the chair first.')
   const [changed] = isUuid(id)

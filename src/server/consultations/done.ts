@@ -5,7 +5,7 @@ import { startingGoal } from '@/core/judgement/feasibility'
 import { afterPlan, type DonePlan } from '@/core/plan/afterVisit'
 import { computePlan } from '@/core/plan/planner'
 import { consultation, inTransaction, visit, type plan, type Transaction } from '@/db'
-import { require, type StaffMember } from '../auth'
+import { requirePermission, type StaffMember } from '../auth'
 import { findClient } from '../clients'
 import { latestToday } from '../days'
 import type { DoneDto } from '../dto'
@@ -29,7 +29,7 @@ export interface CarriedOut {
  * @throws AppError 422 when the day lies in the future or before the newest record
  */
 export async function markDone(member: StaffMember, planId: string, { on }: DoneDto): Promise<{ visitId: string }> {
-  require(member, 'write')
+  requirePermission(member, 'write')
   return inTransaction(async (tx) => {
     const found = await lockPlan(tx, member, planId)
     return { visitId: await recordDone(tx, member, { plan: found, clientId: found.clientId, on }) }

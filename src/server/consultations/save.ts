@@ -10,7 +10,7 @@ import {
 import { checkGoal } from '@/core/judgement/feasibility'
 import type { Consultation, ConsultationBase, ConsultationEntry } from '@/core/model'
 import { client, consultation, inTransaction, type Transaction } from '@/db'
-import { require, type StaffMember } from '../auth'
+import { requirePermission, type StaffMember } from '../auth'
 import { findClient } from '../clients'
 import { latestToday } from '../days'
 import { describeProblems, type ConsultationDto, type FieldProblem } from '../dto'
@@ -27,7 +27,7 @@ export async function saveConsultation(
   clientId: string,
   { base, ...entry }: ConsultationDto,
 ): Promise<ConsultationBase> {
-  require(member, 'write')
+  requirePermission(member, 'write')
   await findClient(member, clientId)
   refuse(problemsOf(entry))
   return inTransaction(async (tx) => {

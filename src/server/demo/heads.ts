@@ -1,4 +1,12 @@
-import { edge, fitBands, paintWhite, SCALP_CELLS, startingCanvas, strandLength, tidy } from '@/core/hair/hairRecord'
+import {
+  toBandEdge,
+  fitBands,
+  paintWhite,
+  SCALP_CELLS,
+  startingCanvas,
+  strandLength,
+  tidy,
+} from '@/core/hair/hairRecord'
 import { createHead } from '@/core/scalp/head'
 import type { Band, Canvas, Goal, HairState, HeadMeasures, Place, Strand, TreatmentKind } from '@/core/model'
 
@@ -55,7 +63,7 @@ function canvasOf(
 ): DemoHead['canvas'] {
   return (recordedOn) => {
     const empty = startingCanvas(createHead(head), hair, recordedOn)
-    const lengthOf = new Map(empty.strands.map(({ id, bands }) => [id, edge(strandLength(bands))]))
+    const lengthOf = new Map(empty.strands.map(({ id, bands }) => [id, toBandEdge(strandLength(bands))]))
     const strands: Strand[] = empty.strands.flatMap(({ id }) =>
       kinds.map(({ bands }, k) => ({ id: `${id}-${k}`, bands: fitBands(stretches(bands), lengthOf.get(id)!) })),
     )

@@ -3,7 +3,7 @@
  * functions.
  */
 import type { ScaleCommand } from '@/core/model'
-import { require, type StaffMember } from '../auth'
+import { requirePermission, type StaffMember } from '../auth'
 import { createScale, type ScaleSimulator } from './scale'
 
 /** One scale for each member of staff, kept across reloads of the development server. */
@@ -22,14 +22,14 @@ function scaleOf({ salonId, id }: StaffMember): ScaleSimulator {
 const READING_MS = 150
 
 export function commandScale(member: StaffMember, command: ScaleCommand, grams?: number): object {
-  require(member, 'mix')
+  requirePermission(member, 'mix')
   scaleOf(member).command(command, grams)
   return {}
 }
 
 /** What the scale shows, as server-sent events until the reader leaves or the plug is pulled. */
 export function streamScale(member: StaffMember, signal: AbortSignal): Response {
-  require(member, 'mix')
+  requirePermission(member, 'mix')
   const scale = scaleOf(member)
   const encoder = new TextEncoder()
   let timer: ReturnType<typeof setInterval> | undefined

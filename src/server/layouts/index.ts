@@ -5,7 +5,7 @@ import { createHead, defaultMeasures } from '@/core/scalp/head'
 import { checkStage } from '@/core/placement/layout'
 import { COUNTS, type OwnLayout, type SavedSections } from '@/core/model'
 import { database, salonLayout, staff } from '@/db'
-import { require, type StaffMember } from '../auth'
+import { requirePermission, type StaffMember } from '../auth'
 import type { OwnLayoutDto } from '../dto'
 import { AppError, invalidAt, notFound } from '../errors'
 import { isUuid } from '../http'
@@ -29,7 +29,7 @@ export async function listLayouts(member: StaffMember): Promise<OwnLayout[]> {
 
 /** @throws AppError 422 when the sections break a law of layouts, 409 when the name is taken */
 export async function saveLayout(member: StaffMember, { name, layout, zones }: OwnLayoutDto): Promise<{ id: string }> {
-  require(member, 'write')
+  requirePermission(member, 'write')
   const sections: SavedSections = { layout, zones }
   const stage = {
     id: 'own',
@@ -54,7 +54,7 @@ export async function setLayoutRemoved(
   id: string,
   removed: 'removed' | 'present',
 ): Promise<object> {
-  require(member, 'write')
+  requirePermission(member, 'write')
   if (!isUuid(id)) throw notFound('layout')
   const [changed] = await unlessTaken('', () =>
     database()

@@ -3,7 +3,7 @@ import { and, asc, desc, eq, inArray, max, sql } from 'drizzle-orm'
 import { inBowl } from '@/core/product/bowls'
 import type { MixRecord } from '@/core/model'
 import { database, inTransaction, mix, mixEvent, staff, type Transaction } from '@/db'
-import { require, type StaffMember } from '../auth'
+import { requirePermission, type StaffMember } from '../auth'
 import type { NewMixDto, PourEventsDto } from '../dto'
 import { AppError, notFound } from '../errors'
 import { isUuid } from '../http'
@@ -66,7 +66,7 @@ export async function beginMix(
   planId: string,
   { id, formulaId, bowl, planned }: NewMixDto,
 ): Promise<{ id: string }> {
-  require(member, 'mix')
+  requirePermission(member, 'mix')
   const found = await findPlan(member, planId)
   if (!found.document.formulas.some((formula) => formula.id === formulaId))
     throw new AppError(422, 'invalid', `This plan has no formula ${formulaId} any more.`, {
@@ -85,7 +85,7 @@ export async function logPours(
   mixId: string,
   { events, end }: PourEventsDto,
 ): Promise<{ state: MixRecord['state'] }> {
-  require(member, 'mix')
+  requirePermission(member, 'mix')
   return inTransaction(async (tx) => {
     const key = and(eq(mix.salonId, member.salonId), eq(mix.id, mixId))
     const [found] = isUuid(mixId) ? await tx.select().from(mix).where(key).for('update') : []

@@ -3,7 +3,7 @@ import { eq } from 'drizzle-orm'
 import { STARTING_RATES } from '@/core/product/money'
 import type { SalonRates } from '@/core/model'
 import { database, inTransaction, salonRates } from '@/db'
-import { require, type StaffMember } from '../auth'
+import { requirePermission, type StaffMember } from '../auth'
 import type { SalonRatesDto } from '../dto'
 import { AppError } from '../errors'
 
@@ -14,7 +14,7 @@ export async function ratesOf(member: StaffMember): Promise<SalonRates> {
 
 /** @throws AppError 409 when they were changed meanwhile */
 export async function saveRates(member: StaffMember, { rates, baseRevision }: SalonRatesDto): Promise<SalonRates> {
-  require(member, 'prices')
+  requirePermission(member, 'prices')
   return inTransaction(async (tx) => {
     const [found] = await tx.select().from(salonRates).where(eq(salonRates.salonId, member.salonId)).for('update')
     if ((found?.revision ?? 0) !== baseRevision)

@@ -3,7 +3,7 @@ import { createHash } from 'node:crypto'
 import { v7 as newId } from 'uuid'
 import { COUNTS, type PictureSummary } from '@/core/model'
 import { database, inTransaction, picture, pictureBytes, staff, type PICTURE_SIZES } from '@/db'
-import { require, type StaffMember } from '../auth'
+import { requirePermission, type StaffMember } from '../auth'
 import { findClient } from '../clients'
 import { notFound } from '../errors'
 import { isUuid } from '../http'
@@ -53,7 +53,7 @@ export async function takePicture(
   name: string,
   upload: Buffer,
 ): Promise<PictureSummary> {
-  require(member, 'write')
+  requirePermission(member, 'write')
   await findClient(member, clientId)
   const sourceSha256 = sha256(upload)
   const [known] = await database()
@@ -122,7 +122,7 @@ export async function setPictureRemoved(
   id: string,
   removed: 'removed' | 'present',
 ): Promise<object> {
-  require(member, 'write')
+  requirePermission(member, 'write')
   const [changed] =
     isUuid(id) && isUuid(clientId)
       ? await database()

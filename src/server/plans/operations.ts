@@ -1,7 +1,7 @@
 import { and, asc, desc, eq, gt, inArray } from 'drizzle-orm'
 import type { FaltoPlan, History, Stale } from '@/core/model'
 import { inTransaction, plan, planEdit, staff, type Reader, type Transaction } from '@/db'
-import { require, type StaffMember } from '../auth'
+import { requirePermission, type StaffMember } from '../auth'
 import { checkPlanDocument, describeProblems, type OperationsDto } from '../dto'
 import { AppError } from '../errors'
 import { lockPlan } from './find'
@@ -20,7 +20,7 @@ export async function applyOperations(
   planId: string,
   entry: OperationsDto,
 ): Promise<{ revision: number }> {
-  require(member, 'write')
+  requirePermission(member, 'write')
   return inTransaction(async (tx) => {
     const current = await lockPlan(tx, member, planId)
     const ids = entry.operations.map(({ id }) => id)

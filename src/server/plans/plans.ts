@@ -11,7 +11,7 @@ import {
   staff,
   type Transaction,
 } from '@/db'
-import { require, type StaffMember } from '../auth'
+import { requirePermission, type StaffMember } from '../auth'
 import { findClient } from '../clients'
 import { checkPlanDocument, describeProblems } from '../dto'
 import { AppError, notFound } from '../errors'
@@ -56,7 +56,7 @@ export async function openPlan(member: StaffMember, id: string): Promise<StoredP
 
 /** Takes a plan document in, as a new plan of a client. @throws AppError 422 naming the fields */
 export async function importPlan(member: StaffMember, clientId: string, entry: unknown): Promise<{ id: string }> {
-  require(member, 'write')
+  requirePermission(member, 'write')
   await findClient(member, clientId)
   const checked = checkPlanDocument(entry)
   if (!checked.ok)
@@ -65,7 +65,7 @@ export async function importPlan(member: StaffMember, clientId: string, entry: u
 }
 
 export async function duplicatePlan(member: StaffMember, id: string): Promise<{ id: string }> {
-  require(member, 'write')
+  requirePermission(member, 'write')
   const found = await findPlan(member, id)
   return insertPlan(
     member,
@@ -94,7 +94,7 @@ export async function insertPlan(
 
 /** Keeps the plan as it is now as a version of its own. */
 export async function keepVersion(member: StaffMember, id: string, label: string): Promise<{ number: number }> {
-  require(member, 'write')
+  requirePermission(member, 'write')
   return inTransaction(async (tx) => ({ number: await addVersion(tx, member, await lockPlan(tx, member, id), label) }))
 }
 
@@ -117,7 +117,7 @@ export async function addVersion(
 }
 
 export async function setPlanRemoved(member: StaffMember, id: string, removed: 'removed' | 'present'): Promise<object> {
-  require(member, 'write')
+  requirePermission(member, 'write')
   const [changed] = isUuid(id)
     ? await database()
         .update(plan)

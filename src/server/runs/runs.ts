@@ -5,7 +5,7 @@ import { foldRun, leftOut, scriptFor, type RunScript } from '@/core/time/run'
 import { helpersFor, withHelp } from '@/core/time/schedule'
 import { mapDrawing, swatchesOf } from '@/core/plan/sheets'
 import { database, inTransaction, run, type Transaction } from '@/db'
-import { require, type StaffMember } from '../auth'
+import { requirePermission, type StaffMember } from '../auth'
 import { keepAcknowledgement, waitingCautions } from '../cautions'
 import { findClient } from '../clients'
 import { newestConsultation, recordDone } from '../consultations'
@@ -25,7 +25,7 @@ export async function beginRun(
   planId: string,
   { id, helping, order, celsius, assistantFrom, assistantTo, acknowledged = [] }: NewRunDto,
 ): Promise<{ id: string }> {
-  require(member, 'mix')
+  requirePermission(member, 'mix')
   const found = await findPlan(member, planId)
   const { document, revision, clientId } = found
   const newest = await newestConsultation(member, clientId)
@@ -137,7 +137,7 @@ export async function recordHair(
   runId: string,
   { on, levels }: RunHairDto,
 ): Promise<{ visitId: string }> {
-  require(member, 'write')
+  requirePermission(member, 'write')
   return inTransaction(async (tx) => {
     const { planId, script, document, visitId: known, endedAt } = await findRun(member, runId, tx)
     if (!endedAt) throw new AppError(422, 'invalid', 'This visit is not over yet. End it at the chair first.')
@@ -167,7 +167,7 @@ export async function logEvents(
   runId: string,
   { events, after }: RunEventsDto,
 ): Promise<{ events: KeptRunEvent[]; now: number }> {
-  require(member, 'mix')
+  requirePermission(member, 'mix')
   const added = await inTransaction(async (tx) => {
     const locked = await findRun(member, runId, tx)
     if (!member.demo && events.some(({ kind }) => kind === 'pace'))

@@ -8,7 +8,7 @@ import {
   type ImportReport,
 } from '@/core/model'
 import { database, inTransaction, product, type Transaction } from '@/db'
-import { require, type StaffMember } from '../auth'
+import { requirePermission, type StaffMember } from '../auth'
 import type { ProductChangeDto } from '../dto'
 import { AppError, invalidAt, notFound } from '../errors'
 import { changedColumns, csvOfCatalogue, readCatalogueCsv } from './csv'
@@ -33,7 +33,7 @@ export async function saveProduct(
   member: StaffMember,
   { item, baseRevision }: ProductChangeDto,
 ): Promise<{ revision: number }> {
-  require(member, 'stock')
+  requirePermission(member, 'stock')
   checkItem(item)
   return inTransaction(async (tx) => {
     const key = and(eq(product.salonId, member.salonId), eq(product.id, item.id))
@@ -82,7 +82,7 @@ export async function setProductRemoved(
   id: string,
   removed: 'removed' | 'present',
 ): Promise<object> {
-  require(member, 'stock')
+  requirePermission(member, 'stock')
   const [changed] = await database()
     .update(product)
     .set({ deletedAt: removed === 'removed' ? new Date() : null })
@@ -110,7 +110,7 @@ export async function importCatalogue(
   commit: 'preview' | 'commit',
   onProgress: (done: number, of: number) => void,
 ): Promise<ImportReport> {
-  require(member, 'stock')
+  requirePermission(member, 'stock')
   const file = readCatalogueCsv(text)
   const problems: ImportProblem[] = [...file.problems]
   const items: { line: number; item: CatalogueItem }[] = []

@@ -3,7 +3,7 @@ import { v7 as newId } from 'uuid'
 import { COUNTS, type ShelfItem, type StockLot } from '@/core/model'
 import { computePlan, planFigures } from '@/core/plan/planner'
 import { booking, database, inTransaction, plan, product, stockLot, stockMove, type Transaction } from '@/db'
-import { require, type StaffMember } from '../auth'
+import { requirePermission, type StaffMember } from '../auth'
 import { today } from '../days'
 import type { CountDto, DeliveryDto } from '../dto'
 import { notFound } from '../errors'
@@ -77,7 +77,7 @@ async function needsOf(member: StaffMember): Promise<{ today: Map<string, number
 
 /** Takes a delivery in; more of a lot that is there adds to it. */
 export async function receive(member: StaffMember, { productId, grams, lot, expiresOn }: DeliveryDto): Promise<object> {
-  require(member, 'stock')
+  requirePermission(member, 'stock')
   const tenths = tenthsOf(grams)
   await inTransaction(async (tx) => {
     const [found] = await tx
@@ -111,7 +111,7 @@ export async function receive(member: StaffMember, { productId, grams, lot, expi
 
 /** Sets a lot to what was counted on the shelf. */
 export async function countLot(member: StaffMember, { lotId, grams }: CountDto): Promise<object> {
-  require(member, 'stock')
+  requirePermission(member, 'stock')
   await inTransaction(async (tx) => {
     const key = and(eq(stockLot.salonId, member.salonId), eq(stockLot.id, lotId))
     const [found] = isUuid(lotId) ? await tx.select().from(stockLot).where(key).for('update') : []

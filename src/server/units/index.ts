@@ -2,7 +2,7 @@
 import { eq } from 'drizzle-orm'
 import type { ReadingUnits } from '@/core/units'
 import { database, salon } from '@/db'
-import { forgetSalon, require, type StaffMember } from '../auth'
+import { forgetSalon, requirePermission, type StaffMember } from '../auth'
 import type { ReadingUnitsDto } from '../dto'
 
 /** For everybody in the salon, from the next page on. */
@@ -10,7 +10,7 @@ export async function saveUnits(
   member: StaffMember,
   { mass, length, developer, clock }: ReadingUnitsDto,
 ): Promise<ReadingUnits> {
-  require(member, 'units')
+  requirePermission(member, 'units')
   const units = { mass, length, developer, clock }
   await database().update(salon).set({ units }).where(eq(salon.id, member.salonId))
   forgetSalon(member.salonId)

@@ -10,7 +10,7 @@ import {
 } from '@/core/placement/layout'
 import type { Consultation, FaltoPlan, OpenPlan } from '@/core/model'
 import { newPlanDocument, onShelf, planFromService, proposePlan, type Person } from '@/core/plan/serviceKinds'
-import { require, type StaffMember } from '../auth'
+import { requirePermission, type StaffMember } from '../auth'
 import { bookingOf } from '../bookings'
 import { careCautionsOf } from '../care'
 import { findClient } from '../clients'
@@ -33,7 +33,7 @@ export async function createPlan(
   clientId: string,
   { name, template, parameters, service }: NewPlanDto,
 ): Promise<{ id: string }> {
-  require(member, 'write')
+  requirePermission(member, 'write')
   const owner = await findClient(member, clientId)
   const newest = await newestConsultation(member, clientId)
   const person: Person = { head: owner.head, hair: owner.hair, hairMap: newest && hairMapOf(newest.canvas), newId }

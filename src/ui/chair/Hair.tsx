@@ -13,7 +13,7 @@ import {
   type RunState,
   type ScriptStep,
 } from '@/core/time/run'
-import { tenth } from '@/core/units'
+import { roundToTenth } from '@/core/units'
 import { LINE } from '../theme'
 import type { LiveRun } from './useRun'
 import { useClockTime, running } from './words'
@@ -98,7 +98,9 @@ function Piece({ open, step, state, expected, now, tell, onCheck }: Props & { st
         {level && (
           <Typography title="The first piece, expected from its mix, its hair and what was seen; a range">
             about{' '}
-            {tenth(level.low) === tenth(level.high) ? tenth(level.low) : `${tenth(level.low)}–${tenth(level.high)}`}
+            {roundToTenth(level.low) === roundToTenth(level.high)
+              ? roundToTenth(level.low)
+              : `${roundToTenth(level.low)}–${roundToTenth(level.high)}`}
             {zone && `, goal ${zone.goal}`}
           </Typography>
         )}

@@ -8,7 +8,7 @@ import { useEffect, useState } from 'react'
 import { gramsByFormula } from '@/core/product/bowls'
 import { LIMITS, type MixRecord, type OpenRun } from '@/core/model'
 import { levelsToConfirm, runOutcome, type RunScript } from '@/core/time/run'
-import { tenth } from '@/core/units'
+import { roundToTenth } from '@/core/units'
 import { duration, taskWords } from '../clock/words'
 import { callApi } from '../hooks/api'
 import { NumberField, Read } from '../parts'
@@ -78,7 +78,7 @@ export function Over({
       {levels.map(({ about, seen, minute, expected }, i) => (
         <Typography key={i} variant="body2">
           {about}: seen {seen} after {duration(minute)}
-          {expected && `, expected ${tenth(expected.low)}–${tenth(expected.high)} when it comes out`}
+          {expected && `, expected ${roundToTenth(expected.low)}–${roundToTenth(expected.high)} when it comes out`}
         </Typography>
       ))}
       <Typography sx={{ mt: 1 }}>

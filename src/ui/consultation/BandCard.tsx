@@ -8,7 +8,7 @@ import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import {
   copyBands,
-  dyeOf,
+  lastDyeOf,
   mergeBand,
   moveEdge,
   NOT_YET_COME,
@@ -51,7 +51,7 @@ export function BandCard() {
       bands.map((one, i) => (i === index ? { ...one, ...change } : one)),
     )
   const beneath = underlyingPigment(band.level)
-  const dye = dyeOf(band)
+  const dye = lastDyeOf(band)
 
   return (
     <Stack spacing={1.25} component="section" aria-label={`Band ${index + 1}`}>

@@ -9,7 +9,7 @@ import { useMemo } from 'react'
 import { cutCanvas, daysBetween, kindsOf, regionLengths, setBands, USUAL_WASHES_PER_WEEK } from '@/core/hair/hairRecord'
 import { regrowthCm } from '@/core/hair/fibre'
 import { LIMITS, TARGET_REGIONS, type Band, type Correction, type Strand, type TargetRegion } from '@/core/model'
-import { tenth } from '@/core/units'
+import { roundToTenth } from '@/core/units'
 import { useUnits } from '../hooks/useUnits'
 import { Choice, NumberField, Read } from '../parts'
 import { LINE } from '../theme'
@@ -105,7 +105,7 @@ function Prediction() {
           </b>{' '}
           from {dateInWords(from.recordedOn)}
           {from.kind === 'done' && ' (plan carried out)'}: {weeks} weeks, roots{' '}
-          <Read>{`${tenth(regrowthCm(weeks, entry.hair.growthCmPerMonth))} cm`}</Read> longer, about{' '}
+          <Read>{`${roundToTenth(regrowthCm(weeks, entry.hair.growthCmPerMonth))} cm`}</Read> longer, about{' '}
           {Math.round(weeks * (entry.hair.washesPerWeek ?? USUAL_WASHES_PER_WEEK))} washes.
         </Typography>
         {/* One line whatever it says: what lies below must not move under a finger. */}

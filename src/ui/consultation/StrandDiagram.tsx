@@ -1,7 +1,7 @@
 'use client'
 import Box from '@mui/material/Box'
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
-import { edge, moveEdge, quarter, strandLength } from '@/core/hair/hairRecord'
+import { toBandEdge, moveEdge, toQuarterLevel, strandLength } from '@/core/hair/hairRecord'
 import { hexFromLab, labOfHair } from '@/core/hair/colour'
 import { LIMITS, type Band, type Strand } from '@/core/model'
 import { useUnits } from '../hooks/useUnits'
@@ -45,7 +45,7 @@ export function StrandDiagram({ strand: { bands }, selected, limiting, writable,
   function drag(event: PointerEvent<SVGElement>, index: number) {
     if (dragging !== index || !svg.current) return
     const left = svg.current.getBoundingClientRect().left
-    onMove(index, moveEdge(bands, index, edge(((event.clientX - left - GRIP / 2) / inner) * length)))
+    onMove(index, moveEdge(bands, index, toBandEdge(((event.clientX - left - GRIP / 2) / inner) * length)))
   }
 
   function walk(event: KeyboardEvent, index: number) {
@@ -60,7 +60,10 @@ export function StrandDiagram({ strand: { bands }, selected, limiting, writable,
       groups.current[index + along]?.focus()
     } else if (up !== undefined && writable) {
       event.preventDefault()
-      onLevel(index, Math.min(LIMITS.bandLevel.max, Math.max(LIMITS.bandLevel.min, quarter(bands[index]!.level + up))))
+      onLevel(
+        index,
+        Math.min(LIMITS.bandLevel.max, Math.max(LIMITS.bandLevel.min, toQuarterLevel(bands[index]!.level + up))),
+      )
     }
   }
 

@@ -5,7 +5,7 @@ import Collapse from '@mui/material/Collapse'
 import Stack from '@mui/material/Stack'
 import Typography from '@mui/material/Typography'
 import { useId, useState } from 'react'
-import { quarter } from '@/core/hair/hairRecord'
+import { toQuarterLevel } from '@/core/hair/hairRecord'
 import { hexFromLab, exposedLab } from '@/core/hair/colour'
 import { SCHOOL_MEANS, type Reason } from '@/core/judgement/feasibility'
 import { LENGTH_REGIONS } from '@/core/model'
@@ -38,7 +38,7 @@ export function VerdictCard() {
           {reach !== 'notNow' && `${span(visits.low, visits.high)} visit${visits.high === 1 ? '' : 's'}, `}
           {reach !== 'notNow' &&
             limits &&
-            `the limiting band ends at level ${span(quarter(atEnd.low), quarter(atEnd.high))} of ${quarter(limiting.required)}. `}
+            `the limiting band ends at level ${span(toQuarterLevel(atEnd.low), toQuarterLevel(atEnd.high))} of ${toQuarterLevel(limiting.required)}. `}
           {SCHOOL_MEANS[school].name} school.
         </Typography>
         {limits && (
@@ -80,7 +80,7 @@ export function VerdictCard() {
                 <Typography sx={{ fontWeight: 600 }}>
                   Visit {number}
                   {need === 'maybe' && ' (if the first lifts slowly)'}
-                  {limits && `: canvas ${span(quarter(after.low), quarter(after.high))}`}
+                  {limits && `: canvas ${span(toQuarterLevel(after.low), toQuarterLevel(after.high))}`}
                 </Typography>
                 {steps.map((step) => (
                   <Typography key={step} variant="body2">

@@ -8,7 +8,7 @@ import { useState } from 'react'
 import { splitExactly } from '@/core/product/formula'
 import type { MixedBowl } from '@/core/product/bowls'
 import type { MixRecord } from '@/core/model'
-import { tenth } from '@/core/units'
+import { roundToTenth } from '@/core/units'
 import { useUnits } from '../hooks/useUnits'
 import { usePlan, usePlanStore } from '../map/context'
 import { Choice, Grams, Read } from '../parts'
@@ -174,7 +174,7 @@ function BowlCard({
   mayMix: boolean
   onWeigh: () => void
 }) {
-  const total = tenth(bowl.grams * factor)
+  const total = roundToTenth(bowl.grams * factor)
   const parts = splitExactly(
     total,
     bowl.parts.map(({ grams }) => grams),
@@ -221,7 +221,7 @@ function BowlCard({
                 </b>
               </td>
               <Box component="td" sx={{ color: 'text.secondary', pl: 1, fontSize: '0.8rem' }}>
-                <Read>{`${tenth(grams > 0 ? (ml * parts[i]!) / grams : 0)} ml`}</Read>
+                <Read>{`${roundToTenth(grams > 0 ? (ml * parts[i]!) / grams : 0)} ml`}</Read>
               </Box>
             </tr>
           ))}

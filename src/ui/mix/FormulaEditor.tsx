@@ -23,7 +23,7 @@ import {
   type FormulaShade,
   type Product,
 } from '@/core/model'
-import { percentFromVolume, tenth, type ReadingUnits } from '@/core/units'
+import { percentFromVolume, roundToTenth, type ReadingUnits } from '@/core/units'
 import { useUnits } from '../hooks/useUnits'
 import { freeLetter } from '../formulaLetters'
 import { usePlan, usePlanStore } from '../map/context'
@@ -165,7 +165,7 @@ const blendWords = (
   vol: number,
   developer: ReadingUnits['developer'],
 ): string => {
-  const other = developer === '%' ? `${tenth(vol)} volume` : `${tenth(percentFromVolume(vol))} %`
+  const other = developer === '%' ? `${roundToTenth(vol)} volume` : `${roundToTenth(percentFromVolume(vol))} %`
   if (blend.length < 2) return other
   return `${other}: ${blend.map(({ vol: strength, share }) => `${Math.round(100 * share)} % of ${strength} vol`).join(' + ')}`
 }
@@ -185,7 +185,7 @@ function Ratio({
   onRatio: (ratio: number) => void
 }) {
   const allowed = [...(leading.rules?.ratios ?? [])].sort((a, b) => a - b)
-  const words = `${tenth(peroxide)} % peroxide in the mix`
+  const words = `${roundToTenth(peroxide)} % peroxide in the mix`
   if (allowed.length === 0 && formula.ratio === 0)
     return <Typography sx={{ alignSelf: 'center' }}>Used as it is, without developer.</Typography>
   if (!allowed.includes(formula.ratio))

@@ -14,7 +14,7 @@ import {
   type Surface,
 } from '@/core/product/formula'
 import { isLightener } from '@/core/model'
-import { tenth } from '@/core/units'
+import { roundToTenth } from '@/core/units'
 import { usePlan } from '../map/context'
 import { inkOn, Read } from '../parts'
 import { LINE } from '../theme'
@@ -65,11 +65,11 @@ export function OnHair({ id }: { id: string }) {
                 <Read>{surface.name}</Read>
                 {surface.white > 0.02 && `, ${Math.round(100 * surface.white)} % white`}
               </Typography>
-              <Swatch hex={hexFromLab(before)} words={`level ${tenth(surface.level)}`} />
+              <Swatch hex={hexFromLab(before)} words={`level ${roundToTenth(surface.level)}`} />
               {after && (
                 <>
                   <span aria-hidden>→</span>
-                  <Swatch hex={hexFromLab(after.lab)} words={`level ${tenth(after.level)}`} />
+                  <Swatch hex={hexFromLab(after.lab)} words={`level ${roundToTenth(after.level)}`} />
                 </>
               )}
               <Typography variant="caption" color="textSecondary" sx={{ flex: '1 1 170px' }}>
@@ -109,7 +109,7 @@ export function OnHair({ id }: { id: string }) {
 
 function fillerWords(surface: Surface, level: number): string {
   const { needed, level: at, hue, reason } = fillerFor(surface, level)
-  return needed ? ` · filler first: ${WORDS.hue[hue]} around level ${tenth(at)}. ${reason}` : ''
+  return needed ? ` · filler first: ${WORDS.hue[hue]} around level ${roundToTenth(at)}. ${reason}` : ''
 }
 
 export function Swatch({ hex, words }: { hex: string; words: string }) {

@@ -17,7 +17,7 @@ import { useEffect, useMemo, useState } from 'react'
 import { hexFromLab, labOfHair, toneOfFormula } from '@/core/hair/colour'
 import type { Suggestion } from '@/core/product/formula'
 import { LIMITS, TONE_HUES, type Goal, type ToneHue } from '@/core/model'
-import { tenth } from '@/core/units'
+import { roundToTenth } from '@/core/units'
 import type { MixWorker } from '@/workers/mix.worker'
 import { usePlan, usePlanStore } from '../map/context'
 import { NumberField, Read } from '../parts'
@@ -175,7 +175,10 @@ export function SuggestDialog({ id, goal, onClose }: { id: string; goal: Goal | 
                   aria-label={`Suggestion ${i + 1}`}
                   sx={{ p: 1.5, display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap' }}
                 >
-                  <Swatch hex={hexFromLab(suggestion.result.lab)} words={`level ${tenth(suggestion.result.level)}`} />
+                  <Swatch
+                    hex={hexFromLab(suggestion.result.lab)}
+                    words={`level ${roundToTenth(suggestion.result.level)}`}
+                  />
                   <Box sx={{ flex: '1 1 260px', minWidth: 0 }}>
                     <Typography sx={{ fontWeight: 600 }}>
                       {suggestion.formula
@@ -186,7 +189,7 @@ export function SuggestDialog({ id, goal, onClose }: { id: string; goal: Goal | 
                         .join(' + ')}
                     </Typography>
                     <Typography variant="caption" color="textSecondary" sx={{ display: 'block' }}>
-                      ΔE {tenth(suggestion.difference)} from the wish: {suggestion.tradeOff}
+                      ΔE {roundToTenth(suggestion.difference)} from the wish: {suggestion.tradeOff}
                     </Typography>
                     {suggestion.findings.slice(0, 2).map(({ id: finding, text }) => (
                       <Typography key={finding} variant="caption" color="warning" sx={{ display: 'block' }}>

@@ -18,11 +18,11 @@ import {
   nextTarget,
   poured,
   pouringOf,
-  thinned,
+  withDeveloper,
   type Pouring,
 } from '@/core/product/bowls'
 import type { MixRecord, PourEvent } from '@/core/model'
-import { tenth } from '@/core/units'
+import { roundToTenth } from '@/core/units'
 import { useUnits } from '../hooks/useUnits'
 import { callApi, OfflineError } from '../hooks/api'
 import { usePlan } from '../map/context'
@@ -89,8 +89,8 @@ export function WeighDialog({ id, bowl: number, onClose, onMessage }: Props) {
   const sending = useRef<Promise<unknown>>(Promise.resolve())
   const at = nextTarget(kept.pouring)
   const line = kept.pouring.lines[at]
-  const now = reading ? tenth(Math.max(0, reading.grams - zero)) : 0
-  const wanted = line ? tenth(line.target - line.actual) : 0
+  const now = reading ? roundToTenth(Math.max(0, reading.grams - zero)) : 0
+  const wanted = line ? roundToTenth(line.target - line.actual) : 0
 
   function keep(next: Kept) {
     localStorage.setItem(key, JSON.stringify(next))
@@ -216,7 +216,7 @@ export function WeighDialog({ id, bowl: number, onClose, onMessage }: Props) {
               aria-label={`${line.name} in the bowl`}
               aria-valuemin={0}
               aria-valuemax={line.target}
-              aria-valuenow={tenth(line.actual + now)}
+              aria-valuenow={roundToTenth(line.actual + now)}
             >
               <Box
                 sx={{
@@ -241,7 +241,7 @@ export function WeighDialog({ id, bowl: number, onClose, onMessage }: Props) {
             </Box>
             <Typography sx={{ fontSize: '1.2rem', fontVariantNumeric: 'tabular-nums', textAlign: 'right', mb: 0.5 }}>
               {read(
-                `${(state === 'there' ? tenth(line.actual + now) : line.actual).toFixed(1)} of ${line.target.toFixed(1)} g`,
+                `${(state === 'there' ? roundToTenth(line.actual + now) : line.actual).toFixed(1)} of ${line.target.toFixed(1)} g`,
               )}
             </Typography>
             <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap', alignItems: 'center' }}>
@@ -329,15 +329,15 @@ export function WeighDialog({ id, bowl: number, onClose, onMessage }: Props) {
         {made && (
           <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap', mt: 1 }}>
             <Typography>
-              In the bowl: <b>1 : {Math.round(100 * made.ratio) / 100}</b>, <b>{tenth(made.peroxidePercent)} %</b>{' '}
-              peroxide
+              In the bowl: <b>1 : {Math.round(100 * made.ratio) / 100}</b>,{' '}
+              <b>{roundToTenth(made.peroxidePercent)} %</b> peroxide
             </Typography>
             {at < 0 && developerLine >= 0 && (
               <Button
                 color="inherit"
                 variant="outlined"
                 onClick={() =>
-                  log(thinned(kept.pouring, developerLine, THINNING_G), {
+                  log(withDeveloper(kept.pouring, developerLine, THINNING_G), {
                     kind: 'poured',
                     line: developerLine,
                     grams: THINNING_G,
@@ -393,7 +393,8 @@ function InBowl({ line, value, onCorrect }: { line: string; value: number; onCor
   const commit = () => {
     const typed = Number(text.replace(',', '.'))
     // What was only looked at stays to the tenth of a gram, also where ounces show less of it.
-    if (typed >= 0 && typed !== shown(value) && tenth(kept(typed)) !== value) onCorrect(tenth(kept(typed)))
+    if (typed >= 0 && typed !== shown(value) && roundToTenth(kept(typed)) !== value)
+      onCorrect(roundToTenth(kept(typed)))
     setText(undefined)
   }
   return (

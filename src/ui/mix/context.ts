@@ -1,6 +1,6 @@
 'use client'
 import { createContext, useContext } from 'react'
-import { recipeOf, type Recipe, type Surface, type Use } from '@/core/product/formula'
+import { recipeOf, type Recipe, type Surface, type FormulaUse } from '@/core/product/formula'
 import { stageKindOf, surfacesFor } from '@/core/product/bowls'
 import { productOf, type Canvas, type CatalogueItem, type FaltoPlan, type Formula, type Product } from '@/core/model'
 import type { PlanStore } from '../map/store'
@@ -53,7 +53,7 @@ export interface FormulaView {
   formula: Formula
   recipe: Recipe
   surfaces: Surface[]
-  use: Use
+  use: FormulaUse
 }
 
 export function viewOf(plan: FaltoPlan, formula: Formula, canvas: Canvas | undefined): FormulaView {

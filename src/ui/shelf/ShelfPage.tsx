@@ -83,15 +83,23 @@ export function ShelfPage({ items, currency, writable }: Props) {
     router.refresh()
   }
 
-  async function remove(id: string, name: string) {
-    await callApi(`/api/products/${id}`, 'DELETE')
+  /** Does something on the server; what it refuses is said where its success would have been. */
+  async function attempt(work: () => Promise<unknown>, done: { text: string; undo?: () => void }) {
     setDialog(undefined)
-    setMessage({
-      text: `${name} is off the catalogue; plans that use it keep it.`,
-      undo: () => void callApi(`/api/products/${id}/restore`, 'POST').then(() => changed(`${name} is back.`)),
-    })
-    router.refresh()
+    try {
+      await work()
+      setMessage(done)
+      router.refresh()
+    } catch (error) {
+      setMessage({ text: error instanceof Error ? error.message : 'That did not work. Try again.' })
+    }
   }
+
+  const remove = (id: string, name: string) =>
+    attempt(() => callApi(`/api/products/${id}`, 'DELETE'), {
+      text: `${name} is off the catalogue; plans that use it keep it.`,
+      undo: () => void attempt(() => callApi(`/api/products/${id}/restore`, 'POST'), { text: `${name} is back.` }),
+    })
 
   return (
     <Box sx={{ p: { xs: 1.5, sm: 3 }, maxWidth: 1280 }}>

@@ -1,5 +1,5 @@
 import { DENSITIES, type Density, type HairState, type Texture } from '../../model'
-import { tenth } from '../../units'
+import { roundToTenth } from '../../units'
 import {
   FIBRE_DIAMETER_UM,
   FULL_DENSITY_AREA,
@@ -55,7 +55,7 @@ export const newGrowthCm = ({
   weeksSinceColour,
   growthCmPerMonth,
 }: Pick<HairState, 'weeksSinceColour' | 'growthCmPerMonth'>): number =>
-  tenth(regrowthCm(weeksSinceColour, growthCmPerMonth))
+  roundToTenth(regrowthCm(weeksSinceColour, growthCmPerMonth))
 
 /**
  * Circumference of a ponytail of `hairs` fibres, cm: bundle area = N·πd²/4 / packing.

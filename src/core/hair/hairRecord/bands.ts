@@ -7,9 +7,9 @@ export class BandError extends Error {
 }
 
 /** Kept to the tenth of a centimetre. */
-export const edge = (cm: number): number => Math.round(cm / EDGE_STEP_CM) / Math.round(1 / EDGE_STEP_CM)
+export const toBandEdge = (cm: number): number => Math.round(cm / EDGE_STEP_CM) / Math.round(1 / EDGE_STEP_CM)
 /** Levels are read in quarter steps. */
-export const quarter = (level: number): number => Math.round(level * 4) / 4
+export const toQuarterLevel = (level: number): number => Math.round(level * 4) / 4
 
 export const strandLength = (bands: readonly Band[]): number => bands[bands.length - 1]!.toCm
 export const isVirgin = ({ treatments }: { treatments: readonly Treatment[] }): boolean => treatments.length === 0
@@ -55,7 +55,7 @@ export function bandFault(
 export function moveEdge(bands: readonly Band[], index: number, cm: number): Band[] {
   const upper = bands[index]!
   const lower = bands[index + 1]!
-  const at = edge(Math.min(Math.max(cm, upper.fromCm + SHORTEST_BAND_CM), lower.toCm - SHORTEST_BAND_CM))
+  const at = toBandEdge(Math.min(Math.max(cm, upper.fromCm + SHORTEST_BAND_CM), lower.toCm - SHORTEST_BAND_CM))
   return bands.map((band, i) =>
     i === index ? { ...band, toCm: at } : i === index + 1 ? { ...band, fromCm: at } : band,
   )
@@ -66,7 +66,7 @@ export function splitBand(bands: readonly Band[], index: number): Band[] {
   const band = bands[index]!
   if (band.toCm - band.fromCm < 2 * SHORTEST_BAND_CM)
     throw new BandError(`This band is too short to split; it would have to be ${2 * SHORTEST_BAND_CM} cm long.`)
-  const at = edge((band.fromCm + band.toCm) / 2)
+  const at = toBandEdge((band.fromCm + band.toCm) / 2)
   return [...bands.slice(0, index), { ...band, toCm: at }, { ...band, fromCm: at }, ...bands.slice(index + 1)]
 }
 
@@ -84,17 +84,21 @@ export function mergeBand(bands: readonly Band[], index: number): Band[] {
  * @param lengthCm at least one band's least length
  */
 export function fitBands(bands: readonly Band[], lengthCm: number): Band[] {
-  const length = edge(Math.max(lengthCm, SHORTEST_BAND_CM))
+  const length = toBandEdge(Math.max(lengthCm, SHORTEST_BAND_CM))
   const kept = bands.filter((band, i) => i === 0 || band.fromCm + SHORTEST_BAND_CM <= length + 1e-9)
   return kept.map((band, i) => (i === kept.length - 1 ? { ...band, toCm: length } : band))
 }
 
 /** New growth at the scalp: longer virgin roots, or a band of them before the first treated one. */
 export function growBands(bands: readonly Band[], cm: number, naturalLevel: number): Band[] {
-  const grown = edge(cm)
+  const grown = toBandEdge(cm)
   const first = bands[0]!
   if (grown <= 0) return [...bands]
-  const moved = bands.map((band) => ({ ...band, fromCm: edge(band.fromCm + grown), toCm: edge(band.toCm + grown) }))
+  const moved = bands.map((band) => ({
+    ...band,
+    fromCm: toBandEdge(band.fromCm + grown),
+    toCm: toBandEdge(band.toCm + grown),
+  }))
   if (isVirgin(first)) return moved.map((band, i) => (i === 0 ? { ...band, fromCm: 0 } : band))
   // Less than the shortest band cannot be told from the band it grows out of.
   if (grown < SHORTEST_BAND_CM) return moved.map((band, i) => (i === 0 ? { ...band, fromCm: 0 } : band))
@@ -103,7 +107,7 @@ export function growBands(bands: readonly Band[], cm: number, naturalLevel: numb
 
 /** Cut at the tip. @throws BandError when nothing would be left */
 export function trimBands(bands: readonly Band[], cm: number): Band[] {
-  const length = edge(strandLength(bands) - cm)
+  const length = toBandEdge(strandLength(bands) - cm)
   if (length < SHORTEST_BAND_CM)
     throw new BandError(`Cutting ${cm} cm off ${strandLength(bands)} cm leaves no hair. Enter what was really cut.`)
   return cm <= 0 ? [...bands] : fitBands(bands, length)

@@ -11,7 +11,7 @@ import {
   checkCanvas,
   copyBands,
   correctionsOf,
-  edge,
+  toBandEdge,
   fadeBand,
   fitBands,
   growBands,
@@ -70,9 +70,9 @@ describe('bands', () => {
     fc.assert(
       fc.property(anyBands, cm, fc.nat(), (bands, amount, pick) => {
         const length = strandLength(bands)
-        tiles(growBands(bands, amount, 5), edge(length + amount))
+        tiles(growBands(bands, amount, 5), toBandEdge(length + amount))
         tiles(fitBands(bands, Math.max(0.3, amount)), Math.max(0.3, amount))
-        if (length - amount >= 0.3) tiles(trimBands(bands, amount), edge(length - amount))
+        if (length - amount >= 0.3) tiles(trimBands(bands, amount), toBandEdge(length - amount))
         if (bands.length > 1) {
           const at = pick % (bands.length - 1)
           tiles(moveEdge(bands, at, amount), length)
@@ -87,7 +87,7 @@ describe('bands', () => {
   it('grow and are cut in either order to the same strand, as long as the cut stays in old hair', () => {
     fc.assert(
       fc.property(anyBands, cm, fc.double({ min: 0, max: 0.9, noNaN: true }), (bands, grown, share) => {
-        const cut = edge(strandLength(bands) * share)
+        const cut = toBandEdge(strandLength(bands) * share)
         fc.pre(strandLength(bands) - cut >= 0.6)
         expect(strandLength(trimBands(growBands(bands, grown, 5), cut))).toBeCloseTo(
           strandLength(growBands(trimBands(bands, cut), grown, 5)),
@@ -150,6 +150,28 @@ describe('populations', () => {
         )
       }),
     )
+  })
+
+  it('give up the smallest, to one of the same strand where there is one, else to the largest', () => {
+    const of = (strandId: string, source: string, share: number): Population => ({
+      strandId,
+      sources: [source],
+      share,
+      white: 0,
+    })
+    const six = [of('a', 'v/1', 0.3), of('b', 'v/2', 0.2), of('c', 'v/3', 0.15)]
+    const more = [of('c', 'v/4', 0.12), of('b', 'v/5', 0.1), of('a', 'v/6', 0.09)]
+    const shares = (last: Population) =>
+      mergePopulations([...six, ...more, last]).map(({ sources, share }) => [sources[0], Math.round(100 * share)])
+    expect(shares(of('b', 'v/7', 0.04))).toEqual([
+      ['v/1', 30],
+      ['v/2', 24],
+      ['v/3', 15],
+      ['v/4', 12],
+      ['v/5', 10],
+      ['v/6', 9],
+    ])
+    expect(shares(of('d', 'v/7', 0.04))[0]).toEqual(['v/1', 34])
   })
 })
 

@@ -12,7 +12,7 @@ import {
   type RegionLengths,
   type Strand,
 } from '../../model'
-import { edge, fitBands, strandLength, virginBand } from './bands'
+import { toBandEdge, fitBands, strandLength, virginBand } from './bands'
 import { cellArea, SCALP_CELLS } from './cells'
 import { MOST_POPULATIONS } from './constants'
 import { directionOf } from './place'
@@ -78,7 +78,7 @@ export function startingCanvas(head: Head, hair: HairState, recordedOn: string):
   const lengthAt = rootLength(head, hair)
   const strands: Strand[] = LENGTH_REGIONS.map((region) => {
     const { theta, psi } = directionOf(head, LENGTH_REGION_CENTRES[region][0]!)
-    return { id: region, bands: [virginBand(hair.naturalLevel, 0, Math.max(1, edge(lengthAt(theta, psi))))] }
+    return { id: region, bands: [virginBand(hair.naturalLevel, 0, Math.max(1, toBandEdge(lengthAt(theta, psi))))] }
   })
   const cells: CellHair[] = SCALP_CELLS.map(({ region }) => ({
     populations: [{ strandId: region, share: 1, white: 0, sources: [] }],

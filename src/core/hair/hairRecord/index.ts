@@ -6,13 +6,13 @@
 export {
   bandFault,
   BandError,
-  edge,
+  toBandEdge,
   fitBands,
   growBands,
   isVirgin,
   mergeBand,
   moveEdge,
-  quarter,
+  toQuarterLevel,
   splitBand,
   strandLength,
   trimBands,
@@ -46,4 +46,4 @@ export {
   SHORTEST_BAND_CM,
   USUAL_WASHES_PER_WEEK,
 } from './constants'
-export { cutCanvas, daysBetween, dyeOf, fadeBand, isCool, predictCanvas, predictHair, type Since } from './time'
+export { cutCanvas, daysBetween, lastDyeOf, fadeBand, isCool, predictCanvas, predictHair, type Since } from './time'

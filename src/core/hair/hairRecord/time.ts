@@ -1,6 +1,6 @@
 import { regrowthCm } from '../fibre'
 import type { Band, Canvas, HairState, ToneHue, TreatmentKind } from '../../model'
-import { fitBands, growBands, quarter, strandLength, trimBands } from './bands'
+import { fitBands, growBands, toQuarterLevel, strandLength, trimBands } from './bands'
 import { tidy } from './canvas'
 import {
   COOL_HALF_LIFE_SHARE,
@@ -19,7 +19,7 @@ export const daysBetween = (from: string, to: string): number =>
   Math.round((Date.parse(to) - Date.parse(from)) / 86_400_000)
 
 /** The dye that shows on a band: the last one put on. */
-export const dyeOf = ({ treatments }: Pick<Band, 'treatments'>): TreatmentKind | undefined =>
+export const lastDyeOf = ({ treatments }: Pick<Band, 'treatments'>): TreatmentKind | undefined =>
   treatments.findLast(({ kind }) => HALF_LIFE_WASHES[kind] !== undefined)?.kind
 
 /**
@@ -27,13 +27,15 @@ export const dyeOf = ({ treatments }: Pick<Band, 'treatments'>): TreatmentKind |
  * cool tone can no longer be read the warmth of the lightened hair under it comes back.
  */
 export function fadeBand(band: Band, washes: number): Band {
-  const dye = dyeOf(band)
+  const dye = lastDyeOf(band)
   if (!dye || washes <= 0) return band
   const halfLife = HALF_LIFE_WASHES[dye]!
   const tone = 2 ** (-washes / (halfLife * (isCool(band.hue) ? COOL_HALF_LIFE_SHARE : 1)))
   const depth = 2 ** (-washes / (halfLife * DEPTH_HALF_LIFE_FACTOR))
   const level =
-    band.beneathLevel === undefined ? band.level : quarter(band.beneathLevel + (band.level - band.beneathLevel) * depth)
+    band.beneathLevel === undefined
+      ? band.level
+      : toQuarterLevel(band.beneathLevel + (band.level - band.beneathLevel) * depth)
   const strength = Math.round(band.strength * tone * 100) / 100
   const warmBeneath =
     isCool(band.hue) && strength < READABLE_STRENGTH && band.treatments.some(({ kind }) => kind === 'lightened')

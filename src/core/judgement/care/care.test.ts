@@ -50,6 +50,8 @@ describe('care checks', () => {
     ['allergyAlert', '2026-11-16', 'expired'],
     ['allergyAlert', '2026-11-17', 'current'],
     ['allergyAlert', '2026-11-23', 'early'],
+    ['allergyAlert', '2026-11-22', 'current'],
+    ['strandTest', '2026-11-23', 'current'],
     ['strandTest', '2026-10-26', 'expired'],
     ['scalp', '2026-11-23', 'expired'],
     ['age', '2001-01-01', 'current'],

@@ -9,10 +9,10 @@ import {
   type Strand,
   type Target,
 } from '../../model'
-import { judgeBand, levelAfter, type BandVerdict, type Span } from './band'
+import { judgeBand, levelAtVisitsEnd, type BandVerdict, type Span } from './band'
 import { reasonsFor, type Reason } from './reasons'
 import { targetFor } from './target'
-import { visitPlan, type Visit } from './visits'
+import { visitPlan, type PlannedVisit } from './visits'
 
 /** One band of the hair that is to be light, judged. */
 export interface JudgedBand extends BandVerdict {
@@ -38,7 +38,7 @@ export interface Feasibility {
   limiting: JudgedBand
   bands: JudgedBand[]
   reasons: Reason[]
-  plan: Visit[]
+  plan: PlannedVisit[]
 }
 
 /** What is judged: the hair today and the wish. `meanWhite` 0…1 comes from the canvas on its head. */
@@ -85,9 +85,9 @@ export function assess(wish: Wish): Feasibility {
   const judged = {
     reach,
     visits,
-    afterFirst: levelAfter(limiting, 1, 1),
+    afterFirst: levelAtVisitsEnd(limiting, 1, 1),
     // The cautious count takes its most visits, the hopeful one its fewest.
-    atEnd: levelAfter(limiting, visits.high, visits.low),
+    atEnd: levelAtVisitsEnd(limiting, visits.high, visits.low),
     limiting,
     bands,
   }

@@ -1,4 +1,4 @@
-import { dyeOf } from '../../hair/hairRecord'
+import { lastDyeOf } from '../../hair/hairRecord'
 import { colourLift, fillerNeeded, STRONGEST_VOL, surfaceOfBand } from '../../product/formula'
 import { liftAfter, historyRate } from '../../time/lightening'
 import type { Band, Goal, Target, Texture, TreatmentKind } from '../../model'
@@ -52,9 +52,9 @@ export interface BandVerdict {
   state: 'fine' | 'lift' | 'short' | 'blocked'
 }
 
-export const has = ({ treatments }: Band, ...kinds: readonly TreatmentKind[]): boolean =>
+export const wasTreatedWith = ({ treatments }: Band, ...kinds: readonly TreatmentKind[]): boolean =>
   treatments.some(({ kind }) => kinds.includes(kind))
-export const isArtificial = (band: Band): boolean => dyeOf(band) !== undefined
+export const isArtificial = (band: Band): boolean => lastDyeOf(band) !== undefined
 
 /**
  * Canvas level at which the target's tone reads. Hair that is only deposited on, or that shows its natural pigment,
@@ -62,7 +62,7 @@ export const isArtificial = (band: Band): boolean => dyeOf(band) !== undefined
  */
 function requiredCanvas(band: Band, target: Target, goal: Goal): number {
   const lighter = target.level > band.level + UNSEEN_LEVELS
-  if (!lighter && !has(band, 'lightened')) return band.level
+  if (!lighter && !wasTreatedWith(band, 'lightened')) return band.level
   const reads = TONE_CANVAS[target.hue] - WARMTH_ALLOWANCE[goal.warmth]
   return Math.min(LIGHTEST_AT_ALL, Math.max(target.level, reads))
 }
@@ -90,10 +90,10 @@ export function judgeBand(band: Band, target: Target, goal: Goal, texture: Textu
   const rate = historyRate(band, texture)
   const perVisit = liftPerVisit(rate, goal)
   const stands = levelsItStands(band, texture, goal)
-  const remover = lifts && need >= REMOVER_FROM && has(band, ...REMOVABLE) && goal.means === 'open'
+  const remover = lifts && need >= REMOVER_FROM && wasTreatedWith(band, ...REMOVABLE) && goal.means === 'open'
   const removed = remover ? REMOVER_LEVELS : { low: 0, high: 0 }
   const { lightest, lightestBy } = lightestLevel(band, goal, stands, removed)
-  const blocked = lifts && (has(band, 'metallic') || band.integrity === 'breaking')
+  const blocked = lifts && (wasTreatedWith(band, 'metallic') || band.integrity === 'breaking')
   const reach = Math.min(need, Math.max(0, lightest - band.level))
   const count = (gained: number, each: number) =>
     Math.min(MOST_VISITS, Math.max(1, Math.ceil((reach - gained - UNSEEN_LEVELS) / each)))
@@ -138,8 +138,8 @@ function lightestLevel(
 function preworkOf(band: Band, target: Target, lifts: boolean, remover: boolean): Prework[] {
   const filler = fillerNeeded(surfaceOfBand('', band, 0), target.level)
   return [
-    ...(lifts && has(band, 'unknown', 'henna', 'boxDye', 'metallic') ? (['strandTest'] as const) : []),
-    ...(has(band, 'mineral') ? (['clarify'] as const) : []),
+    ...(lifts && wasTreatedWith(band, 'unknown', 'henna', 'boxDye', 'metallic') ? (['strandTest'] as const) : []),
+    ...(wasTreatedWith(band, 'mineral') ? (['clarify'] as const) : []),
     ...(remover ? (['remover'] as const) : []),
     ...(filler ? (['filler'] as const) : []),
   ]
@@ -149,7 +149,7 @@ function preworkOf(band: Band, target: Target, lifts: boolean, remover: boolean)
  * Canvas level of a band after so many slow or fast visits, never past what is asked or possible. Levels in quarter
  * steps.
  */
-export function levelAfter(
+export function levelAtVisitsEnd(
   { band, required, lightest, perVisit, removed, state }: BandVerdict & { band: Band },
   slowVisits: number,
   fastVisits: number,

@@ -84,6 +84,25 @@ describe('a verdict', () => {
 })
 
 /** Every reason both ways: given where it must be, silent where it must not. */
+describe('a remover first', () => {
+  const old = [band(0, 30, { ...dyed('permanent'), level: 4 })]
+  const judged = (goal: Partial<Goal>) =>
+    judgeBand(old[0]!, targetFor({ ...GOAL, ...to(8), ...goal }, 'all'), { ...GOAL, ...goal }, 'medium')
+
+  it('gives one to two levels where there is old colour to take out and every means is allowed, and nothing else', () => {
+    expect(judged({ means: 'open' }).removed).toEqual({ low: 1, high: 2 })
+    expect(judged({ means: 'permanentOnly' }).removed).toEqual({ low: 0, high: 0 })
+    const virgin = judgeBand(band(0, 30, { level: 4 }), targetFor({ ...GOAL, ...to(8) }, 'all'), GOAL, 'medium')
+    expect(virgin.removed).toEqual({ low: 0, high: 0 })
+  })
+
+  it('spares visits: what it took out need not be lifted', () => {
+    const { removed, perVisit, need, visits } = judged({ means: 'open' })
+    expect(need).toBeGreaterThan(0)
+    expect(visits.low).toBeLessThanOrEqual(Math.max(1, Math.ceil((need - removed.high) / perVisit.high)))
+  })
+})
+
 describe('reasons', () => {
   const virgin = [band(0, 30)]
   const light = [band(0, 30, { level: 9.5, ...dyed('lightened') })]

@@ -8,4 +8,4 @@ export { CONTRAST_LEVELS, SCHOOL_MEANS, TONE_CANVAS, UPKEEP_WEEKS } from './cons
 export { checkGoal, startingGoal, type GoalProblem } from './goal'
 export { targetFor } from './target'
 export type { Reason } from './reasons'
-export type { Visit } from './visits'
+export type { PlannedVisit } from './visits'

@@ -1,10 +1,16 @@
 /* eslint-disable max-lines -- one table: every reason that a verdict can have */
-import { COOL_HALF_LIFE_SHARE, HALF_LIFE_WASHES, isCool, quarter, USUAL_WASHES_PER_WEEK } from '../../hair/hairRecord'
+import {
+  COOL_HALF_LIFE_SHARE,
+  HALF_LIFE_WASHES,
+  isCool,
+  toQuarterLevel,
+  USUAL_WASHES_PER_WEEK,
+} from '../../hair/hairRecord'
 import { apparentLevel, underlyingPigment } from '../../hair/colour'
 import { regrowthCm } from '../../hair/fibre'
-import { tenth } from '../../units'
+import { roundToTenth } from '../../units'
 import type { Feasibility, JudgedBand, Wish } from './assess'
-import { has, isArtificial } from './band'
+import { wasTreatedWith, isArtificial } from './band'
 import {
   BUDGET,
   CONTRAST_LEVELS,
@@ -51,8 +57,8 @@ type Judged = Omit<Feasibility, 'reasons' | 'plan'>
 type Rule = (wish: Wish, judged: Judged) => Reason[]
 
 const cm = (band: JudgedBand['band']): string => `${band.fromCm}–${band.toCm} cm`
-const quarterText = (level: number): string => String(quarter(level))
-const tenthText = (value: number): string => String(tenth(value))
+const quarterText = (level: number): string => String(toQuarterLevel(level))
+const tenthText = (value: number): string => String(roundToTenth(value))
 const span = ({ low, high }: { low: number; high: number }): string =>
   tenthText(low) === tenthText(high) ? tenthText(low) : `${tenthText(low)}–${tenthText(high)}`
 const cmList = (bands: readonly JudgedBand[]): string => [...new Set(bands.map(({ band }) => cm(band)))].join(', ')
@@ -139,7 +145,7 @@ const strandTest: Rule = (_wish, { bands }) => {
 }
 
 const metallic: Rule = (_wish, { bands }) => {
-  const salts = bands.filter(({ band, state }) => has(band, 'metallic') && state === 'blocked')
+  const salts = bands.filter(({ band, state }) => wasTreatedWith(band, 'metallic') && state === 'blocked')
   if (salts.length === 0) return []
   return [
     {

@@ -1,11 +1,11 @@
-import { quarter } from '../../hair/hairRecord'
+import { toQuarterLevel } from '../../hair/hairRecord'
 import { underlyingPigment } from '../../hair/colour'
 import type { Feasibility, JudgedBand, Wish } from './assess'
-import { levelAfter, PREWORK, type Prework, type Span } from './band'
+import { levelAtVisitsEnd, PREWORK, type Prework, type Span } from './band'
 import { SCHOOL_MEANS } from './constants'
 
 /** One visit: what is done in order, and the canvas level of the limiting band after it. */
-export interface Visit {
+export interface PlannedVisit {
   number: number
   /** `maybe` when only the cautious count needs it. */
   need: 'sure' | 'maybe'
@@ -22,13 +22,13 @@ const PREWORK_STEPS: Record<Prework, string> = {
 
 const where = (bands: readonly JudgedBand[]): string =>
   [...new Set(bands.map(({ band }) => `${band.fromCm}–${band.toCm} cm`))].join(', ')
-const level = (value: number): string => String(quarter(value))
+const level = (value: number): string => String(toQuarterLevel(value))
 
 /** The promise, visit by visit. Empty where nothing can be promised. */
 export function visitPlan(
   { goal }: Wish,
   { reach, visits, limiting, bands }: Omit<Feasibility, 'reasons' | 'plan'>,
-): Visit[] {
+): PlannedVisit[] {
   if (reach === 'notNow') return []
   const lifted = bands.filter(({ state }) => state === 'lift' || state === 'short')
   const prework = PREWORK.flatMap((kind) => {
@@ -38,7 +38,7 @@ export function visitPlan(
   return Array.from({ length: visits.high }, (_, i) => {
     const number = i + 1
     const now = lifted.filter((band) => number <= band.visits.high)
-    const after = levelAfter(limiting, number, number)
+    const after = levelAtVisitsEnd(limiting, number, number)
     const last = number === visits.high
     const { developerVol } = SCHOOL_MEANS[goal.school]
     return {

@@ -27,6 +27,16 @@ import {
 } from '.'
 
 const head = createHead({ circumferenceCm: 54 })
+describe('foils', () => {
+  it('are cut two centimetres longer than the hair in them, for the fold', () => {
+    for (const startCm of [0, 4])
+      for (const { kind, foilLength, hairLength } of computePlan(planWith({ placement: { startCm } })).pieces) {
+        expect(kind).toBe('foil')
+        expect(foilLength).toBeCloseTo(hairLength - startCm + 2, 9)
+      }
+  })
+})
+
 const foils = (wanted: Wanted) => computePlan(planWith(wanted)).foilCount
 const PLANAR = ['horizontal', 'vertical', 'diagonalBack', 'diagonalForward'] as const
 const anyDirection = fc.constantFrom(...DIRECTIONS)

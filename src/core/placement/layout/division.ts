@@ -169,7 +169,7 @@ function cutZone<Z extends Bounded>(
     throw new DivisionError('This parting begins and ends in the same place. Let it run to another edge.')
   const bounded = result.zones.find(({ id }) => id === zone.id)!
   const { first, second } = sides(result, bounded, start.vertex, end.vertex)
-  const inner = thinned(
+  const inner = evenlyThinned(
     line.filter(
       (point, i) =>
         i > from.along &&
@@ -299,7 +299,7 @@ function relocated(before: Division<Bounded>, after: Division<Bounded>, zoneId: 
   return { ...hit, step: steps[best]! }
 }
 
-function thinned(points: readonly DiskPoint[]): readonly DiskPoint[] {
+function evenlyThinned(points: readonly DiskPoint[]): readonly DiskPoint[] {
   if (points.length <= MOST_VIA) return points
   return Array.from({ length: MOST_VIA }, (_, i) => points[Math.round((i * (points.length - 1)) / (MOST_VIA - 1))]!)
 }

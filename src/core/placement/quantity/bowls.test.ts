@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { BOWL_G, BOWL_RESIDUE_G, bowlCapacity, LONG_BOWL_G, planBowls, type Use } from '.'
+import { BOWL_G, BOWL_RESIDUE_G, bowlCapacity, LONG_BOWL_G, planBowls, type BowlUse } from '.'
 
 /** Work in turn: so many pieces of some grams and seconds in each of some stages. */
 const anyUses = fc
@@ -17,7 +17,7 @@ const anyUses = fc
     let piece = 0
     return stages.flatMap((pieces, stage) => {
       let at = 0
-      return pieces.map(({ grams, seconds }): Use => {
+      return pieces.map(({ grams, seconds }): BowlUse => {
         const from = at
         at += seconds
         return { stage, piece: piece++, grams, from, to: at }
@@ -50,7 +50,7 @@ describe('bowls', () => {
     fc.assert(
       fc.property(anyUses, (uses) => {
         const one = uses.filter(({ stage }) => stage === 0).slice(0, 9)
-        const fits = (part: readonly Use[]) =>
+        const fits = (part: readonly BowlUse[]) =>
           part.length === 1 ||
           (sum(part.map(({ grams }) => grams)) <= BOWL_G - BOWL_RESIDUE_G && part.at(-1)!.to - part[0]!.from <= 300)
         const least = (at: number): number =>
@@ -66,7 +66,7 @@ describe('bowls', () => {
   })
 
   it('are even: no last spoonful', () => {
-    const uses = Array.from({ length: 25 }, (_, piece): Use => ({
+    const uses = Array.from({ length: 25 }, (_, piece): BowlUse => ({
       stage: 0,
       piece,
       grams: 5,

@@ -1,7 +1,7 @@
 import { BOWL_G, BOWL_RESIDUE_G, LONG_BOWL_FROM_CM, LONG_BOWL_G, EVEN_TO_G } from './constants'
 
 /** One application of a formula, in the order of work. */
-export interface Use {
+export interface BowlUse {
   stage: number
   /** Its place among the plan's pieces. */
   piece: number
@@ -50,7 +50,7 @@ export const bowlCapacity = (hairLengthCm: number): number => (hairLengthCm >= L
  * is a residue and a walk, and of those as even ones as can be. A single application that asks for more than a bowl
  * gets one of its own.
  */
-export function planBowls(uses: readonly Use[], { capacity, workingLife, chosen }: BowlRules): Bowl[] {
+export function planBowls(uses: readonly BowlUse[], { capacity, workingLife, chosen }: BowlRules): Bowl[] {
   const stages = [...new Set(uses.map(({ stage }) => stage))].map((stage) => uses.filter((use) => use.stage === stage))
   const fill = (room: number) => stages.map((own) => ({ own, bowls: filled(own, room, workingLife) }))
   const usual = fill(capacity - BOWL_RESIDUE_G)
@@ -69,10 +69,10 @@ export function planBowls(uses: readonly Use[], { capacity, workingLife, chosen 
   return fewest.flatMap(({ own }, i) => evenly(own, counts[i]!, room, workingLife))
 }
 
-const total = (uses: readonly Use[]): number => uses.reduce((sum, { grams }) => sum + grams, 0)
+const total = (uses: readonly BowlUse[]): number => uses.reduce((sum, { grams }) => sum + grams, 0)
 
 /** Fills bowl after bowl up to a room, g, as long as each is good. */
-function filled(uses: readonly Use[], room: number, workingLife: number): Bowl[] {
+function filled(uses: readonly BowlUse[], room: number, workingLife: number): Bowl[] {
   const bowls: Bowl[] = []
   let bowl: Bowl | undefined
   for (const { stage, piece, grams, from, to } of uses) {
@@ -92,7 +92,7 @@ function filled(uses: readonly Use[], room: number, workingLife: number): Bowl[]
  * So many bowls (or more, where they would go stale) as even as can be: the smallest room that still gives no more of
  * them.
  */
-function evenly(uses: readonly Use[], count: number, room: number, workingLife: number): Bowl[] {
+function evenly(uses: readonly BowlUse[], count: number, room: number, workingLife: number): Bowl[] {
   let high = Math.min(room, total(uses))
   // No room below the mean can do.
   let low = high > 0 ? total(uses) / (count + 1) : 0
@@ -105,7 +105,7 @@ function evenly(uses: readonly Use[], count: number, room: number, workingLife: 
 }
 
 /** How many bowls {@link filled} would make. */
-function countFilled(uses: readonly Use[], room: number, workingLife: number): number {
+function countFilled(uses: readonly BowlUse[], room: number, workingLife: number): number {
   let count = 0
   let applied = 0
   let begun = 0

@@ -8,7 +8,7 @@ import {
   type ProductKind,
 } from '../../model'
 import type { Piece } from '../foils'
-import { bowlCapacity, planBowls, type Bowl, type BowlRules, type Use } from './bowls'
+import { bowlCapacity, planBowls, type Bowl, type BowlRules, type BowlUse } from './bowls'
 import {
   BOWL_RESIDUE_G,
   COLOUR_LIFE_MINUTES,
@@ -65,11 +65,11 @@ export interface FormulaGrams {
   residue: number
   range: Range
   /** What it is used for, piece by piece. */
-  uses: Use[]
+  uses: BowlUse[]
 }
 
 /** One piece of a formula, and what it needs. */
-export interface PieceUse extends Omit<Use, 'grams'> {
+export interface PieceUse extends Omit<BowlUse, 'grams'> {
   grams: PieceGrams
 }
 

@@ -1,7 +1,7 @@
 /**
  * Stage 4: how much and how long. Masses in g, times in s, predictions as ranges (p10, expected, p90).
  */
-export { bowlCapacity, planBowls, type Bowl, type BowlRules, type Use } from './bowls'
+export { bowlCapacity, planBowls, type Bowl, type BowlRules, type BowlUse } from './bowls'
 export {
   BOWL_G,
   BOWL_RESIDUE_G,

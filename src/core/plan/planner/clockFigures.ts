@@ -10,7 +10,7 @@ import {
   type RemedyKind,
   type TaskKind,
 } from '../../time/schedule'
-import { tenth } from '../../units'
+import { roundToTenth } from '../../units'
 
 /** A range in whole minutes or tenths of a level. */
 interface Span {
@@ -98,14 +98,14 @@ const roundedClock = ({
 }: Clock): Omit<ClockFigures, 'crew' | 'remedies' | 'lengthsCanLead'> => ({
   fits,
   minutes: span(finish),
-  handsFreeMinutes: tenth(handsFree),
+  handsFreeMinutes: roundToTenth(handsFree),
   tasks: tasks.map(({ id, kind, about, stageId, from, to, personId }) => ({
     id,
     kind,
     about,
     stageId: stageId ?? null,
-    fromMinutes: tenth(from),
-    toMinutes: tenth(to),
+    fromMinutes: roundToTenth(from),
+    toMinutes: roundToTenth(to),
     by: personId,
   })),
   zones: zones.map((zone) => ({
@@ -114,38 +114,38 @@ const roundedClock = ({
     name: zone.name,
     formulaId: zone.formulaId,
     pieces: zone.pieces,
-    firstOnMinutes: tenth(zone.firstOn),
-    lastOnMinutes: tenth(zone.lastOn),
-    readyMinutes: tenth(zone.ready),
-    latestMinutes: tenth(zone.latest),
-    firstOutMinutes: tenth(zone.firstOut),
-    lastOutMinutes: tenth(zone.lastOut),
+    firstOnMinutes: roundToTenth(zone.firstOn),
+    lastOnMinutes: roundToTenth(zone.lastOn),
+    readyMinutes: roundToTenth(zone.ready),
+    latestMinutes: roundToTenth(zone.latest),
+    firstOutMinutes: roundToTenth(zone.firstOut),
+    lastOutMinutes: roundToTenth(zone.lastOut),
     level: span(zone.level),
-    darkest: tenth(zone.spread.darkest),
-    lightest: tenth(zone.spread.lightest),
+    darkest: roundToTenth(zone.spread.darkest),
+    lightest: roundToTenth(zone.spread.lightest),
     goal: zone.goal,
     strainPercent: Math.round(100 * zone.strain),
     shortPieces: zone.short,
     checks: zone.checks,
     curve: zone.curve.map(({ minute, darkest, mean, lightest }) => ({
-      minute: tenth(minute),
-      darkest: tenth(darkest),
-      mean: tenth(mean),
-      lightest: tenth(lightest),
+      minute: roundToTenth(minute),
+      darkest: roundToTenth(darkest),
+      mean: roundToTenth(mean),
+      lightest: roundToTenth(lightest),
     })),
   })),
   evenness: Object.fromEntries(
-    Object.entries(evenness).map(([id, { p10, p90 }]) => [id, { p10: tenth(p10), p90: tenth(p90) }]),
+    Object.entries(evenness).map(([id, { p10, p90 }]) => [id, { p10: roundToTenth(p10), p90: roundToTenth(p90) }]),
   ),
   conflicts: conflicts.map(({ formulaId, about, over }) => ({
     formulaId: formulaId ?? null,
     about,
-    overMinutes: tenth(over),
+    overMinutes: roundToTenth(over),
   })),
 })
 
 const span = ({ low, expected, high }: Span): Span => ({
-  low: tenth(low),
-  expected: tenth(expected),
-  high: tenth(high),
+  low: roundToTenth(low),
+  expected: roundToTenth(expected),
+  high: roundToTenth(high),
 })

@@ -2,7 +2,7 @@ import type { FaltoPlan, HairState } from '../../model'
 import { fibreGramsPerCm, fullDensity, newGrowthCm } from '../../hair/fibre'
 import { FOIL_USABLE_CM, ONE_FOIL_ROW_CM } from '../../placement/foils'
 import { GRAMS_VARIATION, SECONDS_VARIATION, WASTE_VARIATION, type FormulaGrams } from '../../placement/quantity'
-import { minutesFromSeconds, tenth } from '../../units'
+import { minutesFromSeconds, roundToTenth } from '../../units'
 import type { ComputedPlan } from './computePlan'
 import { planFigures, type PlanFigures } from './figures'
 
@@ -78,14 +78,14 @@ function gramsOpened(grams: FormulaGrams, figures: PlanFigures, hair: Derivation
       ),
       {
         label: `Left in ${grams.bowls.length} bowl${grams.bowls.length === 1 ? '' : 's'}`,
-        value: `${tenth(grams.residue)} g`,
+        value: `${roundToTenth(grams.residue)} g`,
       },
     ],
     inputs: [
-      { label: 'Hair that gets this formula', value: `${tenth(grams.hair)} g` },
-      { label: 'Taken up by the hair', value: `${tenth(grams.onHair)} g` },
-      ...(grams.onScalp > 0 ? [{ label: 'Film on the scalp', value: `${tenth(grams.onScalp)} g` }] : []),
-      { label: 'Lost on foil edges', value: `${tenth(grams.edge)} g` },
+      { label: 'Hair that gets this formula', value: `${roundToTenth(grams.hair)} g` },
+      { label: 'Taken up by the hair', value: `${roundToTenth(grams.onHair)} g` },
+      ...(grams.onScalp > 0 ? [{ label: 'Film on the scalp', value: `${roundToTenth(grams.onScalp)} g` }] : []),
+      { label: 'Lost on foil edges', value: `${roundToTenth(grams.edge)} g` },
       ...hair,
     ],
     rule: 'Hair treated in grams × mix per gram of hair for this kind of product, plus edges and bowls. Long hair takes up less per gram.',
@@ -100,7 +100,7 @@ const minutesOpened = (plan: FaltoPlan, computed: ComputedPlan, figures: PlanFig
     .map((zone) => ({
       zoneId: zone.zoneId,
       label: zone.name,
-      value: `${tenth(minutesFromSeconds(zone.handsOn))} min`,
+      value: `${roundToTenth(minutesFromSeconds(zone.handsOn))} min`,
     })),
   inputs: [{ label: 'Your own pace', value: `× ${plan.learned.seconds}` }],
   rule: '15 s a foil and 3 s a centimetre of it, slower on long hair; 0.7 s a centimetre of parting on the scalp; 45 s to section each zone.',
@@ -115,7 +115,9 @@ const shareOpened = (plan: FaltoPlan, figures: PlanFigures, hair: DerivationLine
     zoneId: zone.id,
     label: zone.name,
     value:
-      zone.takenFraction === 0 ? 'left as it is' : `${tenth(100 * zone.takenFraction)} % of its ${zone.hairs} hairs`,
+      zone.takenFraction === 0
+        ? 'left as it is'
+        : `${roundToTenth(100 * zone.takenFraction)} % of its ${zone.hairs} hairs`,
   })),
   inputs: [
     { label: 'Hairs on the head', value: `${figures.hairs}` },

@@ -1,7 +1,7 @@
 import { CONSTANTS_VERSION, type Advice, type Caution, type FaltoPlan, type ToneHue } from '../../model'
 import type { BowlOption, FormulaMix, MixedBowl } from '../../product/bowls'
 import { mixGramPrice, quoteFor, type Quote } from '../../product/money'
-import { minutesFromSeconds, tenth } from '../../units'
+import { minutesFromSeconds, roundToTenth } from '../../units'
 import type { ContrastVerdict, Look, WearKind } from '../../judgement/look'
 import { appliedGrams, type Range, type ComputedStages } from '../../placement/quantity'
 import type { ComputedPlan } from './computePlan'
@@ -91,7 +91,7 @@ export const planFigures = (plan: FaltoPlan, computed: ComputedPlan): PlanFigure
 export function stageFigures(plan: FaltoPlan, computed: ComputedStages): StageFigures {
   return {
     constantsVersion: CONSTANTS_VERSION,
-    scalpAreaCm2: tenth(computed.scalpArea),
+    scalpAreaCm2: roundToTenth(computed.scalpArea),
     hairs: hundred(computed.hairs),
     foils: computed.foilCount,
     grams: Object.fromEntries(computed.grams.map(({ formulaId, range }) => [formulaId, eachTenth(range)])),
@@ -106,7 +106,7 @@ export function stageFigures(plan: FaltoPlan, computed: ComputedStages): StageFi
       return {
         id: zone.zoneId,
         name: zone.name,
-        areaCm2: tenth(zone.shape.area),
+        areaCm2: roundToTenth(zone.shape.area),
         hairs: hundred(zone.hair.hairs),
         rows: zone.placement.rowCount,
         foils: lengths.length,
@@ -120,16 +120,19 @@ export function stageFigures(plan: FaltoPlan, computed: ComputedStages): StageFi
               (total, grams, i) => (pieces[i]!.formulaId === id ? total + appliedGrams(grams) : total),
               0,
             )
-            return sum > 0 ? [[id, tenth(sum)]] : []
+            return sum > 0 ? [[id, roundToTenth(sum)]] : []
           }),
         ),
-        minutes: tenth(minutesFromSeconds(zone.handsOn)),
-        pitchMm: tenth(pitch * 10),
-        pitchSpreadMm: { p5: tenth(pitch * 10 * zone.field.spread.p5), p95: tenth(pitch * 10 * zone.field.spread.p95) },
+        minutes: roundToTenth(minutesFromSeconds(zone.handsOn)),
+        pitchMm: roundToTenth(pitch * 10),
+        pitchSpreadMm: {
+          p5: roundToTenth(pitch * 10 * zone.field.spread.p5),
+          p95: roundToTenth(pitch * 10 * zone.field.spread.p95),
+        },
         foilLengthCm:
           lengths.length === 0
             ? { min: 0, max: 0 }
-            : { min: tenth(Math.min(...lengths)), max: tenth(Math.max(...lengths)) },
+            : { min: roundToTenth(Math.min(...lengths)), max: roundToTenth(Math.max(...lengths)) },
       }
     }),
   }
@@ -140,8 +143,8 @@ export const judgedFigures = (
   { shareByFormula, shareLeft, look, cautions, advice, mixes, foilCount, handsOn }: ComputedPlan,
 ): JudgedFigures => ({
   sharePercent: {
-    byFormula: Object.fromEntries(Object.entries(shareByFormula).map(([id, share]) => [id, tenth(100 * share)])),
-    left: tenth(100 * shareLeft),
+    byFormula: Object.fromEntries(Object.entries(shareByFormula).map(([id, share]) => [id, roundToTenth(100 * share)])),
+    left: roundToTenth(100 * shareLeft),
   },
   look: lookFigures(look),
   cautions,
@@ -158,37 +161,37 @@ function mixFigures({ products }: FaltoPlan, mix: FormulaMix): MixFigures {
     formulaId: formula.id,
     level: recipe.mixed?.level === undefined ? null : hundredth(recipe.mixed.level),
     tones: recipe.mixed?.tones.map(({ hue, strength }) => ({ hue, strength: hundredth(strength) })) ?? [],
-    colouredPercent: recipe.mixed ? tenth(100 * recipe.mixed.depth) : null,
-    peroxidePercent: tenth(recipe.peroxidePercent),
+    colouredPercent: recipe.mixed ? roundToTenth(100 * recipe.mixed.depth) : null,
+    peroxidePercent: roundToTenth(recipe.peroxidePercent),
     bowls: bowls.map((bowl) => ({
       ...bowl,
-      peroxidePercent: tenth(bowl.peroxidePercent),
-      parts: bowl.parts.map((part) => ({ ...part, ml: tenth(part.ml) })),
-      mixedAtMinutes: tenth(bowl.mixedAtMinutes),
-      ageAtLastMinutes: tenth(bowl.ageAtLastMinutes),
+      peroxidePercent: roundToTenth(bowl.peroxidePercent),
+      parts: bowl.parts.map((part) => ({ ...part, ml: roundToTenth(part.ml) })),
+      mixedAtMinutes: roundToTenth(bowl.mixedAtMinutes),
+      ageAtLastMinutes: roundToTenth(bowl.ageAtLastMinutes),
     })),
     options: options.map((option) => ({
       ...option,
-      grams: tenth(option.grams),
-      oldestMinutes: tenth(option.oldestMinutes),
+      grams: roundToTenth(option.grams),
+      oldestMinutes: roundToTenth(option.oldestMinutes),
     })),
     costMinor: Math.round(grams.expected * mixGramPrice(mix, products)),
   }
 }
 
 const lookFigures = (look: Look): LookFigures => ({
-  lightPercent: tenth(100 * look.light),
-  lowPercent: tenth(100 * look.low),
-  leftPercent: tenth(100 * look.left),
-  contrastLevels: tenth(look.contrastLevels),
+  lightPercent: roundToTenth(100 * look.light),
+  lowPercent: roundToTenth(100 * look.low),
+  leftPercent: roundToTenth(100 * look.left),
+  contrastLevels: roundToTenth(look.contrastLevels),
   contrast: look.contrast,
   symmetryPercent: Math.round(100 * look.symmetry),
   partLinePercent: look.partLine === undefined ? null : Math.round(100 * look.partLine),
   faceToBackPercent: look.faceToBack === undefined ? null : Math.round(100 * look.faceToBack),
   meanLevel: {
-    straight: tenth(look.meanLevel.straight),
-    waved: tenth(look.meanLevel.waved),
-    tied: tenth(look.meanLevel.tied),
+    straight: roundToTenth(look.meanLevel.straight),
+    waved: roundToTenth(look.meanLevel.waved),
+    tied: roundToTenth(look.meanLevel.tied),
   },
   upkeepWeeks: look.upkeepWeeks ?? null,
 })
@@ -197,7 +200,7 @@ const hundredth = (value: number): number => Math.round(value * 100) / 100
 const thousandth = (value: number): number => Math.round(value * 1000) / 1000
 const hundred = (value: number): number => Math.round(value / 100) * 100
 const eachTenth = ({ low, expected, high }: Range): Range => ({
-  low: tenth(low),
-  expected: tenth(expected),
-  high: tenth(high),
+  low: roundToTenth(low),
+  expected: roundToTenth(expected),
+  high: roundToTenth(high),
 })

@@ -30,6 +30,26 @@ describe('computing a plan', () => {
     )
   })
 
+  it('refuses a stage that works on itself, on a later one or on none, and takes one that works on an earlier one', () => {
+    const plan = planWith()
+    const [first] = plan.variants[0]!.stages
+    const second = { ...structuredClone(first!), id: 'second', name: 'Second' }
+    plan.variants[0]!.stages.push(second)
+    const problemsOf = (at: 0 | 1, stageId: string) => {
+      const asked = structuredClone(plan)
+      asked.variants[0]!.stages[at]!.worksOn = { kind: 'took', stageId }
+      return checkPlan(asked).map(({ path }) => path)
+    }
+    expect(problemsOf(1, first!.id)).toEqual([])
+    for (const [at, stageId] of [
+      [0, first!.id],
+      [1, second.id],
+      [0, second.id],
+      [1, 'nowhere'],
+    ] as const)
+      expect(problemsOf(at, stageId)).toEqual([`variants[0].stages[${at}].worksOn.stageId`])
+  })
+
   it('does not depend on where else memory has been: a copy computes alike', () => {
     const plan = planWith()
     expect(figuresOf(structuredClone(plan))).toEqual(figuresOf(plan))

@@ -1,6 +1,6 @@
 import type { FaltoPlan } from '../../model'
 import type { ComputedStages } from '../../placement/quantity'
-import { tenth } from '../../units'
+import { roundToTenth } from '../../units'
 
 /** One line of the list that is read aloud while a plan is carried out. Lengths in cm. */
 export interface FoilLine {
@@ -34,9 +34,9 @@ export function foilList(plan: FaltoPlan, { zones }: Pick<ComputedStages, 'zones
         formula: piece.formulaId,
         kind: piece.kind === 'open' && piece.cover === 'foil' ? 'same foil' : KINDS[piece.kind],
         take: piece.id.endsWith('/dropout') ? 'dropout' : piece.take.kind,
-        widthCm: tenth(piece.width),
-        foilLengthCm: tenth(piece.foilLength),
-        fromCm: tenth(piece.fromCm),
+        widthCm: roundToTenth(piece.width),
+        foilLengthCm: roundToTenth(piece.foilLength),
+        fromCm: roundToTenth(piece.fromCm),
         hairs: Math.round(piece.takenHairs),
       })
   return lines

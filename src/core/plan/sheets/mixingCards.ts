@@ -1,6 +1,6 @@
 import { activeVariant, type FaltoPlan } from '../../model'
 import type { FormulaMix } from '../../product/bowls'
-import { tenth } from '../../units'
+import { roundToTenth } from '../../units'
 
 /** One bowl as it is mixed, on paper. */
 export interface MixingCard {
@@ -27,11 +27,11 @@ export function mixingCards(plan: FaltoPlan, mixes: readonly FormulaMix[]): Mixi
       at: bowl.mixedAtMinutes,
       card: {
         heading: `${mix.formula.id} · bowl ${bowl.number} of ${mix.bowls.length}`,
-        formula: `${mix.formula.name}, ${bowl.vol} vol, 1 : ${mix.formula.ratio}, ${tenth(bowl.peroxidePercent)} % peroxide in the mix`,
+        formula: `${mix.formula.name}, ${bowl.vol} vol, 1 : ${mix.formula.ratio}, ${roundToTenth(bowl.peroxidePercent)} % peroxide in the mix`,
         lines: bowl.parts.map(({ name, grams, ml }) => ({
           name,
           grams: `${grams.toFixed(1)} g`,
-          ml: `${tenth(ml)} ml`,
+          ml: `${roundToTenth(ml)} ml`,
         })),
         total: `${bowl.grams.toFixed(1)} g`,
         notes: [

@@ -12,7 +12,7 @@ export {
   nextTarget,
   poured,
   pouringOf,
-  thinned,
+  withDeveloper,
   type Pouring,
   type PouringLine,
   type PourVerdict,

@@ -10,7 +10,7 @@ import {
   type Range,
   type ComputedStages,
 } from '../../placement/quantity'
-import { minutesFromSeconds, tenth } from '../../units'
+import { minutesFromSeconds, roundToTenth } from '../../units'
 
 export interface MixedPart extends Omit<RecipePart, 'share'> {
   grams: number
@@ -67,7 +67,7 @@ export function mixPlan(plan: FaltoPlan, computed: ComputedStages): FormulaMix[]
       bowls.length === 0
         ? []
         : splitExactly(
-            tenth(range.expected),
+            roundToTenth(range.expected),
             bowls.map(({ applied }) => applied + BOWL_RESIDUE_G),
           )
     return {

@@ -12,7 +12,7 @@ import {
   nextTarget,
   poured,
   pouringOf,
-  thinned,
+  withDeveloper,
   type MixedPart,
 } from '.'
 
@@ -112,7 +112,7 @@ describe('pouring', () => {
     expect(madeOf(pouringOf(bowl), 20)).toBeUndefined()
     const full = bowl.reduce((pouring, { grams }, i) => poured(pouring, i, grams), pouringOf(bowl))
     expect(madeOf(full, 20)).toMatchObject({ ratio: 1.5, peroxidePercent: expect.closeTo(3.6, 9) as number })
-    const wetter = thinned(full, 2, 20)
+    const wetter = withDeveloper(full, 2, 20)
     expect(madeOf(wetter, 20)).toMatchObject({ ratio: 2, peroxidePercent: expect.closeTo(4, 9) as number })
     expect(wetter.lines.slice(0, 2).map(({ target }) => target)).toEqual([30, 10])
     expect(nextTarget(wetter)).toBe(-1)

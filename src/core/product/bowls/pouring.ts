@@ -1,6 +1,6 @@
 import { peroxideInMix } from '../formula'
 import { BOWL_G, LONG_BOWL_G } from '../../placement/quantity'
-import { tenth } from '../../units'
+import { roundToTenth } from '../../units'
 import type { MixedPart } from './mixPlan'
 import { STILL_RIGHT_G, MOST_GROWTH } from './constants'
 
@@ -45,8 +45,8 @@ export const nextTarget = ({ lines }: Pouring): number =>
  * @param grams that went in now, above 0
  */
 export function poured(pouring: Pouring, line: number, grams: number): Pouring {
-  const lines = pouring.lines.map((one, i) => (i === line ? { ...one, actual: tenth(one.actual + grams) } : one))
-  const over = tenth(lines[line]!.actual - lines[line]!.target)
+  const lines = pouring.lines.map((one, i) => (i === line ? { ...one, actual: roundToTenth(one.actual + grams) } : one))
+  const over = roundToTenth(lines[line]!.actual - lines[line]!.target)
   if (over <= STILL_RIGHT_G) return settled({ ...pouring, lines })
   const factor = lines[line]!.actual / lines[line]!.grams
   const whole = lines.reduce((sum, { grams: planned }) => sum + planned, 0)
@@ -56,7 +56,7 @@ export function poured(pouring: Pouring, line: number, grams: number): Pouring {
     const why =
       factor > MOST_GROWTH
         ? `the bowl would have to be ${Math.round(100 * (factor - 1))} % larger`
-        : `the bowl would hold ${tenth(factor * whole)} g, it holds ${room} g`
+        : `the bowl would hold ${roundToTenth(factor * whole)} g, it holds ${room} g`
     return settled({
       ...pouring,
       lines,
@@ -69,7 +69,7 @@ export function poured(pouring: Pouring, line: number, grams: number): Pouring {
     })
   }
   return settled({
-    lines: lines.map((one) => ({ ...one, target: tenth(one.grams * factor) })),
+    lines: lines.map((one) => ({ ...one, target: roundToTenth(one.grams * factor) })),
     factor,
     verdict: {
       kind: 'kept',
@@ -84,7 +84,7 @@ export function poured(pouring: Pouring, line: number, grams: number): Pouring {
 export function corrected(pouring: Pouring, line: number, actual: number): Pouring {
   return settled({
     ...pouring,
-    lines: pouring.lines.map((one, i) => (i === line ? { ...one, actual: tenth(Math.max(0, actual)) } : one)),
+    lines: pouring.lines.map((one, i) => (i === line ? { ...one, actual: roundToTenth(Math.max(0, actual)) } : one)),
     verdict: { kind: 'open' },
   })
 }
@@ -93,12 +93,16 @@ export function corrected(pouring: Pouring, line: number, actual: number): Pouri
  * Developer that is added to a bowl which has thickened: it is meant, so nothing grows with it, and ratio and strength
  * become others.
  */
-export const thinned = (pouring: Pouring, line: number, grams: number): Pouring =>
+export const withDeveloper = (pouring: Pouring, line: number, grams: number): Pouring =>
   settled({
     ...pouring,
     lines: pouring.lines.map((one, i) =>
       i === line
-        ? { ...one, actual: tenth(one.actual + grams), target: tenth(Math.max(one.target, one.actual + grams)) }
+        ? {
+            ...one,
+            actual: roundToTenth(one.actual + grams),
+            target: roundToTenth(Math.max(one.target, one.actual + grams)),
+          }
         : one,
     ),
     verdict: { kind: 'open' },
@@ -124,5 +128,5 @@ export function describeStep(pouring: Pouring): string {
   const at = nextTarget(pouring)
   if (at < 0) return 'Everything is in. Mix until it is even.'
   const { name, target, actual } = pouring.lines[at]!
-  return actual > 0 ? `${tenth(target - actual)} g more of ${name}` : `${target} g of ${name}`
+  return actual > 0 ? `${roundToTenth(target - actual)} g more of ${name}` : `${target} g of ${name}`
 }

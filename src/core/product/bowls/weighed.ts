@@ -1,5 +1,5 @@
 import type { MixRecord, PourEvent } from '../../model'
-import { tenth } from '../../units'
+import { roundToTenth } from '../../units'
 
 /** What is in each line of a bowl: pours add up, a correction says what is there. In the unit of the amounts given. */
 export function inBowl(
@@ -29,7 +29,7 @@ export function gramsByFormula(mixes: readonly MixRecord[]): { formulaId: string
   }
   return [...sums].map(([formulaId, { planned, weighed }]) => ({
     formulaId,
-    planned: tenth(planned),
-    weighed: tenth(weighed),
+    planned: roundToTenth(planned),
+    weighed: roundToTenth(weighed),
   }))
 }

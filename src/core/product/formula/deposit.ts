@@ -64,7 +64,7 @@ export interface Dye {
  * @param shades with their shares of the coloured part; empty for clear alone
  * @param depth share of the mix that carries colour
  */
-export function dyeOf(
+export function dyeOfShades(
   kind: ProductKind,
   vol: number,
   depth: number,

@@ -32,15 +32,15 @@ export interface Finding {
 }
 
 /** What a formula is for. */
-export interface Use {
+export interface FormulaUse {
   stageKind: StageKind
   onScalp: boolean
   heat: boolean
   damp: boolean
 }
 
-type LabelRule = (recipe: Recipe, use: Use) => Finding[]
-type SurfaceRule = (recipe: Recipe, use: Use, surface: Surface) => Omit<Finding, 'surface'>[]
+type LabelRule = (recipe: Recipe, use: FormulaUse) => Finding[]
+type SurfaceRule = (recipe: Recipe, use: FormulaUse, surface: Surface) => Omit<Finding, 'surface'>[]
 
 const COOL_HUES = new Set<ToneHue>(['ash', 'green', 'violet', 'pearl', 'silver'])
 const WARM_HUES = new Set<ToneHue>(['gold', 'copper', 'red', 'beige'])
@@ -350,7 +350,7 @@ export const fillerNeeded = (
 const round = (level: number): string => String(Math.round(level * 4) / 4)
 
 /** What speaks against a formula: by its own label first, then surface by surface. */
-export function findingsOf(recipe: Recipe, use: Use, surfaces: readonly Surface[]): Finding[] {
+export function findingsOf(recipe: Recipe, use: FormulaUse, surfaces: readonly Surface[]): Finding[] {
   return [
     ...LABEL_RULES.flatMap((rule) => rule(recipe, use)),
     ...surfaces.flatMap((surface) =>

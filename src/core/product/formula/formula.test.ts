@@ -7,7 +7,7 @@ import {
   BlendError,
   blendDeveloper,
   depositOn,
-  dyeOf,
+  dyeOfShades,
   fillerFor,
   findingsOf,
   gramsOfParts,
@@ -23,7 +23,7 @@ import {
   type MixPart,
   type RecipePart,
   type Surface,
-  type Use,
+  type FormulaUse,
   type Wanted,
 } from '.'
 
@@ -330,7 +330,7 @@ describe('a deposit', () => {
   })
 
   it('of clear leaves everything as it is', () => {
-    const { lab } = depositOn(lightened(8), dyeOf('clear', 7, 0, []))
+    const { lab } = depositOn(lightened(8), dyeOfShades('clear', 7, 0, []))
     expect(colourDifference(lab, exposedLab(8))).toBeLessThan(0.2)
   })
 
@@ -353,18 +353,18 @@ describe('a deposit', () => {
 })
 
 describe('what speaks against a formula', () => {
-  const use: Use = { stageKind: 'gloss', onScalp: false, heat: false, damp: false }
+  const use: FormulaUse = { stageKind: 'gloss', onScalp: false, heat: false, damp: false }
   const ids = (
     rest: Partial<Formula>,
     surface: Surface = lightened(9),
-    as: Partial<Use> = {},
+    as: Partial<FormulaUse> = {},
     products: Product[] = PRODUCTS,
   ) => findingsOf(recipeOf(formula(rest), products), { ...use, ...as }, [surface]).map(({ id }) => id)
   const of = (...list: Product[]): [Partial<Formula>, Product[]] => [
     inParts(...list.map(({ id }): [string, number] => [id, 1])),
     list,
   ]
-  const raised = (list: Product[], surface: Surface, rest: Partial<Formula> = {}, as: Partial<Use> = {}) =>
+  const raised = (list: Product[], surface: Surface, rest: Partial<Formula> = {}, as: Partial<FormulaUse> = {}) =>
     ids({ ...of(...list)[0], ...rest }, surface, as, list)
   const natural = (level: number, white = 0): Surface => ({
     ...lightened(level),

@@ -3,7 +3,7 @@
  * in g, strengths in vol, peroxide in % (w/w).
  */
 export { fillerFor, shadowRootLevel, wantsCompanion, type Filler } from './companions'
-export { colourLift, depositAfter, depositOn, dyeOf, type Deposited, type Dye } from './deposit'
+export { colourLift, depositAfter, depositOn, dyeOfShades, type Deposited, type Dye } from './deposit'
 export {
   addDeveloper,
   BlendError,
@@ -13,7 +13,7 @@ export {
   type BlendPart,
   type Thinned,
 } from './developer'
-export { fillerNeeded, findingsOf, neutralisedBy, type Finding, type Neutralised, type Use } from './findings'
+export { fillerNeeded, findingsOf, neutralisedBy, type Finding, type Neutralised, type FormulaUse } from './findings'
 export { STRONGEST_VOL } from './constants'
 export { mixShades, type MixedShade, type MixPart, type Shade } from './mix'
 export { gramsOfParts, millilitres, recipeOf, type Recipe, type RecipePart } from './recipe'

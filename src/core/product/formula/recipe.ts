@@ -1,5 +1,5 @@
 import { isColour, type Formula, type Product } from '../../model'
-import { dyeOf, type Dye } from './deposit'
+import { dyeOfShades, type Dye } from './deposit'
 import { BlendError, blendDeveloper, peroxideInMix, type BlendPart } from './developer'
 import { mixShades, type MixedShade } from './mix'
 import { splitExactly } from './split'
@@ -141,7 +141,7 @@ function colourOf(
   const whole = coloured.reduce((sum, { share }) => sum + share, 0)
   return {
     mixed,
-    dye: dyeOf(
+    dye: dyeOfShades(
       leading.kind,
       developerVol,
       mixed.depth,

@@ -1,7 +1,7 @@
 import { absorbanceOf, colourDifference, labOfHair, type Absorbance, type Lab } from '../../hair/colour'
 import { isColour, type Formula, type Product, type ProductKind, type ToneHue } from '../../model'
 import { depositOn, depositor, type Dye } from './deposit'
-import { findingsOf, strengthOf, type Finding, type Use } from './findings'
+import { findingsOf, strengthOf, type Finding, type FormulaUse } from './findings'
 import { recipeOf, type Recipe } from './recipe'
 import type { Surface } from './surface'
 import {
@@ -24,7 +24,7 @@ export interface Wanted {
   surfaces: readonly Surface[]
   goal: { level: number; hue: ToneHue; strength: number }
   kind: ProductKind
-  use: Use
+  use: FormulaUse
   developerVol: number
   /** Parts of developer; left out: the label's first. */
   ratio?: number

@@ -1,4 +1,4 @@
-import { dyeOf, READABLE_STRENGTH } from '../../hair/hairRecord'
+import { lastDyeOf, READABLE_STRENGTH } from '../../hair/hairRecord'
 import { exposedLab, labOfHair, type Lab } from '../../hair/colour'
 import type { Band, Porosity, ToneHue } from '../../model'
 
@@ -30,7 +30,7 @@ export const labOfSurface = ({ state, level, hue, strength }: Surface): Lab =>
  */
 export function surfaceOfBand(name: string, band: Band, white: number): Surface {
   const kinds = band.treatments.map(({ kind }) => kind)
-  const state = dyeOf(band) ? 'dyed' : kinds.includes('lightened') ? 'lightened' : 'natural'
+  const state = lastDyeOf(band) ? 'dyed' : kinds.includes('lightened') ? 'lightened' : 'natural'
   const { level, hue, strength, porosity } = band
   return {
     name,

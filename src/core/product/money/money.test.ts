@@ -35,6 +35,17 @@ describe('a bill', () => {
     expect([line(over, 2), line(over, 3)]).toEqual([1200, 900])
   })
 
+  it('charges no more bowls than were mixed, one for every 60 g begun beyond the allowance', () => {
+    const extra = (grams: number, bowls: number) =>
+      billFor({ ...used, grams, productCost: 0, bowls }, STARTING_RATES).lines[3]!.minor / STARTING_RATES.extraBowlMinor
+    expect([extra(120, 5), extra(120.1, 5), extra(180, 5), extra(180.1, 5), extra(400, 2)]).toEqual([0, 1, 1, 2, 2])
+  })
+
+  it('costs the walk to the dispensary with every bowl: three minutes of a hand', () => {
+    const time = (bowls: number) => billFor({ ...used, bowls }, STARTING_RATES).costs[1]!.minor
+    expect(time(3) - time(1)).toBe(Math.round((2 * 3 * STARTING_RATES.hourCostMinor) / 60))
+  })
+
   it('knows no price where none is known', () => {
     expect(gramPrice(undefined)).toBe(0)
     expect(gramPrice({ pack: { grams: 60, priceMinor: 690, densityGPerMl: 1 } })).toBeCloseTo(11.5, 12)

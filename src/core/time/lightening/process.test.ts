@@ -1,5 +1,6 @@
 import fc from 'fast-check'
-import { createHead } from '../../scalp/head'
+import { MAP, pointCount, STRIDE } from '../../placement/foils'
+import { createHead, lengthRegionAt, placeFromMap, RIM_FROM_S } from '../../scalp/head'
 import { computePlan } from '../../plan/planner'
 import { band } from '../../../../tests/support/canvas'
 import { planWith } from '../../../../tests/support/plan'
@@ -66,6 +67,52 @@ const anyEvents: fc.Arbitrary<CourseEvent[]> = fc
     { maxLength: 4 },
   )
   .map((events) => events.sort((a, b) => a.at - b.at))
+
+describe('mist', () => {
+  const misted = (times: number): Course => ({
+    ...COURSE,
+    cover: 'open',
+    maximumMinutes: 90,
+    bowlAgeMinutes: 0,
+    events: Array.from({ length: times }, () => ({ at: 0, kind: 'mist' as const })),
+  })
+
+  it('thins the peroxide: product that is wet anyway lifts and strains less for it, again with every mist', () => {
+    const [none, one, two] = [0, 1, 2].map((times) => exposureOf(misted(times), 5)) as [
+      ReturnType<typeof exposureOf>,
+      ReturnType<typeof exposureOf>,
+      ReturnType<typeof exposureOf>,
+    ]
+    expect(one.levels[5]!).toBeLessThan(none.levels[5]!)
+    expect(two.levels[5]!).toBeLessThan(one.levels[5]!)
+    expect(one.dose[5]!).toBeLessThan(none.dose[5]!)
+    // Lift follows the root of peroxide, the strain peroxide itself.
+    expect(one.levels[5]! / none.levels[5]!).toBeCloseTo(Math.sqrt(one.dose[5]! / none.dose[5]!), 2)
+  })
+})
+
+describe('the place on the head', () => {
+  it('sets the speed: hairline and temples fastest, then the top, the back, the nape slowest', () => {
+    const plan = planWith({ parameters: { separateNape: true }, hair: { texture: 'medium' } })
+    const head = createHead(plan.head)
+    const process = createProcess(plan, head, undefined)
+    const lifted = new Map<string, number[]>()
+    for (const piece of computePlan(plan).pieces) {
+      const at = STRIDE * Math.floor(pointCount(piece.line) / 2) + MAP
+      const place = placeFromMap(head, { x: piece.line[at]!, y: piece.line[at + 1]! })
+      const region = lengthRegionAt(place)
+      const rim = place.s >= RIM_FROM_S && region !== 'nape' && region !== 'back'
+      const key = rim ? (region === 'sides' ? 'temple' : 'hairline') : region
+      lifted.set(key, [...(lifted.get(key) ?? []), process.levelAtFullStrength(piece, 20, 15)])
+    }
+    const mean = (key: string) => lifted.get(key)!.reduce((sum, level) => sum + level, 0) / lifted.get(key)!.length
+    const order = ['temple', 'crown', 'back', 'nape'].map(mean)
+    expect(order).toEqual([...order].sort((one, other) => other - one))
+    for (const [i, level] of order.slice(1).entries()) expect(order[i]! - level).toBeGreaterThan(0.03)
+    // Common practice has the hairline fastest of all; a tenth and more faster than the top.
+    expect((mean('temple') - 5) / (mean('crown') - 5)).toBeGreaterThan(1.1)
+  })
+})
 
 describe('lift over time', () => {
   it('never ends lighter after a later start, with the same mix and bowl age and the same removal', () => {

@@ -1,6 +1,6 @@
 import type { RunFormula } from '../../model'
 import type { TaskKind } from '../schedule'
-import { tenth } from '../../units'
+import { roundToTenth } from '../../units'
 import { WAITING, type RunState } from './fold'
 import { endsOf, zoneOfStep, type RunScript, type ScriptStep } from './script'
 import { underProduct } from './underProduct'
@@ -93,7 +93,7 @@ export function levelsToConfirm(
         formulaId: zone.formulaId,
         name: zone.name,
         meant: zone.goal,
-        expected: tenth(expected),
+        expected: roundToTenth(expected),
         seen,
         proposed: seen ?? Math.round(2 * expected) / 2,
       },
