@@ -181,7 +181,7 @@ export function planOf(
 /**
  * A plan with a salon's own products, developers and prices in it, so that it computes alone. Where the salon does not
  * have the very product, one of its own of the same kind stands in, the first by name; where it has none, the invented
- * one stays.
+ * one stays. A shade stands in for nothing: which one is wanted is chosen on the Mix page.
  */
 export function onShelf(plan: FaltoPlan, catalogue: readonly CatalogueItem[], rates: Rates): FaltoPlan {
   const own = catalogue.map(productOf)
@@ -202,4 +202,6 @@ export function onShelf(plan: FaltoPlan, catalogue: readonly CatalogueItem[], ra
 }
 
 const firstOfKind = (products: readonly Product[], { kind }: Product): Product | undefined =>
-  products.filter((product) => product.kind === kind).sort((one, other) => (one.name < other.name ? -1 : 1))[0]
+  products
+    .filter((product) => product.kind === kind && !product.shade)
+    .sort((one, other) => (one.name < other.name ? -1 : 1))[0]

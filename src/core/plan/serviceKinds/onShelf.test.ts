@@ -25,6 +25,13 @@ describe('a plan on a salon’s own shelf', () => {
     expect(shelved.formulas.filter(({ productId }) => productId === 'alpha').map(({ id }) => id)).toEqual(before)
   })
 
+  it('takes no shade in place of a line: which one is wanted is chosen later', () => {
+    const gloss = plan.products.find(({ kind }) => kind === 'gloss')!
+    const shade = { level: 8, hue: 'beige', strength: 0.5, base: 'toned', whiteCoverPercent: 0 } as const
+    const shelved = onShelf(plan, [item({ ...gloss, id: 'shade', name: 'A shade', shade })], STARTING_RATES)
+    expect(shelved.products.filter(({ kind }) => kind === 'gloss').map(({ id }) => id)).toEqual([gloss.id])
+  })
+
   it('takes the very product where it is there, and leaves the invented one where there is none of its kind', () => {
     const own = [item({ ...powder!, name: 'Renamed' }), item({ ...powder!, id: 'other', name: 'Another' })]
     const shelved = onShelf(plan, own, STARTING_RATES)
