@@ -78,7 +78,6 @@ await keep(desk, 'day')
 await desk.goto(`${boldPlan}/clock`)
 await desk.locator('button::-p-text(Begin at the chair)').click()
 await desk.waitForSelector('[role="dialog"] ::-p-text(Before this visit begins)')
-await keep(desk, 'before-the-visit')
 for (const box of await desk.$$('[role="dialog"] input[type="checkbox"]')) await box.click()
 await desk.locator('button::-p-text(I have looked at these)').click()
 await desk.waitForSelector('[aria-label="Next step"]')
@@ -143,7 +142,7 @@ await keep(tablet, 'map-tablet')
 /** A plan made from a kind of service for a client of the demo. */
 async function service(page: Page, client: string, id: string): Promise<void> {
   await page.goto(`${base}/people`)
-  await page.waitForSelector('ul')
+  await page.waitForSelector('[role="grid"] a')
   const plan = await page.evaluate(
     async (who, kind) => {
       const path = [...document.querySelectorAll('a')]
