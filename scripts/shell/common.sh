@@ -47,3 +47,15 @@ load_secrets() {
 
 # A fingerprint of files, to know whether work has to be done again.
 fingerprint() { find "$@" -type f -print0 | sort -z | xargs -0 cksum | cksum | cut -d' ' -f1; }
+
+# Asks a server to end, and ends it when it has not after ten seconds.
+end_server() {
+  local server=$1 i
+  kill "$server" 2>/dev/null || return 0
+  for i in $(seq 100); do
+    kill -0 "$server" 2>/dev/null || break
+    sleep 0.1
+  done
+  kill -9 "$server" 2>/dev/null || true
+  wait "$server" 2>/dev/null || true
+}

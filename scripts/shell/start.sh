@@ -67,18 +67,6 @@ clear_leftovers() {
   rm -f "$HOME_DIR/pid" "$HOME_DIR/url"
 }
 
-# Asks a server to end, and ends it when it has not after ten seconds.
-end_server() {
-  local server=$1 i
-  kill "$server" 2>/dev/null || return 0
-  for i in $(seq 100); do
-    kill -0 "$server" 2>/dev/null || break
-    sleep 0.1
-  done
-  kill -9 "$server" 2>/dev/null || true
-  wait "$server" 2>/dev/null || true
-}
-
 finish() {
   trap '' INT TERM
   if [ -n "${LAN:-}" ]; then kill "$LAN" 2>/dev/null || true; fi

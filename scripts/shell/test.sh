@@ -66,10 +66,7 @@ start_test_server() {
 }
 
 stop_test_server() {
-  if [ -n "${TEST_SERVER:-}" ]; then
-    kill "$TEST_SERVER" 2>/dev/null || true
-    wait "$TEST_SERVER" 2>/dev/null || true
-  fi
+  if [ -n "${TEST_SERVER:-}" ]; then end_server "$TEST_SERVER"; fi
   stop_cluster "$TEST_DIR/data" || true
   rm -rf "$TEST_DIR"
 }

@@ -1,6 +1,4 @@
 DROP INDEX "run_event_id";--> statement-breakpoint
-ALTER TABLE "plan" ADD COLUMN "needs" jsonb;--> statement-breakpoint
-ALTER TABLE "plan" ADD COLUMN "needs_revision" integer;--> statement-breakpoint
 ALTER TABLE "salon" ADD COLUMN "time_zone" text DEFAULT 'UTC' NOT NULL;--> statement-breakpoint
 ALTER TABLE "salon" ADD COLUMN "demo" boolean DEFAULT false NOT NULL;--> statement-breakpoint
 ALTER TABLE "run_event" ADD COLUMN "same" text;--> statement-breakpoint

@@ -28,9 +28,6 @@ export const plan = pgTable(
     name: text('name').notNull(),
     document: jsonb('document').$type<FaltoPlan>().notNull(),
     revision: integer('revision').notNull().default(0),
-    /** Grams of each product that it asks for, and the revision that was worked out from. */
-    needs: jsonb('needs').$type<Record<string, number>>(),
-    needsRevision: integer('needs_revision'),
     createdAt: moment('created_at').notNull().defaultNow(),
     updatedAt: moment('updated_at').notNull().defaultNow(),
     deletedAt: moment('deleted_at'),

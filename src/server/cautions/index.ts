@@ -34,14 +34,14 @@ export async function waitingCautions(member: StaffMember, plan: Plan): Promise<
 
 /** Keeps that a member of staff has looked at a caution. */
 export async function keepAcknowledgement(
-  reader: Reader,
+  db: Reader,
   member: StaffMember,
   { id: planId, revision }: Pick<Plan, 'id' | 'revision'>,
   { id: cautionId, text }: Caution,
   reason: string,
 ): Promise<Acknowledgement> {
   const at = new Date()
-  await reader.insert(cautionAcknowledgement).values({
+  await db.insert(cautionAcknowledgement).values({
     salonId: member.salonId,
     planId,
     id: newId(),

@@ -30,7 +30,12 @@ interface Known {
   told: Map<string, { id: string; turns: number }>
 }
 
-async function knownOf(tx: Transaction, member: StaffMember, runId: string, events: readonly RunEvent[]) {
+async function knownOf(
+  tx: Transaction,
+  member: StaffMember,
+  runId: string,
+  events: readonly RunEvent[],
+): Promise<Known> {
   const ids = events.flatMap(({ id, undoes }) => (undoes ? [id, undoes] : [id]))
   const alike = events.flatMap((event) => sameness(event) ?? [])
   const found = await tx

@@ -1,5 +1,3 @@
-import type { HotkeyCallback } from 'react-hotkeys-hook'
-
 /**
  * Every shortcut there is, once: what is pressed, how it reads in the list of keys, what it does. Pages listen by name
  * ({@link useKeys}); keys that belong to one focused thing (arrows on a zone, on the comb) are listed here too, and the
@@ -48,7 +46,6 @@ interface Key {
   does: string
 }
 
-export type KeyName = keyof typeof KEYS
+type KeyName = keyof typeof KEYS
 /** Names of the keys that a page can listen for. */
 export type PageKey = { [name in KeyName]: (typeof KEYS)[name] extends { keys: unknown } ? name : never }[KeyName]
-export type KeyWork = HotkeyCallback

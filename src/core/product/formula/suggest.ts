@@ -83,7 +83,8 @@ export function suggestFormulas(
   if (!shades.some(({ shade }) => shade) || surfaces.length === 0) return []
   const target = labOfHair(goal.level, goal.hue, goal.strength)
   const onto = depositor(surfaces[0]!, kind, developerVol)
-  const mix = mixerFor(shades, wanted, products, (dye) => distance(onto.absorbance(dye), absorbanceOf(target)))
+  const goalAbsorbance = absorbanceOf(target)
+  const mix = mixerFor(shades, wanted, products, (dye) => distance(onto.absorbance(dye), goalAbsorbance))
   const candidates = candidatesFrom(shades, mix, onProgress)
   const ranked = candidates
     .flatMap((candidate) => {

@@ -91,7 +91,7 @@ export interface ServiceProcess {
 
 /** What all answers of a service's process lean on. */
 interface Bench {
-  recipeOf: (piece: Piece) => Recipe
+  recipeFor: (piece: Piece) => Recipe
   spotsOf: (piece: Piece) => { spot: StrandSpot; distanceCm: number; place: StrandPlace }[]
   roomCelsius: number
 }
@@ -106,7 +106,7 @@ export function createProcess(
   const bands = canvas && bandsOfCells(canvas)
   const spots = new Map<Piece, ReturnType<Bench['spotsOf']>>()
   const bench: Bench = {
-    recipeOf: ({ formulaId }) => recipes.get(formulaId)!,
+    recipeFor: ({ formulaId }) => recipes.get(formulaId)!,
     spotsOf: (piece) => {
       const known = spots.get(piece)
       if (known) return known
@@ -125,7 +125,7 @@ export function createProcess(
       return course
     },
     levelAtFullStrength: (piece, vol, minutes) => {
-      const lift = maximumLift(bench.recipeOf(piece))
+      const lift = maximumLift(bench.recipeFor(piece))
       const levels = bench.spotsOf(piece).map(({ distanceCm, place }) => {
         const rate = fullRate(courseOf(bench, piece, { distanceCm, bowlAgeMinutes: 0, vol }))
         return levelAfter(place, minutes * rate, lift).expected
@@ -144,7 +144,7 @@ interface Circumstances {
 
 /** What a place on a piece is treated with. */
 function courseOf(
-  { recipeOf: recipeFor, roomCelsius }: Bench,
+  { recipeFor, roomCelsius }: Bench,
   piece: Piece,
   { distanceCm, bowlAgeMinutes, vol, events = [] }: Circumstances,
 ): Course {
@@ -169,7 +169,7 @@ function courseOf(
 
 /** How long a piece stays on: until all of it has reached its level, as far as the label lets it. */
 function stayIn(bench: Bench, piece: Piece, bowlAgeMinutes: number, vol: number): ReturnType<ServiceProcess['stay']> {
-  const recipe = bench.recipeOf(piece)
+  const recipe = bench.recipeFor(piece)
   const { least, most } = stayOf(recipe.leading)
   if (!isLightener(recipe.leading.kind)) return { least, ready: least, most, short: false }
   let ready = least
@@ -185,7 +185,7 @@ function stayIn(bench: Bench, piece: Piece, bowlAgeMinutes: number, vol: number)
 
 /** What a piece comes to, spot by spot, with the times it really has. */
 function afterIn(bench: Bench, piece: Piece, { on, off, bowlAgeMinutes, vol, events }: PieceTimes): SpotResult[] {
-  const recipe = bench.recipeOf(piece)
+  const recipe = bench.recipeFor(piece)
   const minutes = Math.max(0, off - on)
   const { most, least } = stayOf(recipe.leading)
   return bench.spotsOf(piece).map(({ spot, distanceCm, place }) => {
