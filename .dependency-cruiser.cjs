@@ -5,6 +5,7 @@
 const STOREYS = [
   ['model'],
   ['units'],
+  ['numeric'],
   ['scalp/head'],
   ['hair/colour', 'hair/fibre', 'hair/hairRecord'],
   ['placement/layout', 'placement/foils', 'placement/quantity'],

@@ -11,7 +11,7 @@ const config = {
   // Components that say 'use memo' are drawn again only where what they show has changed; all of them would make the
   // first load a twentieth larger.
   reactCompiler: { compilationMode: 'annotation' },
-  serverExternalPackages: ['pino', 'pg', 'pdfkit', 'sharp'],
+  serverExternalPackages: ['pino', 'pg', 'pdfkit', 'sharp', 'piscina'],
   devIndicators: false,
 }
 

@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs'
-import { clockFigures, computePlan, planFigures } from '@/core/plan/planner'
+import { clockFigures, createPlanner, planFigures } from '@/core/plan/planner'
 import { TooManyPiecesError } from '@/core/placement/foils'
 import { ALONE } from '@/core/time/schedule'
-import { checkPlanDocument, describeProblems } from '@/server/dto'
+import { checkPlanDocument, describeProblems } from '@/dto'
 
 /**
  * `./falto compute FILE|-`: plan document in, figures out. One line on stderr and exit code 2 for an entry that cannot
@@ -25,7 +25,7 @@ function main(file: string | undefined): void {
   const checked = checkPlanDocument(entry)
   if (!checked.ok) return refuse(`not a plan that can be computed: ${describeProblems(checked.problems)}`)
   try {
-    const computed = computePlan(checked.value)
+    const computed = createPlanner().computePlan(checked.value)
     const figures = {
       ...planFigures(checked.value, computed),
       clock: clockFigures(checked.value, computed, { crew: ALONE }),

@@ -1,3 +1,4 @@
+import type { TakePresetId } from '@/core/placement/foils'
 import type { ContrastVerdict } from '@/core/judgement/look'
 import type { Reach } from '@/core/judgement/feasibility'
 import type {
@@ -79,7 +80,7 @@ export const WORDS = {
     painted: 'Painted',
     block: 'Block',
     onScalp: 'On the scalp',
-  } as Record<string, string>,
+  } satisfies Record<TakePresetId, string>,
   rowOrder: { bottomUp: 'From below', topDown: 'From above', fromPart: 'From the part' } satisfies Record<
     RowOrder,
     string

@@ -1,6 +1,6 @@
 import { expose } from 'comlink'
 import type { Canvas, FaltoPlan } from '@/core/model'
-import { checkPlan, clockFigures, computeStages, type ClockFigures } from '@/core/plan/planner'
+import { checkPlan, clockFigures, createPlanner, type ClockFigures } from '@/core/plan/planner'
 import { TooManyPiecesError } from '@/core/placement/foils'
 import {
   arrivalFor,
@@ -16,6 +16,8 @@ import {
 import { rescuesFor, type Rescue, type RunScript, type RunState } from '@/core/time/run'
 
 export type ClockAnswer = { ok: true; figures: ClockFigures } | { ok: false; message: string }
+
+const { computeStages } = createPlanner()
 
 const api = {
   /** Who does what when for a plan, or why there is nothing to say. */

@@ -5,8 +5,7 @@ import { insidePolygon } from '@/core/placement/layout'
 import type { FaltoPlan, MapPoint, PlanPatch } from '@/core/model'
 import {
   checkPlan,
-  computePlan,
-  computeStages,
+  createPlanner,
   derivationsOf,
   judgedFigures,
   judgePlan,
@@ -55,6 +54,7 @@ export interface Probe {
 }
 
 enablePatches()
+const { computePlan, computeStages } = createPlanner()
 
 /** The plan as it was last sent, whether it could be computed or not. */
 let sent: FaltoPlan | undefined

@@ -16,9 +16,9 @@ import {
   user,
 } from '@/db'
 import type { FaltoPlan } from '@/core/model'
-import { computePlan } from '@/core/plan/planner'
 import { MEDIUM_HAIR, planWith } from '../support/plan'
 import { BASE_URL, ONE_CALL, call, deviceOf, newClient, newPlan, type Device } from '../support/server'
+import { computePlan } from '../support/planner'
 
 let oriel: Device
 let bram: Device

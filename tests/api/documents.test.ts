@@ -1,7 +1,7 @@
 import Ajv2020 from 'ajv/dist/2020'
 import { readFileSync, readdirSync } from 'node:fs'
 import { DEMO_CLIENTS } from '@/server/demo'
-import { checkPlanDocument, checkEntry, FaltoPlanDto } from '@/server/dto'
+import { checkPlanDocument, checkEntry, FaltoPlanDto } from '@/dto'
 import { planSchema } from '@/server/schema'
 import type { FaltoPlan } from '@/core/model'
 import { planWith } from '../support/plan'

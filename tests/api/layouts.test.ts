@@ -1,6 +1,6 @@
 import { and, eq } from 'drizzle-orm'
 import { database, salonLayout } from '@/db'
-import type { OwnLayout, Stage } from '@/core/model'
+import { byId, type OwnLayout, type Stage } from '@/core/model'
 import { planWith, stageOf } from '../support/plan'
 import { deviceOf, type Device } from '../support/server'
 
@@ -22,7 +22,7 @@ describe('a salon’s own sections', () => {
   it('come back as they were kept, for everyone in the salon', async () => {
     const { status, body } = await keep('Ferry rim')
     expect(status).toBe(200)
-    const kept = (await list(juno)).find(({ id }) => id === body['id'])!
+    const kept = byId(await list(juno), String(body['id']))
     expect(kept).toMatchObject({ name: 'Ferry rim', by: 'Oriel Castellane', ...sections() })
   })
 

@@ -1,9 +1,9 @@
 import { v7 as newId } from 'uuid'
 import { foldRun, type RunScript } from '@/core/time/run'
 import type { Consultation, FaltoPlan, KeptRunEvent, OpenRun, RunEvent } from '@/core/model'
-import { computePlan } from '@/core/plan/planner'
 import { database } from '@/db'
 import { BASE_URL, beginRun, deviceOf, ONE_CALL, servicePlanOf, type Device } from '../support/server'
+import { computePlan } from '../support/planner'
 
 jest.setTimeout(60_000)
 

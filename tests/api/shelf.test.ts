@@ -2,7 +2,14 @@ import { parse } from 'csv-parse/sync'
 import { and, eq } from 'drizzle-orm'
 import { v7 as newId } from 'uuid'
 import { database, stockLot, stockMove } from '@/db'
-import type { CatalogueItem, ImportReport, ImportStep, MixRecord, ShelfItem } from '@/core/model'
+import {
+  byId,
+  type CatalogueItem,
+  type ImportReport,
+  type ImportStep,
+  type MixRecord,
+  type ShelfItem,
+} from '@/core/model'
 import { DEMO_CATALOGUE } from '@/server/demo'
 import { createScale } from '@/server/devices'
 import { csvOfCatalogue } from '@/server/shelf'
@@ -16,7 +23,7 @@ beforeAll(async () => {
 })
 afterAll(() => database().$client.end())
 
-const SHADE = DEMO_CATALOGUE.find(({ id }) => id === 'lull-8-beige')!
+const SHADE = byId(DEMO_CATALOGUE, 'lull-8-beige')
 const itemOf = (id: string, rest: Partial<CatalogueItem> = {}): CatalogueItem => ({
   ...SHADE,
   id,

@@ -1,3 +1,4 @@
+import { byId } from '@/core/model'
 import { eq } from 'drizzle-orm'
 import { v7 as newId } from 'uuid'
 import { client, database, plan, salon } from '@/db'
@@ -88,7 +89,7 @@ paths.forEach((_, i) =>
 
 /** A catalogue of thousands: shown first, then taken over, then the same again. */
 const PRODUCTS = 5000
-const shade = DEMO_CATALOGUE.find(({ id }) => id === 'lull-8-beige')!
+const shade = byId(DEMO_CATALOGUE, 'lull-8-beige')
 const file = (price: number) =>
   csvOfCatalogue(
     Array.from({ length: PRODUCTS }, (_, i) => ({

@@ -2,7 +2,7 @@ import { v7 as newId } from 'uuid'
 import { createHead } from '@/core/scalp/head'
 import { lightenedSurface, suggestFormulas } from '@/core/product/formula'
 import { mixPlan } from '@/core/product/bowls'
-import { computePlan, computeStages, forgetAllButHeads, judgePlan } from '@/core/plan/planner'
+import { createPlanner, judgePlan } from '@/core/plan/planner'
 import {
   ALONE,
   ASSISTANT,
@@ -17,6 +17,8 @@ import { DEMO_CATALOGUE, DEMO_CLIENTS } from '@/server/demo'
 import { densePlan } from '../support/samples'
 import { visitProblem } from '../support/visits'
 import { row } from './row'
+
+const { computePlan, computeStages, forget } = createPlanner()
 
 /** Budgets of the core, measured in one thread of Node on a head with more than two hundred foils. */
 const dense = densePlan()
@@ -58,7 +60,7 @@ row(
     () => computeStages(dense),
     () => {
       machine.push(...sample(1, 0, fixedWork))
-      forgetAllButHeads()
+      forget()
     },
   ),
 )
@@ -69,7 +71,7 @@ const demo = DEMO_CLIENTS.map(({ plan }) => plan(newId)).reduce((most, plan) =>
 row(
   'full recompute',
   `the densest demo plan, ${computePlan(demo).foilCount} foils, budget p95 < 16 ms`,
-  sample(400, 60, () => computeStages(demo), forgetAllButHeads),
+  sample(400, 60, () => computeStages(demo), forget),
 )
 
 const edited = structuredClone(dense)
@@ -149,7 +151,7 @@ console.log(
 row(
   'map drawing',
   'paths of all stitches of a plan that was never drawn',
-  sample(100, 20, () => mapDrawing(dense, computeStages(dense)), forgetAllButHeads),
+  sample(100, 20, () => mapDrawing(dense, computeStages(dense)), forget),
 )
 row(
   'new head',

@@ -106,6 +106,15 @@ export const settled = (page: Page) =>
 export const zone = (page: Page, name: string) =>
   page.locator(`::-p-aria([name="Order of application"]) ::-p-text(${name})`).click()
 
+/** Reads something of the page, frame by frame, until it is as it should be; the test's own time limit ends it. */
+export async function becomes<T>(page: Page, read: () => Promise<T>, fits: (value: T) => boolean): Promise<T> {
+  for (;;) {
+    const value = await read()
+    if (fits(value)) return value
+    await page.evaluate(() => new Promise(requestAnimationFrame))
+  }
+}
+
 /** Axe finds nothing at all on what is shown, once it has come up in full: what is half faded in has less contrast. */
 export async function clean(page: Page): Promise<void> {
   await page.evaluate(() =>

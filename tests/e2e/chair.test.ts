@@ -1,6 +1,6 @@
 import { v7 as newId } from 'uuid'
 import type { Page } from 'puppeteer-core'
-import type { KeptRunEvent, OpenRun } from '@/core/model'
+import { byId, type KeptRunEvent, type OpenRun } from '@/core/model'
 import type { RunScript } from '@/core/time/run'
 import { lineTo } from '../support/line'
 import { BASE_URL, beginRun, deviceOf, servicePlanOf, type Device } from '../support/server'
@@ -95,7 +95,7 @@ describe('at the chair', () => {
       await page.waitForFunction(
         (name) => document.querySelector('[aria-label="Cross-check"]')?.textContent?.includes(name),
         {},
-        script.steps.find((step) => step.id === stepId)!.about,
+        byId(script.steps, stepId).about,
       )
       await press(page, 'All well')
       await page.waitForFunction(() => !document.querySelector('[aria-label="Cross-check"]'))

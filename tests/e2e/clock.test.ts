@@ -1,9 +1,10 @@
 import type { Page } from 'puppeteer-core'
-import { clockFigures, computePlan } from '@/core/plan/planner'
+import { clockFigures } from '@/core/plan/planner'
 import { ALONE } from '@/core/time/schedule'
-import type { FaltoPlan } from '@/core/model'
+import { byId, type FaltoPlan } from '@/core/model'
 import { deviceOf, servicePlanOf, type Device } from '../support/server'
 import { clean, press, saved, url, windows } from './browser'
+import { computePlan } from '../support/planner'
 
 jest.setTimeout(120_000)
 
@@ -75,7 +76,7 @@ describe('the clock', () => {
   it('moves a zone where its lane is dragged to, and takes the way that was chosen to the chair', async () => {
     const id = await planOf('Dragged', 'topAndSides')
     const { order, zones } = (await documentOf(id)).variants[0]!.stages[0]!
-    const working = order.filter((zoneId) => zones.find((zone) => zone.id === zoneId)!.placement.sequence.length > 0)
+    const working = order.filter((zoneId) => byId(zones, zoneId).placement.sequence.length > 0)
     const page = await clockPage(id)
     const names = await page.$$('button[aria-label*=", formula"]')
     const box = (await names[0]!.boundingBox())!

@@ -2,12 +2,13 @@ import { writeFileSync, mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { Page } from 'puppeteer-core'
-import { planFigures, computePlan } from '@/core/plan/planner'
-import type { FaltoPlan, MixRecord, ShelfItem } from '@/core/model'
+import { planFigures } from '@/core/plan/planner'
+import { byId, type FaltoPlan, type MixRecord, type ShelfItem } from '@/core/model'
 import { DEMO_CATALOGUE } from '@/server/demo'
 import { csvOfCatalogue } from '@/server/shelf'
 import { deviceOf, servicePlanOf, type Device } from '../support/server'
 import { clean, press, saved, url, windows } from './browser'
+import { computePlan } from '../support/planner'
 
 jest.setTimeout(120_000)
 
@@ -43,7 +44,7 @@ describe('mixing', () => {
     await page.locator('[aria-label="Suggestion 1"] button').click()
     await page.waitForSelector(`section[aria-label="Formula ${gloss}"] [role="group"]`)
     await saved(page)
-    const chosen = (await documentOf(id)).formulas.find((formula) => formula.id === gloss)!
+    const chosen = byId((await documentOf(id)).formulas, gloss)
     expect(chosen.shades!.length).toBeGreaterThan(0)
     const kept = await documentOf(id)
     const { bowls } = planFigures(kept, computePlan(kept)).mix.find(({ formulaId }) => formulaId === gloss)!
@@ -222,7 +223,7 @@ describe('the shelf', () => {
   it('is searched, edited, counted; a file is shown before it is taken over, and a broken row names line and column', async () => {
     const page = await open(oriel)
     await page.goto(url('/shelf'))
-    await page.waitForSelector('table')
+    await page.waitForSelector('[role="grid"]')
     await clean(page)
     const search = async (words: string) => {
       const field = await page.waitForSelector('input[type="search"]')
@@ -230,7 +231,7 @@ describe('the shelf', () => {
       await field!.type(words)
     }
     await search('lull clear')
-    await page.waitForFunction(() => document.querySelectorAll('tbody tr').length === 1)
+    await page.waitForFunction(() => document.querySelectorAll('.MuiDataGrid-row').length === 1)
     await press(page, 'Stock of Lull Clear')
     await page.locator('::-p-aria([name="Lot"][role="textbox"])').fill('E2E-1')
     await press(page, 'Take in')
@@ -238,7 +239,7 @@ describe('the shelf', () => {
     // A name of its own for every run.
     const mark = String(Date.now())
     const folder = mkdtempSync(join(tmpdir(), 'falto-csv-'))
-    const shade = DEMO_CATALOGUE.find(({ id }) => id === 'lull-8-beige')!
+    const shade = byId(DEMO_CATALOGUE, 'lull-8-beige')
     const rows = csvOfCatalogue(
       Array.from({ length: 3 }, (_, i) => ({ ...shade, id: `e2e-${mark}-${i}`, name: `Driftwood ${mark} ${i}` })),
     )
@@ -258,7 +259,7 @@ describe('the shelf', () => {
     await press(page, 'Take 3 over')
     await page.waitForSelector('::-p-text(3 products taken over)')
     await search(`Driftwood ${mark} 2`)
-    await page.waitForFunction(() => document.querySelectorAll('tbody tr').length === 1)
+    await page.waitForFunction(() => document.querySelectorAll('.MuiDataGrid-row').length === 1)
     await press(page, `Driftwood ${mark} 2`)
     await page.waitForSelector('::-p-text(Order when less is left)')
     await clean(page)

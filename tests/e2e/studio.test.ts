@@ -1,11 +1,13 @@
 /* eslint-disable max-lines -- one page: everything that is done on the map */
+import { byId } from '@/core/model'
 import { AxePuppeteer } from '@axe-core/puppeteer'
 import type { KeyInput, Page } from 'puppeteer-core'
-import { computePlan, planFigures } from '@/core/plan/planner'
+import { planFigures } from '@/core/plan/planner'
 import { EXPECTED, DESIGNED_BY_HAND } from '../reference/services.expected'
 import { planWith } from '../support/plan'
 import { deviceOf, exported as exportedBy, newClient, newPlan, type Device } from '../support/server'
-import { fill, press, saved, settled, totals, totalsContain, url, windows, zone } from './browser'
+import { becomes, fill, press, saved, settled, totals, totalsContain, url, windows, zone } from './browser'
+import { computePlan } from '../support/planner'
 
 jest.setTimeout(120_000)
 
@@ -234,12 +236,7 @@ it('parts past a side part, begins on the other side in one press, and keeps a r
   await saved(page)
   const { zones, order, layout } = (await exported(planId)).variants[0]!.stages[0]!
   expect(layout.parameters).toMatchObject({ partOffsetCm: 3, pastPartCm: 5 })
-  expect(order.map((id) => zones.find((one) => one.id === id)!.role)).toEqual([
-    'backRight',
-    'backLeft',
-    'frontRight',
-    'frontLeft',
-  ])
+  expect(order.map((id) => byId(zones, id).role)).toEqual(['backRight', 'backLeft', 'frontRight', 'frontLeft'])
   // Eight weeks at 1.25 cm a month: public dermatology guidance, as in docs/method.md.
   expect(zones.find(({ role }) => role === 'frontLeft')!.placement).toMatchObject({ startCm: 0, upToCm: 2.3 })
   await press(page, 'Undo: New growth only, Front left')
@@ -346,10 +343,9 @@ it('the map comes nearer by buttons, keys, wheel and fingers, fills the view wit
   const whole = await width()
   await zone(page, 'Left side')
   await page.keyboard.press('z')
-  const near = await width()
-  expect(near).toBeLessThan(whole / 1.5)
+  const near = await becomes(page, width, (now) => now < whole / 1.5)
   await press(page, 'Nearer')
-  expect(await width()).toBeLessThan(near)
+  await becomes(page, width, (now) => now < near)
   const box = (await (await page.waitForSelector('svg[aria-label^="Scalp map"]'))!.boundingBox())!
   const middle = [box.x + box.width / 2, box.y + box.height / 2] as const
   const before = await left()
@@ -357,14 +353,13 @@ it('the map comes nearer by buttons, keys, wheel and fingers, fills the view wit
   await page.mouse.down()
   await page.mouse.move(middle[0] + 80, middle[1], { steps: 5 })
   await page.mouse.up()
-  expect(await left()).toBeLessThan(before)
+  await becomes(page, left, (now) => now < before)
   // The drag moved the map and chose no other zone.
   await page.waitForSelector('section[aria-label="Zone 3, Left side"]')
   await page.mouse.wheel({ deltaY: -400 })
-  const wheeled = await width()
-  expect(wheeled).toBeLessThan(near)
+  await becomes(page, width, (now) => now < near)
   await page.keyboard.press('f')
-  expect(await width()).toBeCloseTo(whole, 6)
+  await becomes(page, width, (now) => Math.abs(now - whole) < 1e-6)
   const [one, two] = [
     await page.touchscreen.touchStart(middle[0] - 40, middle[1]),
     await page.touchscreen.touchStart(middle[0] + 40, middle[1]),
@@ -373,7 +368,7 @@ it('the map comes nearer by buttons, keys, wheel and fingers, fills the view wit
   await two.move(middle[0] + 120, middle[1])
   await one.end()
   await two.end()
-  expect(await width()).toBeLessThan(whole / 1.5)
+  await becomes(page, width, (now) => now < whole / 1.5)
 })
 
 it('several zones are set at once, and what one has is pasted on another head', async () => {

@@ -109,7 +109,7 @@ it('every page and the paper read so, for everybody in the salon', async () => {
   expect(await asKept(page)).toEqual([])
   await reads(`/plans/${planId}/clock`, '[aria-label="Compared"][aria-busy="false"]')
   await reads(`/day?on=${on}`, 'main [role="status"]')
-  await reads('/shelf', 'table')
+  await reads('/shelf', '[role="grid"]')
   const sheet = await (
     await fetch(url(`/api/plans/${planId}/export?as=svg`), { headers: { cookie: oriel.cookie, ...ONE_CALL } })
   ).text()

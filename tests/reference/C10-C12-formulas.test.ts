@@ -6,9 +6,10 @@
  * Kind: common practice, no source.
  */
 import { colourLift, depositOn, lightenedSurface, recipeOf, type Surface } from '@/core/product/formula'
-import { computePlan, planFigures } from '@/core/plan/planner'
+import { planFigures } from '@/core/plan/planner'
 import { DEMO_CATALOGUE } from '@/server/demo'
 import { planWith, type Wanted } from '../support/plan'
+import { computePlan } from '../support/planner'
 
 const figures = (wanted: Wanted) => {
   const plan = planWith(wanted)

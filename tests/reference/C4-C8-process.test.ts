@@ -1,6 +1,5 @@
 /** Process against observed jobs. Kind: common practice, no source. Levels within ± 0.7, minutes ± 20 %. */
 import { createHead } from '@/core/scalp/head'
-import { computePlan } from '@/core/plan/planner'
 import {
   colouredAfter,
   createProcess,
@@ -13,6 +12,7 @@ import {
 import { dyeOfShades } from '@/core/product/formula'
 import { band } from '../support/canvas'
 import { MEDIUM_HAIR, planWith } from '../support/plan'
+import { computePlan } from '../support/planner'
 
 const LEVELS = 0.7
 

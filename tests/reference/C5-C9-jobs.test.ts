@@ -2,9 +2,10 @@
  * Observed jobs and rules of the trade. Kind: common practice, no source. Compared by tolerance, not equality: foil
  * counts ± 20 %, grams ± 25 %, minutes ± 20 %.
  */
-import { computePlan } from '@/core/plan/planner'
+import { byId } from '@/core/model'
 import { takenShare, TAKE_PRESETS } from '@/core/placement/foils'
 import { MEDIUM_HAIR, planWith, type Wanted } from '../support/plan'
+import { computePlan } from '../support/planner'
 
 const retouch: Wanted = {
   placement: { take: { kind: 'onScalp', bandCm: 1.2 }, subsectionMm: 3, rowGapMm: 0, sequence: ['C'] },
@@ -30,7 +31,7 @@ it('C7. back-to-back foils on very long, dense hair need about twice the mix of 
   const fullHead = (hair: Wanted['hair']) =>
     computed({
       hair,
-      placement: { take: TAKE_PRESETS.find(({ id }) => id === 'mediumWeave')!.take, subsectionMm: 8, rowGapMm: 0 },
+      placement: { take: byId(TAKE_PRESETS, 'mediumWeave').take, subsectionMm: 8, rowGapMm: 0 },
     }).grams[0]!.range.expected
   const ratio = fullHead({ ...MEDIUM_HAIR, lengthCm: 72, density: 'high' }) / fullHead({ ...MEDIUM_HAIR, lengthCm: 36 })
   between(ratio, 2, 2, 0.25)

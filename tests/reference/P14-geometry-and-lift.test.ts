@@ -4,9 +4,9 @@
  */
 import { createHead, horizontalCircumference } from '@/core/scalp/head'
 import { ponytailCircumference } from '@/core/hair/fibre'
-import { computePlan } from '@/core/plan/planner'
 import { liftAfter, liftRate } from '@/core/time/lightening'
 import { planWith } from '../support/plan'
+import { computePlan } from '../support/planner'
 
 /** Ramanujan's second approximation of an ellipse's circumference, 1914. */
 function ramanujan(a: number, b: number): number {

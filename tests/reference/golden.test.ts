@@ -2,10 +2,11 @@ import { createHash } from 'node:crypto'
 import { readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import type { FaltoPlan } from '@/core/model'
-import { clockFigures, computePlan, planFigures } from '@/core/plan/planner'
+import { clockFigures, planFigures } from '@/core/plan/planner'
 import { ALONE, clockFor } from '@/core/time/schedule'
 import { SERVICES } from '@/core/plan/serviceKinds'
 import { GOLDEN_HEADS, goldenPlan, OWN_HEAD } from '../support/samples'
+import { computePlan } from '../support/planner'
 
 /**
  * Every kind of service on four heads, to the digit, so that nothing moves unnoticed. No outside fact: what stands in

@@ -1,14 +1,16 @@
 /** Which kind of service a colourist would take for a wish: common practice, no source. */
-import { checkPlan, computePlan } from '@/core/plan/planner'
-import type { Goal, HairState } from '@/core/model'
+import { checkPlan } from '@/core/plan/planner'
+import { byId, type Goal, type HairState } from '@/core/model'
 import { proposePlan } from '@/core/plan/serviceKinds'
 import { DEMO_HEADS } from '@/server/demo'
 import { GOAL } from '../support/canvas'
 import { MEDIUM_HAIR } from '../support/plan'
+import { computePlan, planner } from '../support/planner'
 
 let n = 0
 const propose = (goal: Partial<Goal>, hair: Partial<HairState> = {}, meanWhite = 0) =>
   proposePlan(
+    planner,
     { hair: { ...MEDIUM_HAIR, ...hair }, goal: { ...GOAL, ...goal }, meanWhite },
     { head: { circumferenceCm: 55 }, hair: { ...MEDIUM_HAIR, ...hair }, newId: () => `id-${n++}` },
   )
@@ -41,7 +43,7 @@ it.each([
 it.each(DEMO_HEADS.map((demo) => [demo.key, demo] as const))(
   '%s gets a whole plan that computes, at the wished level',
   (_key, { head, hair, goal }) => {
-    const { plan } = proposePlan({ hair, goal, meanWhite: 0 }, { head, hair, newId: () => `id-${n++}` })
+    const { plan } = proposePlan(planner, { hair, goal, meanWhite: 0 }, { head, hair, newId: () => `id-${n++}` })
     expect(checkPlan(plan)).toEqual([])
     expect(computePlan(plan).pieces.length).toBeGreaterThan(0)
   },
@@ -108,7 +110,7 @@ it('lays panels over a side part and begins on the side with less hair', () => {
     propose({ root: 'toScalp', lightPercent: 10 }, { part }).plan.variants[0]!.stages[0]!
   const turns = (part: HairState['part']) => {
     const { zones, order } = stageFor(part)
-    return order.map((id) => zones.find((zone) => zone.id === id)!.role).filter((role) => role.endsWith('Side'))
+    return order.map((id) => byId(zones, id).role).filter((role) => role.endsWith('Side'))
   }
   expect(stageFor('right').layout.parameters.partOffsetCm).toBe(-2.5)
   expect(turns('left')).toEqual(['leftSide', 'rightSide'])

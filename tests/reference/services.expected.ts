@@ -1,3 +1,5 @@
+import type { ServiceId } from '@/core/plan/serviceKinds'
+
 /**
  * Kinds of service, as a colourist would expect them before anything is computed: from common practice (no source),
  * written down before the templates, layouts and takes they need existed (twenty at first, `foilRetouch` later and
@@ -18,7 +20,7 @@ export interface Expected {
   last: string
 }
 
-export const EXPECTED: Record<string, Expected> = {
+export const EXPECTED: Record<ServiceId, Expected> = {
   fullBabylights: {
     technique: 'babylights all over',
     canvas: 'virgin level 6',

@@ -1,11 +1,11 @@
 import { createHead } from '@/core/scalp/head'
-import type { FaltoPlan } from '@/core/model'
-import { computePlan } from '@/core/plan/planner'
+import { byId, type FaltoPlan } from '@/core/model'
 import { createProcess, HEAT_CELSIUS, type CourseEvent, type SpotResult, type StrandSpot } from '@/core/time/lightening'
 import { ALONE, clockFor, remediesFor, SECOND_COLOURIST, type Clock, type Crew } from '@/core/time/schedule'
 import { band, canvasWith } from '../support/canvas'
 import { planWith, stageOf, type Wanted } from '../support/plan'
 import { STORIES } from './stories.expected'
+import { computePlan } from '../support/planner'
 
 /** Every piece of a plan after the same minutes, with the zone it lies in. */
 function processed(
@@ -21,7 +21,7 @@ function processed(
       on: 0,
       off: minutes,
       bowlAgeMinutes: 5,
-      vol: plan.formulas.find(({ id }) => id === piece.formulaId)!.developerVol,
+      vol: byId(plan.formulas, piece.formulaId).developerVol,
       ...(events && { events }),
     }),
   }))

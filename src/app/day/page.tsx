@@ -1,7 +1,7 @@
 import { may } from '@/server/auth'
 import { visitsOn } from '@/server/bookings'
 import { today } from '@/server/days'
-import { isDay } from '@/server/dto'
+import { isDay } from '@/dto'
 import { DayPage } from '@/ui/day'
 import { Shell } from '@/ui/shell'
 import { memberFor } from '../signedInPage'

@@ -4,7 +4,7 @@ import type { BookedVisit, Booking } from '@/core/model'
 import { booking, client, database, plan } from '@/db'
 import { requirePermission, type StaffMember } from '../auth'
 import { newestConsultation } from '../consultations'
-import type { BookingDto } from '../dto'
+import type { BookingDto } from '@/dto'
 import { findPlan } from '../plans'
 
 export async function bookingOf(member: StaffMember, planId: string): Promise<Booking | null> {

@@ -8,7 +8,7 @@ import { requirePermission, type StaffMember } from '../auth'
 import { findClient } from '../clients'
 import { newestConsultation } from '../consultations'
 import { latestToday, today } from '../days'
-import type { CareCheckDto, ConsentDto } from '../dto'
+import type { CareCheckDto, ConsentDto } from '@/dto'
 import { AppError, invalidAt } from '../errors'
 
 /** Care checks and consents: read, and added to. Nothing is ever changed or taken away. */

@@ -2,12 +2,12 @@
 import { and, eq } from 'drizzle-orm'
 import { v7 as newId } from 'uuid'
 import type { Acknowledgement, Caution } from '@/core/model'
-import { computePlan } from '@/core/plan/planner'
 import { cautionAcknowledgement, database, type plan, type Reader } from '@/db'
 import { requirePermission, type StaffMember } from '../auth'
 import { careCautionsOf } from '../care'
 import { findClient } from '../clients'
-import type { AcknowledgementDto } from '../dto'
+import { computing } from '../computing'
+import type { AcknowledgementDto } from '@/dto'
 import { AppError } from '../errors'
 import { findPlan } from '../plans'
 
@@ -16,7 +16,7 @@ type Plan = Pick<typeof plan.$inferSelect, 'id' | 'clientId' | 'document' | 'rev
 /** Everything a plan raises now, its client's care checks included. */
 async function raisedBy(member: StaffMember, { clientId, document }: Plan): Promise<Caution[]> {
   const owner = await findClient(member, clientId)
-  return [...computePlan(document).cautions, ...(await careCautionsOf(member, owner))]
+  return [...(await computing.cautions(document)), ...(await careCautionsOf(member, owner))]
 }
 
 /** Cautions of a plan that nobody has acknowledged yet. */

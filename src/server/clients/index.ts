@@ -4,7 +4,7 @@ import { checkPlanHead } from './head'
 import type { ClientRecord, ClientSummary } from '@/core/model'
 import { client, database, plan, run, type Reader } from '@/db'
 import { requirePermission, type StaffMember } from '../auth'
-import type { ClientChangeDto, ClientDto } from '../dto'
+import type { ClientChangeDto, ClientDto } from '@/dto'
 import { AppError, notFound } from '../errors'
 import { isUuid } from '../http'
 

@@ -2,13 +2,13 @@ import { v7 as newId } from 'uuid'
 import { daysBetween, NOT_YET_COME, predictCanvas, startingCanvas } from '@/core/hair/hairRecord'
 import { createHead } from '@/core/scalp/head'
 import { startingGoal } from '@/core/judgement/feasibility'
-import { afterPlan, type DonePlan } from '@/core/plan/afterVisit'
-import { computePlan } from '@/core/plan/planner'
+import type { DonePlan } from '@/core/plan/afterVisit'
 import { consultation, inTransaction, visit, type plan, type Transaction } from '@/db'
 import { requirePermission, type StaffMember } from '../auth'
 import { findClient } from '../clients'
+import { computing } from '../computing'
 import { latestToday } from '../days'
-import type { DoneDto } from '../dto'
+import type { DoneDto } from '@/dto'
 import { invalidAt } from '../errors'
 import { addVersion, lockPlan } from '../plans'
 import { newestConsultations } from './read'
@@ -63,7 +63,7 @@ export async function recordDone(
   const today = newest
     ? predictCanvas(newest.canvas, newest.hair, { on })
     : startingCanvas(createHead(owner.head), owner.hair, on)
-  const canvas = afterPlan(today, { plan: plan.document, computed: computePlan(plan.document), visitId, on, came })
+  const canvas = await computing.after(today, { plan: plan.document, visitId, on, came })
   await tx.insert(consultation).values({
     salonId: member.salonId,
     clientId: owner.id,

@@ -13,7 +13,7 @@ import { client, consultation, inTransaction, type Transaction } from '@/db'
 import { requirePermission, type StaffMember } from '../auth'
 import { findClient } from '../clients'
 import { latestToday } from '../days'
-import { describeProblems, type ConsultationDto, type FieldProblem } from '../dto'
+import { describeProblems, type ConsultationDto, type FieldProblem } from '@/dto'
 import { AppError } from '../errors'
 import { newestConsultations } from './read'
 

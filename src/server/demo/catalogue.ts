@@ -1,11 +1,12 @@
-import type {
-  CatalogueItem,
-  Product,
-  ProductAdditive,
-  ProductKind,
-  ProductRules,
-  ProductShade,
-  ToneHue,
+import {
+  byId,
+  type CatalogueItem,
+  type Product,
+  type ProductAdditive,
+  type ProductKind,
+  type ProductRules,
+  type ProductShade,
+  type ToneHue,
 } from '@/core/model'
 import { STARTING_PRODUCTS } from '@/core/plan/serviceKinds'
 
@@ -61,7 +62,7 @@ const LULL: Range = {
 }
 
 const lineOf = (id: string): Product & { line: string; rules: ProductRules } => {
-  const { line, rules, ...rest } = STARTING_PRODUCTS.find((product) => product.id === id)!
+  const { line, rules, ...rest } = byId(STARTING_PRODUCTS, id)
   return { ...rest, line: line!, rules: rules! }
 }
 

@@ -1,6 +1,6 @@
 import { createEvents, type DateTime, type EventAttributes } from 'ics'
 import { activeVariant, type FaltoPlan } from '@/core/model'
-import { computePlan } from '@/core/plan/planner'
+import type { Planner } from '@/core/plan/planner'
 import { ALONE, clockFor } from '@/core/time/schedule'
 
 /** A booked plan. `on` is YYYY-MM-DD and `at` HH:MM, both as clocks in the salon show. */
@@ -16,8 +16,8 @@ export interface BookedVisit {
  * The appointment, as long as its clock says for one pair of hands, and a day for the next visit, as a calendar (RFC
  * 5545). Times float: they are those of the salon's clock wherever the file is opened.
  */
-export function calendarOf({ planId, plan, client, on, at }: BookedVisit): string {
-  const computed = computePlan(plan)
+export function calendarOf(planner: Planner, { planId, plan, client, on, at }: BookedVisit): string {
+  const computed = planner.computePlan(plan)
   const minutes = Math.ceil(clockFor(plan, computed, { crew: ALONE }).finish.expected / 5) * 5
   const { foilCount, look } = computed
   const [year, month, day] = on.split('-').map(Number) as [number, number, number]

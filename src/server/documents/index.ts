@@ -1,7 +1,7 @@
 import { stringify } from 'csv-stringify/sync'
 import { activeVariant, type FaltoPlan } from '@/core/model'
 import { mixPlan } from '@/core/product/bowls'
-import { computePlan, computeStages, planFigures } from '@/core/plan/planner'
+import { planFigures, type Planner } from '@/core/plan/planner'
 import { foilList, headSheet, mixingCards, svgOfSheet, type HeadSheet, type MixingCards } from '@/core/plan/sheets'
 import { readIn, type ReadingUnits } from '@/core/units'
 import { pdfOfCards } from './cards'
@@ -36,14 +36,16 @@ export const ENDINGS: Record<DocumentKind, string> = {
 
 /** @param units in which paper is read; files with data keep theirs */
 export async function documentOf(
+  planner: Planner,
   plan: FaltoPlan,
   kind: DocumentKind,
   units: ReadingUnits,
 ): Promise<{ type: string; body: string | Buffer<ArrayBuffer> }> {
-  return { type: TYPES[kind], body: await bodyOf(plan, kind, (text) => readIn(units, text)) }
+  return { type: TYPES[kind], body: await bodyOf(planner, plan, kind, (text) => readIn(units, text)) }
 }
 
 async function bodyOf(
+  planner: Planner,
   plan: FaltoPlan,
   kind: DocumentKind,
   read: (text: string) => string,
@@ -52,14 +54,14 @@ async function bodyOf(
     case 'json':
       return JSON.stringify(plan, null, 2)
     case 'svg':
-      return svgOfSheet(sheetOf(plan, read))
+      return svgOfSheet(sheetOf(planner, plan, read))
     case 'pdf':
-      return pdfOfSheet(sheetOf(plan, read))
+      return pdfOfSheet(sheetOf(planner, plan, read))
     case 'cards':
-      return pdfOfCards(cardsOf(plan, read))
+      return pdfOfCards(cardsOf(planner, plan, read))
     case 'csv':
       // RFC 4180; a leading sign that a spreadsheet would take for a formula is defused.
-      return stringify(foilList(plan, computePlan(plan)), {
+      return stringify(foilList(plan, planner.computePlan(plan)), {
         header: true,
         record_delimiter: 'windows',
         escape_formulas: true,
@@ -67,8 +69,8 @@ async function bodyOf(
   }
 }
 
-function sheetOf(plan: FaltoPlan, read: (text: string) => string): HeadSheet {
-  const computed = computePlan(plan)
+function sheetOf(planner: Planner, plan: FaltoPlan, read: (text: string) => string): HeadSheet {
+  const computed = planner.computePlan(plan)
   const { grams } = planFigures(plan, computed)
   const sheet = headSheet(
     plan,
@@ -88,8 +90,8 @@ function sheetOf(plan: FaltoPlan, read: (text: string) => string): HeadSheet {
   }
 }
 
-function cardsOf(plan: FaltoPlan, read: (text: string) => string): MixingCards {
-  const { title, cards } = mixingCards(plan, mixPlan(plan, computeStages(plan)))
+function cardsOf(planner: Planner, plan: FaltoPlan, read: (text: string) => string): MixingCards {
+  const { title, cards } = mixingCards(plan, mixPlan(plan, planner.computeStages(plan)))
   const lineIn = ({ name, grams, ml }: MixingCards['cards'][number]['lines'][number]) => ({
     name: read(name),
     grams: read(grams),

@@ -1,3 +1,4 @@
+import { byId } from '@/core/model'
 import PDFDocument from 'pdfkit'
 import type { HeadSheet } from '@/core/plan/sheets'
 
@@ -39,7 +40,7 @@ export function pdfOfSheet({ title, hair, map, stages, formulas }: HeadSheet): P
     for (const zone of zones) {
       for (const { stitches, formulaId } of zone.pieces) {
         if (!stitches) continue
-        const { hatch } = formulas.find(({ id }) => id === formulaId)!
+        const { hatch } = byId(formulas, formulaId)
         document.save().path(stitches).clip()
         hatched(document, map.extent, hatch)
         document.restore().path(stitches).lineWidth(0.02).stroke('#000')

@@ -1,5 +1,5 @@
 /** Answers other than success. */
-import type { FieldProblem } from '../dto'
+import type { FieldProblem } from '@/dto'
 
 /** An answer other than success that tells the user what to do. */
 export class AppError extends Error {

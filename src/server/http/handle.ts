@@ -1,5 +1,5 @@
 import { staffFrom, type StaffMember } from '../auth'
-import { checkEntry, describeProblems } from '../dto'
+import { checkEntry, describeProblems } from '@/dto'
 import { AppError } from '../errors'
 import { log } from './log'
 

@@ -6,7 +6,7 @@ import { checkStage } from '@/core/placement/layout'
 import { COUNTS, type OwnLayout, type SavedSections } from '@/core/model'
 import { database, salonLayout, staff } from '@/db'
 import { requirePermission, type StaffMember } from '../auth'
-import type { OwnLayoutDto } from '../dto'
+import type { OwnLayoutDto } from '@/dto'
 import { AppError, invalidAt, notFound } from '../errors'
 import { isUuid } from '../http'
 

@@ -4,7 +4,7 @@ import { STARTING_RATES } from '@/core/product/money'
 import type { SalonRates } from '@/core/model'
 import { database, inTransaction, salonRates } from '@/db'
 import { requirePermission, type StaffMember } from '../auth'
-import type { SalonRatesDto } from '../dto'
+import type { SalonRatesDto } from '@/dto'
 import { AppError } from '../errors'
 
 export async function ratesOf(member: StaffMember): Promise<SalonRates> {

@@ -3,7 +3,7 @@ import { applyPatches, enablePatches, produceWithPatches, type Patch } from 'imm
 import type { FaltoPlan, PlanPatch } from '@/core/model'
 import { planEdit, type Transaction } from '@/db'
 import type { StaffMember } from '../auth'
-import type { OperationDto } from '../dto'
+import type { OperationDto } from '@/dto'
 import { AppError } from '../errors'
 
 enablePatches()

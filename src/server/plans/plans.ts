@@ -13,7 +13,7 @@ import {
 } from '@/db'
 import { requirePermission, type StaffMember } from '../auth'
 import { findClient } from '../clients'
-import { checkPlanDocument, describeProblems } from '../dto'
+import { checkPlanDocument, describeProblems } from '@/dto'
 import { AppError, notFound } from '../errors'
 import { isUuid } from '../http'
 import { findPlan, lockPlan } from './find'

@@ -1,15 +1,15 @@
 import { and, desc, eq, sql } from 'drizzle-orm'
-import type { Caution, FaltoPlan, KeptRunEvent, OpenRun, RunFormula } from '@/core/model'
-import { computeStages } from '@/core/plan/planner'
-import { foldRun, leftOut, scriptFor, type RunScript } from '@/core/time/run'
+import { byId, type Caution, type FaltoPlan, type KeptRunEvent, type OpenRun, type RunFormula } from '@/core/model'
+import { foldRun, leftOut, type RunScript } from '@/core/time/run'
 import { helpersFor, withHelp } from '@/core/time/schedule'
-import { mapDrawing, swatchesOf } from '@/core/plan/sheets'
+import { swatchesOf } from '@/core/plan/sheets'
 import { database, inTransaction, run, type Transaction } from '@/db'
 import { requirePermission, type StaffMember } from '../auth'
 import { keepAcknowledgement, waitingCautions } from '../cautions'
 import { findClient } from '../clients'
+import { computing } from '../computing'
 import { newestConsultation, recordDone } from '../consultations'
-import type { NewRunDto, RunEventsDto, RunHairDto } from '../dto'
+import type { NewRunDto, RunEventsDto, RunHairDto } from '@/dto'
 import { AppError, notFound } from '../errors'
 import { isUuid } from '../http'
 import { findPlan, lockPlan } from '../plans'
@@ -29,7 +29,7 @@ export async function beginRun(
   const found = await findPlan(member, planId)
   const { document, revision, clientId } = found
   const newest = await newestConsultation(member, clientId)
-  const script = scriptFor(document, computeStages(document), {
+  const script = await computing.script(document, {
     crew: withHelp(helpersFor(helping, { from: assistantFrom, to: assistantTo })),
     canvas: newest?.canvas,
     order,
@@ -94,18 +94,13 @@ export async function openRun(member: StaffMember, id: string): Promise<OpenRun<
   const { planId, script, document, visitId } = await findRun(member, id)
   const { clientId } = await findPlan(member, planId)
   const { name } = await findClient(member, clientId)
-  const { hairline, extent, zones } = mapDrawing(document, computeStages(document), 'strips')
   return {
     id,
     planId,
     planName: document.name,
     client: { id: clientId, name },
     script,
-    map: {
-      hairline,
-      extent,
-      zones: zones.map(({ id: zoneId, stageId, outline, label }) => ({ zoneId, stageId, outline, label })),
-    },
+    map: await computing.outlines(document),
     formulas: formulasOf(document),
     events: await eventsAfter(member, id, 0),
     now: Date.now(),
@@ -117,7 +112,7 @@ export async function openRun(member: StaffMember, id: string): Promise<OpenRun<
 function formulasOf({ formulas, products }: FaltoPlan): RunFormula[] {
   const swatches = swatchesOf(formulas)
   return formulas.map(({ id, productId, developerVol }) => {
-    const { name, rules } = products.find((product) => product.id === productId)!
+    const { name, rules } = byId(products, productId)
     return {
       id,
       product: name,

@@ -1,7 +1,7 @@
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js'
 import { ValidationTypes } from 'class-validator'
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema'
-import { FaltoPlanDto } from '../dto'
+import { FaltoPlanDto } from '@/dto'
 
 type Schema = { properties?: Record<string, unknown>; required?: string[]; [key: string]: unknown }
 

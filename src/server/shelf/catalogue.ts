@@ -9,7 +9,7 @@ import {
 } from '@/core/model'
 import { database, inTransaction, product, type Transaction } from '@/db'
 import { requirePermission, type StaffMember } from '../auth'
-import type { ProductChangeDto } from '../dto'
+import type { ProductChangeDto } from '@/dto'
 import { AppError, invalidAt, notFound } from '../errors'
 import { changedColumns, csvOfCatalogue, readCatalogueCsv } from './csv'
 

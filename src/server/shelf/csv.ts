@@ -1,7 +1,7 @@
 import { CsvError, parse } from 'csv-parse/sync'
 import { stringify } from 'csv-stringify/sync'
 import type { CatalogueItem, ImportProblem } from '@/core/model'
-import { CatalogueItemDto, checkEntry } from '../dto'
+import { CatalogueItemDto, checkEntry } from '@/dto'
 
 /** How a value stands in a cell, and how it is read back. */
 type Kind = 'text' | 'number' | 'yesNo' | 'numbers'

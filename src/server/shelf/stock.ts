@@ -1,11 +1,12 @@
 import { and, asc, eq, gt, isNull, sql } from 'drizzle-orm'
+import { LRUCache } from 'lru-cache'
 import { v7 as newId } from 'uuid'
 import { COUNTS, type ShelfItem, type StockLot } from '@/core/model'
-import { computePlan, planFigures } from '@/core/plan/planner'
 import { booking, database, inTransaction, plan, product, stockLot, stockMove, type Transaction } from '@/db'
 import { requirePermission, type StaffMember } from '../auth'
+import { computing, type Needs } from '../computing'
 import { today } from '../days'
-import type { CountDto, DeliveryDto } from '../dto'
+import type { CountDto, DeliveryDto } from '@/dto'
 import { notFound } from '../errors'
 import { isUuid } from '../http'
 import { byName } from './catalogue'
@@ -59,19 +60,36 @@ async function needsOf(member: StaffMember): Promise<{ today: Map<string, number
   const from = today(member)
   const until = new Date(Date.parse(from) + DAYS_OF_A_WEEK * 86_400_000).toISOString().slice(0, 10)
   const booked = await database()
-    .select({ on: booking.on, document: plan.document })
+    .select({ on: booking.on, planId: plan.id, revision: plan.revision, document: plan.document })
     .from(booking)
     .innerJoin(plan, and(eq(plan.salonId, booking.salonId), eq(plan.id, booking.planId), isNull(plan.deletedAt)))
     .where(and(eq(booking.salonId, member.salonId), sql`${booking.on} >= ${from}`, sql`${booking.on} < ${until}`))
   const needs = { today: new Map<string, number>(), week: new Map<string, number>() }
-  for (const { on, document } of booked)
-    for (const { bowls } of planFigures(document, computePlan(document)).mix)
-      for (const { parts } of bowls)
-        for (const { productId, grams } of parts) {
-          if (!productId) continue
-          for (const map of on === from ? [needs.today, needs.week] : [needs.week])
-            map.set(productId, (map.get(productId) ?? 0) + grams)
-        }
+  const wanted = await Promise.all(booked.map(needsOfPlan))
+  booked.forEach(({ on }, i) => {
+    for (const [productId, grams] of wanted[i]!)
+      for (const map of on === from ? [needs.today, needs.week] : [needs.week])
+        map.set(productId, (map.get(productId) ?? 0) + grams)
+  })
+  return needs
+}
+
+/** Plans whose needs are remembered. Our choice: some weeks of a large salon. */
+const REMEMBERED_PLANS = 1000
+const knownNeeds = new LRUCache<string, Promise<Needs>>({ max: REMEMBERED_PLANS })
+
+/** What one plan asks for; worked out once for each state a plan has been kept in. */
+function needsOfPlan({
+  planId,
+  revision,
+  document,
+}: Pick<typeof plan.$inferSelect, 'revision' | 'document'> & { planId: string }): Promise<Needs> {
+  const state = `${planId}/${revision}`
+  const known = knownNeeds.get(state)
+  if (known) return known
+  const needs = computing.needs(document)
+  knownNeeds.set(state, needs)
+  needs.catch(() => knownNeeds.delete(state))
   return needs
 }
 

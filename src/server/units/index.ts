@@ -3,7 +3,7 @@ import { eq } from 'drizzle-orm'
 import type { ReadingUnits } from '@/core/units'
 import { database, salon } from '@/db'
 import { forgetSalon, requirePermission, type StaffMember } from '../auth'
-import type { ReadingUnitsDto } from '../dto'
+import type { ReadingUnitsDto } from '@/dto'
 
 /** For everybody in the salon, from the next page on. */
 export async function saveUnits(

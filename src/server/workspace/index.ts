@@ -1,6 +1,5 @@
 import { v7 as newId } from 'uuid'
-import { hairMapOf, meanWhite } from '@/core/hair/hairRecord'
-import { createHead } from '@/core/scalp/head'
+import { hairMapOf } from '@/core/hair/hairRecord'
 import {
   createLayout,
   defaultLayoutParameters,
@@ -9,13 +8,14 @@ import {
   pastPartFor,
 } from '@/core/placement/layout'
 import type { Consultation, FaltoPlan, OpenPlan } from '@/core/model'
-import { newPlanDocument, onShelf, planFromService, proposePlan, type Person } from '@/core/plan/serviceKinds'
+import { newPlanDocument, onShelf, planFromService, type Person } from '@/core/plan/serviceKinds'
 import { requirePermission, type StaffMember } from '../auth'
 import { bookingOf } from '../bookings'
 import { careCautionsOf } from '../care'
 import { findClient } from '../clients'
+import { computing } from '../computing'
 import { lastVisitOf, newestConsultation } from '../consultations'
-import { PROPOSED, type NewPlanDto } from '../dto'
+import { PROPOSED, type NewPlanDto } from '@/dto'
 import { AppError, invalidAt } from '../errors'
 import { mixesOf } from '../mixes'
 import { ratesOf } from '../money'
@@ -44,7 +44,7 @@ export async function createPlan(
       pastPartCm: pastPartFor(owner.hair, template),
     }
     const document = service
-      ? { ...(service === PROPOSED ? proposed(person, newest) : planFromService(service, person)), name }
+      ? { ...(service === PROPOSED ? await proposed(person, newest) : planFromService(service, person)), name }
       : newPlanDocument(name, person, createLayout(template, { ...usual, ...part, ...parameters }))
     const [catalogue, { rates }] = await Promise.all([catalogueOf(member), ratesOf(member)])
     return await insertPlan(member, clientId, onShelf(document, catalogue, rates), 'Made')
@@ -55,7 +55,7 @@ export async function createPlan(
 }
 
 /** @throws AppError 422 without a consultation to propose from */
-function proposed(person: Person, newest: Consultation | undefined): FaltoPlan {
+function proposed({ head, hair, hairMap }: Person, newest: Consultation | undefined): Promise<FaltoPlan> {
   if (!newest)
     throw new AppError(
       422,
@@ -63,8 +63,7 @@ function proposed(person: Person, newest: Consultation | undefined): FaltoPlan {
       'There is no consultation to propose from yet. Record hair and wish first, or start from a kind of service.',
       { problems: [{ path: 'service', message: 'Record hair and wish first.' }] },
     )
-  const { hair, canvas, goal } = newest
-  return proposePlan({ hair, goal, meanWhite: meanWhite(createHead(person.head), hair, canvas) }, person).plan
+  return computing.proposal({ head, hair, hairMap }, newest)
 }
 
 export async function openWorkspace(member: StaffMember, id: string): Promise<OpenPlan> {

@@ -4,6 +4,7 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
+import dynamic from 'next/dynamic'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { careStates, VALID_DAYS, type CareStanding, type CareState } from '@/core/judgement/care'
@@ -11,8 +12,9 @@ import type { CareKind, OpenCare } from '@/core/model'
 import { ClientHeader } from '../parts'
 import { LINE } from '../theme'
 import { dateInWords, WORDS } from '../words'
-import { CheckDialog } from './CheckDialog'
 import { ConsentSection } from './ConsentSection'
+
+const CheckDialog = dynamic(() => import('./CheckDialog').then((module) => module.CheckDialog))
 
 const STANDING: Record<CareStanding, string> = {
   current: 'current',

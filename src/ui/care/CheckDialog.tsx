@@ -1,20 +1,13 @@
 'use client'
-import Alert from '@mui/material/Alert'
-import Button from '@mui/material/Button'
-import Dialog from '@mui/material/Dialog'
-import DialogActions from '@mui/material/DialogActions'
-import DialogContent from '@mui/material/DialogContent'
-import DialogTitle from '@mui/material/DialogTitle'
-import Stack from '@mui/material/Stack'
-import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
+import { useWatch } from 'react-hook-form'
 import { v7 as newId } from 'uuid'
+import { CareCheckDto } from '@/dto'
 import { VALID_DAYS } from '@/core/judgement/care'
-import { COUNTS, type CareKind, type CareResult } from '@/core/model'
-import { callApi, problemAt } from '../hooks/api'
-import { Choice, SaveButton } from '../parts'
-import { DateField } from '../parts/DateField'
+import { COUNTS, type CareKind } from '@/core/model'
+import { ChoiceEntry, DateEntry, FormDialog, TextEntry, useEntryForm } from '../forms'
+import { callApi } from '../hooks/api'
 import { WORDS } from '../words'
 
 const QUESTIONS: Record<CareKind, string> = {
@@ -28,6 +21,11 @@ const QUESTIONS: Record<CareKind, string> = {
 }
 const WITH_PRODUCT: readonly CareKind[] = ['allergyAlert', 'strandTest']
 
+const RESULTS = [
+  { value: 'clear', label: 'Nothing found' },
+  { value: 'concern', label: 'Cause for concern' },
+] as const
+
 interface Props {
   clientId: string
   kind: CareKind
@@ -36,97 +34,48 @@ interface Props {
   onRecorded: () => void
 }
 
+/** A check before anything was seen: what it showed is only told by a hand. */
+const unseen = (kind: CareKind, on: string) =>
+  ({ id: newId(), kind, on, product: '', note: '' }) as Partial<CareCheckDto> as CareCheckDto
+
 /** Records one check: when, with what, what it showed. */
 export function CheckDialog({ clientId, kind, today, onClose, onRecorded }: Props) {
-  const [id] = useState(() => newId())
-  const [on, setOn] = useState(today)
-  const [result, setResult] = useState<CareResult>()
-  const [product, setProduct] = useState('')
-  const [note, setNote] = useState('')
-  const [expiresOn, setExpiresOn] = useState('')
-  const [error, setError] = useState<unknown>()
-  const [busy, setBusy] = useState(false)
-
-  async function record() {
-    setBusy(true)
-    try {
-      await callApi(`/api/clients/${clientId}/care/checks`, 'POST', {
-        id,
-        kind,
-        on,
-        result,
-        product: product.trim(),
-        note: note.trim(),
-        ...(expiresOn && { expiresOn }),
-      })
+  const [start] = useState(() => unseen(kind, today))
+  const form = useEntryForm(CareCheckDto, {
+    start,
+    send: async (check) => {
+      await callApi(`/api/clients/${clientId}/care/checks`, 'POST', check)
       onRecorded()
-    } catch (problem) {
-      setError(problem)
-      setBusy(false)
-    }
-  }
-
-  const dateProblem = problemAt(error, 'on')
-  const expiryProblem = problemAt(error, 'expiresOn')
+    },
+  })
+  const { control } = form
+  const result = useWatch({ control, name: 'result' })
+  const days = VALID_DAYS[kind]
   return (
-    <Dialog open onClose={onClose} maxWidth="sm" aria-labelledby="check-title">
-      <DialogTitle id="check-title">{WORDS.care[kind]}</DialogTitle>
-      <DialogContent>
-        <Stack spacing={2} sx={{ pt: 0.5 }}>
-          <Typography color="textSecondary">{QUESTIONS[kind]}</Typography>
-          {error instanceof Error && !dateProblem && !expiryProblem && <Alert severity="error">{error.message}</Alert>}
-          <Choice
-            label="Result"
-            value={result}
-            options={[
-              { value: 'clear', label: 'Nothing found' },
-              { value: 'concern', label: 'Cause for concern' },
-            ]}
-            onChange={setResult}
-          />
-          <DateField label="Made on" value={on} max={today} onChange={setOn} problem={dateProblem} />
-          {WITH_PRODUCT.includes(kind) && (
-            <TextField
-              label="With which product"
-              size="small"
-              value={product}
-              onChange={({ target }) => setProduct(target.value)}
-              slotProps={{ htmlInput: { maxLength: COUNTS.nameLength } }}
-            />
-          )}
-          <TextField
-            label="Note"
-            size="small"
-            multiline
-            minRows={2}
-            value={note}
-            onChange={({ target }) => setNote(target.value)}
-            slotProps={{ htmlInput: { maxLength: COUNTS.noteLength } }}
-          />
-          {VALID_DAYS[kind] > 0 && (
-            <DateField
-              label="Counts until (if the instructions name a day)"
-              value={expiresOn}
-              optional
-              onChange={setExpiresOn}
-              problem={expiryProblem}
-              help={
-                VALID_DAYS[kind] === Infinity
-                  ? 'Left empty, it does not run out.'
-                  : `Left empty: ${VALID_DAYS[kind]} days.`
-              }
-            />
-          )}
-        </Stack>
-      </DialogContent>
-      <DialogActions>
-        <Button color="inherit" onClick={onClose}>
-          Cancel
-        </Button>
-        <SaveButton onSave={record} busy={busy} disabled={result === undefined || on === ''}>
-          Record
-        </SaveButton>
-      </DialogActions>
-    </Dialog>
+    <FormDialog
+      title={WORDS.care[kind]}
+      form={form}
+      save="Record"
+      ready={result !== undefined}
+      onClose={onClose}
+      maxWidth="sm"
+    >
+      <Typography color="textSecondary">{QUESTIONS[kind]}</Typography>
+      <ChoiceEntry control={control} name="result" label="Result" options={RESULTS} />
+      <DateEntry control={control} name="on" label="Made on" max={today} />
+      {WITH_PRODUCT.includes(kind) && (
+        <TextEntry control={control} name="product" label="With which product" longest={COUNTS.nameLength} />
+      )}
+      <TextEntry control={control} name="note" label="Note" multiline minRows={2} longest={COUNTS.noteLength} />
+      {days > 0 && (
+        <DateEntry
+          control={control}
+          name="expiresOn"
+          label="Counts until (if the instructions name a day)"
+          optional
+          help={days === Infinity ? 'Left empty, it does not run out.' : `Left empty: ${days} days.`}
+        />
+      )}
+    </FormDialog>
   )
 }

@@ -6,7 +6,7 @@ import Typography from '@mui/material/Typography'
 import Link from 'next/link'
 import { useEffect, useState } from 'react'
 import type { OpenRun, RunEventKind } from '@/core/model'
-import { expectedRun, runZones, type Cause, type Deadline, type ExpectedStep, type RunScript } from '@/core/time/run'
+import type { Cause, Deadline, ExpectedStep, RunScript } from '@/core/time/run'
 import { taskWords } from '../clock/words'
 import { useOfflineWorker } from '../hooks/useOfflineWorker'
 import { LINE } from '../theme'
@@ -21,14 +21,9 @@ import { NextStep, Then } from './NextStep'
 import { Over } from './Over'
 import { RunHead } from './RunHead'
 import { useRun, type LiveRun } from './useRun'
+import { chairView, type ChairView } from './view'
 import { WayOut } from './WayOut'
 import { useClockTime, running } from './words'
-
-/** A deadline is called out so long before it, ms. */
-const CALL_MS = 120_000
-
-/** So much later than planned, another way to go on is offered, ms. Our estimate: less is made up or borne. */
-const OFFER_FROM_MS = 10 * 60_000
 
 /** What somebody may do to a visit: tell what happens, and put what it left into the record. */
 export interface ChairPermissions {
@@ -39,71 +34,20 @@ export interface ChairPermissions {
 /** The visit while it goes on: what is next, large; the hair and its time; what has to be told. */
 export function ChairPage({ open, permissions }: { open: OpenRun<RunScript>; permissions: ChairPermissions }) {
   'use memo'
-  const clockTime = useClockTime()
   const live = useRun(open)
-  const { state } = live
-  const { script } = open
   const now = useNow(live.now)
+  const view = chairView(open.script, live.state, now)
   const [picker, setPicker] = useState<HairUnderProduct>()
   const [dialog, setDialog] = useState<'happened' | 'wayOut'>()
   useAwake()
   useOfflineWorker()
-  const mayTell = permissions.tell
-  const tell = mayTell ? live.tell : undefined
-  const expected = expectedRun(script, state, now)
-  const pressing = expected.deadlines.filter(({ at }) => at - now < CALL_MS)
-  useAlarm(pressing.map(({ putInBy, stepId }) => `${putInBy} ${stepId}`))
-  const next = expected.steps
-    .filter(({ status }) => status === 'begun' || status === 'waiting')
-    .sort((a, b) => Number(b.status === 'begun') - Number(a.status === 'begun') || a.from - b.from)
-  const over = state.endedAt !== undefined || next.length === 0
-  const people = [...script.people, ...state.joined]
-  const late = expected.deadlines.filter((deadline) => deadline.late > 0 && deadline.at - now >= CALL_MS)
-  const toCheck = script.steps.findLast(
-    ({ id, kind, pieces }) =>
-      kind === 'apply' &&
-      pieces.length > 1 &&
-      state.steps.get(id)?.status === 'done' &&
-      !state.steps.get(id)!.crossChecked,
-  )
-  const zones = runZones(script, state)
-  const zoneOnMap =
-    zones.findLast(({ status }) => status !== 'waiting' && status !== 'out') ??
-    zones.find(({ status }) => status === 'waiting') ??
-    zones.at(-1)
-
+  useAlarm(view.pressing.map(({ putInBy, stepId }) => `${putInBy} ${stepId}`))
+  const tell = permissions.tell ? live.tell : undefined
+  const close = () => setDialog(undefined)
   return (
     <Box sx={{ minHeight: '100dvh', display: 'flex', flexDirection: 'column' }}>
-      <Bar
-        open={open}
-        live={live}
-        finish={expected.finish}
-        behind={expected.behind}
-        causes={expected.causes}
-        mayTell={mayTell}
-      />
-      {live.refused && (
-        <Alert severity="warning">Not taken by the server yet: {live.refused} It is kept on this device.</Alert>
-      )}
-      {pressing.map((deadline) => (
-        <Call key={`${deadline.putInBy} ${deadline.stepId}`} deadline={deadline} steps={expected.steps} now={now} />
-      ))}
-      {(late.length > 0 || expected.behind >= OFFER_FROM_MS) && !over && (
-        <Alert
-          severity="warning"
-          action={
-            mayTell && (
-              <Button color="inherit" sx={{ minHeight: 44 }} onClick={() => setDialog('wayOut')}>
-                Find a way
-              </Button>
-            )
-          }
-        >
-          {late.length === 0
-            ? `As it goes, it is done ${Math.round(expected.behind / 60_000)} min later than planned.`
-            : `As it goes, ${late.length === 1 ? 'one longest time' : `${late.length} longest times`} would be passed, the first by ${Math.ceil(late[0]!.late / 60_000)} min at ${clockTime(late[0]!.at)}.`}
-        </Alert>
-      )}
+      <Bar open={open} live={live} view={view} mayTell={permissions.tell} />
+      <Calls view={view} live={live} now={now} onWayOut={tell && (() => setDialog('wayOut'))} />
       <Box
         sx={{
           flex: 1,
@@ -112,49 +56,21 @@ export function ChairPage({ open, permissions }: { open: OpenRun<RunScript>; per
         }}
       >
         <Box sx={{ p: { xs: 1.5, sm: 2 } }}>
-          {over ? (
-            <Over live={live} mayTell={mayTell} mayRecord={permissions.record} open={open} />
-          ) : (
-            <NextStep expected={next[0]!} people={people} live={live} now={now} mayTell={mayTell} />
-          )}
-          {!over && next[1] && (
-            <Then
-              expected={next[1]}
-              people={people}
-              onHand={
-                mayTell && next[1].status === 'waiting'
-                  ? (personId) => live.tell({ kind: 'handed', stepId: next[1]!.step.id, personId })
-                  : undefined
-              }
-            />
-          )}
-          {!over && mayTell && toCheck && (
-            <CrossCheck
-              step={toCheck}
-              onTell={(note) => live.tell({ kind: 'crossChecked', stepId: toCheck.id, ...(note && { note }) })}
-            />
-          )}
-          {mayTell && state.endedAt === undefined && (
-            <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1, mt: 2 }}>
-              <Button
-                variant="outlined"
-                color="inherit"
-                sx={TALL}
-                disabled={!state.last}
-                onClick={() => live.tell({ kind: 'undone', undoes: state.last!.id })}
-              >
-                Take back{state.last ? `: ${lastWords(state.last, script)}` : ''}
-              </Button>
-              <Button variant="outlined" color="inherit" sx={TALL} onClick={() => setDialog('happened')}>
-                Something happened
-              </Button>
-            </Box>
-          )}
+          <Work
+            open={open}
+            live={live}
+            view={view}
+            now={now}
+            permissions={permissions}
+            onHappened={() => setDialog('happened')}
+          />
         </Box>
         <Box sx={{ borderLeft: { md: LINE }, borderTop: { xs: LINE, md: 'none' } }}>
-          {zoneOnMap && <RunHead map={open.map} zones={zones} stageId={zoneOnMap.stageId} now={now} />}
-          <Hair open={open} state={state} expected={expected} now={now} tell={tell} onCheck={setPicker} />
-          {!over && <Bowls script={script} formulas={open.formulas} state={state} now={now} tell={tell} />}
+          {view.zoneOnMap && <RunHead map={open.map} zones={view.zones} stageId={view.zoneOnMap.stageId} now={now} />}
+          <Hair open={open} state={live.state} expected={view.expected} now={now} tell={tell} onCheck={setPicker} />
+          {!view.over && (
+            <Bowls script={open.script} formulas={open.formulas} state={live.state} now={now} tell={tell} />
+          )}
         </Box>
       </Box>
       {picker && (
@@ -168,22 +84,113 @@ export function ChairPage({ open, permissions }: { open: OpenRun<RunScript>; per
           }}
         />
       )}
-      {dialog === 'happened' && (
-        <Happened stepId={next[0]?.step.id} tell={live.tell} onClose={() => setDialog(undefined)} />
-      )}
+      {dialog === 'happened' && <Happened stepId={view.next[0]?.step.id} tell={live.tell} onClose={close} />}
       {dialog === 'wayOut' && (
         <WayOut
-          script={script}
-          state={state}
+          script={open.script}
+          state={live.state}
           now={now}
-          onClose={() => setDialog(undefined)}
+          onClose={close}
           onTake={({ steps, joins }) => {
             live.tell({ kind: 'replanned', steps, ...(joins && { joins }) })
-            setDialog(undefined)
+            close()
           }}
         />
       )}
     </Box>
+  )
+}
+
+interface Part {
+  live: LiveRun
+  view: ChairView
+  now: number
+}
+
+/** What cannot wait: what the server refused, longest times that end, and that it will not come out in time. */
+function Calls({
+  view: { pressing, late, offersWayOut, expected },
+  live: { refused },
+  now,
+  onWayOut,
+}: Part & { onWayOut: (() => void) | undefined }) {
+  'use memo'
+  const clockTime = useClockTime()
+  return (
+    <>
+      {refused && <Alert severity="warning">Not taken by the server yet: {refused} It is kept on this device.</Alert>}
+      {pressing.map((deadline) => (
+        <Call key={`${deadline.putInBy} ${deadline.stepId}`} deadline={deadline} steps={expected.steps} now={now} />
+      ))}
+      {offersWayOut && (
+        <Alert
+          severity="warning"
+          action={
+            onWayOut && (
+              <Button color="inherit" sx={{ minHeight: 44 }} onClick={onWayOut}>
+                Find a way
+              </Button>
+            )
+          }
+        >
+          {late.length === 0
+            ? `As it goes, it is done ${Math.round(expected.behind / 60_000)} min later than planned.`
+            : `As it goes, ${late.length === 1 ? 'one longest time' : `${late.length} longest times`} would be passed, the first by ${Math.ceil(late[0]!.late / 60_000)} min at ${clockTime(late[0]!.at)}.`}
+        </Alert>
+      )}
+    </>
+  )
+}
+
+interface WorkProps extends Part {
+  open: OpenRun<RunScript>
+  permissions: ChairPermissions
+  onHappened: () => void
+}
+
+/** What is next and what comes then, or how it ended; and what a hand tells of it. */
+function Work({ open, live, view: { over, next, toCheck }, now, permissions, onHappened }: WorkProps) {
+  'use memo'
+  const { script } = open
+  const { state, tell } = live
+  const people = [...script.people, ...state.joined]
+  const mayTell = permissions.tell
+  const [first, second] = next
+  const handOver =
+    mayTell && second?.status === 'waiting'
+      ? (personId: string) => tell({ kind: 'handed', stepId: second.step.id, personId })
+      : undefined
+  return (
+    <>
+      {over || !first ? (
+        <Over live={live} mayTell={mayTell} mayRecord={permissions.record} open={open} />
+      ) : (
+        <NextStep expected={first} people={people} live={live} now={now} mayTell={mayTell} />
+      )}
+      {!over && second && <Then expected={second} people={people} onHand={handOver} />}
+      {!over && mayTell && toCheck && (
+        <CrossCheck
+          step={toCheck}
+          onTell={(note) => tell({ kind: 'crossChecked', stepId: toCheck.id, ...(note && { note }) })}
+        />
+      )}
+      {mayTell && state.endedAt === undefined && (
+        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1, mt: 2 }}>
+          <Button
+            variant="outlined"
+            color="inherit"
+            sx={TALL}
+            disabled={!state.last}
+            onClick={() => tell({ kind: 'undone', undoes: state.last!.id })}
+          >
+            Take back{state.last ? `: ${lastWords(state.last, script)}` : ''}
+          </Button>
+          <Button variant="outlined" color="inherit" sx={TALL} onClick={onHappened}>
+            Something happened
+          </Button>
+        </Box>
+      )}
+    </>
   )
 }
 
@@ -203,15 +210,14 @@ const DEMO_PACE = 60
 interface BarProps {
   open: OpenRun<RunScript>
   live: LiveRun
-  finish: number
-  behind: number
-  causes: readonly Cause[]
+  view: ChairView
   mayTell: boolean
 }
 
-function Bar({ open, live, finish, behind, causes, mayTell }: BarProps) {
+function Bar({ open, live, view, mayTell }: BarProps) {
   'use memo'
   const clockTime = useClockTime()
+  const { finish, behind, causes } = view.expected
   const late = Math.round(behind / 60_000)
   return (
     <Box

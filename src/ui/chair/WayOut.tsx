@@ -1,4 +1,5 @@
 'use client'
+import { byId } from '@/core/model'
 import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
@@ -60,7 +61,7 @@ export function WayOut({ script, state, now, onTake, onClose }: Props) {
               Next:{' '}
               {way.steps
                 .slice(0, 4)
-                .map(({ stepId }) => taskWords(script.steps.find(({ id }) => id === stepId)!))
+                .map(({ stepId }) => taskWords(byId(script.steps, stepId)))
                 .join(', ')}{' '}
               …
             </Typography>

@@ -6,6 +6,7 @@ import LinearProgress from '@mui/material/LinearProgress'
 import Typography from '@mui/material/Typography'
 import { useMemo, useState } from 'react'
 import {
+  byId,
   activeVariant,
   isLightener,
   type Booking,
@@ -25,11 +26,12 @@ import { SaveStatus, SaveTrouble } from '../map/SaveStatus'
 import { createPlanStore } from '../map/store'
 import { UndoPlan } from '../map/UndoPlan'
 import { useKeepOnLeaving } from '../map/useKeepOnLeaving'
-import { Choice, Choices, NumberField, Read } from '../parts'
+import { Choice, Choices, NumberField, PageBar, Read } from '../parts'
 import { TimeField } from '../parts/TimeField'
 import { LINE } from '../theme'
 import { Compared } from './Compared'
-import { Lanes, zoneKey } from './Lanes'
+import { Lanes } from './Lanes'
+import { zoneKey } from './ZoneLane'
 import { RunOffer } from './RunOffer'
 import { Steps } from './Steps'
 import { useClock, type Comparison } from './useClock'
@@ -292,20 +294,7 @@ function ClockHeader({
   const { permissions } = usePlanStore()
   const id = usePlan((state) => state.id)
   return (
-    <Box
-      component="header"
-      sx={{
-        display: 'flex',
-        alignItems: 'center',
-        columnGap: 1,
-        flexWrap: 'wrap',
-        px: 1.5,
-        py: 0.5,
-        borderBottom: 1,
-        borderColor: 'divider',
-        bgcolor: 'background.paper',
-      }}
-    >
+    <PageBar>
       <PlanTitle client={client} />
       <SaveStatus />
       <TimeField label="Begins at" value={start} onChange={onStart} />
@@ -319,12 +308,12 @@ function ClockHeader({
         </Typography>
       )}
       {permissions.write && <UndoPlan />}
-    </Box>
+    </PageBar>
   )
 }
 
 const lightenersOf = ({ formulas, products }: FaltoPlan) =>
-  formulas.filter(({ productId }) => isLightener(products.find(({ id }) => id === productId)!.kind))
+  formulas.filter(({ productId }) => isLightener(byId(products, productId).kind))
 
 /**
  * Whether some of a plan's work is not closed in foil and begins at the scalp, so that the order of lengths and scalp

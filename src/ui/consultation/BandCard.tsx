@@ -17,10 +17,19 @@ import {
   strandLength,
 } from '@/core/hair/hairRecord'
 import { hexFromLab, labOfHair, underlyingPigment } from '@/core/hair/colour'
-import { INTEGRITIES, LENGTH_REGIONS, LIMITS, POROSITIES, TONE_HUES, TREATMENTS, type Band } from '@/core/model'
+import {
+  INTEGRITIES,
+  LENGTH_REGIONS,
+  LIMITS,
+  POROSITIES,
+  TONE_HUES,
+  TREATMENTS,
+  type Band,
+  type LengthRegion,
+} from '@/core/model'
 import { Choice, Choices, NumberField, Read } from '../parts'
 import { DateField } from '../parts/DateField'
-import { WORDS } from '../words'
+import { optionsOf, WORDS } from '../words'
 import { editBands, historyWords, strandsInSight, useConsultation, useEntry } from './context'
 
 const STRENGTHS = [
@@ -36,23 +45,8 @@ const nearestStrength = (strength: number) =>
 
 /** Everything about one band, and what can be done with it. */
 export function BandCard() {
-  const { store, writable, open } = useConsultation()
-  const { strand } = strandsInSight(useEntry((state) => state))
-  const index = Math.min(
-    useEntry((state) => state.band),
-    strand.bands.length - 1,
-  )
-  const region = useEntry((state) => state.region)
-  const [copying, setCopying] = useState<HTMLElement | null>(null)
-  const band = strand.bands[index]!
-  const next = strand.bands[index + 1]
-  const set = (label: string, key: string, change: Partial<Band>) =>
-    editBands(store, `${label}, band ${index + 1}`, `${strand.id}/${index}/${key}`, (bands) =>
-      bands.map((one, i) => (i === index ? { ...one, ...change } : one)),
-    )
-  const beneath = underlyingPigment(band.level)
-  const dye = lastDyeOf(band)
-
+  const part = useBand()
+  const { band, index, strand } = part
   return (
     <Stack spacing={1.25} component="section" aria-label={`Band ${index + 1}`}>
       <Box>
@@ -60,9 +54,47 @@ export function BandCard() {
           Band {index + 1} of {strand.bands.length}
         </Typography>
         <Typography variant="caption" color="textSecondary">
-          <Read>{`${band.fromCm}–${band.toCm} cm, ${historyWords(band)}; ${beneath.name} beneath`}</Read>
+          <Read>{`${band.fromCm}–${band.toCm} cm, ${historyWords(band)}; ${underlyingPigment(band.level).name} beneath`}</Read>
         </Typography>
       </Box>
+      <LevelAndEnd {...part} />
+      <Tone {...part} />
+      <History {...part} />
+      <Condition {...part} />
+      {part.writable && <BandActions {...part} />}
+    </Stack>
+  )
+}
+
+type Part = ReturnType<typeof useBand>
+
+/** The band in hand, and how it is changed. */
+function useBand() {
+  const { store, writable, open } = useConsultation()
+  const { strand } = strandsInSight(useEntry((state) => state))
+  const chosen = useEntry((state) => state.band)
+  const index = Math.min(chosen, strand.bands.length - 1)
+  return {
+    store,
+    writable,
+    today: open.today,
+    strand,
+    index,
+    band: strand.bands[index]!,
+    next: strand.bands[index + 1],
+    set: (label: string, key: string, change: Partial<Band>) =>
+      editBands(store, `${label}, band ${index + 1}`, `${strand.id}/${index}/${key}`, (bands) =>
+        bands.map((one, i) => (i === index ? { ...one, ...change } : one)),
+      ),
+  }
+}
+
+/** Eyes tell quarters of a level. Common practice. */
+const quarters = (level: number): number => Math.round(level * 4) / 4
+
+function LevelAndEnd({ store, writable, strand, index, band, next, set }: Part) {
+  return (
+    <>
       <NumberField
         layout="row"
         label="Level as seen"
@@ -70,7 +102,7 @@ export function BandCard() {
         limit={LIMITS.bandLevel}
         step={0.25}
         disabled={!writable}
-        onChange={(level) => set(`Level ${Math.round(level * 4) / 4}`, 'level', { level: Math.round(level * 4) / 4 })}
+        onChange={(level) => set(`Level ${quarters(level)}`, 'level', { level: quarters(level) })}
       />
       {next ? (
         <NumberField
@@ -91,6 +123,16 @@ export function BandCard() {
           This band ends at the tip, <Read>{`${strandLength(strand.bands)} cm`}</Read> from the scalp.
         </Typography>
       )}
+    </>
+  )
+}
+
+/** What a tone shows at first, 0…1. */
+const FIRST_STRENGTH = 0.3
+
+function Tone({ writable, band, set }: Part) {
+  return (
+    <>
       <Choice
         label="Tone"
         value={band.hue}
@@ -98,20 +140,13 @@ export function BandCard() {
         options={TONE_HUES.map((hue) => ({
           value: hue,
           name: WORDS.hue[hue],
-          label: (
-            <Box component="span" sx={{ display: 'flex', alignItems: 'center', gap: 0.5 }}>
-              <Box
-                component="span"
-                aria-hidden
-                sx={{ width: 16, height: 16, border: 1, borderColor: 'divider', flex: 'none' }}
-                style={{ backgroundColor: hexFromLab(labOfHair(band.level, hue, 1)) }}
-              />
-              {WORDS.hue[hue]}
-            </Box>
-          ),
+          label: <ToneLabel level={band.level} hue={hue} />,
         }))}
         onChange={(hue) =>
-          set(`Tone ${WORDS.hue[hue]}`, 'hue', { hue, strength: hue === 'neutral' ? 0 : band.strength || 0.3 })
+          set(`Tone ${WORDS.hue[hue]}`, 'hue', {
+            hue,
+            strength: hue === 'neutral' ? 0 : band.strength || FIRST_STRENGTH,
+          })
         }
       />
       <Choice
@@ -121,37 +156,57 @@ export function BandCard() {
         options={STRENGTHS}
         onChange={(value) => set('Strength', 'strength', { strength: Number(value) })}
       />
+    </>
+  )
+}
+
+const ToneLabel = ({ level, hue }: Pick<Band, 'level' | 'hue'>) => (
+  <Box component="span" sx={{ display: 'flex', alignItems: 'center', gap: 0.5 }}>
+    <Box
+      component="span"
+      aria-hidden
+      sx={{ width: 16, height: 16, border: 1, borderColor: 'divider', flex: 'none' }}
+      style={{ backgroundColor: hexFromLab(labOfHair(level, hue, 1)) }}
+    />
+    {WORDS.hue[hue]}
+  </Box>
+)
+
+function History({ writable, today, band, set }: Part) {
+  const { treatments } = band
+  return (
+    <>
       <Choices
         label="History (none: virgin)"
-        values={band.treatments.map(({ kind }) => kind)}
+        values={treatments.map(({ kind }) => kind)}
         disabled={!writable}
-        options={TREATMENTS.map((value) => ({ value, label: WORDS.treatment[value] }))}
+        options={optionsOf(TREATMENTS, WORDS.treatment)}
         onChange={(kinds) =>
           set('History', 'history', {
             treatments: [
-              ...band.treatments.filter(({ kind }) => kinds.includes(kind)),
-              ...kinds.filter((kind) => !band.treatments.some((one) => one.kind === kind)).map((kind) => ({ kind })),
+              ...treatments.filter(({ kind }) => kinds.includes(kind)),
+              ...kinds.filter((kind) => !treatments.some((one) => one.kind === kind)).map((kind) => ({ kind })),
             ],
           })
         }
       />
-      {band.treatments.map((treatment, i) => (
+      {treatments.map((treatment, i) => (
         <DateField
           key={i}
           label={`${WORDS.treatment[treatment.kind]} on (if known)`}
           value={treatment.on ?? ''}
-          max={open.today}
+          max={today}
           optional
           disabled={!writable}
-          problem={treatment.on !== undefined && treatment.on > open.today ? NOT_YET_COME : undefined}
+          problem={treatment.on !== undefined && treatment.on > today ? NOT_YET_COME : undefined}
           onChange={(on) =>
             set('Date', `on${i}`, {
-              treatments: band.treatments.map((one, k) => (k === i ? { kind: one.kind, ...(on && { on }) } : one)),
+              treatments: treatments.map((one, k) => (k === i ? { kind: one.kind, ...(on && { on }) } : one)),
             })
           }
         />
       ))}
-      {dye && (
+      {lastDyeOf(band) && (
         <NumberField
           layout="row"
           label="Level under the dye"
@@ -163,74 +218,94 @@ export function BandCard() {
           onClear={() => set('Level under the dye', 'beneath', { beneathLevel: undefined })}
         />
       )}
+    </>
+  )
+}
+
+function Condition({ writable, band, set }: Part) {
+  return (
+    <>
       <Choice
         label="Porosity"
         value={band.porosity}
         disabled={!writable}
-        options={POROSITIES.map((value) => ({ value, label: WORDS.porosity[value] }))}
+        options={optionsOf(POROSITIES, WORDS.porosity)}
         onChange={(porosity) => set(`Porosity ${porosity}`, 'porosity', { porosity })}
       />
       <Choice
         label="Condition (stretch a wet strand)"
         value={band.integrity}
         disabled={!writable}
-        options={INTEGRITIES.map((value) => ({ value, label: WORDS.integrity[value] }))}
+        options={optionsOf(INTEGRITIES, WORDS.integrity)}
         onChange={(integrity) => set(`Condition ${integrity}`, 'integrity', { integrity })}
       />
-      {writable && (
-        <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-          <Button
-            variant="outlined"
-            color="inherit"
-            disabled={band.toCm - band.fromCm < 2 * SHORTEST_BAND_CM}
-            onClick={() => editBands(store, `Split band ${index + 1}`, 'split', (bands) => splitBand(bands, index))}
-          >
-            Split
-          </Button>
-          <Button
-            variant="outlined"
-            color="inherit"
-            disabled={!next}
-            onClick={() =>
-              editBands(
-                store,
-                `Merge bands ${index + 1} and ${index + 2}`,
-                'merge',
-                (bands) => mergeBand(bands, index),
-                index,
-              )
-            }
-          >
-            Merge with next
-          </Button>
-          <Button
-            variant="outlined"
-            color="inherit"
-            aria-haspopup="menu"
-            disabled={region === 'all'}
-            onClick={(event) => setCopying(event.currentTarget)}
-          >
-            Copy strand to…
-          </Button>
-          <Menu open={copying !== null} anchorEl={copying} onClose={() => setCopying(null)}>
-            {LENGTH_REGIONS.filter((one) => one !== region).map((to) => (
-              <MenuItem
-                key={to}
-                onClick={() => {
-                  setCopying(null)
-                  if (region !== 'all')
-                    store.edit(`Strand of ${WORDS.region[region]} copied to ${WORDS.region[to]}`, 'copy', (entry) => ({
-                      ...entry,
-                      canvas: copyBands(entry.canvas, region, [to]),
-                    }))
-                }}
-              >
-                {WORDS.region[to]}
-              </MenuItem>
-            ))}
-          </Menu>
-        </Box>
-      )}
-    </Stack>
+    </>
+  )
+}
+
+function BandActions({ store, index, band, next }: Part) {
+  return (
+    <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+      <Button
+        variant="outlined"
+        color="inherit"
+        disabled={band.toCm - band.fromCm < 2 * SHORTEST_BAND_CM}
+        onClick={() => editBands(store, `Split band ${index + 1}`, 'split', (bands) => splitBand(bands, index))}
+      >
+        Split
+      </Button>
+      <Button
+        variant="outlined"
+        color="inherit"
+        disabled={!next}
+        onClick={() =>
+          editBands(
+            store,
+            `Merge bands ${index + 1} and ${index + 2}`,
+            'merge',
+            (bands) => mergeBand(bands, index),
+            index,
+          )
+        }
+      >
+        Merge with next
+      </Button>
+      <CopyStrand />
+    </Box>
+  )
+}
+
+/** Takes the strand of one region over to another. */
+function CopyStrand() {
+  const { store } = useConsultation()
+  const region = useEntry((state) => state.region)
+  const [anchor, setAnchor] = useState<HTMLElement>()
+  function copyTo(to: LengthRegion) {
+    setAnchor(undefined)
+    if (region === 'all') return
+    store.edit(`Strand of ${WORDS.region[region]} copied to ${WORDS.region[to]}`, 'copy', (entry) => ({
+      ...entry,
+      canvas: copyBands(entry.canvas, region, [to]),
+    }))
+  }
+  return (
+    <>
+      <Button
+        variant="outlined"
+        color="inherit"
+        aria-haspopup="menu"
+        disabled={region === 'all'}
+        onClick={({ currentTarget }) => setAnchor(currentTarget)}
+      >
+        Copy strand to…
+      </Button>
+      <Menu open={anchor !== undefined} anchorEl={anchor ?? null} onClose={() => setAnchor(undefined)}>
+        {LENGTH_REGIONS.filter((one) => one !== region).map((to) => (
+          <MenuItem key={to} onClick={() => copyTo(to)}>
+            {WORDS.region[to]}
+          </MenuItem>
+        ))}
+      </Menu>
+    </>
   )
 }

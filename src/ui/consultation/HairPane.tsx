@@ -8,7 +8,15 @@ import useMediaQuery from '@mui/material/useMediaQuery'
 import { useMemo } from 'react'
 import { cutCanvas, daysBetween, kindsOf, regionLengths, setBands, USUAL_WASHES_PER_WEEK } from '@/core/hair/hairRecord'
 import { regrowthCm } from '@/core/hair/fibre'
-import { LIMITS, TARGET_REGIONS, type Band, type Correction, type Strand, type TargetRegion } from '@/core/model'
+import {
+  LIMITS,
+  TARGET_REGIONS,
+  type Band,
+  type Correction,
+  type OpenConsultation,
+  type Strand,
+  type TargetRegion,
+} from '@/core/model'
 import { roundToTenth } from '@/core/units'
 import { useUnits } from '../hooks/useUnits'
 import { Choice, NumberField, Read } from '../parts'
@@ -68,19 +76,16 @@ export function HairPane() {
 /** What today's hair should be, and how it differs from what is seen. */
 function Prediction() {
   const { store, open, writable } = useConsultation()
-  const state = useEntry((all) => all)
-  const { predicted, entry, save } = state
-  const { read } = useUnits()
-  const corrections = useMemo(() => seenCorrections({ predicted, entry }), [predicted, entry])
+  const { predicted, save } = useEntry((all) => all)
   const from = open.latest?.kind === 'seen' && open.latest.recordedOn === open.today ? open.before : open.latest
+  const unsaved = save.kind === 'unsaved'
   if (!predicted || !from)
-    return save.kind === 'unsaved' ? (
+    return unsaved ? (
       <Alert severity="info" icon={false} sx={{ mb: 1.5 }}>
         First record. It begins as virgin hair at level {open.hair.naturalLevel}: split the strand where its history
         changes, and set what was done.
       </Alert>
     ) : null
-  const weeks = Math.max(0, Math.round(daysBetween(from.recordedOn, open.today) / 7))
   return (
     <Box
       sx={{
@@ -96,56 +101,69 @@ function Prediction() {
         alignItems: 'center',
       }}
     >
-      <Box sx={{ flex: '1 1 300px', minWidth: 0 }}>
-        <Typography variant="body2">
-          <b>
-            {corrections.length === 0
-              ? 'As predicted'
-              : `${corrections.length} correction${corrections.length === 1 ? '' : 's'} kept`}
-          </b>{' '}
-          from {dateInWords(from.recordedOn)}
-          {from.kind === 'done' && ' (plan carried out)'}: {weeks} weeks, roots{' '}
-          <Read>{`${roundToTenth(regrowthCm(weeks, entry.hair.growthCmPerMonth))} cm`}</Read> longer, about{' '}
-          {Math.round(weeks * (entry.hair.washesPerWeek ?? USUAL_WASHES_PER_WEEK))} washes.
-        </Typography>
-        {/* One line whatever it says: what lies below must not move under a finger. */}
-        <Typography
-          variant="caption"
-          color="textSecondary"
-          noWrap
-          component="p"
-          title={read(corrections.map(correctionWords).join(' · '))}
-        >
-          {corrections.length === 0
-            ? 'Correct only what you see otherwise.'
-            : read(corrections.slice(0, 4).map(correctionWords).join(' · ')) + (corrections.length > 4 ? ' · …' : '')}
-        </Typography>
-      </Box>
-      {writable && (
-        <Box sx={{ width: 190 }}>
-          <NumberField
-            label="Cut off since then"
-            value={entry.trimmedCm}
-            limit={LIMITS.trimCm}
-            step={0.5}
-            onChange={(cm) =>
-              store.edit(`Cut ${cm} cm`, 'trim', (before) => {
-                try {
-                  return { ...before, trimmedCm: cm, canvas: cutCanvas(before.canvas, cm - before.trimmedCm) }
-                } catch {
-                  // More than there is: the field keeps what was typed, the hair stays as it is.
-                  return before
-                }
-              })
-            }
-          />
-        </Box>
-      )}
-      {save.kind === 'unsaved' && writable && (
+      <Since from={from} />
+      {writable && <CutOff />}
+      {unsaved && writable && (
         <Button variant="contained" onClick={() => void store.flush()}>
           It is as predicted
         </Button>
       )}
+    </Box>
+  )
+}
+
+/** Corrections told in sight; the rest is in the title. */
+const TOLD = 4
+
+/** What the prediction comes from, and what was seen otherwise. */
+function Since({ from }: { from: NonNullable<OpenConsultation['latest']> }) {
+  const { open } = useConsultation()
+  const { predicted, entry } = useEntry((all) => all)
+  const { read } = useUnits()
+  const corrections = useMemo(() => seenCorrections({ predicted, entry }), [predicted, entry])
+  const weeks = Math.max(0, Math.round(daysBetween(from.recordedOn, open.today) / 7))
+  const words = corrections.map(correctionWords)
+  const count = corrections.length
+  return (
+    <Box sx={{ flex: '1 1 300px', minWidth: 0 }}>
+      <Typography variant="body2">
+        <b>{count === 0 ? 'As predicted' : `${count} correction${count === 1 ? '' : 's'} kept`}</b> from{' '}
+        {dateInWords(from.recordedOn)}
+        {from.kind === 'done' && ' (plan carried out)'}: {weeks} weeks, roots{' '}
+        <Read>{`${roundToTenth(regrowthCm(weeks, entry.hair.growthCmPerMonth))} cm`}</Read> longer, about{' '}
+        {Math.round(weeks * (entry.hair.washesPerWeek ?? USUAL_WASHES_PER_WEEK))} washes.
+      </Typography>
+      {/* One line whatever it says: what lies below must not move under a finger. */}
+      <Typography variant="caption" color="textSecondary" noWrap component="p" title={read(words.join(' · '))}>
+        {count === 0
+          ? 'Correct only what you see otherwise.'
+          : read(words.slice(0, TOLD).join(' · ')) + (count > TOLD ? ' · …' : '')}
+      </Typography>
+    </Box>
+  )
+}
+
+function CutOff() {
+  const { store } = useConsultation()
+  const trimmedCm = useEntry((state) => state.entry.trimmedCm)
+  return (
+    <Box sx={{ width: 190 }}>
+      <NumberField
+        label="Cut off since then"
+        value={trimmedCm}
+        limit={LIMITS.trimCm}
+        step={0.5}
+        onChange={(cm) =>
+          store.edit(`Cut ${cm} cm`, 'trim', (before) => {
+            try {
+              return { ...before, trimmedCm: cm, canvas: cutCanvas(before.canvas, cm - before.trimmedCm) }
+            } catch {
+              // More than there is: the field keeps what was typed, the hair stays as it is.
+              return before
+            }
+          })
+        }
+      />
     </Box>
   )
 }

@@ -1,6 +1,6 @@
 'use client'
 import Box from '@mui/material/Box'
-import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
+import { useRef, useState, type KeyboardEvent, type PointerEvent, type Ref } from 'react'
 import { toBandEdge, moveEdge, toQuarterLevel, strandLength } from '@/core/hair/hairRecord'
 import { hexFromLab, labOfHair } from '@/core/hair/colour'
 import { LIMITS, type Band, type Strand } from '@/core/model'
@@ -31,47 +31,27 @@ interface Props {
   onLevel: (band: number, level: number) => void
 }
 
+/** Where centimetres of the strand lie on the drawing, px. */
+type ToX = (cm: number) => number
+
 /** One kind of strand from the scalp to the tip, to scale; edges are dragged, levels stepped. */
 export function StrandDiagram({ strand: { bands }, selected, limiting, writable, onSelect, onMove, onLevel }: Props) {
   const { ref, width } = useWidth()
   const { read } = useUnits()
   const svg = useRef<SVGSVGElement>(null)
   const groups = useRef<(SVGGElement | null)[]>([])
-  const [dragging, setDragging] = useState<number>()
   const length = strandLength(bands)
   const inner = Math.max(1, width - GRIP)
-  const x = (cm: number) => GRIP / 2 + (cm / length) * inner
+  const x: ToX = (cm) => GRIP / 2 + (cm / length) * inner
 
-  function drag(event: PointerEvent<SVGElement>, index: number) {
-    if (dragging !== index || !svg.current) return
-    const left = svg.current.getBoundingClientRect().left
-    onMove(index, moveEdge(bands, index, toBandEdge(((event.clientX - left - GRIP / 2) / inner) * length)))
-  }
+  /** The place under a pointer, cm from the scalp. */
+  const cmAt = ({ clientX }: PointerEvent) =>
+    ((clientX - (svg.current?.getBoundingClientRect().left ?? 0) - GRIP / 2) / inner) * length
 
-  function walk(event: KeyboardEvent, index: number) {
-    const along = { ArrowRight: 1, ArrowLeft: -1 }[event.key]
-    const up = { ArrowUp: 0.25, ArrowDown: -0.25 }[event.key]
-    if (event.key === 'Enter' || event.key === ' ') {
-      event.preventDefault()
-      onSelect(index)
-    } else if (along !== undefined && bands[index + along]) {
-      event.preventDefault()
-      onSelect(index + along)
-      groups.current[index + along]?.focus()
-    } else if (up !== undefined && writable) {
-      event.preventDefault()
-      onLevel(
-        index,
-        Math.min(LIMITS.bandLevel.max, Math.max(LIMITS.bandLevel.min, toQuarterLevel(bands[index]!.level + up))),
-      )
-    }
-  }
-
-  function nudge(event: KeyboardEvent, index: number) {
-    const along = { ArrowRight: 1, ArrowLeft: -1, ArrowUp: 1, ArrowDown: -1 }[event.key]
-    if (along === undefined) return
-    event.preventDefault()
-    onMove(index, moveEdge(bands, index, bands[index]!.toCm + along * (event.shiftKey ? FINE_STEP_CM : STEP_CM)))
+  function walk(to: number) {
+    if (!bands[to]) return
+    onSelect(to)
+    groups.current[to]?.focus()
   }
 
   return (
@@ -86,111 +66,208 @@ export function StrandDiagram({ strand: { bands }, selected, limiting, writable,
           style={{ display: 'block', touchAction: 'pan-y', userSelect: 'none' }}
         >
           <HistoryPatterns />
-          {bands.map((band, i) => {
-            const from = x(band.fromCm)
-            const wide = x(band.toCm) - from
-            const swatch = hexFromLab(labOfHair(band.level, band.hue, band.strength))
-            const ink = inkOn(swatch)
-            return (
-              <g
-                key={i}
-                ref={(element) => void (groups.current[i] = element)}
-                role="button"
-                tabIndex={i === (selected ?? 0) ? 0 : -1}
-                aria-pressed={i === selected}
-                aria-label={read(describe(band, i, bands.length)) + (i === limiting ? ', limits the goal' : '')}
-                style={{ cursor: 'pointer' }}
-                // At the touch and not at the click: a tap that the device takes for a long press makes no click.
-                onPointerDown={() => onSelect(i)}
-                onKeyDown={(event) => walk(event, i)}
-              >
-                <rect x={from} y={0} width={wide} height={LABEL + BODY} fill="transparent" />
-                <rect x={from} y={LABEL} width={wide} height={BODY} fill={swatch} />
-                <rect
-                  x={from}
-                  y={LABEL + BODY - 12}
-                  width={wide}
-                  height={12}
-                  fill={`url(#past-${patternOf(band)}-${ink === '#000000' ? 'dark' : 'light'})`}
-                />
-                <rect
-                  x={from + 0.5}
-                  y={LABEL + 0.5}
-                  width={Math.max(0, wide - 1)}
-                  height={BODY - 1}
-                  fill="none"
-                  stroke={INK.strong}
-                  strokeWidth={i === selected ? 3 : 1}
-                />
-                {wide > 26 && (
-                  <text
-                    x={from + wide / 2}
-                    y={LABEL + 30}
-                    textAnchor="middle"
-                    fontSize={18}
-                    fontWeight={700}
-                    fill={ink}
-                  >
-                    {band.level}
-                  </text>
-                )}
-                <text
-                  x={from + wide / 2}
-                  y={14}
-                  textAnchor="middle"
-                  fontSize={13}
-                  fontWeight={i === selected ? 700 : 500}
-                  fill={INK.strong}
-                >
-                  {wide > 90 ? `${i + 1} · ${toneWords(band)}` : i + 1}
-                  {i === limiting && wide > 26 ? ' ◂ limits' : ''}
-                </text>
-              </g>
-            )
-          })}
+          {bands.map((band, i) => (
+            <BandShape
+              key={i}
+              ref={(element) => void (groups.current[i] = element)}
+              band={band}
+              index={i}
+              count={bands.length}
+              x={x}
+              selected={i === selected}
+              reachable={i === (selected ?? 0)}
+              limits={i === limiting}
+              onSelect={() => onSelect(i)}
+              onWalk={(by) => walk(i + by)}
+              onLevel={writable ? (level) => onLevel(i, level) : undefined}
+            />
+          ))}
           {writable &&
-            bands.slice(0, -1).map((band, i) => (
-              <g
-                key={i}
-                role="slider"
-                tabIndex={0}
-                aria-label={`End of band ${i + 1}`}
-                aria-valuenow={band.toCm}
-                aria-valuemin={band.fromCm}
-                aria-valuemax={bands[i + 1]!.toCm}
-                aria-valuetext={read(`${band.toCm} cm from the scalp`)}
-                style={{ cursor: 'ew-resize', touchAction: 'none' }}
-                onKeyDown={(event) => nudge(event, i)}
-                onPointerDown={(event) => {
-                  event.currentTarget.setPointerCapture(event.pointerId)
-                  setDragging(i)
-                }}
-                onPointerMove={(event) => drag(event, i)}
-                onPointerUp={() => setDragging(undefined)}
-                onPointerCancel={() => setDragging(undefined)}
-              >
-                <rect
-                  x={x(band.toCm) - gripOf(bands, i, x) / 2}
-                  y={LABEL}
-                  width={gripOf(bands, i, x)}
-                  height={BODY + RULER}
-                  fill="transparent"
+            bands
+              .slice(0, -1)
+              .map((_, i) => (
+                <Edge
+                  key={i}
+                  bands={bands}
+                  index={i}
+                  x={x}
+                  cmAt={cmAt}
+                  onMove={(cm) => onMove(i, moveEdge(bands, i, cm))}
                 />
-                <line
-                  x1={x(band.toCm)}
-                  x2={x(band.toCm)}
-                  y1={LABEL - 2}
-                  y2={LABEL + BODY + 8}
-                  stroke={INK.strong}
-                  strokeWidth={dragging === i ? 4 : 2}
-                />
-                <path d={`M${x(band.toCm)} ${LABEL + BODY + 4}l7 9h-14z`} fill={INK.strong} />
-              </g>
-            ))}
+              ))}
           <Ruler length={length} x={x} y={LABEL + BODY} />
         </svg>
       )}
     </Box>
+  )
+}
+
+interface BandShapeProps {
+  ref: Ref<SVGGElement>
+  band: Band
+  index: number
+  count: number
+  x: ToX
+  selected: boolean
+  /** Whether Tab comes to it. */
+  reachable: boolean
+  limits: boolean
+  onSelect: () => void
+  /** To the next band (1) or the one before (-1). */
+  onWalk: (by: 1 | -1) => void
+  onLevel: ((level: number) => void) | undefined
+}
+
+const ALONG: Partial<Record<string, 1 | -1>> = { ArrowRight: 1, ArrowLeft: -1 }
+const UP: Partial<Record<string, number>> = { ArrowUp: 0.25, ArrowDown: -0.25 }
+/** Narrower than these a band has no room for its level, or for its tone in words, px. */
+const FOR_LEVEL = 26
+const FOR_WORDS = 90
+
+/** One band: its colour, level and past; the arrows go along the strand and step its level. */
+function BandShape({
+  ref,
+  band,
+  index,
+  count,
+  x,
+  selected,
+  reachable,
+  limits,
+  onSelect,
+  onWalk,
+  onLevel,
+}: BandShapeProps) {
+  const { read } = useUnits()
+
+  function press(event: KeyboardEvent) {
+    const along = ALONG[event.key]
+    const up = UP[event.key]
+    if (event.key === 'Enter' || event.key === ' ') onSelect()
+    else if (along) onWalk(along)
+    else if (up && onLevel) onLevel(withinLevels(toQuarterLevel(band.level + up)))
+    else return
+    event.preventDefault()
+  }
+
+  return (
+    <g
+      ref={ref}
+      role="button"
+      tabIndex={reachable ? 0 : -1}
+      aria-pressed={selected}
+      aria-label={read(describe(band, index, count)) + (limits ? ', limits the goal' : '')}
+      style={{ cursor: 'pointer' }}
+      // At the touch and not at the click: a tap that the device takes for a long press makes no click.
+      onPointerDown={onSelect}
+      onKeyDown={press}
+    >
+      <BandDrawing band={band} index={index} x={x} selected={selected} limits={limits} />
+    </g>
+  )
+}
+
+const withinLevels = (level: number): number => Math.min(LIMITS.bandLevel.max, Math.max(LIMITS.bandLevel.min, level))
+
+function BandDrawing({
+  band,
+  index,
+  x,
+  selected,
+  limits,
+}: Pick<BandShapeProps, 'band' | 'index' | 'x' | 'selected' | 'limits'>) {
+  const from = x(band.fromCm)
+  const wide = x(band.toCm) - from
+  const swatch = hexFromLab(labOfHair(band.level, band.hue, band.strength))
+  const ink = inkOn(swatch)
+  return (
+    <>
+      <rect x={from} y={0} width={wide} height={LABEL + BODY} fill="transparent" />
+      <rect x={from} y={LABEL} width={wide} height={BODY} fill={swatch} />
+      <rect
+        x={from}
+        y={LABEL + BODY - 12}
+        width={wide}
+        height={12}
+        fill={`url(#past-${patternOf(band)}-${ink === '#000000' ? 'dark' : 'light'})`}
+      />
+      <rect
+        x={from + 0.5}
+        y={LABEL + 0.5}
+        width={Math.max(0, wide - 1)}
+        height={BODY - 1}
+        fill="none"
+        stroke={INK.strong}
+        strokeWidth={selected ? 3 : 1}
+      />
+      {wide > FOR_LEVEL && (
+        <text x={from + wide / 2} y={LABEL + 30} textAnchor="middle" fontSize={18} fontWeight={700} fill={ink}>
+          {band.level}
+        </text>
+      )}
+      <text
+        x={from + wide / 2}
+        y={14}
+        textAnchor="middle"
+        fontSize={13}
+        fontWeight={selected ? 700 : 500}
+        fill={INK.strong}
+      >
+        {wide > FOR_WORDS ? `${index + 1} · ${toneWords(band)}` : index + 1}
+        {limits && wide > FOR_LEVEL ? ' ◂ limits' : ''}
+      </text>
+    </>
+  )
+}
+
+interface EdgeProps {
+  bands: readonly Band[]
+  index: number
+  x: ToX
+  cmAt: (event: PointerEvent) => number
+  onMove: (cm: number) => void
+}
+
+const NUDGE: Partial<Record<string, 1 | -1>> = { ...ALONG, ArrowUp: 1, ArrowDown: -1 }
+
+/** The end of a band: dragged, or moved by the arrows. */
+function Edge({ bands, index, x, cmAt, onMove }: EdgeProps) {
+  const { read } = useUnits()
+  const [dragging, setDragging] = useState(false)
+  const band = bands[index]!
+  const at = x(band.toCm)
+  const grip = gripOf(bands, index, x)
+
+  function nudge(event: KeyboardEvent) {
+    const along = NUDGE[event.key]
+    if (!along) return
+    event.preventDefault()
+    onMove(band.toCm + along * (event.shiftKey ? FINE_STEP_CM : STEP_CM))
+  }
+
+  return (
+    <g
+      role="slider"
+      tabIndex={0}
+      aria-label={`End of band ${index + 1}`}
+      aria-valuenow={band.toCm}
+      aria-valuemin={band.fromCm}
+      aria-valuemax={bands[index + 1]!.toCm}
+      aria-valuetext={read(`${band.toCm} cm from the scalp`)}
+      style={{ cursor: 'ew-resize', touchAction: 'none' }}
+      onKeyDown={nudge}
+      onPointerDown={(event) => {
+        event.currentTarget.setPointerCapture(event.pointerId)
+        setDragging(true)
+      }}
+      onPointerMove={(event) => dragging && onMove(toBandEdge(cmAt(event)))}
+      onPointerUp={() => setDragging(false)}
+      onPointerCancel={() => setDragging(false)}
+    >
+      <rect x={at - grip / 2} y={LABEL} width={grip} height={BODY + RULER} fill="transparent" />
+      <line x1={at} x2={at} y1={LABEL - 2} y2={LABEL + BODY + 8} stroke={INK.strong} strokeWidth={dragging ? 4 : 2} />
+      <path d={`M${at} ${LABEL + BODY + 4}l7 9h-14z`} fill={INK.strong} />
+    </g>
   )
 }
 

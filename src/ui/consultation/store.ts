@@ -1,4 +1,4 @@
-import { createStore } from 'zustand/vanilla'
+import { createStore, type StoreApi } from 'zustand/vanilla'
 import { correctionsOf, predictCanvas, predictHair, startingCanvas } from '@/core/hair/hairRecord'
 import { startingGoal } from '@/core/judgement/feasibility'
 import { createHead } from '@/core/scalp/head'
@@ -103,10 +103,8 @@ export function createConsultationStore(open: OpenConsultation) {
     band: 0,
   }))
   const { getState: get, setState: set } = store
-  let base = baseOf(open)
-  let timer: ReturnType<typeof setTimeout> | undefined
   let lastEdit: { key: string; at: number } | undefined
-  let sending: Promise<void> | undefined
+  const sender = createSender(store, open)
 
   function edit(label: string, key: string, change: (entry: ConsultationEntry) => ConsultationEntry): void {
     const { entry, undo } = get()
@@ -120,7 +118,7 @@ export function createConsultationStore(open: OpenConsultation) {
       redo: [],
     })
     lastEdit = { key, at: Date.now() }
-    schedule()
+    sender.schedule()
   }
 
   function step(kind: 'undo' | 'redo'): void {
@@ -133,15 +131,62 @@ export function createConsultationStore(open: OpenConsultation) {
         ? { entry: one.before, undo: undo.slice(0, -1), redo: [one, ...redo] }
         : { entry: one.after, undo: [...undo, one], redo: redo.slice(1) },
     )
-    schedule()
+    sender.schedule()
   }
 
-  function schedule(delay = SAVE_DELAY): void {
+  /** Ends a conflict: `mine` is saved over what is there now, `theirs` lets it go. */
+  async function resolve(choice: 'mine' | 'theirs'): Promise<void> {
+    const fresh = await callApi<OpenConsultation>(`/api/clients/${open.client.id}/consultation`)
+    sender.standOn(baseOf(fresh))
+    if (choice === 'theirs') {
+      sender.dropDraft()
+      set({ ...opening(fresh), undo: [], redo: [], strandId: undefined, band: 0 })
+    } else {
+      set({ save: { kind: 'waiting' } })
+      await sender.flush()
+    }
+  }
+
+  return {
+    ...store,
+    edit,
+    undo: () => step('undo'),
+    redo: () => step('redo'),
+    flush: sender.flush,
+    /** Takes up what an earlier visit of this device could not send. */
+    resume() {
+      const draft = sender.takeDraft()
+      if (draft) edit('What this device had kept', 'draft', () => draft)
+    },
+    resolve,
+    show: (region: TargetRegion, strandId?: string) => set({ region, strandId, band: 0 }),
+    pick: (strandId: string, band: number) => set({ strandId, band }),
+  }
+}
+
+/** The way of an entry to the server: sent whole after a rest, kept on this device until it is there. */
+function createSender({ getState: get, setState: set }: StoreApi<ConsultationState>, open: OpenConsultation) {
+  let base = baseOf(open)
+  let timer: ReturnType<typeof setTimeout> | undefined
+  let sending: Promise<void> | undefined
+  const key = draftKey(open.client.id)
+
+  function keepDraft(): void {
+    try {
+      localStorage.setItem(key, JSON.stringify({ base, entry: get().entry } satisfies Draft))
+    } catch {
+      // A full or forbidden storage loses only the safety net; the entry is still in memory and being sent.
+    }
+  }
+  const dropDraft = () => localStorage.removeItem(key)
+
+  function schedule(): void {
     keepDraft()
-    if (get().save.kind === 'stale') return
-    if (get().save.kind !== 'offline') set({ save: { kind: 'waiting' } })
+    const { kind } = get().save
+    if (kind === 'stale') return
+    if (kind !== 'offline') set({ save: { kind: 'waiting' } })
     clearTimeout(timer)
-    timer = setTimeout(() => void flush(), delay)
+    timer = setTimeout(() => void flush(), SAVE_DELAY)
   }
 
   function flush(): Promise<void> {
@@ -155,12 +200,13 @@ export function createConsultationStore(open: OpenConsultation) {
       const { entry } = get()
       set({ save: { kind: 'saving' } })
       try {
-        base = await callApi<ConsultationBase>(`/api/clients/${open.client.id}/consultation`, 'PUT', {
-          ...entry,
-          ...(base && { base }),
-        })
+        const body = { ...entry, ...(base && { base }) }
+        base = await callApi<ConsultationBase>(`/api/clients/${open.client.id}/consultation`, 'PUT', body)
       } catch (error) {
-        return fail(error)
+        const save = troubleOf(error)
+        set({ save })
+        if (save.kind === 'offline') timer = setTimeout(() => void flush(), RETRY_DELAY)
+        return
       }
       if (get().entry === entry) break
     }
@@ -168,53 +214,36 @@ export function createConsultationStore(open: OpenConsultation) {
     set({ save: { kind: 'saved' } })
   }
 
-  function fail(error: unknown): void {
-    if (error instanceof OfflineError || (error instanceof ApiError && error.status >= 500)) {
-      set({ save: { kind: 'offline' } })
-      timer = setTimeout(() => void flush(), RETRY_DELAY)
-    } else if (error instanceof ApiError && error.status === 401) set({ save: { kind: 'signedOut' } })
-    else if (error instanceof ApiError) set({ save: { kind: error.status === 409 ? 'stale' : 'refused', error } })
-    else throw error
+  return {
+    schedule,
+    flush,
+    dropDraft,
+    /** What the next sending is made from. */
+    standOn: (next: ConsultationBase | undefined) => {
+      base = next
+    },
+    /** What this device kept of the day that is open. */
+    takeDraft(): ConsultationEntry | undefined {
+      const kept = localStorage.getItem(key)
+      if (!kept) return undefined
+      const draft = JSON.parse(kept) as Draft
+      // A draft of another day than the one that is open would write yesterday's hair over today's prediction.
+      if (draft.entry.recordedOn !== get().entry.recordedOn) {
+        dropDraft()
+        return undefined
+      }
+      base = draft.base
+      return draft.entry
+    },
   }
+}
 
-  function keepDraft(): void {
-    try {
-      localStorage.setItem(draftKey(open.client.id), JSON.stringify({ base, entry: get().entry } satisfies Draft))
-    } catch {
-      // A full or forbidden storage loses only the safety net; the entry is still in memory and being sent.
-    }
-  }
-
-  const dropDraft = () => localStorage.removeItem(draftKey(open.client.id))
-
-  /** Takes up what an earlier visit of this device could not send. */
-  function resume(): void {
-    const kept = localStorage.getItem(draftKey(open.client.id))
-    if (!kept) return
-    const draft = JSON.parse(kept) as Draft
-    // A draft of another day than the one that is open would write yesterday's hair over today's prediction.
-    if (draft.entry.recordedOn !== get().entry.recordedOn) return dropDraft()
-    base = draft.base
-    edit('What this device had kept', 'draft', () => draft.entry)
-  }
-
-  /** Ends a conflict: `mine` is saved over what is there now, `theirs` lets it go. */
-  async function resolve(choice: 'mine' | 'theirs'): Promise<void> {
-    const fresh = await callApi<OpenConsultation>(`/api/clients/${open.client.id}/consultation`)
-    base = baseOf(fresh)
-    if (choice === 'theirs') {
-      dropDraft()
-      set({ ...opening(fresh), undo: [], redo: [], strandId: undefined, band: 0 })
-    } else {
-      set({ save: { kind: 'waiting' } })
-      await flush()
-    }
-  }
-
-  const show = (region: TargetRegion, strandId?: string) => set({ region, strandId, band: 0 })
-  const pick = (strandId: string, band: number) => set({ strandId, band })
-
-  return { ...store, edit, undo: () => step('undo'), redo: () => step('redo'), flush, resume, resolve, show, pick }
+/** What a failed sending means for what is being saved. @throws what is no answer of the server */
+function troubleOf(error: unknown): ConsultationSave {
+  if (error instanceof OfflineError || (error instanceof ApiError && error.status >= 500)) return { kind: 'offline' }
+  if (!(error instanceof ApiError)) throw error
+  if (error.status === 401) return { kind: 'signedOut' }
+  return { kind: error.status === 409 ? 'stale' : 'refused', error }
 }
 
 /** What the eye changed of the prediction. */

@@ -8,60 +8,27 @@ import { useRef, useState } from 'react'
 import { callApi } from '../hooks/api'
 import { dateInWords } from '../words'
 import { usePlan, usePlanStore } from './context'
+import { PageBar } from '../parts'
 import { PlanTitle } from './PlanTitle'
 import { SaveStatus } from './SaveStatus'
 import { UndoPlan } from './UndoPlan'
+import { useNotice } from '../notices'
 
 export type DialogName = 'layout' | 'head' | 'formulas' | 'keys' | 'variants'
 
 interface Props {
   client: { id: string; name: string }
   onOpen: (dialog: DialogName) => void
-  onMessage: (message: string) => void
   onRename: () => void
   /** Foils of the plan carried out last, if there is one. */
   underlay: { shown: boolean; on: string; toggle: () => void } | undefined
 }
 
 /** Whose plan this is, what can be opened, and whether all is saved. */
-export function Header({ client, onOpen, onMessage, onRename, underlay }: Props) {
-  const { store, permissions } = usePlanStore()
-  const id = usePlan((state) => state.id)
-  const [anchor, setAnchor] = useState<HTMLElement | null>(null)
-  const download = useRef<HTMLAnchorElement>(null)
-
-  async function keep() {
-    setAnchor(null)
-    await store.flush()
-    const { number } = await callApi<{ number: number }>(`/api/plans/${id}/versions`, 'POST', { label: 'Kept by hand' })
-    onMessage(`Kept as version ${number}.`)
-  }
-
-  /** What is exported is what the server holds, so it has to have everything first. */
-  async function exportFile(kind: 'json' | 'svg' | 'pdf' | 'csv') {
-    setAnchor(null)
-    await store.flush()
-    if (!download.current) return
-    download.current.href = `/api/plans/${id}/export?as=${kind}`
-    download.current.click()
-  }
-
+export function Header({ client, onOpen, onRename, underlay }: Props) {
+  const { permissions } = usePlanStore()
   return (
-    <Box
-      component="header"
-      sx={{
-        display: 'flex',
-        alignItems: 'center',
-        columnGap: 1,
-        rowGap: 0,
-        flexWrap: 'wrap',
-        px: 1.5,
-        py: 0.5,
-        borderBottom: 1,
-        borderColor: 'divider',
-        bgcolor: 'background.paper',
-      }}
-    >
+    <PageBar>
       <PlanTitle client={client} />
       <Box className="screen-only" sx={{ display: 'flex', alignItems: 'center', columnGap: 1, flexWrap: 'wrap' }}>
         <SaveStatus />
@@ -82,70 +49,82 @@ export function Header({ client, onOpen, onMessage, onRename, underlay }: Props)
           Formulas
         </Button>
         {permissions.write && <UndoPlan />}
-        <Button
-          color="inherit"
-          aria-haspopup="menu"
-          aria-label="More"
-          onClick={(event) => setAnchor(event.currentTarget)}
-          sx={{ minWidth: 44 }}
-        >
-          ⋯
-        </Button>
+        <MoreMenu onOpen={onOpen} onRename={onRename} underlay={underlay} />
       </Box>
+    </PageBar>
+  )
+}
+
+type ExportKind = 'json' | 'svg' | 'pdf' | 'csv'
+const EXPORTS: Record<ExportKind, string> = {
+  json: 'Export as a file',
+  pdf: 'Head sheet as PDF',
+  svg: 'Head sheet as SVG',
+  csv: 'List of foils as CSV',
+}
+
+function MoreMenu({ onOpen, onRename, underlay }: Omit<Props, 'client'>) {
+  const { store, permissions } = usePlanStore()
+  const notice = useNotice()
+  const id = usePlan((state) => state.id)
+  const [anchor, setAnchor] = useState<HTMLElement>()
+  const download = useRef<HTMLAnchorElement>(null)
+  const then = (work: () => void) => () => {
+    setAnchor(undefined)
+    work()
+  }
+
+  async function keep() {
+    try {
+      await store.flush()
+      const { number } = await callApi<{ number: number }>(`/api/plans/${id}/versions`, 'POST', {
+        label: 'Kept by hand',
+      })
+      notice(`Kept as version ${number}.`)
+    } catch (error) {
+      notice(error instanceof Error ? error.message : 'It could not be kept. Try again.')
+    }
+  }
+
+  /** What is exported is what the server holds, so it has to have everything first. */
+  async function exportFile(kind: ExportKind) {
+    await store.flush()
+    if (!download.current) return
+    download.current.href = `/api/plans/${id}/export?as=${kind}`
+    download.current.click()
+  }
+
+  return (
+    <>
+      <Button
+        color="inherit"
+        aria-haspopup="menu"
+        aria-label="More"
+        onClick={({ currentTarget }) => setAnchor(currentTarget)}
+        sx={{ minWidth: 44 }}
+      >
+        ⋯
+      </Button>
       <a ref={download} href={`/api/plans/${id}/export`} download hidden aria-hidden tabIndex={-1}>
         Plan file
       </a>
-      <Menu open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
-        {permissions.write && (
-          <MenuItem
-            onClick={() => {
-              setAnchor(null)
-              onRename()
-            }}
-          >
-            Rename
-          </MenuItem>
-        )}
-        {permissions.write && <MenuItem onClick={() => void keep()}>Keep as a version</MenuItem>}
-        <MenuItem
-          onClick={() => {
-            setAnchor(null)
-            onOpen('variants')
-          }}
-        >
-          Ideas side by side
-        </MenuItem>
+      <Menu open={anchor !== undefined} anchorEl={anchor ?? null} onClose={() => setAnchor(undefined)}>
+        {permissions.write && <MenuItem onClick={then(onRename)}>Rename</MenuItem>}
+        {permissions.write && <MenuItem onClick={then(() => void keep())}>Keep as a version</MenuItem>}
+        <MenuItem onClick={then(() => onOpen('variants'))}>Ideas side by side</MenuItem>
         {underlay && (
-          <MenuItem
-            onClick={() => {
-              setAnchor(null)
-              underlay.toggle()
-            }}
-          >
+          <MenuItem onClick={then(underlay.toggle)}>
             {underlay.shown ? 'Hide the foils of' : 'Show under it the foils of'} {dateInWords(underlay.on)}
           </MenuItem>
         )}
-        <MenuItem onClick={() => void exportFile('json')}>Export as a file</MenuItem>
-        <MenuItem onClick={() => void exportFile('pdf')}>Head sheet as PDF</MenuItem>
-        <MenuItem onClick={() => void exportFile('svg')}>Head sheet as SVG</MenuItem>
-        <MenuItem onClick={() => void exportFile('csv')}>List of foils as CSV</MenuItem>
-        <MenuItem
-          onClick={() => {
-            setAnchor(null)
-            window.print()
-          }}
-        >
-          Print
-        </MenuItem>
-        <MenuItem
-          onClick={() => {
-            setAnchor(null)
-            onOpen('keys')
-          }}
-        >
-          Keys (?)
-        </MenuItem>
+        {(Object.keys(EXPORTS) as ExportKind[]).map((kind) => (
+          <MenuItem key={kind} onClick={then(() => void exportFile(kind))}>
+            {EXPORTS[kind]}
+          </MenuItem>
+        ))}
+        <MenuItem onClick={then(() => window.print())}>Print</MenuItem>
+        <MenuItem onClick={then(() => onOpen('keys'))}>Keys (?)</MenuItem>
       </Menu>
-    </Box>
+    </>
   )
 }

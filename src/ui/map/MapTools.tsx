@@ -103,15 +103,12 @@ export function ToolLayer({
   wish,
   worker,
   scale,
-  onMessage,
 }: Pick<Props, 'tool' | 'wish'> & {
   worker: Remote<PlanWorker> | undefined
   scale: number
-  onMessage: (message: string) => void
 }) {
   const wrong = usePlan((state) => state.problems.length > 0)
   if (tool === 'rest' || wrong) return null
-  if (tool === 'ramp')
-    return worker ? <RampLayer worker={worker} wish={wish} scale={scale} onMessage={onMessage} /> : null
+  if (tool === 'ramp') return worker ? <RampLayer worker={worker} wish={wish} scale={scale} /> : null
   return <PartingLayer mode={tool} scale={scale} />
 }

@@ -15,6 +15,7 @@ import { WORDS } from '../words'
 import { editStage, stageOf, usePlan, usePlanStore } from './context'
 import { MapSheet } from './MapSheet'
 import { usePen } from './usePen'
+import { useNotice } from '../notices'
 
 /** A figure and what it is to be where a line begins and where it ends. */
 export interface RampWish {
@@ -75,7 +76,6 @@ interface LayerProps {
   worker: Remote<PlanWorker>
   wish: RampWish
   scale: number
-  onMessage: (message: string) => void
 }
 
 /** A layer over the map on which a line is drawn; the zones under it get the ramp. */
@@ -84,7 +84,8 @@ export function RampLayer(props: LayerProps) {
   return extent ? <RampSheet {...props} extent={extent} /> : null
 }
 
-function RampSheet({ worker, wish, scale, onMessage, extent }: LayerProps & { extent: MapDrawing['extent'] }) {
+function RampSheet({ worker, wish, scale, extent }: LayerProps & { extent: MapDrawing['extent'] }) {
+  const notice = useNotice()
   const { store } = usePlanStore()
   const { field } = useUnits()
   const { unit, shown } = field(LIMITS[wish.figure].unit)
@@ -104,7 +105,7 @@ function RampSheet({ worker, wish, scale, onMessage, extent }: LayerProps & { ex
     const only = state.selectedZone && state.alsoSelected.length > 0 ? [state.selectedZone, ...state.alsoSelected] : []
     const ramps = await worker.paintRamp({ line: drawn, from: wish.from, to: wish.to }, stageOf(state).id, only)
     if (ramps.length === 0)
-      return onMessage('This line crosses no zone. Draw it over the zones whose figure is to change.')
+      return notice('This line crosses no zone. Draw it over the zones whose figure is to change.')
     const { figure, from, to } = wish
     editStage(
       store,
@@ -117,7 +118,7 @@ function RampSheet({ worker, wish, scale, onMessage, extent }: LayerProps & { ex
         }
       },
     )
-    onMessage(
+    notice(
       `${WORDS.rampFigure[figure]} now changes along the line in ${ramps.length} zone${ramps.length === 1 ? '' : 's'}.`,
     )
   }

@@ -3,7 +3,10 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { COUNTS, LEAVE, type Formula } from '@/core/model'
+import type { ReactNode } from 'react'
 import { FormulaSample } from '../parts'
+import { SortableList, useSortableItem } from '../parts/sortable'
+import { withMoved } from './context'
 
 interface Props {
   sequence: string[]
@@ -13,41 +16,47 @@ interface Props {
   onChange: (sequence: string[], what: string) => void
 }
 
-/** The rhythm of rows as beads: tap one to take it out, tap a formula to add it. */
+/** The rhythm of rows as beads: drag one elsewhere, tap one to take it out, tap a formula to add it. */
 export function SequenceBeads({ sequence, formulas, swatches, disabled, onChange }: Props) {
-  const bead = (id: string) => {
-    const index = formulas.findIndex((formula) => formula.id === id)
-    return index < 0 ? <LeaveSample /> : <FormulaSample id={id} index={index} swatch={swatches[id] ?? '#888888'} />
-  }
+  // The same letter can come twice, so beads go by their places.
+  const ids = sequence.map((_, i) => String(i))
+  const nameOf = (id: string) => `row ${Number(id) + 1}, ${wordsOf(sequence[Number(id)]!)}`
   return (
     <Box>
       <Typography variant="caption" color="textSecondary">
-        Row rhythm, repeated: {sequence.length === 0 ? 'nothing is taken here' : 'tap a bead to take it out'}
+        Row rhythm, repeated:{' '}
+        {sequence.length === 0 ? 'nothing is taken here' : 'drag a bead elsewhere, tap it to take it out'}
       </Typography>
-      <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, minHeight: 44, alignItems: 'center' }}>
-        {sequence.map((id, i) => (
-          <Button
-            key={i}
-            color="inherit"
-            disabled={disabled}
-            aria-label={`Row ${i + 1} of the rhythm: ${id === LEAVE ? 'left as it is' : `formula ${id}`}. Take out`}
-            onClick={() =>
-              onChange(
-                sequence.filter((_, at) => at !== i),
-                'Rhythm',
-              )
-            }
-            sx={{ minWidth: 44, p: 0 }}
-          >
-            {bead(id)}
-          </Button>
-        ))}
-        {sequence.length > 0 && (
-          <Typography aria-hidden color="textSecondary">
-            …
-          </Typography>
-        )}
-      </Box>
+      <SortableList
+        ids={ids}
+        nameOf={nameOf}
+        layout="wrapped"
+        onMove={(id, to) => onChange(withMoved(sequence, Number(id), Number(to)), 'Rhythm')}
+      >
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 0.5, minHeight: 44, alignItems: 'center' }}>
+          {ids.map((id, i) => (
+            <Bead
+              key={id}
+              id={id}
+              label={`Row ${i + 1} of the rhythm: ${wordsOf(sequence[i]!)}. Take out`}
+              disabled={disabled}
+              onTake={() =>
+                onChange(
+                  sequence.filter((_, at) => at !== i),
+                  'Rhythm',
+                )
+              }
+            >
+              <Sample letter={sequence[i]!} formulas={formulas} swatches={swatches} />
+            </Bead>
+          ))}
+          {sequence.length > 0 && (
+            <Typography aria-hidden color="textSecondary">
+              …
+            </Typography>
+          )}
+        </Box>
+      </SortableList>
       <Box sx={{ display: 'flex', gap: 0.5, flexWrap: 'wrap' }}>
         {[...formulas.map(({ id }) => id), LEAVE].map((id) => (
           <Button
@@ -59,12 +68,49 @@ export function SequenceBeads({ sequence, formulas, swatches, disabled, onChange
             aria-label={id === LEAVE ? 'Add a row left as it is' : `Add a row of formula ${id}`}
             sx={{ borderColor: 'divider', px: 1, gap: 0.5, minWidth: 44 }}
           >
-            + {bead(id)}
+            + <Sample letter={id} formulas={formulas} swatches={swatches} />
           </Button>
         ))}
       </Box>
     </Box>
   )
+}
+
+const wordsOf = (letter: string): string => (letter === LEAVE ? 'left as it is' : `formula ${letter}`)
+
+interface BeadProps {
+  id: string
+  label: string
+  disabled: boolean
+  onTake: () => void
+  children: ReactNode
+}
+
+/** A row of the rhythm: pressed it is taken out, dragged (or taken with Space) it goes elsewhere. */
+function Bead({ id, label, disabled, onTake, children }: BeadProps) {
+  const { ref, style, grip } = useSortableItem(id, disabled)
+  const { ref: gripRef, ...handlers } = grip
+  return (
+    <Box ref={ref} style={style}>
+      <Button
+        {...handlers}
+        ref={gripRef}
+        color="inherit"
+        disabled={disabled}
+        aria-label={label}
+        onClick={onTake}
+        sx={{ minWidth: 44, p: 0, touchAction: 'none' }}
+      >
+        {children}
+      </Button>
+    </Box>
+  )
+}
+
+function Sample({ letter, formulas, swatches }: Pick<Props, 'formulas' | 'swatches'> & { letter: string }) {
+  const index = formulas.findIndex(({ id }) => id === letter)
+  if (index < 0) return <LeaveSample />
+  return <FormulaSample id={letter} index={index} swatch={swatches[letter] ?? '#888888'} />
 }
 
 function LeaveSample() {

@@ -6,13 +6,13 @@ import MenuItem from '@mui/material/MenuItem'
 import Typography from '@mui/material/Typography'
 import { useMemo, useState } from 'react'
 import { v7 as newId } from 'uuid'
-import { COUNTS, STAGE_KINDS, type Stage, type StageKind, type WorksOn } from '@/core/model'
+import { byId, COUNTS, STAGE_KINDS, type Stage, type StageKind, type WorksOn } from '@/core/model'
 import { defaultPlacement, TAKE_PRESETS } from '@/core/placement/foils'
 import { LINE } from '../theme'
 import { WORDS } from '../words'
 import { editStage, stageOf, usePlan, usePlanStore, variantOf } from './context'
 
-const BLOCK = TAKE_PRESETS.find(({ id }) => id === 'block')!
+const BLOCK = byId(TAKE_PRESETS, 'block')
 
 type StageOutline = Pick<Stage, 'id' | 'name' | 'worksOn'>
 
@@ -26,72 +26,6 @@ export function StageBar() {
   )
   const stages = useMemo(() => JSON.parse(outline) as StageOutline[], [outline])
   const stageId = usePlan((state) => stageOf(state).id)
-  const stage = stages.find(({ id }) => id === stageId)!
-  const [menu, setMenu] = useState<{ anchor: HTMLElement; kind: 'add' | 'more' }>()
-
-  /** A new stage on a copy of the layout in hand, nothing taken yet. */
-  function add(kind: StageKind) {
-    setMenu(undefined)
-    const id = newId()
-    const { worksOn: _earlier, ...rest } = stageOf(store.getState())
-    const ids = new Map(rest.zones.map((zone) => [zone.id, newId()]))
-    const next: Stage = {
-      ...structuredClone(rest),
-      id,
-      kind,
-      name: WORDS.stage[kind],
-      zones: rest.zones.map((zone) => ({
-        ...structuredClone(zone),
-        id: ids.get(zone.id)!,
-        placement: {
-          ...defaultPlacement(),
-          take: { ...BLOCK.take },
-          subsectionMm: BLOCK.subsectionMm,
-          rowGapMm: 0,
-          sequence: [],
-        },
-      })),
-      order: rest.order.map((zoneId) => ids.get(zoneId)!),
-    }
-    store.edit(
-      `${WORDS.stage[kind]} added`,
-      'stage/add',
-      (draft) => void variantOf({ document: draft }).stages.push(next),
-    )
-    store.show(id)
-  }
-
-  function remove() {
-    setMenu(undefined)
-    store.edit(`${stage.name} removed`, 'stage/remove', (draft) => {
-      const variant = variantOf({ document: draft })
-      variant.stages = variant.stages.filter(({ id }) => id !== stage.id)
-      // What worked on the stage that goes works on everything.
-      for (const other of variant.stages) if (other.worksOn?.stageId === stage.id) delete other.worksOn
-    })
-    store.show(undefined)
-  }
-
-  function workOn(worksOn: WorksOn | undefined, words: string) {
-    setMenu(undefined)
-    editStage(store, `${stage.name} works on ${words}`, 'stage/worksOn', (draft) => {
-      if (worksOn) draft.worksOn = worksOn
-      else delete draft.worksOn
-    })
-  }
-
-  function layUnder(other: StageOutline | undefined) {
-    setMenu(undefined)
-    const drawing = store.getState().answer?.drawing
-    store.setState({
-      underlay:
-        other && drawing
-          ? { ...drawing, zones: drawing.zones.filter(({ stageId }) => stageId === other.id) }
-          : undefined,
-    })
-  }
-
-  const before = stages.slice(0, stages.indexOf(stage))
   return (
     <Box
       className="screen-only"
@@ -109,51 +43,85 @@ export function StageBar() {
       }}
     >
       <Box component="ol" aria-label="Stages" sx={{ display: 'flex', listStyle: 'none', m: 0, p: 0 }}>
-        {stages.map((one, i) => (
-          <Box component="li" key={one.id}>
+        {stages.map(({ id, name }, i) => (
+          <Box component="li" key={id}>
             <Button
               color="inherit"
-              aria-pressed={one === stage}
-              onClick={() => store.show(one.id)}
+              aria-pressed={id === stageId}
+              onClick={() => store.show(id)}
               sx={{
                 minHeight: 40,
                 px: 1,
                 borderRadius: 0,
                 whiteSpace: 'nowrap',
-                fontWeight: one === stage ? 700 : 500,
-                bgcolor: one === stage ? 'action.selected' : undefined,
+                fontWeight: id === stageId ? 700 : 500,
+                bgcolor: id === stageId ? 'action.selected' : undefined,
               }}
             >
-              {i + 1} {one.name}
+              {i + 1} {name}
             </Button>
           </Box>
         ))}
       </Box>
       {permissions.write && (
         <>
-          <Button
-            color="inherit"
-            aria-haspopup="menu"
-            aria-label="Add a stage"
-            disabled={stages.length >= COUNTS.stages}
-            onClick={({ currentTarget }) => setMenu({ anchor: currentTarget, kind: 'add' })}
-            sx={{ minWidth: 40, minHeight: 40 }}
-          >
-            +
-          </Button>
-          <Button
-            color="inherit"
-            aria-haspopup="menu"
-            aria-label={`${stage.name}: stage`}
-            onClick={({ currentTarget }) => setMenu({ anchor: currentTarget, kind: 'more' })}
-            sx={{ minWidth: 40, minHeight: 40 }}
-          >
-            ⋯
-          </Button>
+          <AddStage full={stages.length >= COUNTS.stages} />
+          <StageMenu stages={stages} stage={byId(stages, stageId)} />
         </>
       )}
-      {menu?.kind === 'add' && (
-        <Menu open anchorEl={menu.anchor} onClose={() => setMenu(undefined)}>
+    </Box>
+  )
+}
+
+/** A new stage on the layout of another one, nothing taken yet. */
+function stageLike(other: Stage, kind: StageKind): Stage {
+  const { worksOn: _earlier, ...rest } = other
+  const ids = new Map(rest.zones.map((zone) => [zone.id, newId()]))
+  return {
+    ...structuredClone(rest),
+    id: newId(),
+    kind,
+    name: WORDS.stage[kind],
+    zones: rest.zones.map((zone) => ({
+      ...structuredClone(zone),
+      id: ids.get(zone.id)!,
+      placement: {
+        ...defaultPlacement(),
+        take: { ...BLOCK.take },
+        subsectionMm: BLOCK.subsectionMm,
+        rowGapMm: 0,
+        sequence: [],
+      },
+    })),
+    order: rest.order.map((zoneId) => ids.get(zoneId)!),
+  }
+}
+
+const SMALL = { minWidth: 40, minHeight: 40 }
+
+function AddStage({ full }: { full: boolean }) {
+  const { store } = usePlanStore()
+  const [anchor, setAnchor] = useState<HTMLElement>()
+  function add(kind: StageKind) {
+    setAnchor(undefined)
+    const next = stageLike(stageOf(store.getState()), kind)
+    store.edit(`${next.name} added`, 'stage/add', (draft) => void variantOf({ document: draft }).stages.push(next))
+    store.show(next.id)
+  }
+  return (
+    <>
+      <Button
+        color="inherit"
+        aria-haspopup="menu"
+        aria-label="Add a stage"
+        disabled={full}
+        onClick={({ currentTarget }) => setAnchor(currentTarget)}
+        sx={SMALL}
+      >
+        +
+      </Button>
+      {anchor && (
+        <Menu open anchorEl={anchor} onClose={() => setAnchor(undefined)}>
           {STAGE_KINDS.map((kind) => (
             <MenuItem key={kind} onClick={() => add(kind)}>
               {WORDS.stage[kind]}
@@ -161,14 +129,41 @@ export function StageBar() {
           ))}
         </Menu>
       )}
-      {menu?.kind === 'more' && (
-        <Menu open anchorEl={menu.anchor} onClose={() => setMenu(undefined)}>
-          <Typography variant="caption" color="textSecondary" sx={{ px: 2 }}>
-            Works on
-          </Typography>
+    </>
+  )
+}
+
+interface StageProps {
+  stages: readonly StageOutline[]
+  stage: StageOutline
+}
+
+/** What the stage in hand works on, what lies under it, and how it goes. */
+function StageMenu({ stages, stage }: StageProps) {
+  const [anchor, setAnchor] = useState<HTMLElement>()
+  const { workOn, layUnder, remove } = useStageEdits(stage)
+  const then = (work: () => void) => () => {
+    setAnchor(undefined)
+    work()
+  }
+  const before = stages.slice(0, stages.indexOf(stage))
+  return (
+    <>
+      <Button
+        color="inherit"
+        aria-haspopup="menu"
+        aria-label={`${stage.name}: stage`}
+        onClick={({ currentTarget }) => setAnchor(currentTarget)}
+        sx={SMALL}
+      >
+        ⋯
+      </Button>
+      {anchor && (
+        <Menu open anchorEl={anchor} onClose={() => setAnchor(undefined)}>
+          <MenuHeading>Works on</MenuHeading>
           <MenuItem
             selected={!stage.worksOn || stage.worksOn.kind === 'everything'}
-            onClick={() => workOn(undefined, 'everything')}
+            onClick={then(() => workOn(undefined, 'everything'))}
           >
             everything
           </MenuItem>
@@ -177,26 +172,59 @@ export function StageBar() {
               <MenuItem
                 key={other.id + kind}
                 selected={stage.worksOn?.kind === kind && stage.worksOn.stageId === other.id}
-                onClick={() => workOn({ kind, stageId: other.id }, `what ${other.name} ${kind}`)}
+                onClick={then(() => workOn({ kind, stageId: other.id }, `what ${other.name} ${kind}`))}
               >
                 what {other.name} {kind}
               </MenuItem>
             )),
           )}
-          <Typography variant="caption" color="textSecondary" sx={{ px: 2 }}>
-            Show under it
-          </Typography>
+          <MenuHeading>Show under it</MenuHeading>
           {stages
             .filter((other) => other !== stage)
             .map((other) => (
-              <MenuItem key={other.id} onClick={() => layUnder(other)}>
+              <MenuItem key={other.id} onClick={then(() => layUnder(other.id))}>
                 {other.name}
               </MenuItem>
             ))}
-          <MenuItem onClick={() => layUnder(undefined)}>nothing</MenuItem>
-          {stages.length > 1 && <MenuItem onClick={remove}>Remove this stage</MenuItem>}
+          <MenuItem onClick={then(() => layUnder(undefined))}>nothing</MenuItem>
+          {stages.length > 1 && <MenuItem onClick={then(remove)}>Remove this stage</MenuItem>}
         </Menu>
       )}
-    </Box>
+    </>
   )
+}
+
+const MenuHeading = ({ children }: { children: string }) => (
+  <Typography component="li" role="presentation" variant="caption" color="textSecondary" sx={{ px: 2 }}>
+    {children}
+  </Typography>
+)
+
+function useStageEdits(stage: StageOutline) {
+  const { store } = usePlanStore()
+  return {
+    workOn(worksOn: WorksOn | undefined, words: string) {
+      editStage(store, `${stage.name} works on ${words}`, 'stage/worksOn', (draft) => {
+        if (worksOn) draft.worksOn = worksOn
+        else delete draft.worksOn
+      })
+    },
+    /** Shows the foils of another stage under those of this one; of none without an id. */
+    layUnder(id: string | undefined) {
+      const drawing = store.getState().answer?.drawing
+      store.setState({
+        underlay:
+          id && drawing ? { ...drawing, zones: drawing.zones.filter(({ stageId }) => stageId === id) } : undefined,
+      })
+    },
+    remove() {
+      store.edit(`${stage.name} removed`, 'stage/remove', (draft) => {
+        const variant = variantOf({ document: draft })
+        variant.stages = variant.stages.filter(({ id }) => id !== stage.id)
+        // What worked on the stage that goes works on everything.
+        for (const other of variant.stages) if (other.worksOn?.stageId === stage.id) delete other.worksOn
+      })
+      store.show(undefined)
+    },
+  }
 }

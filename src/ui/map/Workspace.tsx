@@ -2,11 +2,9 @@
 import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
-import Snackbar from '@mui/material/Snackbar'
 import dynamic from 'next/dynamic'
 import { useMemo, useState } from 'react'
 import type { OpenPlan } from '@/core/model'
-import { useUnits } from '../hooks/useUnits'
 import { Read } from '../parts'
 import { copyZones, pasteZones } from './clipboard'
 import { PlanContext, stageOf, usePlan, usePlanStore, type Permissions } from './context'
@@ -19,14 +17,16 @@ import { SaveTrouble } from './SaveStatus'
 import { StageBar } from './StageBar'
 import { ScalpMap } from './ScalpMap'
 import { createPlanStore } from './store'
-import { TotalPanel } from './TotalPanel'
 import { TotalsStrip } from './TotalsStrip'
 import { useKeepOnLeaving } from './useKeepOnLeaving'
 import { usePlanWorker } from './usePlanWorker'
-import { ZoneCard } from './ZoneCard'
+import { prepareZoneCard, ZoneCard } from './ZoneCard'
 import { useKeys, useUndoKeys } from '../keys'
 import { LINE } from '../theme'
+import { useNotice } from '../notices'
 
+const loadTotalPanel = () => import('./TotalPanel').then((module) => module.TotalPanel)
+const TotalPanel = dynamic(loadTotalPanel)
 const LayoutDialog = dynamic(() => import('./dialogs/LayoutDialog').then((module) => module.LayoutDialog))
 const HeadHairDialog = dynamic(() => import('./dialogs/HeadHairDialog').then((module) => module.HeadHairDialog))
 const FormulasDialog = dynamic(() => import('./dialogs/FormulasDialog').then((module) => module.FormulasDialog))
@@ -58,59 +58,135 @@ export function Workspace({ open, permissions }: Props) {
 function Studio({ client, lastVisit }: Pick<OpenPlan, 'client' | 'lastVisit'>) {
   const { store, permissions } = usePlanStore()
   const worker = usePlanWorker(store)
-  const problem = usePlan((state) => state.problems[0]?.message)
   const [dialog, setDialog] = useState<DialogName | 'rename'>()
-  const [message, setMessage] = useState<string>()
-  const { read } = useUnits()
-  const [recordNoted, setRecordNoted] = useState(false)
   const [tool, setTool] = useState<MapTool>('rest')
   const [wish, setWish] = useState(FIRST_RAMP)
-  const close = () => setDialog(undefined)
-  const underlaid = usePlan((state) => state.underlay !== undefined)
-  const setUnderlay = async () =>
-    store.setState({
-      underlay: !underlaid && worker && lastVisit ? await worker.drawing(lastVisit.document) : undefined,
-    })
-  const underlay =
-    lastVisit && worker ? { shown: underlaid, on: lastVisit.on, toggle: () => void setUnderlay() } : undefined
+  const totalOpen = usePlan((state) => state.openTotal !== undefined)
+  const underlay = useUnderlay(worker, lastVisit)
 
   useKeepOnLeaving(store, permissions.write)
   useUndoKeys(store, permissions.write)
-
-  const mayWrite = permissions.write
-  useKeys({
-    list: () => setDialog('keys'),
-    escape: () => {
-      setTool('rest')
-      store.setState({ openTotal: undefined, picking: 'one', partingProblem: undefined })
-    },
-    copy: mayWrite ? () => setMessage(copyZones(store, 'chosen')) : undefined,
-    copyAll: mayWrite ? () => setMessage(copyZones(store, 'all')) : undefined,
-    paste: mayWrite ? () => setMessage(pasteZones(store)) : undefined,
-    allZones: mayWrite
-      ? () => {
-          const [first, ...rest] = stageOf(store.getState()).order
-          store.setState({ selectedZone: first, alsoSelected: rest })
-        }
-      : undefined,
-  })
+  useStudioKeys({ onList: () => setDialog('keys'), onRest: () => setTool('rest') })
 
   return (
-    <Box sx={{ display: 'flex', flexDirection: 'column', height: { md: '100dvh' }, minHeight: '100%' }}>
-      <Header
-        client={client}
-        onOpen={setDialog}
-        onMessage={setMessage}
-        onRename={() => setDialog('rename')}
-        underlay={underlay}
-      />
+    <Box
+      onPointerEnter={prepare}
+      onFocus={prepare}
+      sx={{ display: 'flex', flexDirection: 'column', height: { md: '100dvh' }, minHeight: '100%' }}
+    >
+      <Header client={client} onOpen={setDialog} onRename={() => setDialog('rename')} underlay={underlay} />
       <SaveTrouble />
-      {client.recordChanged === 'changed' && permissions.write && !recordNoted && (
+      <HeadNotes recordChanged={client.recordChanged === 'changed'} onHead={() => setDialog('head')} />
+      <Box sx={PANES}>
+        <Box
+          sx={{ borderRight: { md: LINE }, overflow: 'auto', order: { xs: 1, md: 0 }, '@media print': { order: 0 } }}
+        >
+          <OrderRibbon />
+          <Box className="screen-only">
+            <HeadInset worker={worker} />
+          </Box>
+        </Box>
+        <Box sx={MIDDLE}>
+          <StageBar />
+          <Box sx={MAP}>
+            <ScalpMap worker={worker} held={tool === 'rest' ? 'free' : 'byTool'}>
+              {(scale) => <ToolLayer tool={tool} wish={wish} worker={worker} scale={scale} />}
+            </ScalpMap>
+          </Box>
+          <MapTools tool={tool} onTool={setTool} wish={wish} onWish={setWish} />
+        </Box>
+        <Box
+          className="screen-only"
+          sx={{ borderLeft: { md: LINE }, borderTop: { xs: LINE, md: 'none' }, overflow: 'auto', order: 2 }}
+        >
+          <ZoneCard />
+        </Box>
+        {totalOpen && <TotalPanel />}
+      </Box>
+      <Box sx={{ position: { xs: 'sticky', md: 'static' }, bottom: { xs: 56, sm: 0 }, zIndex: 1 }}>
+        <TotalsStrip />
+      </Box>
+      {dialog && (
+        <OpenDialog dialog={dialog} clientId={client.id} worker={worker} onClose={() => setDialog(undefined)} />
+      )}
+    </Box>
+  )
+}
+
+/** Fetches what the first press will ask for as soon as a hand is there, so that it also works once the line is gone. */
+function prepare(): void {
+  prepareZoneCard()
+  void loadTotalPanel()
+}
+
+const PANES = {
+  flex: 1,
+  minHeight: 0,
+  display: 'grid',
+  position: 'relative',
+  gridTemplateColumns: { xs: '1fr', md: '212px minmax(0, 1fr) 332px' },
+  gridTemplateRows: { md: 'minmax(0, 1fr)' },
+  '@media print': { gridTemplateColumns: '160px 1fr', gridTemplateRows: 'auto' },
+} as const
+const MIDDLE = {
+  position: 'relative',
+  minHeight: 0,
+  display: 'flex',
+  flexDirection: 'column',
+  order: { xs: 0, md: 1 },
+  '@media print': { order: 1 },
+} as const
+const MAP = {
+  flex: { md: 1 },
+  minHeight: 0,
+  height: { xs: 'min(100vw, 70dvh)', md: 'auto' },
+  '@media print': { height: '16cm' },
+} as const
+
+type Worker = ReturnType<typeof usePlanWorker>
+
+/** The foils of the plan carried out last, under those of this one: whether they show, and what shows or hides them. */
+function useUnderlay(worker: Worker, lastVisit: OpenPlan['lastVisit']) {
+  const { store } = usePlanStore()
+  const shown = usePlan((state) => state.underlay !== undefined)
+  if (!lastVisit || !worker) return undefined
+  const toggle = async () => store.setState({ underlay: shown ? undefined : await worker.drawing(lastVisit.document) })
+  return { shown, on: lastVisit.on, toggle: () => void toggle() }
+}
+
+function useStudioKeys({ onList, onRest }: { onList: () => void; onRest: () => void }) {
+  const { store, permissions } = usePlanStore()
+  const notice = useNotice()
+  const written = (work: () => void) => (permissions.write ? work : undefined)
+  useKeys({
+    list: onList,
+    escape: () => {
+      onRest()
+      store.setState({ openTotal: undefined, picking: 'one', partingProblem: undefined })
+    },
+    copy: written(() => notice(copyZones(store, 'chosen'))),
+    copyAll: written(() => notice(copyZones(store, 'all'))),
+    paste: written(() => notice(pasteZones(store))),
+    allZones: written(() => {
+      const [first, ...rest] = stageOf(store.getState()).order
+      store.setState({ selectedZone: first, alsoSelected: rest })
+    }),
+  })
+}
+
+/** What of head and hair has to be looked at. */
+function HeadNotes({ recordChanged, onHead }: { recordChanged: boolean; onHead: () => void }) {
+  const { permissions } = usePlanStore()
+  const problem = usePlan((state) => state.problems[0]?.message)
+  const [noted, setNoted] = useState(false)
+  return (
+    <>
+      {recordChanged && permissions.write && !noted && (
         <Alert
           severity="info"
-          onClose={() => setRecordNoted(true)}
+          onClose={() => setNoted(true)}
           action={
-            <Button color="inherit" onClick={() => setDialog('head')}>
+            <Button color="inherit" onClick={onHead}>
               Look
             </Button>
           }
@@ -122,7 +198,7 @@ function Studio({ client, lastVisit }: Pick<OpenPlan, 'client' | 'lastVisit'>) {
         <Alert
           severity="warning"
           action={
-            <Button color="inherit" onClick={() => setDialog('head')}>
+            <Button color="inherit" onClick={onHead}>
               Head &amp; hair
             </Button>
           }
@@ -130,73 +206,30 @@ function Studio({ client, lastVisit }: Pick<OpenPlan, 'client' | 'lastVisit'>) {
           The figures below are from before: <Read>{problem}</Read>
         </Alert>
       )}
-      <Box
-        sx={{
-          flex: 1,
-          minHeight: 0,
-          display: 'grid',
-          position: 'relative',
-          gridTemplateColumns: { xs: '1fr', md: '212px minmax(0, 1fr) 332px' },
-          gridTemplateRows: { md: 'minmax(0, 1fr)' },
-          '@media print': { gridTemplateColumns: '160px 1fr', gridTemplateRows: 'auto' },
-        }}
-      >
-        <Box
-          sx={{ borderRight: { md: LINE }, overflow: 'auto', order: { xs: 1, md: 0 }, '@media print': { order: 0 } }}
-        >
-          <OrderRibbon />
-          <Box className="screen-only">
-            <HeadInset worker={worker} />
-          </Box>
-        </Box>
-        <Box
-          sx={{
-            position: 'relative',
-            minHeight: 0,
-            display: 'flex',
-            flexDirection: 'column',
-            order: { xs: 0, md: 1 },
-            '@media print': { order: 1 },
-          }}
-        >
-          <StageBar />
-          <Box
-            sx={{
-              flex: { md: 1 },
-              minHeight: 0,
-              height: { xs: 'min(100vw, 70dvh)', md: 'auto' },
-              '@media print': { height: '16cm' },
-            }}
-          >
-            <ScalpMap worker={worker} held={tool === 'rest' ? 'free' : 'byTool'}>
-              {(scale) => <ToolLayer tool={tool} wish={wish} worker={worker} scale={scale} onMessage={setMessage} />}
-            </ScalpMap>
-          </Box>
-          <MapTools tool={tool} onTool={setTool} wish={wish} onWish={setWish} />
-        </Box>
-        <Box
-          className="screen-only"
-          sx={{ borderLeft: { md: LINE }, borderTop: { xs: LINE, md: 'none' }, overflow: 'auto', order: 2 }}
-        >
-          <ZoneCard onMessage={setMessage} />
-        </Box>
-        <TotalPanel />
-      </Box>
-      <Box sx={{ position: { xs: 'sticky', md: 'static' }, bottom: { xs: 56, sm: 0 }, zIndex: 1 }}>
-        <TotalsStrip />
-      </Box>
-      {dialog === 'layout' && <LayoutDialog onClose={close} />}
-      {dialog === 'head' && <HeadHairDialog clientId={client.id} onClose={close} />}
-      {dialog === 'formulas' && <FormulasDialog onClose={close} />}
-      {dialog === 'variants' && <VariantsDialog worker={worker} onClose={close} />}
-      {dialog === 'keys' && <KeysDialog onClose={close} />}
-      {dialog === 'rename' && <RenameDialog onClose={close} />}
-      <Snackbar
-        open={message !== undefined}
-        autoHideDuration={3500}
-        onClose={() => setMessage(undefined)}
-        message={message && read(message)}
-      />
-    </Box>
+    </>
   )
+}
+
+interface OpenDialogProps {
+  dialog: DialogName | 'rename'
+  clientId: string
+  worker: Worker
+  onClose: () => void
+}
+
+function OpenDialog({ dialog, clientId, worker, onClose }: OpenDialogProps) {
+  switch (dialog) {
+    case 'layout':
+      return <LayoutDialog onClose={onClose} />
+    case 'head':
+      return <HeadHairDialog clientId={clientId} onClose={onClose} />
+    case 'formulas':
+      return <FormulasDialog onClose={onClose} />
+    case 'variants':
+      return <VariantsDialog worker={worker} onClose={onClose} />
+    case 'keys':
+      return <KeysDialog onClose={onClose} />
+    case 'rename':
+      return <RenameDialog onClose={onClose} />
+  }
 }

@@ -1,7 +1,7 @@
 'use client'
 import { createContext, useContext, useMemo } from 'react'
 import { useStore } from 'zustand'
-import type { Caution, FaltoPlan, Placement, Stage, Variant, Zone } from '@/core/model'
+import { byId, type Caution, type FaltoPlan, type Placement, type Stage, type Variant, type Zone } from '@/core/model'
 import { defaultPlacement } from '@/core/placement/foils'
 import type { PlanState, PlanStore } from './store'
 
@@ -37,7 +37,7 @@ export function stageOf({ document, stageId }: Pick<PlanState, 'document' | 'sta
 /** Zones of the stage in working order. */
 export function zonesInOrder(state: Pick<PlanState, 'document' | 'stageId'>): Zone[] {
   const stage = stageOf(state)
-  return stage.order.map((id) => stage.zones.find((zone) => zone.id === id)!)
+  return stage.order.map((id) => byId(stage.zones, id))
 }
 
 /** Changes the stage being worked on, as one named edit. */
@@ -62,6 +62,13 @@ export function moveZone(
     order.splice(index, 1)
     order.splice(index + by, 0, id)
   })
+}
+
+/** The same with one item put at another place. */
+export function withMoved<Item>(list: readonly Item[], from: number, to: number): Item[] {
+  const moved = [...list]
+  moved.splice(to, 0, ...moved.splice(from, 1))
+  return moved
 }
 
 /** The selected zones of the stage in hand, the one whose figures are shown first. */

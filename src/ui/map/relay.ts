@@ -1,5 +1,5 @@
 import { v7 as newId } from 'uuid'
-import type { Layout, Placement, Stage, Zone } from '@/core/model'
+import { byId, type Layout, type Placement, type Stage, type Zone } from '@/core/model'
 import { defaultPlacement } from '@/core/placement/foils'
 
 /** Zones that a new layout does not have, and in which something was set: that goes with them. */
@@ -21,7 +21,7 @@ export function relay(
   }: { layout: Layout; sections: readonly (Omit<Zone, 'id' | 'placement'> & { placement?: Placement })[] },
 ): void {
   const before = new Map(stage.zones.map((zone) => [zone.role, zone]))
-  const kept = stage.order.map((id) => stage.zones.find((zone) => zone.id === id)!.role)
+  const kept = stage.order.map((id) => byId(stage.zones, id).role)
   stage.layout = layout
   stage.zones = sections.map((section) => {
     const known = before.get(section.role)

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { applyPatches, enablePatches, type Patch } from 'immer'
-import type { FaltoPlan, OpenPlan, Operation } from '@/core/model'
+import { byId, type FaltoPlan, type OpenPlan, type Operation } from '@/core/model'
 import { planWith, stageOf } from '../../../tests/support/plan'
 import { clash, differences } from '../differences'
 import { copyZones, pasteZones } from './clipboard'
@@ -284,8 +284,7 @@ describe('the plan store', () => {
     })
     other.formulas = other.formulas.slice(0, 1)
     const elsewhere = createPlanStore(open(other))
-    const placementOf = (id: string) =>
-      stageOf(elsewhere.getState().document).zones.find((zone) => zone.id === id)!.placement
+    const placementOf = (id: string) => byId(stageOf(elsewhere.getState().document).zones, id).placement
     expect(pasteZones(elsewhere)).toBe('Choose the zones to paste into first.')
     elsewhere.select('nape')
     pasteZones(elsewhere)

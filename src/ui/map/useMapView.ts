@@ -1,5 +1,6 @@
 'use client'
-import { useEffect, useRef, useState, type PointerEvent } from 'react'
+import { useGesture } from '@use-gesture/react'
+import { useRef, useState, type RefObject } from 'react'
 import type { MapPoint } from '@/core/model'
 import { placeUnder } from '../parts'
 import { usePlanStore } from './context'
@@ -13,6 +14,8 @@ const PAN_FROM = 6
 const REST_MS = 160
 /** One press of a zoom button. */
 export const ZOOM_STEP = 1.6
+/** A view of so much of the whole is the whole. */
+const NEARLY_WHOLE = 0.999
 /** Share of what is in sight that one press of a key moves over. */
 const KEY_SHARE = 0.15
 
@@ -34,101 +37,96 @@ export interface MapView {
  * mouse moves a map that is zoomed in. With `held`, one finger belongs to a tool on the map.
  */
 export function useMapView(whole: MapBox | undefined, held: 'byTool' | 'free') {
+  const { view, change } = useInSight(whole)
+  const svg = useRef<SVGSVGElement>(null)
+  const hands = useRef<HTMLDivElement>(null)
+  useHands({ svg, hands, change, mayMove: held === 'free' && view !== undefined })
+  const box = view ?? whole
+  return {
+    svg,
+    hands,
+    zoomed: view !== undefined,
+    view: box && {
+      box,
+      scale: whole ? box.width / whole.width : 1,
+      zoomBy: (factor: number, about?: MapPoint) =>
+        change((now, all) => zoomedAbout(now, all, factor, about && holds(now, about) ? about : middleOf(now))),
+      moveBy: (right: number, down: number) =>
+        change((now, all) => movedBy(now, all, right * KEY_SHARE * now.width, down * KEY_SHARE * now.height)),
+      fit: (wanted?: MapBox) => change((_, all) => (wanted ? fittedTo(wanted, all) : all)),
+    },
+  }
+}
+
+const middleOf = ({ x, y, width, height }: MapBox): MapPoint => ({ x: x + width / 2, y: y + height / 2 })
+
+type Change = (next: (view: MapBox, whole: MapBox) => MapBox) => void
+
+/** The part of the whole that is in sight; nothing where that is all of it. */
+function useInSight(whole: MapBox | undefined): { view: MapBox | undefined; change: Change } {
   const { store } = usePlanStore()
   const [view, setView] = useState<MapBox>()
-  const svg = useRef<SVGSVGElement>(null)
-  const fingers = useRef(new Map<number, { x: number; y: number }>())
-  const panning = useRef(false)
   const resting = useRef<ReturnType<typeof setTimeout>>(undefined)
-  const ready = whole !== undefined
-
-  function change(next: (view: MapBox, whole: MapBox) => MapBox): void {
+  const change: Change = (next) => {
     store.setState({ moving: 'map' })
     clearTimeout(resting.current)
     resting.current = setTimeout(() => store.setState({ moving: 'no' }), REST_MS)
     setView((now) => {
       if (!whole) return now
       const after = next(now ?? whole, whole)
-      return after.width >= whole.width * 0.999 ? undefined : after
+      return after.width >= whole.width * NEARLY_WHOLE ? undefined : after
     })
   }
+  return { view, change }
+}
 
-  // A wheel listener of React's cannot keep the page from scrolling along.
-  const latest = useRef(change)
-  useEffect(() => {
-    latest.current = change
-  })
-  useEffect(() => {
-    const element = svg.current
-    if (!element) return
-    const wheel = (event: WheelEvent) => {
-      event.preventDefault()
-      const at = placeUnder(element, event)
-      latest.current((now, all) => zoomedAbout(now, all, 2 ** (-event.deltaY / WHEEL_DOUBLES), at))
-    }
-    // The sheet over the map is beside it, so both are listened to where they lie.
-    const both = element.parentElement!
-    both.addEventListener('wheel', wheel, { passive: false })
-    return () => both.removeEventListener('wheel', wheel)
-  }, [ready])
+interface Hands {
+  svg: RefObject<SVGSVGElement | null>
+  /** What the hands lie on: the map and the sheet over it. */
+  hands: RefObject<HTMLDivElement | null>
+  change: Change
+  /** Whether one finger moves the map. */
+  mayMove: boolean
+}
 
-  function down(event: PointerEvent<HTMLElement>) {
-    fingers.current.set(event.pointerId, { x: event.clientX, y: event.clientY })
-    panning.current = false
-  }
+/** Fingers, mouse and wheel on the map. A press that moves it selects nothing. */
+function useHands({ svg, hands, change, mayMove }: Hands): void {
+  const at = ([clientX, clientY]: readonly [number, number]): MapPoint | undefined =>
+    svg.current ? placeUnder(svg.current, { clientX, clientY }) : undefined
 
-  function move(event: PointerEvent<HTMLElement>) {
-    const before = fingers.current.get(event.pointerId)
-    if (!before) return
-    const after = { x: event.clientX, y: event.clientY }
-    const element = svg.current
-    if (!element) return
-    if (fingers.current.size === 2) {
-      const [other] = [...fingers.current].filter(([id]) => id !== event.pointerId).map(([, at]) => at)
-      const apart = (one: { x: number; y: number }) => Math.hypot(one.x - other!.x, one.y - other!.y)
-      const middle = (one: { x: number; y: number }) =>
-        placeUnder(element, { clientX: (one.x + other!.x) / 2, clientY: (one.y + other!.y) / 2 })
-      const [from, to] = [middle(before), middle(after)]
-      const factor = apart(after) / Math.max(1, apart(before))
-      fingers.current.set(event.pointerId, after)
-      change((now, all) => movedBy(zoomedAbout(now, all, factor, from), all, from.x - to.x, from.y - to.y))
-    } else if (held === 'free' && view) {
-      if (!panning.current && Math.hypot(after.x - before.x, after.y - before.y) < PAN_FROM) return
-      if (!panning.current) {
-        panning.current = true
-        // From here on the press belongs to the map, so that its end selects nothing.
-        event.currentTarget.setPointerCapture(event.pointerId)
-      }
-      const [from, to] = [before, after].map(({ x, y }) => placeUnder(element, { clientX: x, clientY: y })) as [
-        MapPoint,
-        MapPoint,
-      ]
-      fingers.current.set(event.pointerId, after)
-      change((now, all) => movedBy(now, all, from.x - to.x, from.y - to.y))
-    }
-  }
-
-  const up = (event: PointerEvent<HTMLElement>) => void fingers.current.delete(event.pointerId)
-  const box = view ?? whole
-  return {
-    svg,
-    zoomed: view !== undefined,
-    view: box && {
-      box,
-      scale: whole ? box.width / whole.width : 1,
-      zoomBy: (factor: number, about?: MapPoint) =>
-        change((now, all) =>
-          zoomedAbout(
-            now,
-            all,
-            factor,
-            about && holds(now, about) ? about : { x: now.x + now.width / 2, y: now.y + now.height / 2 },
-          ),
-        ),
-      moveBy: (right: number, down: number) =>
-        change((now, all) => movedBy(now, all, right * KEY_SHARE * now.width, down * KEY_SHARE * now.height)),
-      fit: (wanted?: MapBox) => (wanted ? change((_, all) => fittedTo(wanted, all)) : setView(undefined)),
+  useGesture(
+    {
+      onWheel({ event }) {
+        event.preventDefault()
+        const place = at([event.clientX, event.clientY])
+        if (place) change((now, all) => zoomedAbout(now, all, 2 ** (-event.deltaY / WHEEL_DOUBLES), place))
+      },
+      onDrag({ xy, delta: [dx, dy], pinching }) {
+        const [from, to] = [at([xy[0] - dx, xy[1] - dy]), at(xy)]
+        if (pinching || !from || !to) return
+        change((now, all) => movedBy(now, all, from.x - to.x, from.y - to.y))
+      },
+      onPinch({ origin, offset: [size], memo }) {
+        const before = (memo as Pinched | undefined) ?? { origin, size }
+        const [from, to] = [at(before.origin), at(origin)]
+        if (from && to) {
+          const factor = size / before.size
+          change((now, all) => movedBy(zoomedAbout(now, all, factor, from), all, from.x - to.x, from.y - to.y))
+        }
+        return { origin, size } satisfies Pinched
+      },
     },
-    hands: { onPointerDown: down, onPointerMove: move, onPointerUp: up, onPointerCancel: up, onPointerLeave: up },
-  }
+    {
+      target: hands,
+      eventOptions: { passive: false },
+      drag: { enabled: mayMove, threshold: PAN_FROM, filterTaps: true },
+      pinch: { pinchOnWheel: false },
+    },
+  )
+}
+
+/** Two fingers as they were a moment ago: their middle on screen, and how far apart, as a multiple. */
+interface Pinched {
+  origin: readonly [number, number]
+  size: number
 }

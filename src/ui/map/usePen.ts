@@ -12,7 +12,7 @@ interface Pen {
   /** Enter was pressed with the pen here. */
   onPress: (at: MapPoint, shift: boolean) => void
   /** Escape, or another place has the keys. */
-  onAway: () => void
+  onAway?: () => void
 }
 
 /**
@@ -37,7 +37,7 @@ export function usePen({ left, right, top, bottom }: MapDrawing['extent'], { onM
       setAt(next)
       onMove?.(next)
     } else if (event.key === 'Enter') onPress(at, event.shiftKey)
-    else if (event.key === 'Escape') onAway()
+    else if (event.key === 'Escape') onAway?.()
     else return
     event.preventDefault()
     event.stopPropagation()
@@ -52,7 +52,7 @@ export function usePen({ left, right, top, bottom }: MapDrawing['extent'], { onM
       currentTarget.matches(':focus-visible') && setAt({ x: (left + right) / 2, y: (top + bottom) / 2 }),
     onBlur: () => {
       setAt(undefined)
-      onAway()
+      onAway?.()
     },
   }
   return { at, props }

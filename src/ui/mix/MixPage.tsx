@@ -3,7 +3,6 @@ import Alert from '@mui/material/Alert'
 import { DateField } from '../parts/DateField'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
-import Snackbar from '@mui/material/Snackbar'
 import Typography from '@mui/material/Typography'
 import dynamic from 'next/dynamic'
 import { useMemo, useState } from 'react'
@@ -17,6 +16,7 @@ import { createPlanStore } from '../map/store'
 import { UndoPlan } from '../map/UndoPlan'
 import { useKeepOnLeaving } from '../map/useKeepOnLeaving'
 import { usePlanWorker } from '../map/usePlanWorker'
+import { PageBar } from '../parts'
 import { LINE } from '../theme'
 import { Bowls } from './Bowls'
 import { BenchContext, changedSince, embed, useBench } from './context'
@@ -24,6 +24,7 @@ import { FormulaEditor } from './FormulaEditor'
 import { FormulaList } from './FormulaList'
 import { MoneyStrip } from './MoneyStrip'
 import { OnHair } from './OnHair'
+import { useNotice } from '../notices'
 
 const SuggestDialog = dynamic(() => import('./SuggestDialog').then((module) => module.SuggestDialog))
 const WeighDialog = dynamic(() => import('./WeighDialog').then((module) => module.WeighDialog))
@@ -70,7 +71,6 @@ function Bench({ client, mayMix, mayPrice, goal, rates, mixes, bookedOn }: Bench
   const formulas = usePlan((state) => state.document.formulas)
   const [chosen, setChosen] = useState(formulas[0]!.id)
   const [dialog, setDialog] = useState<'suggest' | 'money' | { bowl: number }>()
-  const [message, setMessage] = useState<string>()
   const id = formulas.some((formula) => formula.id === chosen) ? chosen : formulas[0]!.id
   const close = () => setDialog(undefined)
   // Who only mixes finds the bowls first on a narrow screen.
@@ -82,7 +82,7 @@ function Bench({ client, mayMix, mayPrice, goal, rates, mixes, bookedOn }: Bench
 
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', height: { lg: '100dvh' }, minHeight: '100%' }}>
-      <MixHeader client={client} bookedOn={bookedOn} onMessage={setMessage} />
+      <MixHeader client={client} bookedOn={bookedOn} />
       <SaveTrouble />
       <CatalogueNote rates={rates} />
       <Box
@@ -114,44 +114,17 @@ function Bench({ client, mayMix, mayPrice, goal, rates, mixes, bookedOn }: Bench
       </Box>
       <MoneyStrip onOpen={() => setDialog('money')} />
       {dialog === 'suggest' && <SuggestDialog id={id} goal={goal} onClose={close} />}
-      {dialog === 'money' && <MoneyDialog rates={rates} mayPrice={mayPrice} onClose={close} onMessage={setMessage} />}
-      {typeof dialog === 'object' && <WeighDialog id={id} bowl={dialog.bowl} onClose={close} onMessage={setMessage} />}
-      <Snackbar
-        open={message !== undefined}
-        autoHideDuration={4000}
-        onClose={() => setMessage(undefined)}
-        message={message}
-      />
+      {dialog === 'money' && <MoneyDialog rates={rates} mayPrice={mayPrice} onClose={close} />}
+      {typeof dialog === 'object' && <WeighDialog id={id} bowl={dialog.bowl} onClose={close} />}
     </Box>
   )
 }
 
-function MixHeader({
-  client,
-  bookedOn,
-  onMessage,
-}: {
-  client: OpenPlan['client']
-  bookedOn: string | null
-  onMessage: (message: string) => void
-}) {
+function MixHeader({ client, bookedOn }: { client: OpenPlan['client']; bookedOn: string | null }) {
   const { permissions } = usePlanStore()
   const id = usePlan((state) => state.id)
   return (
-    <Box
-      component="header"
-      sx={{
-        display: 'flex',
-        alignItems: 'center',
-        columnGap: 1,
-        flexWrap: 'wrap',
-        px: 1.5,
-        py: 0.5,
-        borderBottom: 1,
-        borderColor: 'divider',
-        bgcolor: 'background.paper',
-      }}
-    >
+    <PageBar>
       <PlanTitle client={client} />
       <SaveStatus />
       {!permissions.write && (
@@ -159,33 +132,26 @@ function MixHeader({
           view only
         </Typography>
       )}
-      <BookedOn id={id} bookedOn={bookedOn} onMessage={onMessage} />
+      <BookedOn id={id} bookedOn={bookedOn} />
       <Button color="inherit" component="a" href={`/api/plans/${id}/export?as=cards`} target="_blank" rel="noopener">
         Mixing cards
       </Button>
       {permissions.write && <UndoPlan />}
-    </Box>
+    </PageBar>
   )
 }
 
-function BookedOn({
-  id,
-  bookedOn,
-  onMessage,
-}: {
-  id: string
-  bookedOn: string | null
-  onMessage: (message: string) => void
-}) {
+function BookedOn({ id, bookedOn }: { id: string; bookedOn: string | null }) {
+  const notice = useNotice()
   const { permissions } = usePlanStore()
   const [on, setOn] = useState(bookedOn ?? '')
   async function book(day: string) {
     setOn(day)
     try {
       await callApi(`/api/plans/${id}/booking`, 'PUT', day ? { on: day } : {})
-      onMessage(day ? 'Booked: the shelf counts it in.' : 'Not booked any more.')
+      notice(day ? 'Booked: the shelf counts it in.' : 'Not booked any more.')
     } catch (error) {
-      onMessage(error instanceof Error ? error.message : 'That did not work. Try again.')
+      notice(error instanceof Error ? error.message : 'That did not work. Try again.')
     }
   }
   return (

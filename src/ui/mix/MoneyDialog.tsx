@@ -8,27 +8,28 @@ import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
 import Tab from '@mui/material/Tab'
 import Tabs from '@mui/material/Tabs'
-import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { Bar, BarChart, CartesianGrid, LabelList, Legend, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts'
-import { LIMITS, type Limit, type Rates, type SalonRates } from '@/core/model'
+import { SalonRatesDto } from '@/dto'
+import { LIMITS, type Limit, type SalonRates } from '@/core/model'
 import { type Bill, billFor } from '@/core/product/money'
-import { callApi, problemAt } from '../hooks/api'
+import { callApi } from '../hooks/api'
 import { usePlan, usePlanStore } from '../map/context'
+import { NumberEntry, TextEntry, useEntryForm } from '../forms'
 import { NumberField, Read, SaveButton } from '../parts'
 import { INK, LINE } from '../theme'
 import { money } from './context'
+import { useNotice } from '../notices'
 
 interface Props {
   rates: SalonRates
   mayPrice: boolean
   onClose: () => void
-  onMessage: (message: string) => void
 }
 
 /** Quote before, bill after, and the prices behind them. */
-export function MoneyDialog({ rates, mayPrice, onClose, onMessage }: Props) {
+export function MoneyDialog({ rates, mayPrice, onClose }: Props) {
   const [tab, setTab] = useState<'quote' | 'bill' | 'prices'>('quote')
   return (
     <Dialog open onClose={onClose} maxWidth="md" fullWidth aria-labelledby="money-title">
@@ -45,7 +46,7 @@ export function MoneyDialog({ rates, mayPrice, onClose, onMessage }: Props) {
           ) : tab === 'bill' ? (
             <BillPart />
           ) : (
-            <PricesPart rates={rates} mayPrice={mayPrice} onMessage={onMessage} />
+            <PricesPart rates={rates} mayPrice={mayPrice} />
           )}
         </Box>
       </DialogContent>
@@ -215,109 +216,74 @@ function BillPart() {
 }
 
 const MONEY: Limit = { min: 0, max: 1_000_000, unit: '' }
-const FIELDS: readonly {
-  key: keyof Omit<Rates, 'currency'>
-  label: string
-  limit: Limit
-  step: number
-  minor: 'minor' | 'plain'
-  help: string
-}[] = [
+const FIELDS = [
   {
-    key: 'hourMinor',
+    name: 'rates.hourMinor',
     label: 'An hour at the chair',
     limit: MONEY,
     step: 1,
-    minor: 'minor',
+    as: 'money',
     help: 'charged for hands-on time',
   },
   {
-    key: 'hourCostMinor',
+    name: 'rates.hourCostMinor',
     label: 'An hour costs the salon',
     limit: MONEY,
     step: 1,
-    minor: 'minor',
+    as: 'money',
     help: 'wages and room',
   },
-  { key: 'foilMinor', label: 'A foil', limit: MONEY, step: 0.05, minor: 'minor', help: 'charged each' },
+  { name: 'rates.foilMinor', label: 'A foil', limit: MONEY, step: 0.05, as: 'money', help: 'charged each' },
+  { name: 'rates.allowanceG', label: 'Mix within the price', limit: ANY_GRAMS, step: 10, help: 'the standard amount' },
+  { name: 'rates.productFactor', label: 'Mix beyond it, times its cost', limit: LIMITS.productFactor, step: 0.5 },
   {
-    key: 'allowanceG',
-    label: 'Mix within the price',
-    limit: ANY_GRAMS,
-    step: 10,
-    minor: 'plain',
-    help: 'the standard amount',
-  },
-  {
-    key: 'productFactor',
-    label: 'Mix beyond it, times its cost',
-    limit: LIMITS.productFactor,
-    step: 0.5,
-    minor: 'plain',
-    help: '',
-  },
-  {
-    key: 'extraBowlMinor',
+    name: 'rates.extraBowlMinor',
     label: 'A further bowl',
     limit: MONEY,
     step: 1,
-    minor: 'minor',
+    as: 'money',
     help: 'for every 60 g begun',
   },
-  { key: 'taxPercent', label: 'Tax on top', limit: LIMITS.taxPercent, step: 1, minor: 'plain', help: '' },
-]
+  { name: 'rates.taxPercent', label: 'Tax on top', limit: LIMITS.taxPercent, step: 1 },
+] as const
 
-function PricesPart({
-  rates: { rates, revision },
-  mayPrice,
-  onMessage,
-}: Pick<Props, 'rates' | 'mayPrice' | 'onMessage'>) {
+function PricesPart({ rates, mayPrice }: Pick<Props, 'rates' | 'mayPrice'>) {
   const { store, permissions } = usePlanStore()
-  const [draft, setDraft] = useState(rates)
-  const [base, setBase] = useState(revision)
-  const [error, setError] = useState<unknown>()
-  async function save() {
-    try {
-      const saved = await callApi<SalonRates>('/api/rates', 'PUT', { rates: draft, baseRevision: base })
-      setBase(saved.revision)
-      setError(undefined)
+  const notice = useNotice()
+  const form = useEntryForm(SalonRatesDto, {
+    start: { rates: rates.rates, baseRevision: rates.revision },
+    send: async (entry) => {
+      const saved = await callApi<SalonRates>('/api/rates', 'PUT', entry)
+      form.setValue('baseRevision', saved.revision)
       if (permissions.write) store.edit('Prices', 'rates', (plan) => void (plan.rates = saved.rates))
-      onMessage('Prices kept for the salon and put into this plan.')
-    } catch (problem) {
-      setError(problem)
-    }
-  }
+      notice('Prices kept for the salon and put into this plan.')
+    },
+  })
+  const { control } = form
   return (
     <>
       {!mayPrice && <Alert severity="info">Prices are the owner’s to change.</Alert>}
-      {error instanceof Error && <Alert severity="error">{error.message}</Alert>}
+      {form.refused && <Alert severity="error">{form.refused}</Alert>}
       <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: 'repeat(auto-fit, minmax(220px, 1fr))', mt: 1 }}>
-        <TextField
-          size="small"
+        <TextEntry
+          control={control}
+          name="rates.currency"
           label="Currency"
-          value={draft.currency}
+          help="three letters, such as EUR"
+          longest={3}
+          capitals
           disabled={!mayPrice}
-          error={problemAt(error, 'rates.currency') !== undefined}
-          helperText={problemAt(error, 'rates.currency') ?? 'three letters, such as EUR'}
-          slotProps={{ htmlInput: { maxLength: 3 } }}
-          onChange={({ target }) => setDraft({ ...draft, currency: target.value.toUpperCase() })}
           sx={{ mt: 2 }}
         />
-        {FIELDS.map(({ key, label, limit, step, minor, help }) => (
-          <NumberField
-            key={key}
-            label={label}
-            value={minor === 'minor' ? draft[key] / 100 : draft[key]}
-            limit={limit}
-            step={step}
-            help={help}
-            disabled={!mayPrice}
-            problem={problemAt(error, `rates.${key}`)}
-            onChange={(value) => setDraft({ ...draft, [key]: minor === 'minor' ? Math.round(100 * value) : value })}
-          />
+        {FIELDS.map((field) => (
+          <NumberEntry key={field.name} control={control} disabled={!mayPrice} {...field} />
         ))}
       </Box>
-      {mayPrice && <SaveButton onSave={save}>Keep these prices</SaveButton>}
+      {mayPrice && (
+        <SaveButton onSave={form.save} busy={form.busy}>
+          Keep these prices
+        </SaveButton>
+      )}
     </>
   )
 }

@@ -13,7 +13,7 @@ import {
   type Finding,
   type Surface,
 } from '@/core/product/formula'
-import { isLightener } from '@/core/model'
+import { byId, isLightener } from '@/core/model'
 import { roundToTenth } from '@/core/units'
 import { usePlan } from '../map/context'
 import { inkOn, Read } from '../parts'
@@ -32,7 +32,7 @@ const ORDER = { stop: 0, caution: 1, note: 2 }
 export function OnHair({ id }: { id: string }) {
   const plan = usePlan((state) => state.document)
   const { canvas } = useBench()
-  const formula = plan.formulas.find((one) => one.id === id)!
+  const formula = byId(plan.formulas, id)
   const { recipe, surfaces, use } = viewOf(plan, formula, canvas)
   const findings = findingsOf(recipe, use, surfaces).sort((a, b) => ORDER[a.severity] - ORDER[b.severity])
   const light = isLightener(recipe.leading.kind)

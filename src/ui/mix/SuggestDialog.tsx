@@ -16,7 +16,7 @@ import { proxy, wrap } from 'comlink'
 import { useEffect, useMemo, useState } from 'react'
 import { hexFromLab, labOfHair, toneOfFormula } from '@/core/hair/colour'
 import type { Suggestion } from '@/core/product/formula'
-import { LIMITS, TONE_HUES, type Goal, type ToneHue } from '@/core/model'
+import { byId, LIMITS, TONE_HUES, type Goal, type ToneHue } from '@/core/model'
 import { roundToTenth } from '@/core/units'
 import type { MixWorker } from '@/workers/mix.worker'
 import { usePlan, usePlanStore } from '../map/context'
@@ -30,7 +30,7 @@ export function SuggestDialog({ id, goal, onClose }: { id: string; goal: Goal | 
   const { store } = usePlanStore()
   const plan = usePlan((state) => state.document)
   const { catalogue, canvas } = useBench()
-  const formula = plan.formulas.find((one) => one.id === id)!
+  const formula = byId(plan.formulas, id)
   const view = useMemo(() => viewOf(plan, formula, canvas), [plan, formula, canvas])
   const [wish, setWish] = useState(() => {
     const target = goal?.targets.find(({ region }) => region === 'all')
@@ -72,11 +72,7 @@ export function SuggestDialog({ id, goal, onClose }: { id: string; goal: Goal | 
 
   function take({ formula: suggested }: Suggestion) {
     editFormula(store, id, 'suggested shades', (draft, document) => {
-      for (const { productId } of suggested.shades!)
-        embed(
-          document,
-          catalogue.find((item) => item.id === productId)!,
-        )
+      for (const { productId } of suggested.shades!) embed(document, byId(catalogue, productId))
       draft.productId = suggested.productId
       draft.shades = suggested.shades
       draft.level = wish.level

@@ -2,7 +2,15 @@
 import { createContext, useContext } from 'react'
 import { recipeOf, type Recipe, type Surface, type FormulaUse } from '@/core/product/formula'
 import { stageKindOf, surfacesFor } from '@/core/product/bowls'
-import { productOf, type Canvas, type CatalogueItem, type FaltoPlan, type Formula, type Product } from '@/core/model'
+import {
+  byId,
+  productOf,
+  type Canvas,
+  type CatalogueItem,
+  type FaltoPlan,
+  type Formula,
+  type Product,
+} from '@/core/model'
 import type { PlanStore } from '../map/store'
 
 /** What the salon has, beside the plan itself. */
@@ -21,12 +29,7 @@ export function editFormula(
   what: string,
   recipe: (formula: Formula, plan: FaltoPlan) => void,
 ): void {
-  store.edit(`Formula ${id}: ${what}`, `formula/${id}/${what}`, (draft) =>
-    recipe(
-      draft.formulas.find((formula) => formula.id === id)!,
-      draft,
-    ),
-  )
+  store.edit(`Formula ${id}: ${what}`, `formula/${id}/${what}`, (draft) => recipe(byId(draft.formulas, id), draft))
 }
 
 /** Puts a catalogue item into a plan as it is now, so that the plan computes alone. */
@@ -87,3 +90,23 @@ const sameProduct = (one: Product, other: Product): boolean => {
 /** Money in words. */
 export const money = (minor: number, currency: string): string =>
   new Intl.NumberFormat('en', { style: 'currency', currency }).format(minor / 100)
+
+/** A formula, and how its editor changes it. */
+export interface FormulaEdit {
+  formula: Formula
+  readOnly: boolean
+  onEdit: (what: string, recipe: (formula: Formula, plan: FaltoPlan) => void) => void
+}
+
+/** Begins a formula with a product: ratio and strength become what its label allows. */
+export function beginWith(formula: Formula, plan: FaltoPlan, item: CatalogueItem): void {
+  const { ratios, developerMinVol, developerMaxVol } = item.rules
+  embed(plan, item)
+  formula.productId = item.id
+  if (item.shade || item.kind === 'clear') formula.shades = [{ productId: item.id, amount: 1, unit: 'parts' }]
+  else delete formula.shades
+  if (!ratios.includes(formula.ratio)) formula.ratio = ratios[0] ?? 0
+  if (formula.ratio > 0)
+    formula.developerVol = Math.min(developerMaxVol, Math.max(developerMinVol, formula.developerVol))
+  dropUnused(plan)
+}

@@ -1,15 +1,7 @@
 'use client'
-import Alert from '@mui/material/Alert'
-import Button from '@mui/material/Button'
-import Dialog from '@mui/material/Dialog'
-import DialogActions from '@mui/material/DialogActions'
-import DialogContent from '@mui/material/DialogContent'
-import DialogTitle from '@mui/material/DialogTitle'
-import Stack from '@mui/material/Stack'
 import Typography from '@mui/material/Typography'
-import { useState } from 'react'
-import { SaveButton } from '../parts'
-import { DateField } from '../parts/DateField'
+import { DoneDto } from '@/dto'
+import { DateEntry, FormDialog, useEntryForm } from '../forms'
 import { callApi } from '../hooks/api'
 
 interface Props {
@@ -21,42 +13,26 @@ interface Props {
 
 /** Records that a plan was carried out; the hair after it is predicted from it. */
 export function DoneDialog({ plan, today, onClose, onDone }: Props) {
-  const [on, setOn] = useState(today)
-  const [error, setError] = useState<string>()
-  const [busy, setBusy] = useState(false)
-
-  async function record() {
-    setBusy(true)
-    try {
-      await callApi(`/api/plans/${plan.id}/done`, 'POST', { on })
+  const form = useEntryForm(DoneDto, {
+    start: { on: today },
+    send: async (entry) => {
+      await callApi(`/api/plans/${plan.id}/done`, 'POST', entry)
       onDone()
-    } catch (problem) {
-      setError(problem instanceof Error ? problem.message : 'That did not work. Try again.')
-      setBusy(false)
-    }
-  }
-
+    },
+  })
   return (
-    <Dialog open onClose={onClose} maxWidth="xs" aria-labelledby="done-title">
-      <DialogTitle id="done-title">“{plan.name}” was carried out</DialogTitle>
-      <DialogContent>
-        <Stack spacing={2} sx={{ pt: 0.5 }}>
-          <Typography color="textSecondary">
-            The plan is kept as it is now. What its foils took becomes hair of its own in the record, as the formulas
-            meant it; the next consultation corrects what came out otherwise.
-          </Typography>
-          {error && <Alert severity="error">{error}</Alert>}
-          <DateField label="On" value={on} max={today} onChange={setOn} />
-        </Stack>
-      </DialogContent>
-      <DialogActions>
-        <Button color="inherit" onClick={onClose}>
-          Cancel
-        </Button>
-        <SaveButton onSave={record} busy={busy} disabled={on === ''}>
-          Record as carried out
-        </SaveButton>
-      </DialogActions>
-    </Dialog>
+    <FormDialog
+      title={`“${plan.name}” was carried out`}
+      form={form}
+      save="Record as carried out"
+      onClose={onClose}
+      maxWidth="xs"
+    >
+      <Typography color="textSecondary">
+        The plan is kept as it is now. What its foils took becomes hair of its own in the record, as the formulas meant
+        it; the next consultation corrects what came out otherwise.
+      </Typography>
+      <DateEntry control={form.control} name="on" label="On" max={today} />
+    </FormDialog>
   )
 }

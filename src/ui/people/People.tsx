@@ -5,12 +5,14 @@ import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
+import dynamic from 'next/dynamic'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useEffect, useRef, useState } from 'react'
 import type { ClientSummary } from '@/core/model'
-import { NewClient } from './NewClient'
 import { PeopleGrid } from './PeopleGrid'
+
+const NewClient = dynamic(() => import('./NewClient').then((module) => module.NewClient))
 
 interface Props {
   clients: ClientSummary[]

@@ -31,66 +31,11 @@ export function PeopleGrid({ clients, which, writable }: Props) {
     router.push(`/people/${id}`)
   }
 
-  const columns: GridColDef<ClientSummary>[] = [
-    {
-      field: 'name',
-      headerName: 'Name',
-      flex: 1,
-      minWidth: 160,
-      renderCell: ({ row }) =>
-        which === 'removed' ? (
-          row.name
-        ) : (
-          <Link href={`/people/${row.id}`} style={{ color: 'inherit', fontWeight: 600, textDecoration: 'none' }}>
-            {row.name}
-          </Link>
-        ),
-    },
-    {
-      field: 'hair',
-      headerName: 'Hair',
-      flex: 2,
-      minWidth: 260,
-      valueGetter: (_value, row) => hairLine(row.hair),
-      renderCell: ({ value }: { value?: string }) => <Read>{value ?? ''}</Read>,
-    },
-    {
-      field: 'plans',
-      headerName: 'Plans',
-      type: 'number',
-      align: 'left',
-      headerAlign: 'left',
-      width: 110,
-      valueFormatter: (plans: number) => (plans === 0 ? 'no plan yet' : `${plans} plan${plans === 1 ? '' : 's'}`),
-    },
-    {
-      field: 'lastPlanAt',
-      headerName: 'Last changed',
-      width: 160,
-      valueFormatter: (at: string | null) => (at ? dateInWords(at) : ''),
-    },
-    ...(which === 'removed' && writable
-      ? [
-          {
-            field: 'back',
-            headerName: 'Bring back',
-            width: 130,
-            sortable: false,
-            renderCell: ({ row }) => (
-              <Button color="inherit" size="small" onClick={() => void bringBack(row.id)}>
-                Bring back
-              </Button>
-            ),
-          } satisfies GridColDef<ClientSummary>,
-        ]
-      : []),
-  ]
-
   return (
     <div ref={ref}>
       <DataGrid
         rows={clients}
-        columns={columns}
+        columns={which === 'present' ? PRESENT : [...REMOVED, ...(writable ? [backColumn(bringBack)] : [])]}
         label="Clients"
         rowHeight={ROW_PX}
         disableColumnMenu
@@ -105,3 +50,54 @@ export function PeopleGrid({ clients, which, writable }: Props) {
     </div>
   )
 }
+
+type Column = GridColDef<ClientSummary>
+
+const NAME: Column = { field: 'name', headerName: 'Name', flex: 1, minWidth: 160 }
+const LINKED_NAME: Column = {
+  ...NAME,
+  renderCell: ({ row }) => (
+    <Link href={`/people/${row.id}`} style={{ color: 'inherit', fontWeight: 600, textDecoration: 'none' }}>
+      {row.name}
+    </Link>
+  ),
+}
+const FACTS: Column[] = [
+  {
+    field: 'hair',
+    headerName: 'Hair',
+    flex: 2,
+    minWidth: 260,
+    valueGetter: (_value, row) => hairLine(row.hair),
+    renderCell: ({ value }: { value?: string }) => <Read>{value ?? ''}</Read>,
+  },
+  {
+    field: 'plans',
+    headerName: 'Plans',
+    type: 'number',
+    align: 'left',
+    headerAlign: 'left',
+    width: 110,
+    valueFormatter: (plans: number) => (plans === 0 ? 'no plan yet' : `${plans} plan${plans === 1 ? '' : 's'}`),
+  },
+  {
+    field: 'lastPlanAt',
+    headerName: 'Last changed',
+    width: 160,
+    valueFormatter: (at: string | null) => (at ? dateInWords(at) : ''),
+  },
+]
+const PRESENT: Column[] = [LINKED_NAME, ...FACTS]
+const REMOVED: Column[] = [NAME, ...FACTS]
+
+const backColumn = (bringBack: (id: string) => Promise<void>): Column => ({
+  field: 'back',
+  headerName: 'Bring back',
+  width: 130,
+  sortable: false,
+  renderCell: ({ row }) => (
+    <Button color="inherit" size="small" onClick={() => void bringBack(row.id)}>
+      Bring back
+    </Button>
+  ),
+})

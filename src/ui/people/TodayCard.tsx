@@ -10,41 +10,55 @@ import { mainStrand, meanWhite } from '@/core/hair/hairRecord'
 import { hexFromLab, labOfHair } from '@/core/hair/colour'
 import { assess } from '@/core/judgement/feasibility'
 import { createHead } from '@/core/scalp/head'
-import type { OpenCare, OpenConsultation } from '@/core/model'
+import type { Band, OpenCare, OpenConsultation } from '@/core/model'
 import { useUnits } from '../hooks/useUnits'
 import { opening } from '../consultation/store'
 import { LINE } from '../theme'
 import { dateInWords, REACH_WORDS, WORDS } from '../words'
 
+type Opening = ReturnType<typeof opening>
+
+interface Props {
+  consultation: OpenConsultation
+  care: OpenCare
+}
+
 /** How things stand today: the hair as recorded or predicted, what is possible, which checks are due. */
-export function TodayCard({ consultation, care }: { consultation: OpenConsultation; care: OpenCare }) {
-  const { latest, client, today } = consultation
-  const { read } = useUnits()
+export function TodayCard({ consultation, care }: Props) {
+  const { latest, client, today, history } = consultation
   const { entry } = useMemo(() => opening(consultation), [consultation])
-  const verdict = useMemo(() => {
-    const head = createHead(consultation.head)
-    return assess({
-      hair: entry.hair,
-      canvas: entry.canvas,
-      goal: entry.goal,
-      meanWhite: meanWhite(head, entry.hair, entry.canvas),
-    })
-  }, [consultation.head, entry])
-  const due = careStates(care, today).filter(({ standing }) => standing !== 'current')
-  const { bands } = mainStrand(entry.canvas, 'all')
-  const length = bands.at(-1)!.toCm
   return (
     <Paper variant="outlined" component="section" aria-labelledby="today" sx={{ p: 2 }}>
       <Typography id="today" variant="h2">
         Today, {dateInWords(today)}
       </Typography>
       <Typography variant="caption" color="textSecondary" component="p">
-        {latest
-          ? latest.kind === 'seen' && latest.recordedOn === today
-            ? `As seen by ${latest.by}.`
-            : `Predicted from ${dateInWords(latest.recordedOn)}${latest.kind === 'done' ? ', when a plan was carried out' : ''}.`
-          : 'No consultation yet; this is virgin hair at the level that was entered.'}
+        {sourceOf(latest, today)}
       </Typography>
+      <MainStrand bands={mainStrand(entry.canvas, 'all').bands} />
+      {latest && <Verdict head={consultation.head} entry={entry} />}
+      <PageLink href={`/people/${client.id}/consultation`} next={!latest}>
+        {latest ? 'Open the consultation' : 'Start the consultation'}
+      </PageLink>
+      <CareDue care={care} today={today} clientId={client.id} />
+      {history.length > 0 && <Records history={history} />}
+    </Paper>
+  )
+}
+
+/** Where what is shown comes from. */
+function sourceOf(latest: OpenConsultation['latest'], today: string): string {
+  if (!latest) return 'No consultation yet; this is virgin hair at the level that was entered.'
+  const { kind, recordedOn, by } = latest
+  if (kind === 'seen' && recordedOn === today) return `As seen by ${by}.`
+  return `Predicted from ${dateInWords(recordedOn)}${kind === 'done' ? ', when a plan was carried out' : ''}.`
+}
+
+function MainStrand({ bands }: { bands: readonly Band[] }) {
+  const { read } = useUnits()
+  const length = bands.at(-1)!.toCm
+  return (
+    <>
       <Box
         role="img"
         aria-label={read(
@@ -66,57 +80,78 @@ export function TodayCard({ consultation, care }: { consultation: OpenConsultati
       <Typography variant="body2">
         {read(bands.map(({ fromCm, toCm, level }) => `${fromCm}–${toCm} cm level ${level}`).join(' · '))}
       </Typography>
-      {latest && (
-        <Box sx={{ mt: 2 }}>
-          <Typography sx={{ fontWeight: 600 }}>
-            {REACH_WORDS[verdict.reach]}
-            {verdict.reach !== 'notNow' &&
-              `, ${verdict.visits.low === verdict.visits.high ? verdict.visits.low : `${verdict.visits.low}–${verdict.visits.high}`} visit${verdict.visits.high === 1 ? '' : 's'}`}
-          </Typography>
-          <Typography variant="body2" color="textSecondary">
-            {read(verdict.reasons[0]?.text ?? '')}
-          </Typography>
-        </Box>
-      )}
-      <Button
-        component={Link}
-        href={`/people/${client.id}/consultation`}
-        variant={latest ? 'outlined' : 'contained'}
-        color={latest ? 'inherit' : 'primary'}
-        sx={{ mt: 1.5, borderColor: 'divider' }}
-      >
-        {latest ? 'Open the consultation' : 'Start the consultation'}
-      </Button>
-      <Box sx={{ borderTop: LINE, mt: 2, pt: 1.5 }}>
-        <Typography sx={{ fontWeight: 600 }}>
-          {due.length === 0
-            ? 'All care checks are current'
-            : `${due.length} care check${due.length === 1 ? '' : 's'} due`}
+    </>
+  )
+}
+
+/** What of the wish is possible. */
+function Verdict({ head: measures, entry }: Pick<OpenConsultation, 'head'> & Pick<Opening, 'entry'>) {
+  const { read } = useUnits()
+  const { reach, visits, reasons } = useMemo(() => {
+    const { hair, canvas, goal } = entry
+    return assess({ hair, canvas, goal, meanWhite: meanWhite(createHead(measures), hair, canvas) })
+  }, [measures, entry])
+  const count = visits.low === visits.high ? `${visits.low}` : `${visits.low}–${visits.high}`
+  return (
+    <Box sx={{ mt: 2 }}>
+      <Typography sx={{ fontWeight: 600 }}>
+        {REACH_WORDS[reach]}
+        {reach !== 'notNow' && `, ${count} visit${visits.high === 1 ? '' : 's'}`}
+      </Typography>
+      <Typography variant="body2" color="textSecondary">
+        {read(reasons[0]?.text ?? '')}
+      </Typography>
+    </Box>
+  )
+}
+
+const SECTION = { borderTop: LINE, mt: 2, pt: 1.5 } as const
+
+function CareDue({ care, today, clientId }: Pick<Props, 'care'> & { today: string; clientId: string }) {
+  const due = careStates(care, today).filter(({ standing }) => standing !== 'current')
+  return (
+    <Box sx={SECTION}>
+      <Typography sx={{ fontWeight: 600 }}>
+        {due.length === 0
+          ? 'All care checks are current'
+          : `${due.length} care check${due.length === 1 ? '' : 's'} due`}
+      </Typography>
+      <Typography variant="body2" color="textSecondary">
+        {due.map(({ kind }) => WORDS.care[kind]).join(' · ')}
+      </Typography>
+      <PageLink href={`/people/${clientId}/care`}>Care checks</PageLink>
+    </Box>
+  )
+}
+
+/** Records shown; the consultation has them all. */
+const NEWEST = 8
+
+function Records({ history }: Pick<OpenConsultation, 'history'>) {
+  return (
+    <Box component="section" aria-label="Records" sx={SECTION}>
+      <Typography sx={{ fontWeight: 600 }}>Records</Typography>
+      {history.slice(0, NEWEST).map(({ number, kind, recordedOn, by, corrections }) => (
+        <Typography key={number} variant="body2" sx={{ py: 0.25 }}>
+          {dateInWords(recordedOn)}: {kind === 'done' ? 'plan carried out' : 'consultation'}, {by}
+          {corrections.length > 0 && `, ${corrections.length} correction${corrections.length === 1 ? '' : 's'}`}
         </Typography>
-        <Typography variant="body2" color="textSecondary">
-          {due.map(({ kind }) => WORDS.care[kind]).join(' · ')}
-        </Typography>
-        <Button
-          component={Link}
-          href={`/people/${client.id}/care`}
-          color="inherit"
-          variant="outlined"
-          sx={{ mt: 1, borderColor: 'divider' }}
-        >
-          Care checks
-        </Button>
-      </Box>
-      {consultation.history.length > 0 && (
-        <Box component="section" aria-label="Records" sx={{ borderTop: LINE, mt: 2, pt: 1.5 }}>
-          <Typography sx={{ fontWeight: 600 }}>Records</Typography>
-          {consultation.history.slice(0, 8).map(({ number, kind, recordedOn, by, corrections }) => (
-            <Typography key={number} variant="body2" sx={{ py: 0.25 }}>
-              {dateInWords(recordedOn)}: {kind === 'done' ? 'plan carried out' : 'consultation'}, {by}
-              {corrections.length > 0 && `, ${corrections.length} correction${corrections.length === 1 ? '' : 's'}`}
-            </Typography>
-          ))}
-        </Box>
-      )}
-    </Paper>
+      ))}
+    </Box>
+  )
+}
+
+/** A way to another page of this client; `next` where it is what comes next. */
+function PageLink({ href, next = false, children }: { href: string; next?: boolean; children: string }) {
+  return (
+    <Button
+      component={Link}
+      href={href}
+      variant={next ? 'contained' : 'outlined'}
+      color={next ? 'primary' : 'inherit'}
+      sx={{ mt: 1.5, borderColor: 'divider' }}
+    >
+      {children}
+    </Button>
   )
 }

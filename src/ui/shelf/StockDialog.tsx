@@ -7,96 +7,36 @@ import DialogActions from '@mui/material/DialogActions'
 import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
 import Stack from '@mui/material/Stack'
-import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
-import { LIMITS, type ShelfItem, type StockLot } from '@/core/model'
-import { callApi, problemAt } from '../hooks/api'
+import { useWatch } from 'react-hook-form'
+import { DeliveryDto } from '@/dto'
+import { LIMITS, type CatalogueItem, type ShelfItem, type StockLot } from '@/core/model'
+import { DateEntry, TextEntry, useEntryForm } from '../forms'
+import { callApi } from '../hooks/api'
 import { NumberField, Read, SaveButton } from '../parts'
-import { DateField } from '../parts/DateField'
 import { LINE } from '../theme'
 import { dateInWords } from '../words'
+import { Heading } from './productForm'
 
-/** Lots of one product: a delivery comes in, a lot is counted. */
-export function StockDialog({
-  known: { item, lots, grams },
-  onClose,
-  onDone,
-}: {
+interface Props {
   known: ShelfItem
   onClose: () => void
   onDone: (message: string) => void
-}) {
-  const [packs, setPacks] = useState(1)
-  const [lot, setLot] = useState('')
-  const [expiresOn, setExpiresOn] = useState('')
-  const [error, setError] = useState<unknown>()
+}
 
-  async function attempt(work: () => Promise<unknown>, said: string) {
-    try {
-      await work()
-      onDone(said)
-    } catch (problem) {
-      setError(problem)
-    }
-  }
-  const receive = () =>
-    attempt(
-      () =>
-        callApi('/api/shelf/deliveries', 'POST', {
-          productId: item.id,
-          grams: packs * item.pack.grams,
-          lot: lot.trim(),
-          ...(expiresOn && { expiresOn }),
-        }),
-      `${packs * item.pack.grams} g of ${item.name} came in.`,
-    )
-  const count = (lotId: string, counted: number) =>
-    attempt(() => callApi('/api/shelf/counts', 'POST', { lotId, grams: counted }), `${item.name}: counted.`)
-
+/** Lots of one product: a delivery comes in, a lot is counted. */
+export function StockDialog({ known: { item, lots, grams }, onClose, onDone }: Props) {
   return (
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="stock-title">
       <DialogTitle id="stock-title">
         <Read>{`${item.name}: ${grams} g`}</Read>
       </DialogTitle>
       <DialogContent>
-        {error instanceof Error && (
-          <Alert severity="error">
-            <Read>{error.message}</Read>
-          </Alert>
-        )}
-        <Typography component="h2" sx={{ fontWeight: 600, mb: 0.5 }}>
-          On the shelf
-        </Typography>
-        {lots.length === 0 && <Typography color="textSecondary">Nothing is left of it.</Typography>}
-        {lots.map((one) => (
-          <Lot key={one.id} lot={one} onCount={(counted) => void count(one.id, counted)} />
-        ))}
-        <Typography component="h2" sx={{ fontWeight: 600, mt: 2.5, mb: 1 }}>
-          A delivery
-        </Typography>
-        <Stack direction="row" spacing={1.5} useFlexGap sx={{ flexWrap: 'wrap', alignItems: 'flex-start' }}>
-          <NumberField
-            label={`Packs of ${item.pack.grams} g`}
-            value={packs}
-            limit={{ min: 0.1, max: 500, unit: 'packs' }}
-            step={1}
-            onChange={setPacks}
-          />
-          <TextField
-            size="small"
-            label="Lot"
-            value={lot}
-            error={problemAt(error, 'lot') !== undefined}
-            helperText={problemAt(error, 'lot') ?? 'as printed on the pack'}
-            onChange={({ target }) => setLot(target.value)}
-            sx={{ mt: 2, width: 150 }}
-          />
-          <DateField label="Expires on" value={expiresOn} optional onChange={setExpiresOn} />
+        <Stack spacing={2.5}>
+          <Lots item={item} lots={lots} onDone={onDone} />
+          <Delivery item={item} onDone={onDone} />
         </Stack>
-        <SaveButton onSave={receive} disabled={lot.trim() === ''}>
-          Take in
-        </SaveButton>
       </DialogContent>
       <DialogActions>
         <Button color="inherit" onClick={onClose}>
@@ -104,6 +44,67 @@ export function StockDialog({
         </Button>
       </DialogActions>
     </Dialog>
+  )
+}
+
+type Part = Pick<Props, 'onDone'> & { item: CatalogueItem }
+
+function Lots({ item, lots, onDone }: Part & { lots: StockLot[] }) {
+  const [trouble, setTrouble] = useState<string>()
+  async function count(lotId: string, counted: number) {
+    try {
+      await callApi('/api/shelf/counts', 'POST', { lotId, grams: counted })
+      onDone(`${item.name}: counted.`)
+    } catch (error) {
+      setTrouble(error instanceof Error ? error.message : 'That did not work. Try again.')
+    }
+  }
+  return (
+    <div>
+      <Heading>On the shelf</Heading>
+      {trouble && <Alert severity="error">{trouble}</Alert>}
+      {lots.length === 0 && <Typography color="textSecondary">Nothing is left of it.</Typography>}
+      {lots.map((one) => (
+        <Lot key={one.id} lot={one} onCount={(counted) => void count(one.id, counted)} />
+      ))}
+    </div>
+  )
+}
+
+function Delivery({ item, onDone }: Part) {
+  const [packs, setPacks] = useState(1)
+  const came = packs * item.pack.grams
+  const form = useEntryForm(DeliveryDto, {
+    start: { productId: item.id, grams: came, lot: '' },
+    send: async (delivery) => {
+      await callApi('/api/shelf/deliveries', 'POST', delivery)
+      onDone(`${delivery.grams} g of ${item.name} came in.`)
+    },
+  })
+  const { control } = form
+  const lot = useWatch({ control, name: 'lot' })
+  return (
+    <div>
+      <Heading>A delivery</Heading>
+      {form.refused && <Alert severity="error">{form.refused}</Alert>}
+      <Stack direction="row" spacing={1.5} useFlexGap sx={{ flexWrap: 'wrap', alignItems: 'flex-start' }}>
+        <NumberField
+          label={`Packs of ${item.pack.grams} g`}
+          value={packs}
+          limit={{ min: 0.1, max: 500, unit: 'packs' }}
+          step={1}
+          onChange={(count) => {
+            setPacks(count)
+            form.setValue('grams', count * item.pack.grams)
+          }}
+        />
+        <TextEntry control={control} name="lot" label="Lot" help="as printed on the pack" sx={{ mt: 2, width: 150 }} />
+        <DateEntry control={control} name="expiresOn" label="Expires on" optional />
+      </Stack>
+      <SaveButton onSave={form.save} busy={form.busy} disabled={lot.trim() === ''}>
+        Take in
+      </SaveButton>
+    </div>
   )
 }
 

@@ -5,6 +5,7 @@ import Menu from '@mui/material/Menu'
 import MenuItem from '@mui/material/MenuItem'
 import Typography from '@mui/material/Typography'
 import { useColorScheme } from '@mui/material/styles'
+import dynamic from 'next/dynamic'
 import Link from 'next/link'
 import { usePathname, useRouter } from 'next/navigation'
 import { useState, type ReactNode } from 'react'
@@ -12,8 +13,10 @@ import type { ReadingUnits } from '@/core/units'
 import { callApi } from '../hooks/api'
 import { useNewestOfflineWorker } from '../hooks/useOfflineWorker'
 import { UnitsProvider } from '../hooks/useUnits'
+import { Notices } from '../notices'
 import { LINE } from '../theme'
-import { UnitsDialog } from './UnitsDialog'
+
+const UnitsDialog = dynamic(() => import('./UnitsDialog').then((module) => module.UnitsDialog))
 
 interface Props {
   member: { name: string; role: string; units: ReadingUnits }
@@ -64,7 +67,7 @@ export function Shell({ member, children }: Props) {
           <Account member={member} />
         </Box>
         <Box component="main" sx={{ flex: 1, minWidth: 0 }}>
-          {children}
+          <Notices>{children}</Notices>
         </Box>
       </Box>
     </UnitsProvider>

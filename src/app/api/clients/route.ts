@@ -1,5 +1,5 @@
 import { createClient, listClients } from '@/server/clients'
-import { ClientDto } from '@/server/dto'
+import { ClientDto } from '@/dto'
 import { readEntry, signedIn } from '@/server/http'
 
 export const GET = signedIn(async (member, request) => ({

@@ -1,4 +1,4 @@
-import { OwnLayoutDto } from '@/server/dto'
+import { OwnLayoutDto } from '@/dto'
 import { readEntry, signedIn } from '@/server/http'
 import { listLayouts, saveLayout } from '@/server/layouts'
 

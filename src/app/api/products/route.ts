@@ -1,4 +1,4 @@
-import { ProductChangeDto } from '@/server/dto'
+import { ProductChangeDto } from '@/dto'
 import { readEntry, signedIn } from '@/server/http'
 import { catalogueOf, saveProduct } from '@/server/shelf'
 

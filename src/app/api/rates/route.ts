@@ -1,4 +1,4 @@
-import { SalonRatesDto } from '@/server/dto'
+import { SalonRatesDto } from '@/dto'
 import { readEntry, signedIn } from '@/server/http'
 import { ratesOf, saveRates } from '@/server/money'
 

@@ -1,5 +1,5 @@
 import { commandScale, streamScale } from '@/server/devices'
-import { ScaleCommandDto } from '@/server/dto'
+import { ScaleCommandDto } from '@/dto'
 import { readEntry, signedIn } from '@/server/http'
 
 export const dynamic = 'force-dynamic'

@@ -1,4 +1,4 @@
-import { ReadingUnitsDto } from '@/server/dto'
+import { ReadingUnitsDto } from '@/dto'
 import { readEntry, signedIn } from '@/server/http'
 import { saveUnits } from '@/server/units'
 

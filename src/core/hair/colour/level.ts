@@ -1,3 +1,4 @@
+import { between } from '../../numeric'
 import { formatHex } from 'culori'
 import type { Tone, ToneHue } from '../../model'
 import type { Lab } from './difference'
@@ -73,7 +74,7 @@ function at(table: readonly number[], level: number): number {
   const position = Math.min(Math.max(level, 1), table.length) - 1
   const lower = Math.floor(position)
   const upper = Math.min(lower + 1, table.length - 1)
-  return table[lower]! + (position - lower) * (table[upper]! - table[lower]!)
+  return between(table[lower]!, table[upper]!, position - lower)
 }
 
 function labOnPath(path: readonly Step[], level: number): Lab {

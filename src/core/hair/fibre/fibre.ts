@@ -1,3 +1,4 @@
+import { readAlong } from '../../numeric'
 import { DENSITIES, type Density, type HairState, type Texture } from '../../model'
 import { roundToTenth } from '../../units'
 import {
@@ -20,18 +21,10 @@ export function fibreGramsPerCm(texture: Texture): number {
 /** Hairs per cm² in the full part of the head. */
 export const fullDensity = (density: Density): number => HAIRS_PER_CM2[density]
 
+const TAPER_READINGS = TAPER.map(({ lengthCm, meanShare }) => [lengthCm, meanShare] as const)
+
 /** Mean length of a lock over its longest hair, 0…1, for a longest length in cm. */
-export function meanLengthShare(lengthCm: number): number {
-  for (let i = 1; i < TAPER.length; i++) {
-    const a = TAPER[i - 1]!
-    const b = TAPER[i]!
-    if (lengthCm <= b.lengthCm) {
-      const t = (lengthCm - a.lengthCm) / (b.lengthCm - a.lengthCm)
-      return a.meanShare + t * (b.meanShare - a.meanShare)
-    }
-  }
-  return TAPER[TAPER.length - 1]!.meanShare
-}
+export const meanLengthShare = (lengthCm: number): number => readAlong(TAPER_READINGS, lengthCm)
 
 /**
  * Total length of fibre in a lock between two distances from the scalp, as cm per hair at the root. The share of hairs

@@ -1,3 +1,4 @@
+import { foldTurn } from '../../numeric'
 import {
   CROWN_POLAR_ANGLE,
   LENGTH_REGION_CENTRES,
@@ -14,7 +15,7 @@ import { fullDensity } from './fibre'
 /** Hairs per cm² at a place: full in the middle of the head, thinning smoothly towards hairline and temples. */
 export function hairsPerCm2(hair: HairState, place: Place): number {
   const inwards = Math.min(Math.max((place.s - THINNING_FROM) / (1 - THINNING_FROM), 0), 1)
-  const azimuth = Math.abs(degrees(place.psi - 2 * Math.PI * Math.round(place.psi / (2 * Math.PI))))
+  const azimuth = degrees(foldTurn(place.psi))
   const nearTemple = Math.max(0, 1 - Math.abs(azimuth - 55) / 25)
   const rim = HAIRLINE_DENSITY_SHARE + nearTemple * (TEMPLE_DENSITY_SHARE - HAIRLINE_DENSITY_SHARE)
   return fullDensity(hair.density) * (1 - inwards * inwards * (1 - rim))

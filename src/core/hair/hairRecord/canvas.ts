@@ -1,6 +1,7 @@
 import { LENGTH_REGION_CENTRES, type Head } from '../../scalp/head'
 import { hairsPerCm2, rootLength } from '../fibre'
 import {
+  byId,
   LENGTH_REGIONS,
   type Band,
   type Canvas,
@@ -149,7 +150,7 @@ const freshId = (canvas: Canvas): string => {
  * follow. For one region, the strand is told apart from the same strand elsewhere.
  */
 export function setBands(canvas: Canvas, region: LengthRegion | 'all', strandId: string, bands: Band[]): Canvas {
-  const old = canvas.strands.find(({ id }) => id === strandId)!.bands
+  const old = byId(canvas.strands, strandId).bands
   if (region === 'all') {
     const strands = canvas.strands.map((strand) => {
       if (strand.id === strandId) return { ...strand, bands }

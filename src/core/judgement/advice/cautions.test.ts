@@ -1,5 +1,5 @@
-import { computePlan } from '../../plan/planner'
 import { planWith, type Wanted } from '../../../../tests/support/plan'
+import { computePlan } from '../../../../tests/support/planner'
 
 const raised = (wanted: Wanted, change?: (plan: ReturnType<typeof planWith>) => void): string[] => {
   const plan = planWith(wanted)

@@ -1,4 +1,4 @@
-import { isLightener, type Caution, type FaltoPlan, type Formula, type Product } from '../../model'
+import { indexPlan, isLightener, type Caution, type FaltoPlan, type Formula, type Product } from '../../model'
 import { liftAfter } from '../../time/lightening'
 import type { ComputedStages } from '../../placement/quantity'
 import { LONG_FOIL_CM, THICK_SUBSECTION_MM, ON_SCALP_VOL, UNEVEN_LEVELS, LONGEST_DAY_MIN } from './constants'
@@ -141,8 +141,7 @@ const RULES: readonly Rule[] = [
   moreThanADay,
 ]
 
-const productOf = (plan: FaltoPlan, formula: Formula): Product =>
-  plan.products.find(({ id }) => id === formula.productId)!
+const productOf = (plan: FaltoPlan, formula: Formula): Product => indexPlan(plan).leadOf(formula)
 
 const lighteners = (plan: FaltoPlan): { formula: Formula; product: Product }[] =>
   plan.formulas

@@ -1,7 +1,7 @@
-import { computePlan } from '../../plan/planner'
-import type { FaltoPlan, HairState, Placement } from '../../model'
+import { byId, type FaltoPlan, type HairState, type Placement } from '../../model'
 import { planWith, type Wanted } from '../../../../tests/support/plan'
-import { RULE_IDS } from '.'
+import type { RuleId } from '.'
+import { computePlan } from '../../../../tests/support/planner'
 
 type Tweak = (plan: FaltoPlan) => void
 const make = (wanted: Wanted, tweak: Tweak = () => {}): FaltoPlan => {
@@ -30,10 +30,7 @@ const hair = (change: Partial<HairState>): Pick<Wanted, 'hair'> => ({ hair: chan
 const formula =
   (id: string, change: object): Tweak =>
   (plan) =>
-    void Object.assign(
-      plan.formulas.find((one) => one.id === id)!,
-      change,
-    )
+    void Object.assign(byId(plan.formulas, id), change)
 const stage =
   (kind: FaltoPlan['variants'][number]['stages'][number]['kind'], placement: Partial<Placement> = {}): Tweak =>
   (plan) => {
@@ -63,7 +60,7 @@ const lit: Tweak = (plan) =>
 const light9 = formula('A', { level: 9 })
 
 /** Every rule both ways: a plan about which it speaks up, and one about which it must be silent. */
-const CASES: Record<string, [yes: FaltoPlan, no: FaltoPlan]> = {
+const CASES: Record<RuleId, [yes: FaltoPlan, no: FaltoPlan]> = {
   'part-line-dark': [
     make({ ...STRIP, placement: { rowGapMm: 4 } }, (plan) =>
       zones(plan, (placement, role) => void (role === 'top' && (placement.rowGapMm = 40))),
@@ -245,27 +242,29 @@ const CASES: Record<string, [yes: FaltoPlan, no: FaltoPlan]> = {
   'strong-developer': [make({}, formula('A', { developerVol: 30 })), make({})],
 }
 
+const IDS = Object.keys(CASES) as RuleId[]
+
 it('has at least thirty rules, and a case for every one', () => {
-  expect(RULE_IDS.length).toBeGreaterThanOrEqual(30)
-  expect(Object.keys(CASES).sort()).toEqual([...RULE_IDS].sort())
+  expect(IDS.length).toBeGreaterThanOrEqual(30)
 })
 
-it.each(Object.keys(CASES))('%s speaks up where it must and is silent where it must not', (id) => {
-  const [yes, no] = CASES[id]!
+it.each(IDS)('%s speaks up where it must and is silent where it must not', (id) => {
+  const [yes, no] = CASES[id]
   expect(says(yes)).toContain(id)
   expect(says(no)).not.toContain(id)
 })
 
-it.each(
-  Object.keys(CASES).filter((id) => computePlan(CASES[id]![0]).advice.some((one) => one.id === id && one.suggestion)),
-)('what %s suggests ends what it is about', (id) => {
-  const plan = structuredClone(CASES[id]![0])
-  const { suggestion } = computePlan(plan).advice.find((one) => one.id === id)!
-  for (const { zoneId, set } of suggestion!.changes)
-    for (const { zones: all } of plan.variants[0]!.stages)
-      Object.assign(all.find((zone) => zone.id === zoneId)?.placement ?? {}, set)
-  expect(says(plan)).not.toContain(id)
-})
+it.each(IDS.filter((id) => computePlan(CASES[id][0]).advice.some((one) => one.id === id && one.suggestion)))(
+  'what %s suggests ends what it is about',
+  (id) => {
+    const plan = structuredClone(CASES[id][0])
+    const { suggestion } = byId(computePlan(plan).advice, id)
+    for (const { zoneId, set } of suggestion!.changes)
+      for (const { zones: all } of plan.variants[0]!.stages)
+        Object.assign(all.find((zone) => zone.id === zoneId)?.placement ?? {}, set)
+    expect(says(plan)).not.toContain(id)
+  },
+)
 
 it('never says that something is safe', () => {
   for (const [yes] of Object.values(CASES))

@@ -43,22 +43,26 @@ interface Finding {
 }
 
 /** A rule of thumb of the trade. All: common practice, no source; bounds the same, or our estimate where it says so. */
-export interface Rule {
-  id: string
+export interface Rule<Id extends string = string> {
+  id: Id
   school: AdviceSchool
   /** Says nothing where the rule has nothing to say. */
   find: (ground: Ground) => Finding | undefined
 }
 
-const rule = (id: string, find: Rule['find'], school: AdviceSchool = 'common'): Rule => ({ id, school, find })
+const rule = <Id extends string>(id: Id, find: Rule['find'], school: AdviceSchool = 'common'): Rule<Id> => ({
+  id,
+  school,
+  find,
+})
 
 /** A rule about zones: those for which it holds are named together. */
-const zoneRule = (
-  id: string,
+const zoneRule = <Id extends string>(
+  id: Id,
   holds: (worked: Worked, ground: Ground) => boolean,
   finding: Omit<Finding, 'zoneIds'> | ((ground: Ground) => Omit<Finding, 'zoneIds'>),
   school?: AdviceSchool,
-): Rule =>
+): Rule<Id> =>
   rule(
     id,
     (ground) => {
@@ -110,7 +114,7 @@ const lightener = ({ product }: { product: Product }): boolean => isLightener(pr
  * Rules that can be decided from a plan. Order: placement, contrast, foils, paint, root, colour, order of work,
  * after-care.
  */
-export const RULES: readonly Rule[] = [
+export const RULES = [
   // Placement and what it looks like
   rule('part-line-dark', ({ look }) =>
     look.partLine !== undefined && look.partLine < 0.8
@@ -508,7 +512,8 @@ export const RULES: readonly Rule[] = [
     },
     'lowAndSlow',
   ),
-]
+] as const
+export type RuleId = (typeof RULES)[number]['id']
 
 /** Everything the rules have to say, in their order. */
 export function adviceFrom(ground: Ground): Advice[] {

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { TONE_HUES, type Band, type Goal, type HairState } from '../../model'
+import { byId, TONE_HUES, type Band, type Goal, type HairState } from '../../model'
 import { anyBands, band, canvasWith, GOAL } from '../../../../tests/support/canvas'
 import { MEDIUM_HAIR } from '../../../../tests/support/plan'
 import { assess, checkGoal, judgeBand, startingGoal, targetFor, type Reason } from '.'
@@ -141,9 +141,7 @@ describe('reasons', () => {
 
   it('cover white with darker shades and warn that lighter ones stain', () => {
     const cover = (level: number) =>
-      wish([band(0, 30)], { ...to(level), white: 'cover' }, { white: 0.5 }).reasons.find(
-        ({ id }) => id === 'white-cover',
-      )!.severity
+      byId(wish([band(0, 30)], { ...to(level), white: 'cover' }, { white: 0.5 }).reasons, 'white-cover').severity
     expect(cover(6)).toBe('fact')
     expect(cover(9)).toBe('caution')
   })

@@ -1,5 +1,5 @@
-import { computePlan } from '../../plan/planner'
 import { planWith, type Wanted } from '../../../../tests/support/plan'
+import { computePlan } from '../../../../tests/support/planner'
 
 const lookOf = (wanted: Wanted) => computePlan(planWith(wanted)).look
 const woven = { kind: 'weave', stitchMm: 4, stitchGapMm: 4 } as const

@@ -1,7 +1,7 @@
 import { cellAt, SCALP_CELLS } from '../../hair/hairRecord'
 import { partX } from '../../hair/fibre'
 import { hairsOfCells, hairsByCell, type Piece } from '../../placement/foils'
-import { isLightener, type FaltoPlan, type Formula, type Stage } from '../../model'
+import { byId, isLightener, type FaltoPlan, type Formula, type Stage } from '../../model'
 import type { ComputedStages } from '../../placement/quantity'
 import { fromFace, seenShares, WEARS, type WearKind } from './visibility'
 import { LIGHTER_BY, UPKEEP, LOW_THAT_SHOWS, ALL_TAKEN } from './constants'
@@ -123,7 +123,7 @@ interface CellMix {
 }
 
 const isLight = (plan: FaltoPlan, { productId, level }: Formula): boolean => {
-  const { kind } = plan.products.find(({ id }) => id === productId)!
+  const { kind } = byId(plan.products, productId)
   return isLightener(kind) || level > plan.hair.naturalLevel + LIGHTER_BY
 }
 

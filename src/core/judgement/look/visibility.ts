@@ -1,3 +1,4 @@
+import { foldTurn } from '../../numeric'
 import { SCALP_CELLS, type ScalpCell } from '../../hair/hairRecord'
 import { mapFromPlace, pointFromMap, RIM_FROM_S, type Head } from '../../scalp/head'
 import type { Place, Point3 } from '../../model'
@@ -28,8 +29,7 @@ export function seenShares(head: Head, partX: number): Record<WearKind, Float64A
 }
 
 /** How far round from the face a place lies, 0…180°. */
-export const fromFace = ({ psi }: Place): number =>
-  Math.abs(degrees(psi - 2 * Math.PI * Math.round(psi / (2 * Math.PI))))
+export const fromFace = ({ psi }: Place): number => degrees(foldTurn(psi))
 
 function seenShare(point: Point3, { centre }: ScalpCell, wear: WearKind, partX: number): number {
   const rim = centre.s > RIM_FROM_S

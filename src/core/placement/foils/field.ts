@@ -1,3 +1,4 @@
+import { between } from '../../numeric'
 import type { ZoneMesh, ZoneShape } from '../layout'
 import type { Direction } from '../../model'
 import { FIELD_LEVELS, LENGTH_TOLERANCE, STRIP_SAMPLES, RATIO_STEP, GREATEST_RATIO } from './constants'
@@ -105,14 +106,14 @@ export const areaBetween = (field: PartingField, from: number, to: number): numb
 /** True distance of a level from the zone's lowest parting, cm. */
 export function distanceAt({ levels, distance }: PartingField, level: number): number {
   const k = intervalOf(levels, level)
-  return distance[k]! + ((level - levels[k]!) / (levels[k + 1]! - levels[k]!)) * (distance[k + 1]! - distance[k]!)
+  return between(distance[k]!, distance[k + 1]!, (level - levels[k]!) / (levels[k + 1]! - levels[k]!))
 }
 
 /** A tabulated quantity at a distance from the field's lower end. */
 function readAt(field: PartingField, table: Float64Array, distance: number): number {
   const k = intervalOf(field.distance, distance)
   const t = (distance - field.distance[k]!) / (field.distance[k + 1]! - field.distance[k]!)
-  return table[k]! + t * (table[k + 1]! - table[k]!)
+  return between(table[k]!, table[k + 1]!, t)
 }
 
 function extremes(mesh: ZoneMesh, values: Float64Array): { lowest: Float64Array; highest: Float64Array } {

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { createHead } from '../../scalp/head'
 import { shapeZone } from '../layout'
 import {
+  byId,
   DIRECTIONS,
   LAYOUT_TEMPLATES,
   LIMITS,
@@ -10,7 +11,6 @@ import {
   type LayoutTemplate,
   type MapPoint,
 } from '../../model'
-import { computePlan } from '../../plan/planner'
 import { planWith, stageOf, type Wanted } from '../../../../tests/support/plan'
 import { cutLine, positionAt, reversed, STRIDE } from './polyline'
 import { splitRow } from './foils'
@@ -25,6 +25,7 @@ import {
   TAKE_PRESETS,
   type Piece,
 } from '.'
+import { computePlan } from '../../../../tests/support/planner'
 
 const head = createHead({ circumferenceCm: 54 })
 describe('foils', () => {
@@ -240,7 +241,7 @@ describe('foil counts', () => {
     const before = computePlan(plan)
       .pieces.filter(({ zoneId }) => zoneId === 'backLeft')
       .map(({ id }) => id)
-    stageOf(plan).zones.find(({ id }) => id === 'frontLeft')!.placement.rowGapMm = 1
+    byId(stageOf(plan).zones, 'frontLeft').placement.rowGapMm = 1
     const after = computePlan(plan)
       .pieces.filter(({ zoneId }) => zoneId === 'backLeft')
       .map(({ id }) => id)

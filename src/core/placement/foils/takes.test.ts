@@ -1,11 +1,11 @@
 import fc from 'fast-check'
 import { createHead, placeFromMap } from '../../scalp/head'
-import { computePlan } from '../../plan/planner'
 import { signedArea } from '../layout'
 import { DROPOUT_KINDS, RAMP_FIGURES, type DropoutKind, type MapPoint, type Placement } from '../../model'
 import { planWith, type Wanted } from '../../../../tests/support/plan'
 import { rampedFigure } from './ramps'
 import { defaultPlacement, MAP, paintRamp, pieceOutline, pieceStitches, STRIDE, type Piece } from '.'
+import { computePlan } from '../../../../tests/support/planner'
 
 const head = createHead({ circumferenceCm: 54 })
 const pieces = (placement: Wanted['placement'], rest: Wanted = {}): Piece[] =>

@@ -1,3 +1,4 @@
+import { withinTurn } from '../../numeric'
 import type { LayoutEdge, LayoutVertex, Place, StoredPlace } from '../../model'
 import { degrees, radians } from '../../units'
 import { HAIRLINE_STEP } from './constants'
@@ -33,8 +34,7 @@ export function edgeCorners(edge: LayoutEdge, vertices: ReadonlyMap<string, Layo
 }
 
 function alongHairline(from: number, to: number): DiskPoint[] {
-  const turn = 2 * Math.PI
-  const span = (((to - from) % turn) + turn) % turn || turn
+  const span = withinTurn(to - from) || 2 * Math.PI
   const steps = Math.max(1, Math.ceil(span / HAIRLINE_STEP))
   return Array.from({ length: steps + 1 }, (_, i) => diskFromPlace({ psi: from + (span * i) / steps, s: 1 }))
 }

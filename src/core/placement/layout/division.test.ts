@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { createHead } from '../../scalp/head'
-import { LAYOUT_TEMPLATES, type LayoutTemplate } from '../../model'
+import { byId, LAYOUT_TEMPLATES, type LayoutTemplate } from '../../model'
 import { planWith, stageOf } from '../../../../tests/support/plan'
 import {
   bendParting,
@@ -97,13 +97,7 @@ describe('a parting drawn across the head', () => {
         if (!parent || !fresh[0]) return
         const pair = fresh.find((one) => zoneAt(whole, middle(zoneOutline(after, one)))?.id === parent.id)!
         const again = merge(after, parent.id, pair.id)
-        const size = (division: Zones) =>
-          diskArea(
-            zoneOutline(
-              division,
-              division.zones.find(({ id }) => id === parent.id)!,
-            ),
-          )
+        const size = (division: Zones) => diskArea(zoneOutline(division, byId(division.zones, parent.id)))
         expect(size(again)).toBeCloseTo(size(whole), 3)
         expect(holds(again)).toEqual([])
       }),
@@ -177,7 +171,7 @@ describe('corners and bends', () => {
           const at = diskFromPlace({ psi: (vertex.psiDeg * Math.PI) / 180, s: vertex.s })
           const moved = moveVertex(before, vertex.id, { x: at.x + dx, y: at.y + dy })
           expect(moved.zones).toEqual(before.zones)
-          if (vertex.s === 1) expect(moved.vertices.find(({ id }) => id === vertex.id)!.s).toBe(1)
+          if (vertex.s === 1) expect(byId(moved.vertices, vertex.id).s).toBe(1)
           const partings = before.edges.filter(({ kind, via }) => kind === 'parting' && via.length > 2)
           const parting = partings[pick % partings.length]!
           const place = parting.via[1]!
@@ -190,9 +184,7 @@ describe('corners and bends', () => {
           expect(holds(shifted)).toEqual([])
           const back = moveParting(shifted, parting.id, { x: -dx / 2, y: -dy / 2 })
           const placesOf = ({ edges }: Zones) =>
-            edges
-              .find(({ id }) => id === parting.id)!
-              .via.map(({ psiDeg, s }) => diskFromPlace({ psi: (psiDeg * Math.PI) / 180, s }))
+            byId(edges, parting.id).via.map(({ psiDeg, s }) => diskFromPlace({ psi: (psiDeg * Math.PI) / 180, s }))
           placesOf(back).forEach((spot, i) =>
             expect(Math.hypot(spot.x - placesOf(before)[i]!.x, spot.y - placesOf(before)[i]!.y)).toBeLessThan(0.004),
           )

@@ -1,5 +1,6 @@
 /* eslint-disable max-lines -- one structure: the subdivision and the edits that keep its laws */
-import type { BoundaryStep, LayoutEdge, LayoutVertex, StoredPlace } from '../../model'
+import { between } from '../../numeric'
+import { byId, type BoundaryStep, type LayoutEdge, type LayoutVertex, type StoredPlace } from '../../model'
 import {
   crossing,
   diskArea,
@@ -97,7 +98,7 @@ export function cut<Z extends Bounded>(
   for (const { id } of division.zones.filter(which)) {
     // One line may enter a bent zone several times; each stay is cut on its own.
     for (let round = 0; round < 4; round++) {
-      const zone = result.zones.find((candidate) => candidate.id === id)!
+      const zone = byId(result.zones, id)
       const stay = firstStay(result, zone, line)
       if (!stay) break
       result = cutZone(result, zone, line, stay, make)
@@ -145,7 +146,7 @@ function onOutline(point: DiskPoint, outline: readonly DiskPoint[]): boolean {
     const length = distance(a, b)
     if (length < 1e-9) return false
     const t = Math.min(1, Math.max(0, ((point.x - a.x) * (b.x - a.x) + (point.y - a.y) * (b.y - a.y)) / length ** 2))
-    return distance(point, { x: a.x + t * (b.x - a.x), y: a.y + t * (b.y - a.y) }) < 1e-4
+    return distance(point, { x: between(a.x, b.x, t), y: between(a.y, b.y, t) }) < 1e-4
   })
 }
 
@@ -167,7 +168,7 @@ function cutZone<Z extends Bounded>(
   const result = end.division
   if (start.vertex === end.vertex)
     throw new DivisionError('This parting begins and ends in the same place. Let it run to another edge.')
-  const bounded = result.zones.find(({ id }) => id === zone.id)!
+  const bounded = byId(result.zones, zone.id)
   const { first, second } = sides(result, bounded, start.vertex, end.vertex)
   const inner = evenlyThinned(
     line.filter(
@@ -231,9 +232,9 @@ function withVertex<Z extends Bounded>(
   zoneId: string,
   { step, point }: Hit,
 ): { division: Division<Z>; vertex: string } {
-  const zone = division.zones.find(({ id }) => id === zoneId)!
+  const zone = byId(division.zones, zoneId)
   const { edge: edgeId } = zone.boundary[step]!
-  const edge = division.edges.find(({ id }) => id === edgeId)!
+  const edge = byId(division.edges, edgeId)
   const vertices = vertexMap(division)
   const near = [edge.from, edge.to].find(
     (id) => distance(diskFromPlace(placeOf(vertices.get(id)!)), point) < SNAP_WITHIN,
@@ -284,7 +285,7 @@ function viaBefore(edge: LayoutEdge, vertices: ReadonlyMap<string, LayoutVertex>
 /** A hit's step after the boundary has grown by the vertex put in before it. */
 function relocated(before: Division<Bounded>, after: Division<Bounded>, zoneId: string, hit: Hit): Hit {
   if (before === after) return hit
-  const zone = after.zones.find(({ id }) => id === zoneId)!
+  const zone = byId(after.zones, zoneId)
   const { points, steps } = outlineOf(after, zone)
   let best = 0
   let nearest = Infinity
@@ -315,7 +316,7 @@ function freshId(items: readonly { id: string }[], stem: string): string {
  * @throws DivisionError when they share no parting, or one would enclose another zone
  */
 export function merge<Z extends Bounded>(division: Division<Z>, oneId: string, otherId: string): Division<Z> {
-  const find = (id: string) => division.zones.find((zone) => zone.id === id)!
+  const find = (id: string) => byId(division.zones, id)
   const [one, other] = [find(oneId), find(otherId)]
   const shared = new Set(
     one.boundary.map(({ edge }) => edge).filter((edge) => other.boundary.some((step) => step.edge === edge)),
@@ -352,7 +353,7 @@ function withoutRun(boundary: readonly BoundaryStep[], shared: ReadonlySet<strin
 
 /** Moves a corner; one on the hairline slides along it, partings that end in it follow with their nearer part. */
 export function moveVertex<Z extends Bounded>(division: Division<Z>, vertexId: string, to: DiskPoint): Division<Z> {
-  const vertex = division.vertices.find(({ id }) => id === vertexId)!
+  const vertex = byId(division.vertices, vertexId)
   const onRim = division.edges.some(
     (edge) => edge.kind === 'hairline' && (edge.from === vertexId || edge.to === vertexId),
   )
@@ -379,10 +380,10 @@ export function moveVertex<Z extends Bounded>(division: Division<Z>, vertexId: s
 
 /** Moves a whole parting with both its ends; ends on the hairline slide along it. @param by in the disk */
 export function moveParting<Z extends Bounded>(division: Division<Z>, edgeId: string, by: DiskPoint): Division<Z> {
-  const { from, to } = division.edges.find(({ id }) => id === edgeId)!
+  const { from, to } = byId(division.edges, edgeId)
   // Each end carries the nearer part of the parting along, so together they carry all of it.
   return [from, to].reduce((moved, id) => {
-    const { x, y } = diskFromPlace(placeOf(moved.vertices.find((vertex) => vertex.id === id)!))
+    const { x, y } = diskFromPlace(placeOf(byId(moved.vertices, id)))
     return moveVertex(moved, id, { x: x + by.x, y: y + by.y })
   }, division)
 }

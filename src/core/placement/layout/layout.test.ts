@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { createHead, directionFromMap, placeFromMap, pointFromMap, scalpArea, type Head } from '../../scalp/head'
-import { LAYOUT_TEMPLATES, type LayoutParameters, type Part, type Stage } from '../../model'
+import { byId, LAYOUT_TEMPLATES, type LayoutParameters, type Part, type Stage } from '../../model'
 import { planWith, stageOf } from '../../../../tests/support/plan'
 import {
   checkStage,
@@ -198,7 +198,7 @@ describe('the laws of layouts', () => {
 
   it('refuse a hairline that is not at the hairline', () => {
     expect(
-      broken((stage) => (stage.layout.vertices.find(({ id }) => id === 'face')!.s = 0.9)).some(({ message }) =>
+      broken((stage) => (byId(stage.layout.vertices, 'face').s = 0.9)).some(({ message }) =>
         /must end at the hairline/.test(message),
       ),
     ).toBe(true)

@@ -1,4 +1,4 @@
-import type { Layout, Stage, Zone } from '../../model'
+import { byId, type Layout, type Stage, type Zone } from '../../model'
 import { zoneOutline, type Bounded } from './division'
 import { MIDDLE } from './constants'
 
@@ -38,4 +38,4 @@ export function otherSideFirst({ layout, zones, order }: Pick<Stage, 'layout' | 
   return order.map((id) => other.get(id) ?? id)
 }
 
-const zoneOf = (zones: readonly Zone[], id: string): Zone => zones.find((zone) => zone.id === id)!
+const zoneOf = (zones: readonly Zone[], id: string): Zone => byId(zones, id)

@@ -1,9 +1,9 @@
 import fc from 'fast-check'
 import { isCompanion, PRODUCT_KINDS } from '../../model'
-import { computePlan } from '../../plan/planner'
 import { planWith, type Wanted } from '../../../../tests/support/plan'
 import { BOWL_RESIDUE_G } from './constants'
 import { BOWL_G, combinedSigma, formulaGrams, lengthSlowness, loadFor, rangeOf } from '.'
+import { computePlan } from '../../../../tests/support/planner'
 
 const grams = (wanted: Wanted) => computePlan(planWith(wanted)).grams[0]!
 const minutes = (wanted: Wanted) => computePlan(planWith(wanted)).handsOn.expected / 60

@@ -1,5 +1,5 @@
 import { MOST_STRANDS, mergePopulations, SCALP_CELLS, tidy } from '../../hair/hairRecord'
-import type { Canvas, CellHair, FaltoPlan, Strand } from '../../model'
+import { indexPlan, byId, type Canvas, type CellHair, type FaltoPlan, type Strand } from '../../model'
 import { hairsByCell, hairsOfCells, type Piece } from '../../placement/foils'
 import type { ComputedStages } from '../../placement/quantity'
 import { treatStrand, type Application } from './treat'
@@ -103,9 +103,9 @@ function applicationOf(
   on: string,
   came?: number,
 ): { application: Application; key: string } {
-  const meant = plan.formulas.find(({ id }) => id === formulaId)!
+  const meant = byId(plan.formulas, formulaId)
   const formula = { ...meant, level: came ?? meant.level }
-  const { kind } = plan.products.find(({ id }) => id === formula.productId)!
+  const { kind } = indexPlan(plan).leadOf(formula)
   // To the half centimetre: strands that differ by less are one kind of hair.
   const [from, to] = [Math.round(2 * fromCm) / 2, Math.round(2 * toCm) / 2]
   return {

@@ -1,6 +1,7 @@
-import { clockFigures, computePlan } from '.'
+import { clockFigures } from '.'
 import { ALONE, ASSISTANT } from '../../time/schedule'
 import { planWith } from '../../../../tests/support/plan'
+import { computePlan } from '../../../../tests/support/planner'
 
 const plan = planWith({ only: ['frontLeft', 'frontRight'], placement: { sequence: ['A', 'B'] } })
 const computed = computePlan(plan)

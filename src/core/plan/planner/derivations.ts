@@ -3,7 +3,7 @@ import { fibreGramsPerCm, fullDensity, newGrowthCm } from '../../hair/fibre'
 import { FOIL_USABLE_CM, ONE_FOIL_ROW_CM } from '../../placement/foils'
 import { GRAMS_VARIATION, SECONDS_VARIATION, WASTE_VARIATION, type FormulaGrams } from '../../placement/quantity'
 import { minutesFromSeconds, roundToTenth } from '../../units'
-import type { ComputedPlan } from './computePlan'
+import type { ComputedPlan } from './judgePlan'
 import { planFigures, type PlanFigures } from './figures'
 
 /** One line of what a total came from. `zoneId` points back to a place on the map. */

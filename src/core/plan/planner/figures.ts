@@ -4,7 +4,7 @@ import { mixGramPrice, quoteFor, type Quote } from '../../product/money'
 import { minutesFromSeconds, roundToTenth } from '../../units'
 import type { ContrastVerdict, Look, WearKind } from '../../judgement/look'
 import { appliedGrams, type Range, type ComputedStages } from '../../placement/quantity'
-import type { ComputedPlan } from './computePlan'
+import type { ComputedPlan } from './judgePlan'
 
 /** The figures of a plan as everyone sees them: browser, server and command line agree to the digit. */
 export interface PlanFigures extends StageFigures, JudgedFigures {}

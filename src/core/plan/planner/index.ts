@@ -1,14 +1,8 @@
 /** Joins the stages: a plan document in, everything computed out, rounded in one place. */
 export { checkPlan, type PlanProblem } from './checkPlan'
 export { clockFigures, type ClockFigures, type ClockTaskFigures, type ZoneClockFigures } from './clockFigures'
-export {
-  computePlan,
-  computeStages,
-  forgetAllButHeads,
-  judgePlan,
-  type ComputedPlan,
-  type Judgement,
-} from './computePlan'
+export { judgePlan, type ComputedPlan, type Judgement } from './judgePlan'
+export { createPlanner, type Planner } from './planner'
 export { derivationsOf, type Derivation, type DerivationLine, type Derivations } from './derivations'
 export {
   judgedFigures,

@@ -2,7 +2,9 @@ import fc from 'fast-check'
 import { activeVariant, DIRECTIONS, type FaltoPlan } from '../../model'
 import { planWith, stageOf } from '../../../../tests/support/plan'
 import { memoByKey } from './memo'
-import { checkPlan, computePlan, derivationsOf, forgetAllButHeads, planFigures } from '.'
+import { checkPlan, createPlanner, derivationsOf, planFigures } from '.'
+
+const { computePlan, forget } = createPlanner()
 
 const figuresOf = (plan: FaltoPlan) => planFigures(plan, computePlan(plan))
 
@@ -23,7 +25,7 @@ describe('computing a plan', () => {
           computePlan(plan)
         }
         const remembered = figuresOf(plan)
-        forgetAllButHeads()
+        forget()
         expect(figuresOf(plan)).toEqual(remembered)
       }),
       { numRuns: 12 },

@@ -1,5 +1,5 @@
 import { checkPlan } from '../planner'
-import type { HairState } from '../../model'
+import { byId, type HairState } from '../../model'
 import { defaultPlacement, TAKE_PRESETS } from '../../placement/foils'
 import { MEDIUM_HAIR } from '../../../../tests/support/plan'
 import { placed, planFromDesign, type Design } from '.'
@@ -31,7 +31,7 @@ let n = 0
 const planFor = (hair: Partial<HairState> = {}) =>
   planFromDesign(design, { head: { circumferenceCm: 55 }, hair: { ...MEDIUM_HAIR, ...hair }, newId: () => `id-${n++}` })
 const roles = (stage: ReturnType<typeof planFor>['variants'][number]['stages'][number]) =>
-  stage.order.map((id) => stage.zones.find((zone) => zone.id === id)!.role)
+  stage.order.map((id) => byId(stage.zones, id).role)
 
 describe('a design', () => {
   it('becomes a plan that keeps every law', () => {

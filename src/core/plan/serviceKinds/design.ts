@@ -11,11 +11,11 @@ import type {
   StageKind,
   Take,
 } from '../../model'
-import { defaultPlacement, isDiagonal, TAKE_PRESETS } from '../../placement/foils'
+import { defaultPlacement, isDiagonal, TAKE_PRESETS, type TakePresetId } from '../../placement/foils'
 import { planOf, startingFormulas, type Person } from './newPlan'
 
 /** What is set for a zone, over the default and a preset. */
-export type Change = Partial<Omit<Placement, 'take'>> & { preset?: string; take?: Partial<Take> }
+export type Change = Partial<Omit<Placement, 'take'>> & { preset?: TakePresetId; take?: Partial<Take> }
 
 export interface StageDesign {
   kind: StageKind

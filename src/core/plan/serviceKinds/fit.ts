@@ -1,5 +1,5 @@
-import { isLightener, LIMITS, type FaltoPlan, type Goal, type Placement } from '../../model'
-import { computePlan } from '../planner'
+import { byId, isLightener, LIMITS, type FaltoPlan, type Goal, type Placement } from '../../model'
+import type { Planner } from '../planner'
 import { isStitched } from '../../placement/foils'
 import { FACE_PANEL_CM, SOFT_FRAME, CLOSEST_ROWS, WIDEST_ROWS, FIT_STEPS, LIGHT_NEAR_ENOUGH } from './constants'
 
@@ -32,7 +32,11 @@ export function fitFaceFrame(plan: FaltoPlan, { faceFrame }: Pick<Goal, 'faceFra
  * Lays the light rows closer together or further apart until as much hair gets lighter as is wished for.
  * @returns the reason, or nothing where rows are not what decides the amount
  */
-export function fitAmount(plan: FaltoPlan, { lightPercent }: Pick<Goal, 'lightPercent'>): string | undefined {
+export function fitAmount(
+  planner: Planner,
+  plan: FaltoPlan,
+  { lightPercent }: Pick<Goal, 'lightPercent'>,
+): string | undefined {
   const rows = placements(plan).filter(
     ({ placement }) =>
       lightens(plan, placement) &&
@@ -47,7 +51,7 @@ export function fitAmount(plan: FaltoPlan, { lightPercent }: Pick<Goal, 'lightPe
       const gap = (placement.subsectionMm + usual[i]!) * factor - placement.subsectionMm
       placement.rowGapMm = Math.min(LIMITS.rowGapMm.max, Math.max(0, Math.round(2 * gap) / 2))
     })
-  const light = () => 100 * computePlan(plan).look.light
+  const light = () => 100 * planner.computePlan(plan).look.light
   const before = light()
   if (Math.abs(before - lightPercent) < LIGHT_NEAR_ENOUGH)
     return `About ${Math.round(before)} % of the hair gets lighter, as wished.`
@@ -85,6 +89,5 @@ export function fitShadow(plan: FaltoPlan, { shadowCm }: Pick<Goal, 'shadowCm'>)
 const lightens = ({ formulas, products, hair }: FaltoPlan, { sequence }: Placement): boolean =>
   formulas.some(
     ({ id, productId, level }) =>
-      sequence.includes(id) &&
-      (isLightener(products.find((product) => product.id === productId)!.kind) || level > hair.naturalLevel),
+      sequence.includes(id) && (isLightener(byId(products, productId).kind) || level > hair.naturalLevel),
   )

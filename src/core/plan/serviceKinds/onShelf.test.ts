@@ -1,4 +1,4 @@
-import type { CatalogueItem, Product } from '../../model'
+import { byId, type CatalogueItem, type Product } from '../../model'
 import { STARTING_RATES } from '../../product/money'
 import { servicePlan } from '../../../../tests/support/samples'
 import { checkPlan } from '../planner'
@@ -35,7 +35,7 @@ describe('a plan on a salon’s own shelf', () => {
   it('takes the very product where it is there, and leaves the invented one where there is none of its kind', () => {
     const own = [item({ ...powder!, name: 'Renamed' }), item({ ...powder!, id: 'other', name: 'Another' })]
     const shelved = onShelf(plan, own, STARTING_RATES)
-    expect(shelved.products.find(({ id }) => id === powder!.id)!.name).toBe('Renamed')
+    expect(byId(shelved.products, powder!.id).name).toBe('Renamed')
     expect(shelved.formulas.map(({ productId }) => productId)).toEqual(plan.formulas.map(({ productId }) => productId))
     expect(shelved.products.map(({ kind }) => kind)).toEqual(plan.products.map(({ kind }) => kind))
   })

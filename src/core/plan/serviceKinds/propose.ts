@@ -1,15 +1,15 @@
 import { targetFor } from '../../judgement/feasibility'
-import { isLightener, type FaltoPlan, type Goal, type HairState, type Tone, type ToneHue } from '../../model'
-import { computePlan } from '../planner'
+import { byId, isLightener, type FaltoPlan, type Goal, type HairState, type Tone, type ToneHue } from '../../model'
+import type { Planner } from '../planner'
 import { fitAmount, fitFaceFrame, fitShadow } from './fit'
 import type { Person } from './newPlan'
-import { planFromService, SERVICES } from './serviceKinds'
+import { planFromService, SERVICES, type ServiceId } from './serviceKinds'
 import { SHORT_CM, LONG_CM } from './constants'
 
 /** A whole plan to start from, with why each choice was made. */
 export interface Proposal {
   plan: FaltoPlan
-  serviceId: string
+  serviceId: ServiceId
   reasons: string[]
 }
 
@@ -21,7 +21,7 @@ export interface Wished {
 }
 
 interface Choice {
-  serviceId: string
+  serviceId: ServiceId
   when: (wished: Wished) => boolean
   because: (wished: Wished) => string
 }
@@ -138,12 +138,12 @@ const TONES: Record<ToneHue, Tone> = {
  * by school, face frame, depth of the shadow and amount of light. Everything can be changed.
  * @returns the plan with the reason for each choice
  */
-export function proposePlan(wished: Wished, person: Person): Proposal {
+export function proposePlan(planner: Planner, wished: Wished, person: Person): Proposal {
   const { serviceId, because } = CHOICES.find(({ when }) => when(wished))!
   const plan = planFromService(serviceId, person)
   const wish = target(wished.goal)
-  const reasons = [`${SERVICES.find(({ id }) => id === serviceId)!.name}. ${because(wished)}`]
-  const kindOf = (productId: string) => plan.products.find(({ id }) => id === productId)!.kind
+  const reasons = [`${byId(SERVICES, serviceId).name}. ${because(wished)}`]
+  const kindOf = (productId: string) => byId(plan.products, productId).kind
   const strength = wished.goal.school === 'stepUp' ? 30 : 20
   plan.formulas = plan.formulas.map((formula) => {
     const kind = kindOf(formula.productId)
@@ -164,10 +164,14 @@ export function proposePlan(wished: Wished, person: Person): Proposal {
       for (const zone of zones) if (zone.role === 'nape') zone.placement = { ...zone.placement, sequence: [] }
     reasons.push('The nape is recorded as fragile and is left alone.')
   }
-  for (const reason of [fitFaceFrame(plan, wished.goal), fitShadow(plan, wished.goal), fitAmount(plan, wished.goal)])
+  for (const reason of [
+    fitFaceFrame(plan, wished.goal),
+    fitShadow(plan, wished.goal),
+    fitAmount(planner, plan, wished.goal),
+  ])
     if (reason) reasons.push(reason)
   const { timeLimitMinutes } = wished.goal
-  const minutes = Math.round(computePlan(plan).handsOn.expected / 60)
+  const minutes = Math.round(planner.computePlan(plan).handsOn.expected / 60)
   if (timeLimitMinutes !== undefined && minutes > timeLimitMinutes)
     reasons.push(
       `About ${minutes} minutes of hands alone, more than the ${timeLimitMinutes} there are: choose a smaller service, work with help, or split the visit.`,

@@ -5,8 +5,8 @@ import { planFromDesign, type Change, type Design, type StageDesign } from './de
 import type { Person } from './newPlan'
 
 /** A kind of service to start a plan from. */
-export interface Service {
-  id: string
+export interface Service<Id extends string = string> {
+  id: Id
   name: string
   /** When one would choose it. */
   help: string
@@ -75,7 +75,7 @@ const shadow = (formula: string, bandCm: number): StageDesign =>
   })
 
 /** Kinds of service of our own making, on shared parts. */
-export const SERVICES: readonly Service[] = [
+const KINDS = [
   {
     id: 'fullBabylights',
     name: 'Babylights all over',
@@ -521,7 +521,9 @@ export const SERVICES: readonly Service[] = [
       ],
     }),
   },
-]
+] as const satisfies readonly Service[]
+export type ServiceId = (typeof KINDS)[number]['id']
+export const SERVICES: readonly Service<ServiceId>[] = KINDS
 
 /** The plan a kind of service makes for somebody. @throws Error for a service that is not there */
 export function planFromService(id: string, person: Person): FaltoPlan {

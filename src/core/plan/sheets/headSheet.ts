@@ -1,4 +1,4 @@
-import type { FaltoPlan, Formula, Stage } from '../../model'
+import { byId, type FaltoPlan, type Formula, type Stage } from '../../model'
 import type { ComputedStages } from '../../placement/quantity'
 import { mapDrawing, type MapDrawing, type ZoneDrawing } from './mapDrawing'
 
@@ -54,7 +54,7 @@ export function headSheet(
       name: stage.name,
       zones: drawing.zones.filter(({ stageId }) => stageId === stage.id),
       order: stage.order.map((id, i) => {
-        const zone = stage.zones.find((candidate) => candidate.id === id)!
+        const zone = byId(stage.zones, id)
         const { pieces } = computed.zones.find(({ zoneId }) => zoneId === id)!.placement
         const foils = pieces.filter(({ kind }) => kind === 'foil').length
         const letters = [...new Set(pieces.map(({ formulaId }) => formulaId))].join(' ')
@@ -78,7 +78,7 @@ export function headSheet(
 
 /** What a formula is mixed from, in words. */
 function mixedFrom({ products }: FaltoPlan, productId: string, shades: Formula['shades'] = []): string {
-  const nameOf = (code: string) => products.find(({ id }) => id === code)!.name
+  const nameOf = (code: string) => byId(products, code).name
   if (shades.length < 2) return nameOf(shades[0]?.productId ?? productId)
   return shades
     .map(({ productId: code, amount, unit }) => `${amount} ${unit === 'grams' ? 'g' : unit} ${nameOf(code)}`)

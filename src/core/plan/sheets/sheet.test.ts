@@ -1,4 +1,5 @@
-import { computePlan } from '../planner'
+import { byId } from '../../model'
+import { computePlan } from '../../../../tests/support/planner'
 import { planWith } from '../../../../tests/support/plan'
 import { headModel, mapDrawing } from '.'
 
@@ -15,7 +16,7 @@ describe('the map drawing', () => {
 
   it('keeps the very drawing of a zone that was not touched, and draws a touched one anew', () => {
     const edited = structuredClone(plan)
-    edited.variants[0]!.stages[0]!.zones.find(({ id }) => id === 'back')!.placement.take.stitchMm = 6
+    byId(edited.variants[0]!.stages[0]!.zones, 'back').placement.take.stitchMm = 6
     const after = mapDrawing(edited, computePlan(edited))
     after.zones.forEach((zone, i) => expect(zone === drawing.zones[i]).toBe(zone.id !== 'back'))
   })

@@ -1,5 +1,5 @@
 import { bowlVol, gramsOfParts, millilitres, recipeOf, splitExactly, type Recipe, type RecipePart } from '../formula'
-import { activeVariant, isLightener, type FaltoPlan, type Formula, type Stage } from '../../model'
+import { indexPlan, activeVariant, isLightener, type FaltoPlan, type Formula, type Stage } from '../../model'
 import type { Piece } from '../../placement/foils'
 import {
   BOWL_RESIDUE_G,
@@ -144,11 +144,7 @@ function servesWords(pieces: readonly Piece[]): string {
 export function bowlOptions(plan: FaltoPlan, formula: Formula, computed: ComputedStages): BowlOption[] {
   const { bowls: now, uses } = computed.grams.find(({ formulaId }) => formulaId === formula.id)!
   if (uses.length === 0) return []
-  const rules = bowlRulesFor(
-    formula,
-    plan.products.find(({ id }) => id === formula.productId)!,
-    plan.hair,
-  )
+  const rules = bowlRulesFor(formula, indexPlan(plan).leadOf(formula), plan.hair)
   const usual = planBowls(uses, { ...rules, chosen: undefined }).length
   const applied = uses.reduce((sum, { grams }) => sum + grams, 0)
   const seen = new Map<number, BowlOption>()

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { activeVariant, type MixRecord } from '../../model'
-import { computePlan, planFigures } from '../../plan/planner'
+import { planFigures } from '../../plan/planner'
 import { densePlan } from '../../../../tests/support/samples'
 import { planWith } from '../../../../tests/support/plan'
 import {
@@ -15,6 +15,7 @@ import {
   withDeveloper,
   type MixedPart,
 } from '.'
+import { computePlan } from '../../../../tests/support/planner'
 
 const tenths = (values: readonly number[]) => values.reduce((total, value) => total + Math.round(10 * value), 0)
 

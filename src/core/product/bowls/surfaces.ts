@@ -1,5 +1,6 @@
 import { lightenedSurface, surfaceOfBand, type Surface } from '../formula'
 import {
+  indexPlan,
   activeVariant,
   isColour,
   isLightener,
@@ -15,7 +16,7 @@ import { SHORTEST_SHOWN_CM, MOST_SHOWN } from './constants'
  * does; else the bands of the newest record, commonest strand first; else the natural level.
  */
 export function surfacesFor(plan: FaltoPlan, formula: Formula, canvas: Canvas | undefined): Surface[] {
-  const { kind } = plan.products.find(({ id }) => id === formula.productId)!
+  const { kind } = indexPlan(plan).leadOf(formula)
   const { stages } = activeVariant(plan)
   const usedIn = (id: string) =>
     stages.findIndex((stage) =>
@@ -24,10 +25,7 @@ export function surfacesFor(plan: FaltoPlan, formula: Formula, canvas: Canvas | 
   const own = usedIn(formula.id)
   const before = plan.formulas.filter(
     (other) =>
-      own > 0 &&
-      usedIn(other.id) >= 0 &&
-      usedIn(other.id) < own &&
-      isLightener(plan.products.find(({ id }) => id === other.productId)!.kind),
+      own > 0 && usedIn(other.id) >= 0 && usedIn(other.id) < own && isLightener(indexPlan(plan).leadOf(other).kind),
   )
   const lightened =
     isColour(kind) && stages[own]?.worksOn?.kind !== 'dropped'

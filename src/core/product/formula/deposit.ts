@@ -1,3 +1,4 @@
+import { readAlong, type Reading } from '../../numeric'
 import {
   absorbanceOf,
   exposedLab,
@@ -27,7 +28,7 @@ const depthOf = ([red, green, blue]: Absorbance): number => 0.3 * red + 0.6 * gr
  * Levels that permanent colour lifts natural pigment. Common practice (10 vol deposit, 20 vol 1–2, 30 vol 2–3, 40 vol
  * 3–4); between them interpolated.
  */
-const COLOUR_LIFT: readonly (readonly [vol: number, levels: number])[] = [
+const COLOUR_LIFT: readonly Reading[] = [
   [10, 0],
   [20, 1.5],
   [30, 2.5],
@@ -35,15 +36,7 @@ const COLOUR_LIFT: readonly (readonly [vol: number, levels: number])[] = [
 ]
 
 /** Levels that permanent colour lifts natural pigment at a strength, vol. It lifts nothing else. */
-export function colourLift(vol: number): number {
-  if (vol <= COLOUR_LIFT[0]![0]) return 0
-  for (let i = 1; i < COLOUR_LIFT.length; i++) {
-    const [fromVol, fromLevels] = COLOUR_LIFT[i - 1]!
-    const [toVol, toLevels] = COLOUR_LIFT[i]!
-    if (vol <= toVol) return fromLevels + ((vol - fromVol) / (toVol - fromVol)) * (toLevels - fromLevels)
-  }
-  return COLOUR_LIFT.at(-1)![1]
-}
+export const colourLift = (vol: number): number => readAlong(COLOUR_LIFT, vol)
 
 /** What of a mix matters to the colour it leaves. Sums of its shades by mass, so that dyes mix as shades do. */
 export interface Dye {

@@ -1,7 +1,8 @@
 import fc from 'fast-check'
-import { computePlan, planFigures } from '../../plan/planner'
+import { planFigures } from '../../plan/planner'
 import { densePlan } from '../../../../tests/support/samples'
 import { billFor, gramPrice, STARTING_RATES } from '.'
+import { computePlan } from '../../../../tests/support/planner'
 
 const used = { grams: 100, productCost: 800, bowls: 1, foils: 60, seconds: 5400 }
 

@@ -1,3 +1,4 @@
+import { foldTurn } from '../../numeric'
 import { radians } from '../../units'
 import { HAIRLINE_LANDMARKS, FRONT_FADE, NAPE_FADE_FROM } from './constants'
 
@@ -40,7 +41,7 @@ function monotoneCubic(xs: number[], ys: number[]): Hairline {
     slopes[i] = (w1 + w2) / (w1 / before + w2 / after)
   }
   return (psi) => {
-    const x = Math.abs(psi - 2 * Math.PI * Math.round(psi / (2 * Math.PI)))
+    const x = foldTurn(psi)
     let i = 0
     while (i < count - 2 && x > xs[i + 1]!) i++
     const h = steps[i]!

@@ -1,3 +1,4 @@
+import { bisect } from '../../numeric'
 import type { HeadMeasures } from '../../model'
 import {
   DEFAULT_CIRCUMFERENCE_CM,
@@ -129,11 +130,5 @@ function solveMeasure(
       `${tape} cm does not fit the other measures of this head: it should lie between ${shortest.toFixed(1)} and ${longest.toFixed(1)} cm. Measure again or leave it out.`,
     )
   }
-  let { min, max } = range
-  for (let step = 0; step < 60; step++) {
-    const middle = (min + max) / 2
-    if (arc(middle) < tape) min = middle
-    else max = middle
-  }
-  return (min + max) / 2
+  return bisect((parameter) => arc(parameter) - tape, range.min, range.max)
 }

@@ -1,8 +1,9 @@
+import { foldTurn } from '../../numeric'
 import type { LengthRegion, Place } from '../../model'
 import { degrees, radians } from '../../units'
 
 /** Azimuth from the face, degrees, 0…180 on either side. */
-const azimuth = ({ psi }: Place): number => Math.abs(degrees(psi - 2 * Math.PI * Math.round(psi / (2 * Math.PI))))
+const azimuth = ({ psi }: Place): number => degrees(foldTurn(psi))
 
 /**
  * Region whose length a root has when a colourist measures six lengths on a head. Bounds are our estimate from the

@@ -1,3 +1,4 @@
+import { foldTurn } from '../../numeric'
 import type { Place } from '../../model'
 import { degrees } from '../../units'
 
@@ -9,7 +10,7 @@ export type Region = (typeof REGIONS)[number]
  * the occipital bone lies about two thirds of the way from the apex to the nape hairline.
  */
 export function regionAt(place: Place): Region {
-  const azimuth = Math.abs(degrees(place.psi - 2 * Math.PI * Math.round(place.psi / (2 * Math.PI))))
+  const azimuth = degrees(foldTurn(place.psi))
   if (azimuth < 40) return place.s > 0.55 ? 'fringe' : 'top'
   if (azimuth < 65) return place.s > 0.7 ? 'temple' : place.s > 0.4 ? 'side' : 'top'
   if (azimuth < 115) return place.s > 0.4 ? 'side' : 'top'

@@ -1,3 +1,4 @@
+import { foldTurn } from '../../numeric'
 import { AZIMUTH_STEP, POLAR_STEP, TABLE_ROWS, TABLE_COLUMNS } from './constants'
 import { metricAt, type Axes } from './surface'
 
@@ -48,8 +49,7 @@ export function meridianTables(axes: Axes): { area: MeridianTable; arc: Meridian
 
 /** Where an azimuth, folded into 0…π, lies among the columns. */
 function columnAt(psi: number): number {
-  const folded = Math.abs(psi - 2 * Math.PI * Math.round(psi / (2 * Math.PI)))
-  return Math.min(folded / AZIMUTH_STEP, TABLE_COLUMNS - 1)
+  return Math.min(foldTurn(psi) / AZIMUTH_STEP, TABLE_COLUMNS - 1)
 }
 /** The column at or before such a place, with another one after it. */
 const columnBefore = (position: number): number => Math.min(Math.floor(position), TABLE_COLUMNS - 2)

@@ -1,7 +1,6 @@
 import fc from 'fast-check'
 import { MAP, pointCount, STRIDE } from '../../placement/foils'
 import { createHead, lengthRegionAt, placeFromMap, RIM_FROM_S } from '../../scalp/head'
-import { computePlan } from '../../plan/planner'
 import { band } from '../../../../tests/support/canvas'
 import { planWith } from '../../../../tests/support/plan'
 import {
@@ -19,6 +18,7 @@ import {
   type CourseEvent,
   type StrandPlace,
 } from '.'
+import { computePlan } from '../../../../tests/support/planner'
 
 const COURSE: Course = {
   kind: 'powderLightener',

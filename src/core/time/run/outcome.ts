@@ -1,4 +1,4 @@
-import type { RunFormula } from '../../model'
+import { byId, type RunFormula } from '../../model'
 import type { TaskKind } from '../schedule'
 import { roundToTenth } from '../../units'
 import { WAITING, type RunState } from './fold'
@@ -77,7 +77,7 @@ export function levelsToConfirm(
     if (putIn.length === 0) return []
     const readings = putIn.flatMap(({ id }) => state.steps.get(id)!.seen).sort((a, b) => a.at - b.at)
     const levels = putIn.flatMap((step) => {
-      const outs = endsOf(script, step.id).map((out) => script.steps.find(({ id }) => id === out)!)
+      const outs = endsOf(script, step.id).map((out) => byId(script.steps, out))
       const begun = outs.flatMap(({ id }) => state.steps.get(id)?.begunAt ?? [])
       const out = begun.length > 0 ? Math.min(...begun) : (state.endedAt ?? state.steps.get(step.id)!.endedAt!)
       const { level } = underProduct({ script, formulas }, state, step, out - 1000 * laterThanFirst(step, outs))

@@ -1,8 +1,8 @@
-import { computePlan } from '../../plan/planner'
 import type { RunEvent } from '../../model'
 import { ALONE } from '../schedule'
 import { planWith } from '../../../../tests/support/plan'
 import { expectedRun, foldRun, rescuesFor, scriptFor } from '.'
+import { computePlan } from '../../../../tests/support/planner'
 
 const plan = planWith({ placement: { rowGapMm: 6 } })
 const script = scriptFor(plan, computePlan(plan), { crew: ALONE })

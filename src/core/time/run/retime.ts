@@ -1,3 +1,4 @@
+import { byId } from '../../model'
 import { TAKE_OUT_SECONDS } from '../schedule'
 import { WAITING, type RunState, type StepState } from './fold'
 import { putInBefore, type RunScript, type ScriptStep } from './script'
@@ -144,7 +145,7 @@ function plannedAfter(
   planned: number,
 ): number {
   const meant = putInBefore(script, step.id).map((from) => {
-    const put = script.steps.find(({ id }) => id === from)!
+    const put = byId(script.steps, from)
     return (times.get(from)?.from ?? planned) + 1000 * (step.start - put.start)
   })
   return meant.length > 0 ? Math.min(...meant) : 0

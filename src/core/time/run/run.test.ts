@@ -1,10 +1,10 @@
 import fc from 'fast-check'
-import { computePlan } from '../../plan/planner'
-import type { KeptRunEvent, RunEvent, RunFormula } from '../../model'
+import { byId, type KeptRunEvent, type RunEvent, type RunFormula } from '../../model'
 import { fullStrengthOf } from '../lightening'
 import { ALONE, ASSISTANT } from '../schedule'
 import { planWith } from '../../../../tests/support/plan'
 import { expectedRun, foldRun, levelsToConfirm, runOutcome, runZones, scriptFor, shownAt, underProduct } from '.'
+import { computePlan } from '../../../../tests/support/planner'
 
 const plan = planWith({ only: ['frontLeft', 'frontRight'] })
 const script = scriptFor(plan, computePlan(plan), { crew: { ...ALONE, people: [...ALONE.people, ASSISTANT] } })
@@ -164,9 +164,7 @@ describe('the rest of a visit', () => {
   })
 
   it('warns of hair that would stay too long, and no longer once it is out', () => {
-    const before = asPlanned(20).filter(
-      ({ stepId }) => script.steps.find(({ id }) => id === stepId)!.start <= putIn.start,
-    )
+    const before = asPlanned(20).filter(({ stepId }) => byId(script.steps, stepId!).start <= putIn.start)
     const { deadlines } = expected(before, minutes(80))
     const own = deadlines.find(({ putInBy }) => putInBy === putIn.id)!
     expect(own.late).toBeGreaterThan(0)

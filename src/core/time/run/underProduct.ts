@@ -1,3 +1,4 @@
+import { between } from '../../numeric'
 import type { RunFormula } from '../../model'
 import {
   dilutionFactor,
@@ -135,7 +136,7 @@ function levelAt(curve: Lift, minute: number): number {
   const after = curve.findIndex((point) => point.minute >= minute)
   if (after <= 0) return (after === 0 ? curve[0]! : curve.at(-1)!).level
   const [one, other] = [curve[after - 1]!, curve[after]!]
-  return one.level + ((minute - one.minute) / (other.minute - one.minute)) * (other.level - one.level)
+  return between(one.level, other.level, (minute - one.minute) / (other.minute - one.minute))
 }
 
 /** After how long a level is first come to, min. */
@@ -144,5 +145,5 @@ function minuteFor(curve: Lift, level: number): number | undefined {
   if (after < 0) return undefined
   if (after === 0) return curve[0]!.minute
   const [one, other] = [curve[after - 1]!, curve[after]!]
-  return one.minute + ((level - one.level) / (other.level - one.level)) * (other.minute - one.minute)
+  return between(one.minute, other.minute, (level - one.level) / (other.level - one.level))
 }

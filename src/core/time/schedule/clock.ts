@@ -1,4 +1,4 @@
-import { activeVariant, isLightener, type Canvas, type FaltoPlan } from '../../model'
+import { byId, activeVariant, isLightener, type Canvas, type FaltoPlan } from '../../model'
 import { createProcess, ROOM_CELSIUS, type ServiceProcess, type SpotResult } from '../lightening'
 import { combinedSigma, rangeOf, SECONDS_VARIATION, type Range, type ComputedStages } from '../../placement/quantity'
 import { minutesFromSeconds } from '../../units'
@@ -259,7 +259,7 @@ function zoneClock(
   lifts: boolean,
 ): ZoneClock {
   const { stages } = activeVariant(plan)
-  const formula = plan.formulas.find(({ id }) => id === formulaId)!
+  const formula = byId(plan.formulas, formulaId)
   const spots = outcomes.flatMap((one) => one.spots)
   const mean = (value: (spot: SpotResult) => number) => spots.reduce((sum, spot) => sum + value(spot), 0) / spots.length
   const strongest = outcomes.reduce((most, one) => (strainOf(one) > strainOf(most) ? one : most))
@@ -269,7 +269,7 @@ function zoneClock(
   return {
     stageId,
     zoneId,
-    name: stages.find(({ id }) => id === stageId)!.zones.find(({ id }) => id === zoneId)!.name,
+    name: byId(byId(stages, stageId).zones, zoneId).name,
     formulaId,
     pieces: outcomes.length,
     firstOn: minute(({ on }) => on, Math.min),
@@ -320,8 +320,8 @@ export function liftOf(process: ServiceProcess, lifting: readonly ServedPiece[])
 
 /** Whether what a formula puts on lifts. */
 export function lightens({ formulas, products }: FaltoPlan, formulaId: string): boolean {
-  const { productId } = formulas.find(({ id }) => id === formulaId)!
-  return isLightener(products.find(({ id }) => id === productId)!.kind)
+  const { productId } = byId(formulas, formulaId)
+  return isLightener(byId(products, productId).kind)
 }
 
 function curveOf(process: ServiceProcess, outcomes: readonly PieceOutcome[]): CurvePoint[] {

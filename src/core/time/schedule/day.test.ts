@@ -1,7 +1,7 @@
 import fc from 'fast-check'
-import { computePlan } from '../../plan/planner'
 import { planWith } from '../../../../tests/support/plan'
 import { ALONE, arrivalFor, clockFor, dayFor, visitFor, withHelp, ASSISTANT } from '.'
+import { computePlan } from '../../../../tests/support/planner'
 
 const small = planWith({ only: ['frontLeft', 'frontRight'], placement: { rowGapMm: 10 } })
 const large = planWith({ placement: { rowGapMm: 9 } })

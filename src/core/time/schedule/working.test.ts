@@ -1,7 +1,7 @@
-import type { DropoutKind } from '../../model'
-import { computePlan } from '../../plan/planner'
+import { byId, type DropoutKind } from '../../model'
 import { planWith, type Wanted, stageOf } from '../../../../tests/support/plan'
 import { ALONE, clockFor, remediesFor, visitFor } from '.'
+import { computePlan } from '../../../../tests/support/planner'
 
 /** Slices under film from the scalp to the tips. */
 function filmPlan(rest: Partial<Wanted> = {}) {
@@ -25,8 +25,7 @@ describe('lengths before the scalp', () => {
     const [lengths, scalp] = ['lengths', 'scalp'].map((part) => pieces.filter(({ id }) => id.endsWith(`/${part}`)))
     expect(lengths!.length).toBe(computed.zones.reduce((sum, { placement }) => sum + placement.pieces.length, 0))
     expect(scalp!.length).toBe(lengths!.length)
-    for (const piece of lengths!)
-      expect(scalp!.find(({ id }) => id === piece.id.replace('lengths', 'scalp'))!.toCm).toBe(piece.fromCm)
+    for (const piece of lengths!) expect(byId(scalp!, piece.id.replace('lengths', 'scalp')).toCm).toBe(piece.fromCm)
     const partOf = (task: (typeof putIn)[number]) => task.pieces![0]!.piece.id.split('/').at(-1)
     expect(putIn.map(partOf)).toEqual(putIn.map(partOf).sort())
   })

@@ -10,10 +10,11 @@ import Paper from '@mui/material/Paper'
 import Stack from '@mui/material/Stack'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
-import { COUNTS, isCompanion, LIMITS, TONES, type Formula } from '@/core/model'
+import { byId, COUNTS, isCompanion, LIMITS, TONES, type Formula } from '@/core/model'
 import { percentFromVolume } from '@/core/units'
 import { Choice, NumberField, FormulaSample } from '../../parts'
 import { freeLetter } from '../../formulaLetters'
+import { RemoveFormula } from '../RemoveFormula'
 import { WORDS } from '../../words'
 import { usePlan, usePlanStore } from '../context'
 
@@ -21,21 +22,6 @@ import { usePlan, usePlanStore } from '../context'
 export function FormulasDialog({ onClose }: { onClose: () => void }) {
   const { store, permissions } = usePlanStore()
   const formulas = usePlan((state) => state.document.formulas)
-  const products = usePlan((state) => state.document.products)
-  const variants = usePlan((state) => state.document.variants)
-  const swatches = usePlan((state) => state.answer?.drawing.swatches) ?? {}
-  const readOnly = !permissions.write
-
-  const set = (id: string, what: string, change: Partial<Formula>) =>
-    store.edit(
-      `Formula ${id}: ${what}`,
-      `formula/${id}/${what}`,
-      (draft) =>
-        void Object.assign(
-          draft.formulas.find((formula) => formula.id === id)!,
-          change,
-        ),
-    )
 
   function add() {
     const id = freeLetter(formulas)
@@ -49,116 +35,13 @@ export function FormulasDialog({ onClose }: { onClose: () => void }) {
       <DialogTitle id="formulas-title">Formulas</DialogTitle>
       <DialogContent>
         <Stack spacing={2}>
-          {formulas.map((formula, i) => {
-            const used = variants.some(({ stages }) =>
-              stages.some(({ zones }) => zones.some(({ placement }) => placement.sequence.includes(formula.id))),
-            )
-            return (
-              <Paper
-                key={formula.id}
-                variant="outlined"
-                sx={{ p: 2 }}
-                component="section"
-                aria-label={`Formula ${formula.id}`}
-              >
-                <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', mb: 1.5 }}>
-                  <FormulaSample id={formula.id} index={i} swatch={swatches[formula.id] ?? '#888888'} size={40} />
-                  <TextField
-                    size="small"
-                    label="Name"
-                    defaultValue={formula.name}
-                    disabled={readOnly}
-                    slotProps={{ htmlInput: { maxLength: COUNTS.nameLength } }}
-                    onChange={(event) =>
-                      event.target.value.trim() && set(formula.id, 'name', { name: event.target.value.trim() })
-                    }
-                    sx={{ flex: 1 }}
-                  />
-                  {!readOnly && formulas.length > 1 && (
-                    <Button
-                      color="inherit"
-                      disabled={used}
-                      title={used ? 'Used in a row rhythm; take it out there first.' : undefined}
-                      onClick={() =>
-                        store.edit(
-                          `Formula ${formula.id} removed`,
-                          `formula/${formula.id}/remove`,
-                          (draft) => void (draft.formulas = draft.formulas.filter(({ id }) => id !== formula.id)),
-                        )
-                      }
-                    >
-                      Remove
-                    </Button>
-                  )}
-                </Box>
-                <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: 'repeat(auto-fit, minmax(210px, 1fr))' }}>
-                  <TextField
-                    select
-                    size="small"
-                    label="Product"
-                    value={formula.productId}
-                    disabled={readOnly}
-                    onChange={(event) =>
-                      store.edit(`Formula ${formula.id}: product`, `formula/${formula.id}/product`, (draft) => {
-                        const own = draft.formulas.find(({ id }) => id === formula.id)!
-                        own.productId = event.target.value
-                        delete own.shades
-                      })
-                    }
-                    sx={{ alignSelf: 'center' }}
-                  >
-                    {products
-                      .filter(({ kind }) => !isCompanion(kind))
-                      .map((product) => (
-                        <MenuItem key={product.id} value={product.id}>
-                          {product.name}{' '}
-                          <Typography component="span" variant="caption" color="textSecondary" sx={{ ml: 1 }}>
-                            {WORDS.product[product.kind]}, {product.maximumMinutes} min at most
-                          </Typography>
-                        </MenuItem>
-                      ))}
-                  </TextField>
-                  <NumberField
-                    label="Developer"
-                    value={formula.developerVol}
-                    limit={LIMITS.developerVol}
-                    step={5}
-                    disabled={readOnly}
-                    help={`${Math.round(percentFromVolume(formula.developerVol) * 10) / 10} % peroxide`}
-                    onChange={(developerVol) => set(formula.id, 'developer', { developerVol })}
-                  />
-                  <NumberField
-                    label="Developer to one part"
-                    value={formula.ratio}
-                    limit={LIMITS.ratio}
-                    step={0.5}
-                    disabled={readOnly}
-                    help={`1 : ${formula.ratio}`}
-                    onChange={(ratio) => set(formula.id, 'ratio', { ratio })}
-                  />
-                  <NumberField
-                    label="Level it is meant to show"
-                    value={formula.level}
-                    limit={LIMITS.targetLevel}
-                    step={0.5}
-                    disabled={readOnly}
-                    onChange={(level) => set(formula.id, 'level', { level })}
-                  />
-                  <Choice
-                    label="Tone"
-                    value={formula.tone}
-                    disabled={readOnly}
-                    options={TONES.map((value) => ({ value, label: WORDS.tone[value] }))}
-                    onChange={(tone) => set(formula.id, 'tone', { tone })}
-                  />
-                </Box>
-              </Paper>
-            )
-          })}
+          {formulas.map((formula, i) => (
+            <FormulaCard key={formula.id} formula={formula} index={i} only={formulas.length === 1} />
+          ))}
         </Stack>
       </DialogContent>
       <DialogActions>
-        {!readOnly && (
+        {permissions.write && (
           <Button color="inherit" disabled={formulas.length >= COUNTS.formulas} onClick={add}>
             Add a formula
           </Button>
@@ -168,5 +51,110 @@ export function FormulasDialog({ onClose }: { onClose: () => void }) {
         </Button>
       </DialogActions>
     </Dialog>
+  )
+}
+
+interface CardProps {
+  formula: Formula
+  index: number
+  only: boolean
+}
+
+function FormulaCard({ formula, index, only }: CardProps) {
+  const { store, permissions } = usePlanStore()
+  const swatch = usePlan((state) => state.answer?.drawing.swatches[formula.id]) ?? '#888888'
+  const readOnly = !permissions.write
+  const { id } = formula
+  const set = (what: string, change: Partial<Formula>) =>
+    store.edit(
+      `Formula ${id}: ${what}`,
+      `formula/${id}/${what}`,
+      (draft) => void Object.assign(byId(draft.formulas, id), change),
+    )
+  return (
+    <Paper variant="outlined" sx={{ p: 2 }} component="section" aria-label={`Formula ${id}`}>
+      <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', mb: 1.5 }}>
+        <FormulaSample id={id} index={index} swatch={swatch} size={40} />
+        <TextField
+          size="small"
+          label="Name"
+          defaultValue={formula.name}
+          disabled={readOnly}
+          slotProps={{ htmlInput: { maxLength: COUNTS.nameLength } }}
+          onChange={({ target }) => target.value.trim() && set('name', { name: target.value.trim() })}
+          sx={{ flex: 1 }}
+        />
+        {!readOnly && !only && <RemoveFormula id={id} />}
+      </Box>
+      <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: 'repeat(auto-fit, minmax(210px, 1fr))' }}>
+        <ProductOf formula={formula} readOnly={readOnly} />
+        <NumberField
+          label="Developer"
+          value={formula.developerVol}
+          limit={LIMITS.developerVol}
+          step={5}
+          disabled={readOnly}
+          help={`${Math.round(percentFromVolume(formula.developerVol) * 10) / 10} % peroxide`}
+          onChange={(developerVol) => set('developer', { developerVol })}
+        />
+        <NumberField
+          label="Developer to one part"
+          value={formula.ratio}
+          limit={LIMITS.ratio}
+          step={0.5}
+          disabled={readOnly}
+          help={`1 : ${formula.ratio}`}
+          onChange={(ratio) => set('ratio', { ratio })}
+        />
+        <NumberField
+          label="Level it is meant to show"
+          value={formula.level}
+          limit={LIMITS.targetLevel}
+          step={0.5}
+          disabled={readOnly}
+          onChange={(level) => set('level', { level })}
+        />
+        <Choice
+          label="Tone"
+          value={formula.tone}
+          disabled={readOnly}
+          options={TONES.map((value) => ({ value, label: WORDS.tone[value] }))}
+          onChange={(tone) => set('tone', { tone })}
+        />
+      </Box>
+    </Paper>
+  )
+}
+
+function ProductOf({ formula: { id, productId }, readOnly }: Pick<CardProps, 'formula'> & { readOnly: boolean }) {
+  const { store } = usePlanStore()
+  const products = usePlan((state) => state.document.products)
+  return (
+    <TextField
+      select
+      size="small"
+      label="Product"
+      value={productId}
+      disabled={readOnly}
+      onChange={({ target }) =>
+        store.edit(`Formula ${id}: product`, `formula/${id}/product`, (draft) => {
+          const own = byId(draft.formulas, id)
+          own.productId = target.value
+          delete own.shades
+        })
+      }
+      sx={{ alignSelf: 'center' }}
+    >
+      {products
+        .filter(({ kind }) => !isCompanion(kind))
+        .map((product) => (
+          <MenuItem key={product.id} value={product.id}>
+            {product.name}{' '}
+            <Typography component="span" variant="caption" color="textSecondary" sx={{ ml: 1 }}>
+              {WORDS.product[product.kind]}, {product.maximumMinutes} min at most
+            </Typography>
+          </MenuItem>
+        ))}
+    </TextField>
   )
 }

@@ -2,11 +2,14 @@
 import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
-import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useEffect, useState } from 'react'
-import { COUNTS, type OwnLayout } from '@/core/model'
-import { callApi, problemAt } from '../../hooks/api'
+import { useWatch } from 'react-hook-form'
+import { LabelDto } from '@/dto'
+import { byId, COUNTS, type OwnLayout, type SavedSections, type Stage } from '@/core/model'
+import { TextEntry, useEntryForm } from '../../forms'
+import { callApi } from '../../hooks/api'
+import { useNotice } from '../../notices'
 import { LINE } from '../../theme'
 import { dateInWords } from '../../words'
 import { editStage, stageOf, usePlanStore } from '../context'
@@ -14,39 +17,9 @@ import { relay } from '../relay'
 
 /** Sections that the salon keeps as its own: to use, to keep the ones on the map, to remove. */
 export function OwnLayouts({ onUsed }: { onUsed: () => void }) {
+  const { layouts, trouble, change, load } = useOwnLayouts()
+  const notice = useNotice()
   const { store } = usePlanStore()
-  const [layouts, setLayouts] = useState<OwnLayout[]>()
-  const [removed, setRemoved] = useState<OwnLayout>()
-  const [name, setName] = useState('')
-  const [trouble, setTrouble] = useState<unknown>()
-
-  const load = () => callApi<{ layouts: OwnLayout[] }>('/api/layouts').then((answer) => setLayouts(answer.layouts))
-  useEffect(() => {
-    void load().catch(setTrouble)
-  }, [])
-
-  /** Does one thing on the server and then shows what it holds. */
-  async function change(work: () => Promise<unknown>): Promise<void> {
-    setTrouble(undefined)
-    try {
-      await work()
-      await load()
-    } catch (error) {
-      setTrouble(error)
-    }
-  }
-
-  function keep() {
-    const stage = stageOf(store.getState())
-    const zones = stage.order.map((id) => {
-      const { id: _own, ...section } = stage.zones.find((zone) => zone.id === id)!
-      return section
-    })
-    void change(async () => {
-      await callApi('/api/layouts', 'POST', { name: name.trim(), layout: stage.layout, zones })
-      setName('')
-    })
-  }
 
   function use({ name: chosen, layout, zones }: OwnLayout) {
     editStage(store, `${chosen} layout`, 'layout', (stage) =>
@@ -55,8 +28,13 @@ export function OwnLayouts({ onUsed }: { onUsed: () => void }) {
     store.select(undefined)
     onUsed()
   }
+  const restore = ({ id }: OwnLayout) => change(() => callApi(`/api/layouts/${id}/restore`, 'POST'))
+  const remove = (one: OwnLayout) =>
+    change(async () => {
+      await callApi(`/api/layouts/${one.id}`, 'DELETE')
+      notice(`“${one.name}” was removed.`, () => void restore(one))
+    })
 
-  const small = { borderColor: 'divider' }
   return (
     <Box component="section" aria-label="Our own sections" sx={{ borderTop: LINE, pt: 1.5 }}>
       <Typography variant="h3" sx={{ mb: 0.5 }}>
@@ -68,76 +46,113 @@ export function OwnLayouts({ onUsed }: { onUsed: () => void }) {
         </Typography>
       )}
       {layouts?.map((one) => (
-        <Box key={one.id} sx={{ display: 'flex', alignItems: 'center', gap: 1, py: 0.5 }}>
-          <Box sx={{ flex: 1, minWidth: 0 }}>
-            <Typography noWrap sx={{ fontWeight: 600 }}>
-              {one.name}
-            </Typography>
-            <Typography variant="caption" color="textSecondary">
-              {one.zones.length} zones · {one.by}, {dateInWords(one.at)}
-            </Typography>
-          </Box>
-          <Button variant="outlined" color="inherit" sx={small} aria-label={`Use ${one.name}`} onClick={() => use(one)}>
-            Use
-          </Button>
-          <Button
-            color="inherit"
-            aria-label={`Remove ${one.name}`}
-            onClick={() =>
-              void change(async () => {
-                await callApi(`/api/layouts/${one.id}`, 'DELETE')
-                setRemoved(one)
-              })
-            }
-          >
-            Remove
-          </Button>
-        </Box>
+        <LayoutRow key={one.id} layout={one} onUse={() => use(one)} onRemove={() => void remove(one)} />
       ))}
-      {removed && (
-        <Alert
-          severity="info"
-          action={
-            <Button
-              color="inherit"
-              onClick={() =>
-                void change(async () => {
-                  await callApi(`/api/layouts/${removed.id}/restore`, 'POST')
-                  setRemoved(undefined)
-                })
-              }
-            >
-              Undo
-            </Button>
-          }
-        >
-          “{removed.name}” was removed.
-        </Alert>
-      )}
-      {trouble !== undefined && (
-        <Alert severity="warning">
-          {problemAt(trouble, 'name') ?? (trouble instanceof Error ? trouble.message : 'This did not work. Try again.')}
-        </Alert>
-      )}
+      {trouble && <Alert severity="warning">{trouble}</Alert>}
+      <KeepAs sections={() => sectionsOf(stageOf(store.getState()))} onKept={load} />
+    </Box>
+  )
+}
+
+/** The salon's own layouts as the server holds them. */
+function useOwnLayouts() {
+  const [layouts, setLayouts] = useState<OwnLayout[]>()
+  const [trouble, setTrouble] = useState<string>()
+  const told = (error: unknown) => setTrouble(error instanceof Error ? error.message : 'This did not work. Try again.')
+  const load = () => callApi<{ layouts: OwnLayout[] }>('/api/layouts').then((answer) => setLayouts(answer.layouts))
+  useEffect(() => {
+    void load().catch(told)
+  }, [])
+  return {
+    layouts,
+    trouble,
+    load,
+    /** Does one thing on the server and then shows what it holds. */
+    async change(work: () => Promise<unknown>): Promise<void> {
+      setTrouble(undefined)
+      try {
+        await work()
+        await load()
+      } catch (error) {
+        told(error)
+      }
+    },
+  }
+}
+
+const sectionsOf = (stage: Stage): SavedSections => ({
+  layout: stage.layout,
+  zones: stage.order.map((id) => {
+    const { id: _own, ...section } = byId(stage.zones, id)
+    return section
+  }),
+})
+
+interface RowProps {
+  layout: OwnLayout
+  onUse: () => void
+  onRemove: () => void
+}
+
+function LayoutRow({ layout: { name, zones, by, at }, onUse, onRemove }: RowProps) {
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, py: 0.5 }}>
+      <Box sx={{ flex: 1, minWidth: 0 }}>
+        <Typography noWrap sx={{ fontWeight: 600 }}>
+          {name}
+        </Typography>
+        <Typography variant="caption" color="textSecondary">
+          {zones.length} zones · {by}, {dateInWords(at)}
+        </Typography>
+      </Box>
+      <Button
+        variant="outlined"
+        color="inherit"
+        sx={{ borderColor: 'divider' }}
+        aria-label={`Use ${name}`}
+        onClick={onUse}
+      >
+        Use
+      </Button>
+      <Button color="inherit" aria-label={`Remove ${name}`} onClick={onRemove}>
+        Remove
+      </Button>
+    </Box>
+  )
+}
+
+/** Keeps the sections on the map under a name. The name is all that is entered here. */
+function KeepAs({ sections, onKept }: { sections: () => SavedSections; onKept: () => Promise<void> }) {
+  const form = useEntryForm(LabelDto, {
+    start: { label: '' },
+    send: async ({ label }) => {
+      await callApi('/api/layouts', 'POST', { name: label, ...sections() })
+      form.reset()
+      await onKept()
+    },
+  })
+  const label = useWatch({ control: form.control, name: 'label' })
+  return (
+    <>
+      {form.refused && <Alert severity="warning">{form.refused}</Alert>}
       <Box sx={{ display: 'flex', gap: 1, mt: 1, alignItems: 'flex-start' }}>
-        <TextField
-          size="small"
+        <TextEntry
+          control={form.control}
+          name="label"
           label="Keep the sections on the map as"
-          value={name}
-          onChange={({ target }) => setName(target.value)}
+          longest={COUNTS.nameLength}
           sx={{ flex: 1 }}
-          slotProps={{ htmlInput: { maxLength: COUNTS.nameLength } }}
         />
         <Button
           variant="outlined"
           color="inherit"
-          disabled={name.trim() === ''}
-          sx={{ ...small, minHeight: 40 }}
-          onClick={keep}
+          disabled={label.trim() === '' || form.busy}
+          sx={{ borderColor: 'divider', minHeight: 40 }}
+          onClick={() => void form.save()}
         >
           Keep
         </Button>
       </Box>
-    </Box>
+    </>
   )
 }

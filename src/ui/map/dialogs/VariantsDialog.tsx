@@ -12,12 +12,12 @@ import TableBody from '@mui/material/TableBody'
 import TableCell from '@mui/material/TableCell'
 import TableHead from '@mui/material/TableHead'
 import TableRow from '@mui/material/TableRow'
-import TextField from '@mui/material/TextField'
+import TextField, { type TextFieldProps } from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import type { Remote } from 'comlink'
 import { useEffect, useState } from 'react'
 import { v7 as newId } from 'uuid'
-import { COUNTS, type Placement, type Variant } from '@/core/model'
+import { byId, COUNTS, type Placement, type Variant } from '@/core/model'
 import type { PlanFigures } from '@/core/plan/planner'
 import type { PlanWorker } from '@/workers/plan.worker'
 import { Read } from '../../parts'
@@ -32,25 +32,69 @@ interface Props {
 
 /** Other ideas for the same client: make one, choose one, hold two side by side. */
 export function VariantsDialog({ worker, onClose }: Props) {
-  const { store, permissions } = usePlanStore()
-  const document = usePlan((state) => state.document)
-  const { variants, activeVariantId } = document
-  const active = variants.find(({ id }) => id === activeVariantId)!
-  const [otherId, setOtherId] = useState(variants.find(({ id }) => id !== activeVariantId)?.id)
-  const other = variants.find(({ id }) => id === otherId && id !== activeVariantId)
-  const [figures, setFigures] = useState<Record<string, PlanFigures>>({})
+  const { variants, activeVariantId } = usePlan((state) => state.document)
+  const active = byId(variants, activeVariantId)
+  const others = variants.filter(({ id }) => id !== activeVariantId)
+  const [otherId, setOtherId] = useState(others[0]?.id)
+  const other = others.find(({ id }) => id === otherId)
+  return (
+    <Dialog open onClose={onClose} maxWidth="md" aria-labelledby="variants-title">
+      <DialogTitle id="variants-title">Ideas for this plan</DialogTitle>
+      <DialogContent>
+        <Stack spacing={2} sx={{ pt: 1 }}>
+          <InHand active={active} variants={variants} onLeft={setOtherId} />
+          {others.length === 0 && (
+            <Typography color="textSecondary">
+              One idea so far. Make another from it, change that one, and both stand here side by side.
+            </Typography>
+          )}
+          {others.length > 1 && (
+            <IdeaField
+              label="Held against"
+              value={other?.id ?? ''}
+              ideas={others}
+              sx={{ maxWidth: 260 }}
+              onChange={setOtherId}
+            />
+          )}
+          {other && <SideBySide worker={worker} active={active} other={other} />}
+        </Stack>
+      </DialogContent>
+      <DialogActions>
+        <Button variant="contained" onClick={onClose}>
+          Done
+        </Button>
+      </DialogActions>
+    </Dialog>
+  )
+}
 
-  useEffect(() => {
-    let current = true
-    for (const id of [activeVariantId, other?.id])
-      if (id)
-        void worker
-          ?.figures({ ...document, activeVariantId: id })
-          .then((found) => current && setFigures((before) => ({ ...before, [id]: found })))
-    return () => {
-      current = false
-    }
-  }, [worker, document, activeVariantId, other?.id])
+interface IdeaFieldProps extends Pick<TextFieldProps, 'label' | 'disabled' | 'sx'> {
+  value: string
+  ideas: readonly Variant[]
+  onChange: (id: string) => void
+}
+
+const IdeaField = ({ ideas, onChange, ...rest }: IdeaFieldProps) => (
+  <TextField select size="small" {...rest} onChange={({ target }) => onChange(target.value)}>
+    {ideas.map(({ id, name }) => (
+      <MenuItem key={id} value={id}>
+        {name}
+      </MenuItem>
+    ))}
+  </TextField>
+)
+
+interface InHandProps {
+  active: Variant
+  variants: readonly Variant[]
+  /** The idea that was in hand before. */
+  onLeft: (id: string) => void
+}
+
+/** The idea on the map: another one, a copy of it, its name, without it. */
+function InHand({ active, variants, onLeft }: InHandProps) {
+  const { store, permissions } = usePlanStore()
 
   function copy() {
     const id = newId()
@@ -60,144 +104,117 @@ export function VariantsDialog({ worker, onClose }: Props) {
       draft.activeVariantId = id
     })
     store.show(undefined)
-    setOtherId(active.id)
+    onLeft(active.id)
   }
 
   function choose(id: string) {
-    setOtherId(activeVariantId)
-    store.edit(
-      `${variants.find((one) => one.id === id)!.name} in hand`,
-      'variant/choose',
-      (draft) => void (draft.activeVariantId = id),
-    )
+    onLeft(active.id)
+    store.edit(`${byId(variants, id).name} in hand`, 'variant/choose', (draft) => void (draft.activeVariantId = id))
     store.show(undefined)
   }
 
   function remove() {
-    const next = variants.find(({ id }) => id !== activeVariantId)!
+    const next = variants.find(({ id }) => id !== active.id)!
     store.edit(`${active.name} removed`, 'variant/remove', (draft) => {
-      draft.variants = draft.variants.filter(({ id }) => id !== activeVariantId)
+      draft.variants = draft.variants.filter(({ id }) => id !== active.id)
       draft.activeVariantId = next.id
     })
     store.show(undefined)
   }
 
-  const [mine, theirs] = [figures[activeVariantId], other && figures[other.id]]
+  function rename(name: string) {
+    if (name) store.edit('Idea renamed', 'variant/name', (draft) => void (byId(draft.variants, active.id).name = name))
+  }
+
   return (
-    <Dialog open onClose={onClose} maxWidth="md" aria-labelledby="variants-title">
-      <DialogTitle id="variants-title">Ideas for this plan</DialogTitle>
-      <DialogContent>
-        <Stack spacing={2} sx={{ pt: 1 }}>
-          <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-            <TextField
-              select
-              size="small"
-              label="In hand"
-              value={activeVariantId}
-              disabled={!permissions.write}
-              sx={{ minWidth: 200 }}
-              onChange={({ target }) => choose(target.value)}
-            >
-              {variants.map(({ id, name }) => (
-                <MenuItem key={id} value={id}>
-                  {name}
-                </MenuItem>
+    <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+      <IdeaField
+        label="In hand"
+        value={active.id}
+        ideas={variants}
+        disabled={!permissions.write}
+        sx={{ minWidth: 200 }}
+        onChange={choose}
+      />
+      {permissions.write && (
+        <>
+          <TextField
+            size="small"
+            label="Its name"
+            value={active.name}
+            slotProps={{ htmlInput: { maxLength: COUNTS.nameLength } }}
+            onChange={({ target }) => rename(target.value)}
+          />
+          <Button variant="contained" disabled={variants.length >= COUNTS.variants} onClick={copy}>
+            Another idea from this one
+          </Button>
+          {variants.length > 1 && (
+            <Button color="inherit" onClick={remove}>
+              Remove
+            </Button>
+          )}
+        </>
+      )}
+    </Box>
+  )
+}
+
+/** Figures of some ideas of the plan in hand, worked out beside it. */
+function useIdeaFigures(worker: Props['worker'], ids: readonly string[]): Record<string, PlanFigures> {
+  const document = usePlan((state) => state.document)
+  const [figures, setFigures] = useState<Record<string, PlanFigures>>({})
+  const asked = ids.join()
+  useEffect(() => {
+    let current = true
+    for (const id of asked.split(','))
+      void worker
+        ?.figures({ ...document, activeVariantId: id })
+        .then((found) => current && setFigures((before) => ({ ...before, [id]: found })))
+    return () => {
+      current = false
+    }
+  }, [worker, document, asked])
+  return figures
+}
+
+function SideBySide({ worker, active, other }: Pick<Props, 'worker'> & { active: Variant; other: Variant }) {
+  const figures = useIdeaFigures(worker, [active.id, other.id])
+  const [mine, theirs] = [figures[active.id], figures[other.id]]
+  if (!mine || !theirs) return <Typography role="status">Working it out…</Typography>
+  return (
+    <>
+      <Table size="small" aria-label="Two ideas side by side">
+        <TableHead>
+          <TableRow>
+            <TableCell />
+            <TableCell align="right">{active.name}</TableCell>
+            <TableCell align="right">{other.name}</TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
+          {compared(mine, theirs).map(({ label, one, two }) => (
+            <TableRow key={label}>
+              <TableCell component="th" scope="row">
+                {label}
+              </TableCell>
+              {[one, two].map((words, i) => (
+                <TableCell key={i} align="right" sx={{ fontWeight: one === two ? 400 : 700 }}>
+                  <Read>{words}</Read>
+                </TableCell>
               ))}
-            </TextField>
-            {permissions.write && (
-              <>
-                <TextField
-                  size="small"
-                  label="Its name"
-                  value={active.name}
-                  slotProps={{ htmlInput: { maxLength: COUNTS.nameLength } }}
-                  onChange={({ target }) =>
-                    target.value &&
-                    store.edit(
-                      'Idea renamed',
-                      'variant/name',
-                      (draft) => void (draft.variants.find(({ id }) => id === activeVariantId)!.name = target.value),
-                    )
-                  }
-                />
-                <Button variant="contained" disabled={variants.length >= COUNTS.variants} onClick={copy}>
-                  Another idea from this one
-                </Button>
-                {variants.length > 1 && (
-                  <Button color="inherit" onClick={remove}>
-                    Remove
-                  </Button>
-                )}
-              </>
-            )}
-          </Box>
-          {variants.length === 1 && (
-            <Typography color="textSecondary">
-              One idea so far. Make another from it, change that one, and both stand here side by side.
-            </Typography>
-          )}
-          {variants.length > 2 && (
-            <TextField
-              select
-              size="small"
-              label="Held against"
-              value={other?.id ?? ''}
-              sx={{ maxWidth: 260 }}
-              onChange={({ target }) => setOtherId(target.value)}
-            >
-              {variants
-                .filter(({ id }) => id !== activeVariantId)
-                .map(({ id, name }) => (
-                  <MenuItem key={id} value={id}>
-                    {name}
-                  </MenuItem>
-                ))}
-            </TextField>
-          )}
-          {other && mine && theirs && (
-            <>
-              <Table size="small" aria-label="Two ideas side by side">
-                <TableHead>
-                  <TableRow>
-                    <TableCell />
-                    <TableCell align="right">{active.name}</TableCell>
-                    <TableCell align="right">{other.name}</TableCell>
-                  </TableRow>
-                </TableHead>
-                <TableBody>
-                  {compared(mine, theirs).map(({ label, one, two }) => (
-                    <TableRow key={label}>
-                      <TableCell component="th" scope="row">
-                        {label}
-                      </TableCell>
-                      <TableCell align="right" sx={{ fontWeight: one === two ? 400 : 700 }}>
-                        <Read>{one}</Read>
-                      </TableCell>
-                      <TableCell align="right" sx={{ fontWeight: one === two ? 400 : 700 }}>
-                        <Read>{two}</Read>
-                      </TableCell>
-                    </TableRow>
-                  ))}
-                </TableBody>
-              </Table>
-              <Box component="section" aria-label="What differs">
-                <Typography variant="h3">What differs</Typography>
-                {zoneDifferences(active, other).map((line) => (
-                  <Typography key={line} variant="body2">
-                    <Read>{line}</Read>
-                  </Typography>
-                ))}
-              </Box>
-            </>
-          )}
-        </Stack>
-      </DialogContent>
-      <DialogActions>
-        <Button variant="contained" onClick={onClose}>
-          Done
-        </Button>
-      </DialogActions>
-    </Dialog>
+            </TableRow>
+          ))}
+        </TableBody>
+      </Table>
+      <Box component="section" aria-label="What differs">
+        <Typography variant="h3">What differs</Typography>
+        {zoneDifferences(active, other).map((line) => (
+          <Typography key={line} variant="body2">
+            <Read>{line}</Read>
+          </Typography>
+        ))}
+      </Box>
+    </>
   )
 }
 

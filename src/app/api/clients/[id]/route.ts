@@ -1,5 +1,5 @@
 import { changeClient, readClient, setClientRemoved } from '@/server/clients'
-import { ClientChangeDto } from '@/server/dto'
+import { ClientChangeDto } from '@/dto'
 import { readEntry, signedIn } from '@/server/http'
 
 type Parameters = { id: string }

@@ -1,6 +1,6 @@
 import { auth, demoIsOpen } from '@/server/auth'
 import { DEMO_STAFF } from '@/server/demo'
-import { DemoSignInDto } from '@/server/dto'
+import { DemoSignInDto } from '@/dto'
 import { AppError } from '@/server/errors'
 import { answered, readEntry } from '@/server/http'
 

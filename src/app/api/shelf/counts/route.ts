@@ -1,4 +1,4 @@
-import { CountDto } from '@/server/dto'
+import { CountDto } from '@/dto'
 import { readEntry, signedIn } from '@/server/http'
 import { countLot } from '@/server/shelf'
 

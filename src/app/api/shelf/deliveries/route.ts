@@ -1,4 +1,4 @@
-import { DeliveryDto } from '@/server/dto'
+import { DeliveryDto } from '@/dto'
 import { readEntry, signedIn } from '@/server/http'
 import { receive } from '@/server/shelf'
 

@@ -1,6 +1,15 @@
 /* eslint-disable max-lines -- one table: the layouts, each a few cuts */
+import { between, bisect, withinTurn } from '../../../numeric'
 import { HAIRS_PER_CM2, partX } from '../../../hair/fibre'
-import type { BoundaryStep, Density, HairState, Layout, LayoutParameters, LayoutTemplate } from '../../../model'
+import {
+  byId,
+  type BoundaryStep,
+  type Density,
+  type HairState,
+  type Layout,
+  type LayoutParameters,
+  type LayoutTemplate,
+} from '../../../model'
 import { radians } from '../../../units'
 import {
   cut,
@@ -15,7 +24,6 @@ import {
 } from '../division'
 import { diskFromPlace, type DiskPoint } from '../disk'
 import {
-  bisect,
   circle,
   CROWN,
   EAR,
@@ -500,7 +508,7 @@ function joined(
 }
 
 const touchesHairline = ({ edges }: Division<Bounded>, zone: Bounded): boolean =>
-  zone.boundary.some(({ edge }) => edges.find(({ id }) => id === edge)!.kind === 'hairline')
+  zone.boundary.some(({ edge }) => byId(edges, edge).kind === 'hairline')
 
 /**
  * A circle, and round it triangles that stand on the hairline and on the circle by turns, so that every styling
@@ -515,8 +523,8 @@ function triangleFan(radiusCm: number, pieces: number): Drawn {
   const onCircle = circle(centre, radiusCm)
   const step = 180 / pieces
   const over = (a: DiskPoint, b: DiskPoint, t: number): DiskPoint => ({
-    x: a.x + t * (b.x - a.x),
-    y: a.y + t * (b.y - a.y),
+    x: between(a.x, b.x, t),
+    y: between(a.y, b.y, t),
   })
   /**
    * From a bearing on the circle to one on the hairline, a little over at both ends; lines that meet in a point share
@@ -552,7 +560,7 @@ function triangleFan(radiusCm: number, pieces: number): Drawn {
   )
   const middles = whole.zones.filter((zone) => inRing(whole)(zone)).map((zone) => middleOf(zoneOutline(whole, zone)))
   const probes = middles
-    .map((point) => ({ point, turn: (Math.atan2(point.x, point.y) + 2 * Math.PI) % (2 * Math.PI) }))
+    .map((point) => ({ point, turn: withinTurn(Math.atan2(point.x, point.y)) }))
     .sort((a, b) => fromNape(a.turn) - fromNape(b.turn))
     .map(({ point }, i): Probe => [
       `fan${i + 1}`,
@@ -564,7 +572,7 @@ function triangleFan(radiusCm: number, pieces: number): Drawn {
 }
 
 /** Turn from the nape over the client's left, 0…2π. */
-const fromNape = (turn: number): number => (3 * Math.PI - turn) % (2 * Math.PI)
+const fromNape = (turn: number): number => withinTurn(3 * Math.PI - turn)
 const middleOf = (points: readonly DiskPoint[]): DiskPoint => ({
   x: points.reduce((sum, { x }) => sum + x, 0) / points.length,
   y: points.reduce((sum, { y }) => sum + y, 0) / points.length,

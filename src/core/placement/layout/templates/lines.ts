@@ -1,3 +1,4 @@
+import { bisect } from '../../../numeric'
 import {
   createHead,
   CROWN_POLAR_ANGLE,
@@ -171,15 +172,4 @@ function resampled(line: readonly DiskPoint[], step: number): DiskPoint[] {
     const t = Math.min(1, left / lengths[k]!)
     return { x: line[k]!.x + t * (line[k + 1]!.x - line[k]!.x), y: line[k]!.y + t * (line[k + 1]!.y - line[k]!.y) }
   })
-}
-
-/** Root of a rising function. */
-export function bisect(rising: (value: number) => number, low: number, high: number): number {
-  let [a, b] = [low, high]
-  for (let i = 0; i < 60; i++) {
-    const middle = (a + b) / 2
-    if (rising(middle) < 0) a = middle
-    else b = middle
-  }
-  return (a + b) / 2
 }

@@ -1,5 +1,5 @@
 import { openConsultation, saveConsultation } from '@/server/consultations'
-import { ConsultationDto } from '@/server/dto'
+import { ConsultationDto } from '@/dto'
 import { readEntry, signedIn } from '@/server/http'
 
 type Parameters = { id: string }

@@ -1,4 +1,4 @@
-import { NewPlanDto } from '@/server/dto'
+import { NewPlanDto } from '@/dto'
 import { readEntry, signedIn } from '@/server/http'
 import { createPlan } from '@/server/workspace'
 

@@ -1,4 +1,4 @@
-import { PourEventsDto } from '@/server/dto'
+import { PourEventsDto } from '@/dto'
 import { readEntry, signedIn } from '@/server/http'
 import { logPours } from '@/server/mixes'
 

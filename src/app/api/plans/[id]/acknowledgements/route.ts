@@ -1,4 +1,4 @@
-import { AcknowledgementDto } from '@/server/dto'
+import { AcknowledgementDto } from '@/dto'
 import { readEntry, signedIn } from '@/server/http'
 import { acknowledgeCaution } from '@/server/cautions'
 

@@ -1,4 +1,4 @@
-import { BookingDto } from '@/server/dto'
+import { BookingDto } from '@/dto'
 import { readEntry, signedIn } from '@/server/http'
 import { bookPlan } from '@/server/bookings'
 

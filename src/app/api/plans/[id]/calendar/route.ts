@@ -1,4 +1,4 @@
-import { calendarOf } from '@/server/documents'
+import { computing } from '@/server/computing'
 import { AppError } from '@/server/errors'
 import { signedIn } from '@/server/http'
 import { bookingOf } from '@/server/bookings'
@@ -15,7 +15,7 @@ export const GET = signedIn<{ id: string }>(async (member, request, { id }) => {
   const on = (await bookingOf(member, id))?.on
   if (!on) throw new AppError(422, 'invalid', 'This plan is not booked for a day yet. Book it on the Mix page first.')
   const { name } = await findClient(member, clientId)
-  const body = calendarOf({ planId: id, plan: document, client: name, on, at })
+  const body = await computing.calendar({ planId: id, plan: document, client: name, on, at })
   return new Response(body, {
     headers: {
       'content-type': 'text/calendar; charset=utf-8',

@@ -1,5 +1,5 @@
 import { markDone } from '@/server/consultations'
-import { DoneDto } from '@/server/dto'
+import { DoneDto } from '@/dto'
 import { readEntry, signedIn } from '@/server/http'
 
 export const POST = signedIn<{ id: string }>(async (member, request, { id }) =>

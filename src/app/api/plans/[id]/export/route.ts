@@ -1,5 +1,6 @@
+import { computing } from '@/server/computing'
 import { AppError } from '@/server/errors'
-import { documentOf, DOCUMENTS, ENDINGS, type DocumentKind } from '@/server/documents'
+import { DOCUMENTS, ENDINGS, type DocumentKind } from '@/server/documents'
 import { signedIn } from '@/server/http'
 import { findPlan } from '@/server/plans'
 
@@ -10,7 +11,7 @@ export const GET = signedIn<{ id: string }>(async (member, request, { id }) => {
   const kind = (new URL(request.url).searchParams.get('as') ?? 'json') as DocumentKind
   if (!DOCUMENTS.includes(kind)) throw new AppError(422, 'invalid', `A plan can be had as ${DOCUMENTS.join(', ')}.`)
   const { document } = await findPlan(member, id)
-  const { type, body } = await documentOf(document, kind, member.units)
+  const { type, body } = await computing.document(document, kind, member.units)
   const name = document.name.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '') || 'plan'
   const ending = ENDINGS[kind]
   return new Response(body, {

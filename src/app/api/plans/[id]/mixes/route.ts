@@ -1,4 +1,4 @@
-import { NewMixDto } from '@/server/dto'
+import { NewMixDto } from '@/dto'
 import { readEntry, signedIn } from '@/server/http'
 import { beginMix, mixesOf } from '@/server/mixes'
 

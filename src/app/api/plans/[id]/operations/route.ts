@@ -1,4 +1,4 @@
-import { OperationsDto } from '@/server/dto'
+import { OperationsDto } from '@/dto'
 import { readEntry, signedIn } from '@/server/http'
 import { applyOperations } from '@/server/plans'
 

@@ -1,4 +1,4 @@
-import { NewRunDto } from '@/server/dto'
+import { NewRunDto } from '@/dto'
 import { readEntry, signedIn } from '@/server/http'
 import { beginRun, runsOf } from '@/server/runs'
 

@@ -1,4 +1,4 @@
-import { LabelDto } from '@/server/dto'
+import { LabelDto } from '@/dto'
 import { readEntry, signedIn } from '@/server/http'
 import { keepVersion } from '@/server/plans'
 

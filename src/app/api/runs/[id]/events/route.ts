@@ -1,4 +1,4 @@
-import { RunEventsDto } from '@/server/dto'
+import { RunEventsDto } from '@/dto'
 import { readEntry, signedIn } from '@/server/http'
 import { logEvents } from '@/server/runs'
 

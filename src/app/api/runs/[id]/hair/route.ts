@@ -1,4 +1,4 @@
-import { RunHairDto } from '@/server/dto'
+import { RunHairDto } from '@/dto'
 import { readEntry, signedIn } from '@/server/http'
 import { recordHair } from '@/server/runs'
 

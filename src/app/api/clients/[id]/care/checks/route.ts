@@ -1,5 +1,5 @@
 import { addCareCheck } from '@/server/care'
-import { CareCheckDto } from '@/server/dto'
+import { CareCheckDto } from '@/dto'
 import { readEntry, signedIn } from '@/server/http'
 
 export const POST = signedIn<{ id: string }>(async (member, request, { id }) =>

@@ -1,5 +1,5 @@
 import { addConsent } from '@/server/care'
-import { ConsentDto } from '@/server/dto'
+import { ConsentDto } from '@/dto'
 import { readEntry, signedIn } from '@/server/http'
 
 export const POST = signedIn<{ id: string }>(async (member, request, { id }) =>

@@ -1,0 +1,10 @@
+/** Entries into Falto: their shapes, and how they are checked. The same classes check forms in the browser. */
+export { FaltoPlanDto } from './plan'
+export { isDay } from './decorators'
+export { CatalogueItemDto } from './product'
+export * from './clients'
+export * from './plans'
+export * from './runs'
+export * from './salon'
+export * from './shelf'
+export { checkEntry, checkPlanDocument, describeProblems, type Checked, type FieldProblem } from './validate'

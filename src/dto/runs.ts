@@ -1,0 +1,82 @@
+import 'reflect-metadata'
+import { IsUUID } from 'class-validator'
+import { COUNTS, INCIDENTS, LIMITS, RUN_EVENT_KINDS, type Limit, type ReplannedStep, type RunEvent } from '@/core/model'
+import { type CameLevel } from '@/core/plan/afterVisit'
+import { HELPERS, WORKING_ORDERS, type Helper, type WorkingOrder } from '@/core/time/schedule'
+import { Counting, Day, Id, InRange, ListOf, MayBeAbsent, Name, Nested, OneOf, Text, WordsOf } from './decorators'
+import { AcknowledgementDto } from './plans'
+
+const ROOM: Limit = { min: 10, max: 40, unit: '°C' }
+const VISIT_MINUTES: Limit = { min: 0, max: 1440, unit: 'min' }
+
+/** More than any plan raises. */
+const MOST_CAUTIONS = 200
+
+export class NewRunDto {
+  @IsUUID('all', { message: 'must be a UUID' }) id!: string
+  /** Who helps, beside the colourist. */
+  @WordsOf(Object.keys(HELPERS)) helping!: Helper[]
+  @MayBeAbsent() @OneOf(WORKING_ORDERS) order?: WorkingOrder
+  @MayBeAbsent() @InRange(ROOM) celsius?: number
+  /** When the assistant can be had, min from the start. */
+  @MayBeAbsent() @InRange(VISIT_MINUTES) assistantFrom?: number
+  @MayBeAbsent() @InRange(VISIT_MINUTES) assistantTo?: number
+  /** Cautions that whoever begins has looked at just now. */
+  @MayBeAbsent() @ListOf(() => AcknowledgementDto, 0, MOST_CAUTIONS) acknowledged?: AcknowledgementDto[]
+}
+
+/** Names of steps hold what they are about: ids, letters and slashes. */
+const STEP = 200
+/** Clocks of devices may be wrong, but not by years. ms */
+const TIME: Limit = { min: 1_500_000_000_000, max: 4_000_000_000_000, unit: 'ms' }
+const OFFSET: Limit = { min: -400_000_000_000, max: 400_000_000_000, unit: 'ms' }
+const VALUE: Limit = { min: 0, max: 5000, unit: '' }
+
+/** More steps than any visit has. */
+const STEPS = 500
+
+class ReplannedStepDto implements ReplannedStep {
+  @Text(STEP) stepId!: string
+  @Id() personId!: string
+}
+
+class JoiningDto {
+  @Id() id!: string
+  @Name() name!: string
+}
+
+export class RunEventDto implements RunEvent {
+  @IsUUID('all', { message: 'must be a UUID' }) id!: string
+  @OneOf(RUN_EVENT_KINDS) kind!: RunEvent['kind']
+  @MayBeAbsent() @Text(STEP) stepId?: string
+  @MayBeAbsent() @InRange(VALUE) value?: number
+  @MayBeAbsent() @Id() formulaId?: string
+  @MayBeAbsent() @Id() personId?: string
+  @MayBeAbsent() @ListOf(() => ReplannedStepDto, 0, STEPS) steps?: ReplannedStepDto[]
+  @MayBeAbsent() @Nested(() => JoiningDto) joins?: JoiningDto
+  @MayBeAbsent() @OneOf(INCIDENTS) incident?: RunEvent['incident']
+  @MayBeAbsent() @Text(COUNTS.noteLength) note?: string
+  @MayBeAbsent() @IsUUID('all', { message: 'must be a UUID' }) undoes?: string
+  @IsUUID('all', { message: 'must be a UUID' }) deviceId!: string
+  @Counting() deviceSeq!: number
+  @InRange(TIME) deviceTime!: number
+  @InRange(OFFSET) offsetMs!: number
+}
+
+export class RunEventsDto {
+  @ListOf(() => RunEventDto, 0, 500) events!: RunEventDto[]
+  /** Everything after this place of the log is answered. */
+  @Counting() after!: number
+}
+
+class CameLevelDto implements CameLevel {
+  @Id() zoneId!: string
+  @Id() formulaId!: string
+  @InRange(LIMITS.bandLevel) level!: number
+}
+
+/** What the hair came to at a visit, as the eye confirmed it. */
+export class RunHairDto {
+  @Day() on!: string
+  @ListOf(() => CameLevelDto, 0, STEPS) levels!: CameLevelDto[]
+}

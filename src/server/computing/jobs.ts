@@ -1,0 +1,60 @@
+import { meanWhite } from '@/core/hair/hairRecord'
+import type { Canvas, Caution, Consultation, FaltoPlan } from '@/core/model'
+import { afterPlan, type DonePlan } from '@/core/plan/afterVisit'
+import { createPlanner, planFigures } from '@/core/plan/planner'
+import { proposePlan, type Person } from '@/core/plan/serviceKinds'
+import { mapDrawing } from '@/core/plan/sheets'
+import { createHead } from '@/core/scalp/head'
+import { scriptFor, type RunScript } from '@/core/time/run'
+import type { ClockOptions } from '@/core/time/schedule'
+import type { ReadingUnits } from '@/core/units'
+import { v7 as newId } from 'uuid'
+import { calendarOf, documentOf, type BookedVisit, type DocumentKind } from '../documents'
+
+const planner = createPlanner()
+
+/** What a plan asks off the shelf, g of each product. */
+export type Needs = readonly [productId: string, grams: number][]
+
+function needs(plan: FaltoPlan): Needs {
+  const byProduct = new Map<string, number>()
+  for (const { bowls } of planFigures(plan, planner.computePlan(plan)).mix)
+    for (const { parts } of bowls)
+      for (const { productId, grams } of parts)
+        if (productId) byProduct.set(productId, (byProduct.get(productId) ?? 0) + grams)
+  return [...byProduct]
+}
+
+/** What takes longer than a web thread may be held, by name: all of it the core's, with nothing kept or read. */
+export const jobs = {
+  cautions: (plan: FaltoPlan): Caution[] => planner.computePlan(plan).cautions,
+  needs,
+  /** Who does what when, for a visit that begins. */
+  script: (plan: FaltoPlan, options: ClockOptions): RunScript => scriptFor(plan, planner.computeStages(plan), options),
+  /** The head in outlines, for the small map at the chair. */
+  outlines(plan: FaltoPlan) {
+    const { hairline, extent, zones } = mapDrawing(plan, planner.computeStages(plan), 'strips')
+    return {
+      hairline,
+      extent,
+      zones: zones.map(({ id: zoneId, stageId, outline, label }) => ({ zoneId, stageId, outline, label })),
+    }
+  },
+  /** The hair after a plan was carried out. */
+  after: (hair: Canvas, done: Omit<DonePlan, 'computed'>): Canvas =>
+    afterPlan(hair, { ...done, computed: planner.computePlan(done.plan) }),
+  /** A plan proposed from what the newest consultation says. */
+  proposal: (person: Omit<Person, 'newId'>, { hair, canvas, goal }: Pick<Consultation, 'hair' | 'canvas' | 'goal'>) =>
+    proposePlan(
+      planner,
+      { hair, goal, meanWhite: meanWhite(createHead(person.head), hair, canvas) },
+      {
+        ...person,
+        newId,
+      },
+    ).plan,
+  document: (plan: FaltoPlan, kind: DocumentKind, units: ReadingUnits) => documentOf(planner, plan, kind, units),
+  calendar: (visit: BookedVisit): string => calendarOf(planner, visit),
+}
+
+export type Jobs = typeof jobs

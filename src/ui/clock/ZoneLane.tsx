@@ -1,0 +1,127 @@
+'use client'
+import Box from '@mui/material/Box'
+import Typography from '@mui/material/Typography'
+import type { ReactNode } from 'react'
+import type { ZoneClockFigures } from '@/core/plan/planner'
+import { FormulaSample } from '../parts'
+import { useSortableItem } from '../parts/sortable'
+import { Lane, NAMES } from './Lane'
+import type { Axis } from './Lanes'
+import { useTimeOfDay } from './words'
+
+/** Height of a zone's lane, px. */
+const ZONE_LANE = 40
+
+export const zoneKey = ({
+  stageId,
+  zoneId,
+  formulaId,
+}: Pick<ZoneClockFigures, 'stageId' | 'zoneId' | 'formulaId'>): string => `${stageId}/${zoneId}/${formulaId}`
+
+interface Props {
+  zone: ZoneClockFigures
+  axis: Axis
+  start: string
+  /** Formulas in the order of their letters, with their swatches. */
+  swatches: Record<string, string>
+  chosen: boolean
+  onChoose: () => void
+  /** Whether it may be put elsewhere. */
+  movable: boolean
+}
+
+/** Product in the hair of one zone, from the first piece to the last. */
+export function ZoneLane({ zone, axis, start, swatches, chosen, onChoose, movable }: Props) {
+  const timeOfDay = useTimeOfDay()
+  const sortable = useSortableItem(zoneKey(zone), !movable)
+  const at = (minute: number) => timeOfDay(start, minute)
+  return (
+    <Lane
+      tall={ZONE_LANE}
+      {...(movable && { sortable })}
+      ticks={axis.ticks.map(axis.at)}
+      name={
+        <Box component="span" sx={{ display: 'flex', alignItems: 'center', gap: 0.75, minWidth: 0 }}>
+          <FormulaSample
+            id={zone.formulaId}
+            index={Object.keys(swatches).indexOf(zone.formulaId)}
+            swatch={swatches[zone.formulaId] ?? '#888888'}
+            size={22}
+          />
+          <Box component="span" sx={{ overflow: 'hidden', textOverflow: 'ellipsis', fontWeight: chosen ? 700 : 400 }}>
+            {zone.name}
+          </Box>
+        </Box>
+      }
+      onPress={onChoose}
+      pressed={chosen}
+      label={`${zone.name}, formula ${zone.formulaId}: first on ${at(zone.firstOnMinutes)}, last on ${at(zone.lastOnMinutes)}, out ${at(zone.firstOutMinutes)} to ${at(zone.lastOutMinutes)}, first to be out by ${at(zone.latestMinutes)}`}
+    >
+      <ZoneBar zone={zone} at={axis.at} />
+    </Lane>
+  )
+}
+
+const RISING = 'linear-gradient(to bottom right, transparent 50%, var(--mui-palette-text-secondary) 50%)'
+const FALLING = 'linear-gradient(to top right, var(--mui-palette-text-secondary) 50%, transparent 50%)'
+
+function ZoneBar({ zone, at }: { zone: ZoneClockFigures; at: (minute: number) => string }) {
+  const part = (from: number, to: number, background: string) => (
+    <Box
+      aria-hidden
+      style={{ left: at(from), width: at(Math.max(0, to - from)), background }}
+      sx={{ position: 'absolute', top: 7, height: 18 }}
+    />
+  )
+  const solid = 'var(--mui-palette-text-secondary)'
+  return (
+    <>
+      {part(zone.firstOnMinutes, zone.lastOnMinutes, zone.lastOnMinutes <= zone.firstOutMinutes ? RISING : solid)}
+      {zone.lastOnMinutes < zone.firstOutMinutes && part(zone.lastOnMinutes, zone.firstOutMinutes, solid)}
+      {part(Math.max(zone.firstOutMinutes, zone.lastOnMinutes), zone.lastOutMinutes, FALLING)}
+      <Box
+        aria-hidden
+        style={{ left: at(zone.readyMinutes), width: at(Math.max(0.5, zone.latestMinutes - zone.readyMinutes)) }}
+        sx={{
+          position: 'absolute',
+          top: 27,
+          height: 7,
+          borderLeft: '2px solid',
+          borderRight: '2px solid',
+          borderBottom: '2px solid',
+          borderColor: zone.firstOutMinutes > zone.latestMinutes + 0.05 ? 'error.main' : 'text.primary',
+        }}
+      />
+    </>
+  )
+}
+
+/** What the marks of these lanes mean. */
+export function ZoneKey() {
+  return (
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', columnGap: 2, pl: `${NAMES}px`, pt: 0.5 }}>
+      <Key mark={<Box sx={{ width: 26, height: 12, background: RISING }} />} words="going on, first to last" />
+      <Key mark={<Box sx={{ width: 26, height: 12, bgcolor: 'text.secondary' }} />} words="processing" />
+      <Key mark={<Box sx={{ width: 26, height: 12, background: FALLING }} />} words="coming out" />
+      <Key
+        mark={
+          <Box
+            sx={{ width: 26, height: 8, borderLeft: '2px solid', borderRight: '2px solid', borderBottom: '2px solid' }}
+          />
+        }
+        words="the first piece: near its goal – latest time"
+      />
+    </Box>
+  )
+}
+
+function Key({ mark, words }: { mark: ReactNode; words: string }) {
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 0.75 }}>
+      <Box aria-hidden>{mark}</Box>
+      <Typography variant="caption" color="textSecondary">
+        {words}
+      </Typography>
+    </Box>
+  )
+}

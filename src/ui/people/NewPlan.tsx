@@ -1,0 +1,75 @@
+'use client'
+import Typography from '@mui/material/Typography'
+import { useWatch } from 'react-hook-form'
+import { NewPlanDto, PROPOSED } from '@/dto'
+import { LAYOUT_TEMPLATES } from '@/core/model'
+import { SERVICES } from '@/core/plan/serviceKinds'
+import { ChoiceEntry, FormDialog, SelectEntry, TextEntry, useEntryForm } from '../forms'
+import { callApi } from '../hooks/api'
+import { WORDS } from '../words'
+
+interface Props {
+  clientId: string
+  onClose: () => void
+  onMade: (id: string) => void
+}
+
+/** What a plan can be started from: its word in the list, what it is called at first, and when one would choose it. */
+const STARTS = [
+  {
+    value: '',
+    label: 'An empty plan',
+    name: 'New plan',
+    help: 'An empty plan: choose the sections, then set what is taken in each.',
+  },
+  {
+    value: PROPOSED,
+    label: 'Proposed from the consultation',
+    name: 'Proposed plan',
+    help: 'A whole plan from the hair, the wish and how it is worn; every choice says why, and everything can be changed.',
+  },
+  ...SERVICES.map(({ id, name, help }) => ({ value: id, label: name, name, help })),
+]
+const startOf = (service = '') => STARTS.find(({ value }) => value === service) ?? STARTS[0]!
+
+/** An empty plan on a layout, or a kind of service fitted to this client's hair. */
+export function NewPlan({ clientId, onClose, onMade }: Props) {
+  const form = useEntryForm(NewPlanDto, {
+    start: { name: startOf().name, template: 'fourQuadrants' },
+    send: async (entry) => onMade((await callApi<{ id: string }>(`/api/clients/${clientId}/plans`, 'POST', entry)).id),
+  })
+  const { control } = form
+  const { name, template, service } = useWatch({ control })
+  return (
+    <FormDialog
+      title="New plan"
+      form={form}
+      save="Start planning"
+      ready={name?.trim() !== ''}
+      onClose={onClose}
+      maxWidth="md"
+    >
+      <TextEntry control={control} name="name" label="Name" size="medium" autoFocus required />
+      <SelectEntry
+        control={control}
+        name="service"
+        label="Start from"
+        size="medium"
+        options={STARTS}
+        help={startOf(service).help}
+        onChosen={(chosen) => form.setValue('name', startOf(chosen).name)}
+      />
+      {!service && template && (
+        <>
+          <ChoiceEntry
+            control={control}
+            name="template"
+            label="Sections"
+            options={LAYOUT_TEMPLATES.map((value) => ({ value, label: WORDS.template[value] }))}
+          />
+          <Typography color="textSecondary">{WORDS.templateHelp[template]}</Typography>
+        </>
+      )}
+    </FormDialog>
+  )
+}

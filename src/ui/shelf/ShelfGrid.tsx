@@ -1,0 +1,173 @@
+'use client'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Typography from '@mui/material/Typography'
+import { DataGrid, type GridColDef } from '@mui/x-data-grid'
+import { hexFromLab, labOfHair } from '@/core/hair/colour'
+import type { CatalogueItem, ShelfItem } from '@/core/model'
+import { useUnits, type Units } from '../hooks/useUnits'
+import { useWidth } from '../hooks/useWidth'
+import { money } from '../mix/context'
+import { INK } from '../theme'
+import { dateInWords, WORDS } from '../words'
+import { isShort } from './views'
+
+interface Props {
+  items: ShelfItem[]
+  currency: string
+  writable: boolean
+  onEdit: (id: string) => void
+  onStock: (id: string) => void
+}
+
+/** Narrower than these, only what is left, or that and the week, have room, px. */
+const NARROW = 620
+const MIDDLE = 900
+const ROW_PX = 52
+const PAGE = 100
+
+/** Products as a table that can be sorted. */
+export function ShelfGrid(props: Props) {
+  const { items } = props
+  const { ref, width } = useWidth()
+  const units = useUnits()
+  return (
+    <div ref={ref}>
+      <DataGrid
+        rows={items}
+        columns={columnsFor(props, units)}
+        getRowId={({ item }) => item.id}
+        label="Products"
+        rowHeight={ROW_PX}
+        disableColumnMenu
+        disableRowSelectionOnClick
+        hideFooter={items.length <= PAGE}
+        initialState={{ pagination: { paginationModel: { pageSize: PAGE } } }}
+        pageSizeOptions={[PAGE]}
+        columnVisibilityModel={shownAt(width)}
+        sx={{ bgcolor: 'background.paper', fontVariantNumeric: 'tabular-nums' }}
+      />
+    </div>
+  )
+}
+
+/** Which columns have room at a width, px; 0 before it is known. */
+function shownAt(width: number): Record<string, boolean> {
+  const roomy = width === 0 || width >= MIDDLE
+  const middle = width === 0 || width >= NARROW
+  return { pack: roomy, reorderG: roomy, todayG: middle, weekG: middle, expires: middle }
+}
+
+function columnsFor({ currency, writable, onEdit, onStock }: Props, { read, field }: Units): GridColDef<ShelfItem>[] {
+  const { unit, shown } = field('g')
+  const grams = (value: number | undefined) => (value ? shown(value) : '')
+  return [
+    {
+      field: 'name',
+      headerName: 'Product',
+      flex: 1,
+      minWidth: 220,
+      valueGetter: (_value, { item }) => item.name,
+      renderCell: ({ row: { item } }) => (
+        <Product item={item} words={read(item.name)} onEdit={writable ? () => onEdit(item.id) : undefined} />
+      ),
+    },
+    {
+      field: 'grams',
+      headerName: `left, ${unit}`,
+      type: 'number',
+      width: 100,
+      renderCell: ({ row }) => <Left short={isShort(row)} words={String(shown(row.grams))} />,
+    },
+    {
+      field: 'reorderG',
+      headerName: `order below, ${unit}`,
+      type: 'number',
+      width: 130,
+      valueGetter: (_value, { item }) => item.reorderG,
+      valueFormatter: (value: number) => String(shown(value)),
+    },
+    { field: 'todayG', headerName: `today, ${unit}`, type: 'number', width: 90, valueFormatter: grams },
+    { field: 'weekG', headerName: `this week, ${unit}`, type: 'number', width: 120, valueFormatter: grams },
+    {
+      field: 'expires',
+      headerName: 'first to expire',
+      width: 140,
+      valueGetter: (_value, { lots }) => lots[0]?.expiresOn ?? '',
+      valueFormatter: (day: string) => (day ? dateInWords(day) : ''),
+    },
+    {
+      field: 'pack',
+      headerName: 'pack',
+      width: 140,
+      valueGetter: (_value, { item }) => item.pack.priceMinor,
+      renderCell: ({ row: { item } }) => `${read(`${item.pack.grams} g`)}, ${money(item.pack.priceMinor, currency)}`,
+    },
+    ...(writable ? [stockColumn(read, onStock)] : []),
+  ]
+}
+
+const stockColumn = (read: Units['read'], onStock: Props['onStock']): GridColDef<ShelfItem> => ({
+  field: 'stock',
+  headerName: 'Stock',
+  renderHeader: () => null,
+  sortable: false,
+  width: 90,
+  renderCell: ({ row: { item } }) => (
+    <Button color="inherit" aria-label={read(`Stock of ${item.name}`)} onClick={() => onStock(item.id)}>
+      Stock
+    </Button>
+  ),
+})
+
+function Product({
+  item: { shade, kind },
+  words,
+  onEdit,
+}: {
+  item: CatalogueItem
+  words: string
+  onEdit: (() => void) | undefined
+}) {
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, height: '100%' }}>
+      <svg width={22} height={22} aria-hidden style={{ flex: 'none' }}>
+        {shade && (
+          <rect
+            x={1}
+            y={1}
+            width={20}
+            height={20}
+            rx={3}
+            fill={hexFromLab(shade.swatch ?? labOfHair(shade.level, shade.hue, shade.strength))}
+            stroke={INK.faint}
+          />
+        )}
+      </svg>
+      <Button
+        color="inherit"
+        disabled={!onEdit}
+        onClick={onEdit}
+        sx={{
+          textAlign: 'left',
+          justifyContent: 'flex-start',
+          px: 0.5,
+          minWidth: 0,
+          '&.Mui-disabled': { color: 'text.primary' },
+        }}
+      >
+        {words}
+      </Button>
+      <Typography variant="caption" color="textSecondary" noWrap>
+        {WORDS.product[kind]}
+      </Typography>
+    </Box>
+  )
+}
+
+const Left = ({ short, words }: { short: boolean; words: string }) => (
+  <Box component="span" sx={{ fontWeight: short ? 700 : 400, color: short ? 'warning.main' : undefined }}>
+    {words}
+    {short && ' ▾'}
+  </Box>
+)
