@@ -8,6 +8,7 @@ import {
   underProduct,
   WAITING,
   zoneOfStep,
+  type Deadline,
   type Expected,
   type RunScript,
   type RunState,
@@ -79,11 +80,9 @@ const CARE_WORDS = { reapplied: 'applied again', misted: 'misted', warmed: 'warm
 
 function Piece({ open, step, state, expected, now, tell, onCheck }: Props & { step: ScriptStep }) {
   'use memo'
-  const clockTime = useClockTime()
-  const { script } = open
-  const { begunAt = now, seen, care } = state.steps.get(step.id) ?? WAITING
+  const { begunAt = now, seen } = state.steps.get(step.id) ?? WAITING
   const deadline = expected.deadlines.find(({ putInBy }) => putInBy === step.id)
-  const zone = zoneOfStep(script, step)
+  const zone = zoneOfStep(open.script, step)
   const { level, ready, dryAt } = underProduct(open, state, step, now)
   // What is out before it dries need not be wetted.
   const dry = dryAt !== undefined && (!deadline || dryAt < deadline.at) ? dryAt : undefined
@@ -97,10 +96,7 @@ function Piece({ open, step, state, expected, now, tell, onCheck }: Props & { st
         <Typography sx={{ fontWeight: 600, fontSize: '1.1rem', flex: 1 }}>{step.about}</Typography>
         {level && (
           <Typography title="The first piece, expected from its mix, its hair and what was seen; a range">
-            about{' '}
-            {roundToTenth(level.low) === roundToTenth(level.high)
-              ? roundToTenth(level.low)
-              : `${roundToTenth(level.low)}–${roundToTenth(level.high)}`}
+            about {rangeWords(level)}
             {zone && `, goal ${zone.goal}`}
           </Typography>
         )}
@@ -112,55 +108,87 @@ function Piece({ open, step, state, expected, now, tell, onCheck }: Props & { st
           sx={{ height: 8, bgcolor: share >= 1 ? 'error.main' : 'text.primary' }}
         />
       </Box>
-      <Typography variant="body2" color={deadline && deadline.late > 0 ? 'error' : 'textSecondary'}>
-        {[
-          ready !== undefined && (!deadline || ready < deadline.at) ? `near its goal about ${clockTime(ready)}` : '',
-          dry === undefined ? '' : dry <= now ? 'drying: apply again, or mist' : `wet until about ${clockTime(dry)}`,
-          deadline
-            ? `out by ${clockTime(deadline.at)} at the latest${deadline.late > 0 ? `, ${Math.ceil(deadline.late / 60_000)} min before there is a hand for it` : ''}`
-            : 'no longest time given',
-          seen.length > 0 ? `seen ${seen.at(-1)!.level} at ${clockTime(seen.at(-1)!.at)}` : '',
-          care.length > 0 ? `${CARE_WORDS[care.at(-1)!.kind]} ${clockTime(care.at(-1)!.at)}` : '',
-        ]
-          .filter(Boolean)
-          .join(' · ')}
-      </Typography>
+      <Times step={step} state={state} deadline={deadline} ready={ready} dry={dry} now={now} />
       {tell && (
-        <Box
-          sx={{
-            display: 'grid',
-            gridTemplateColumns: '2fr 1fr 1fr 1fr',
-            gap: 1,
-            mt: 0.75,
-            '& button': { minHeight: 52, lineHeight: 1.15, px: 0.5 },
-          }}
-        >
-          <Button
-            variant={due <= now ? 'contained' : 'outlined'}
-            color={due <= now ? 'primary' : 'inherit'}
-            onClick={() => onCheck({ stepId: step.id, name: step.about, where })}
-          >
-            {due <= now ? 'Look now' : `Look at ${clockTime(due)}`}
-          </Button>
-          <Button
-            variant={dry !== undefined && dry <= now ? 'contained' : 'outlined'}
-            color={dry !== undefined && dry <= now ? 'primary' : 'inherit'}
-            onClick={() => tell({ kind: 'reapplied', stepId: step.id })}
-          >
-            Applied again
-          </Button>
-          <Button variant="outlined" color="inherit" onClick={() => tell({ kind: 'misted', stepId: step.id })}>
-            Misted
-          </Button>
-          <Button
-            variant="outlined"
-            color="inherit"
-            onClick={() => tell({ kind: 'warmed', stepId: step.id, value: WARM_MINUTES })}
-          >
-            Warmed {WARM_MINUTES} min
-          </Button>
-        </Box>
+        <PieceButtons
+          due={due}
+          drying={dry !== undefined && dry <= now}
+          now={now}
+          onLook={() => onCheck({ stepId: step.id, name: step.about, where })}
+          onTell={(event) => tell({ stepId: step.id, ...event })}
+        />
       )}
+    </Box>
+  )
+}
+
+const rangeWords = ({ low, high }: { low: number; high: number }): string =>
+  [...new Set([roundToTenth(low), roundToTenth(high)])].join('–')
+
+interface TimesProps extends Pick<Props, 'state' | 'now'> {
+  step: ScriptStep
+  deadline: Deadline | undefined
+  /** When it is near its goal, and when it dries, ms. */
+  ready: number | undefined
+  dry: number | undefined
+}
+
+/** What is known of a piece's time, and what was last done to it. */
+function Times({ step, state, deadline, ready, dry, now }: TimesProps) {
+  const clockTime = useClockTime()
+  const { seen, care } = state.steps.get(step.id) ?? WAITING
+  const [look, touch] = [seen.at(-1), care.at(-1)]
+  const words = [
+    ready !== undefined && (!deadline || ready < deadline.at) ? `near its goal about ${clockTime(ready)}` : '',
+    dry === undefined ? '' : dry <= now ? 'drying: apply again, or mist' : `wet until about ${clockTime(dry)}`,
+    deadline
+      ? `out by ${clockTime(deadline.at)} at the latest${deadline.late > 0 ? `, ${Math.ceil(deadline.late / 60_000)} min before there is a hand for it` : ''}`
+      : 'no longest time given',
+    look ? `seen ${look.level} at ${clockTime(look.at)}` : '',
+    touch ? `${CARE_WORDS[touch.kind]} ${clockTime(touch.at)}` : '',
+  ]
+  return (
+    <Typography variant="body2" color={deadline && deadline.late > 0 ? 'error' : 'textSecondary'}>
+      {words.filter(Boolean).join(' · ')}
+    </Typography>
+  )
+}
+
+interface ButtonsProps {
+  /** When it is to be looked at next, ms. */
+  due: number
+  drying: boolean
+  now: number
+  onLook: () => void
+  onTell: (event: { kind: keyof typeof CARE_WORDS; value?: number }) => void
+}
+
+function PieceButtons({ due, drying, now, onLook, onTell }: ButtonsProps) {
+  const clockTime = useClockTime()
+  const urgent = (yes: boolean) =>
+    ({ variant: yes ? 'contained' : 'outlined', color: yes ? 'primary' : 'inherit' }) as const
+  return (
+    <Box
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: '2fr 1fr 1fr 1fr',
+        gap: 1,
+        mt: 0.75,
+        '& button': { minHeight: 52, lineHeight: 1.15, px: 0.5 },
+      }}
+    >
+      <Button {...urgent(due <= now)} onClick={onLook}>
+        {due <= now ? 'Look now' : `Look at ${clockTime(due)}`}
+      </Button>
+      <Button {...urgent(drying)} onClick={() => onTell({ kind: 'reapplied' })}>
+        Applied again
+      </Button>
+      <Button {...urgent(false)} onClick={() => onTell({ kind: 'misted' })}>
+        Misted
+      </Button>
+      <Button {...urgent(false)} onClick={() => onTell({ kind: 'warmed', value: WARM_MINUTES })}>
+        Warmed {WARM_MINUTES} min
+      </Button>
     </Box>
   )
 }

@@ -8,64 +8,45 @@ import DialogTitle from '@mui/material/DialogTitle'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
-import { INCIDENTS, type Incident } from '@/core/model'
+import { COUNTS, INCIDENTS, type Incident } from '@/core/model'
 import { TALL } from './look'
 import type { LiveRun } from './useRun'
 import { INCIDENT_WORDS } from './words'
 
+/** Delays that are told, min. */
 const HELD_UP = [5, 10, 15, 30]
 
-/** What went otherwise than planned: put down with its time, and answered with what is usually done. */
-export function Happened({
-  stepId,
-  tell,
-  onClose,
-}: {
+interface Props {
   stepId: string | undefined
   tell: LiveRun['tell']
   onClose: () => void
-}) {
+}
+
+/** What went otherwise than planned: put down with its time, and answered with what is usually done. */
+export function Happened({ stepId, tell, onClose }: Props) {
   const [incident, setIncident] = useState<Incident>()
   const [note, setNote] = useState('')
   const tellIncident = (kind: Incident, words = '') =>
     tell({ kind: 'incident', incident: kind, ...(stepId !== undefined && { stepId }), ...(words && { note: words }) })
+
+  function choose(kind: Incident) {
+    if (kind !== 'other') tellIncident(kind)
+    setIncident(kind)
+  }
+
   return (
     <Dialog open onClose={onClose} maxWidth="sm" aria-labelledby="incident-title">
       <DialogTitle id="incident-title">{incident ? INCIDENT_WORDS[incident].name : 'What happened?'}</DialogTitle>
       <DialogContent>
         {!incident && (
           <Box sx={{ display: 'grid', gap: 1 }}>
-            {INCIDENTS.map((one) => (
-              <Button
-                key={one}
-                variant="outlined"
-                color={one === 'burning' || one === 'breakage' ? 'error' : 'inherit'}
-                sx={TALL}
-                onClick={() => {
-                  if (one !== 'other') tellIncident(one)
-                  setIncident(one)
-                }}
-              >
-                {INCIDENT_WORDS[one].name}
-              </Button>
-            ))}
-            <Typography sx={{ mt: 1 }}>Held up, nobody can begin anything for</Typography>
-            <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(4, 1fr)', gap: 1 }}>
-              {HELD_UP.map((minutes) => (
-                <Button
-                  key={minutes}
-                  variant="outlined"
-                  color="inherit"
-                  sx={TALL}
-                  onClick={() => {
-                    tell({ kind: 'delayed', value: minutes })
-                    onClose()
-                  }}
-                >
-                  {minutes} min
-                </Button>
-              ))}
-            </Box>
+            <Incidents onChoose={choose} />
+            <HeldUp
+              onHeldUp={(minutes) => {
+                tell({ kind: 'delayed', value: minutes })
+                onClose()
+              }}
+            />
           </Box>
         )}
         {incident && incident !== 'other' && (
@@ -82,7 +63,7 @@ export function Happened({
             label="What happened"
             value={note}
             onChange={({ target }) => setNote(target.value)}
-            slotProps={{ htmlInput: { maxLength: 400 } }}
+            slotProps={{ htmlInput: { maxLength: COUNTS.noteLength } }}
             sx={{ mt: 1 }}
           />
         )}
@@ -106,5 +87,34 @@ export function Happened({
         )}
       </DialogActions>
     </Dialog>
+  )
+}
+
+function Incidents({ onChoose }: { onChoose: (incident: Incident) => void }) {
+  return INCIDENTS.map((one) => (
+    <Button
+      key={one}
+      variant="outlined"
+      color={one === 'burning' || one === 'breakage' ? 'error' : 'inherit'}
+      sx={TALL}
+      onClick={() => onChoose(one)}
+    >
+      {INCIDENT_WORDS[one].name}
+    </Button>
+  ))
+}
+
+function HeldUp({ onHeldUp }: { onHeldUp: (minutes: number) => void }) {
+  return (
+    <>
+      <Typography sx={{ mt: 1 }}>Held up, nobody can begin anything for</Typography>
+      <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(4, 1fr)', gap: 1 }}>
+        {HELD_UP.map((minutes) => (
+          <Button key={minutes} variant="outlined" color="inherit" sx={TALL} onClick={() => onHeldUp(minutes)}>
+            {minutes} min
+          </Button>
+        ))}
+      </Box>
+    </>
   )
 }

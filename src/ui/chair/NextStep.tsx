@@ -33,20 +33,19 @@ interface StepProps {
 
 const nameOf = (people: RunScript['people'], id: string) => people.find((person) => person.id === id)?.name ?? ''
 
+interface NextProps extends StepProps {
+  live: LiveRun
+  now: number
+  mayTell: boolean
+}
+
 /** What is next, or being done, as large as it can be. */
-export function NextStep({
-  expected: { step, status, personId, from, to },
-  people,
-  live,
-  now,
-  mayTell,
-}: StepProps & { live: LiveRun; now: number; mayTell: boolean }) {
+export function NextStep({ expected, people, live, now, mayTell }: NextProps) {
   'use memo'
+  const { step, status, personId, from, to } = expected
   const clockTime = useClockTime()
-  const { counted, extra } = live.state.steps.get(step.id) ?? WAITING
-  const pieces = step.pieces.length + extra
-  const rested = useRested(`${step.id} ${status}`)
   const about = Math.max(1, Math.round(step.seconds / 60))
+  const begun = status === 'begun'
   return (
     <Box
       component="section"
@@ -54,7 +53,7 @@ export function NextStep({
       sx={{ p: 2, border: '2px solid', borderColor: 'text.primary', borderRadius: 1, bgcolor: 'background.paper' }}
     >
       <Typography color="textSecondary">
-        {status === 'begun' ? 'Now' : 'Next'}
+        {begun ? 'Now' : 'Next'}
         {people.length > 1 && ` · ${nameOf(people, personId)}`}
         {status === 'waiting' && from - now > 60_000 && ` · from ${clockTime(from)}`}
       </Typography>
@@ -62,59 +61,75 @@ export function NextStep({
         {taskWords(step)}
       </Typography>
       <Typography sx={{ fontSize: '1.2rem' }}>
-        {status === 'begun'
-          ? `${running(now - from)} of about ${about} min`
-          : `about ${about} min, to ${clockTime(to)}`}
+        {begun ? `${running(now - from)} of about ${about} min` : `about ${about} min, to ${clockTime(to)}`}
       </Typography>
-      {pieces > 0 && status === 'begun' && (
-        <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mt: 1.5 }}>
-          <Typography sx={{ fontSize: '2rem', fontWeight: 600, minWidth: 110 }} aria-live="polite">
-            {counted} / {pieces}
-          </Typography>
-          {mayTell && (
-            <Button
-              variant="outlined"
-              color="inherit"
-              sx={{ ...TALL, minHeight: 72, flex: 1, fontSize: '1.2rem' }}
-              disabled={counted >= pieces}
-              onClick={() => live.tell({ kind: 'counted', stepId: step.id, value: counted + 1 })}
-            >
-              One more {step.kind === 'takeOut' ? 'out' : 'in'}
-            </Button>
-          )}
-          {mayTell && step.kind === 'apply' && (
-            <Button
-              variant="outlined"
-              color="inherit"
-              sx={{ ...TALL, minHeight: 72 }}
-              onClick={() => live.tell({ kind: 'extra', stepId: step.id, value: 1 })}
-            >
-              One not planned
-            </Button>
-          )}
-        </Box>
-      )}
+      {begun && <Counter step={step} live={live} mayTell={mayTell} />}
+      {mayTell && <StepButtons step={step} begun={begun} tell={live.tell} />}
+    </Box>
+  )
+}
+
+/** How many pieces are in, or out. */
+function Counter({ step, live, mayTell }: Pick<NextProps, 'live' | 'mayTell'> & Pick<ExpectedStep, 'step'>) {
+  const { counted, extra } = live.state.steps.get(step.id) ?? WAITING
+  const pieces = step.pieces.length + extra
+  if (pieces === 0) return null
+  return (
+    <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mt: 1.5 }}>
+      <Typography sx={{ fontSize: '2rem', fontWeight: 600, minWidth: 110 }} aria-live="polite">
+        {counted} / {pieces}
+      </Typography>
       {mayTell && (
-        <Box sx={{ display: 'grid', gridTemplateColumns: '3fr 1fr', gap: 1, mt: 2 }}>
-          <Button
-            variant="contained"
-            sx={{ ...TALLEST, '&.Mui-disabled': { bgcolor: 'primary.main', color: 'primary.contrastText' } }}
-            disabled={!rested}
-            onClick={() => live.tell({ kind: status === 'begun' ? 'done' : 'begun', stepId: step.id })}
-          >
-            {status === 'begun' ? 'Done' : 'Begin'}
-          </Button>
-          <Button
-            variant="outlined"
-            color="inherit"
-            sx={{ ...TALL, minHeight: 80, '&.Mui-disabled': { color: 'inherit', borderColor: 'currentcolor' } }}
-            disabled={!rested}
-            onClick={() => live.tell({ kind: 'skipped', stepId: step.id })}
-          >
-            Skip
-          </Button>
-        </Box>
+        <Button
+          variant="outlined"
+          color="inherit"
+          sx={{ ...TALL, minHeight: 72, flex: 1, fontSize: '1.2rem' }}
+          disabled={counted >= pieces}
+          onClick={() => live.tell({ kind: 'counted', stepId: step.id, value: counted + 1 })}
+        >
+          One more {step.kind === 'takeOut' ? 'out' : 'in'}
+        </Button>
       )}
+      {mayTell && step.kind === 'apply' && (
+        <Button
+          variant="outlined"
+          color="inherit"
+          sx={{ ...TALL, minHeight: 72 }}
+          onClick={() => live.tell({ kind: 'extra', stepId: step.id, value: 1 })}
+        >
+          One not planned
+        </Button>
+      )}
+    </Box>
+  )
+}
+
+interface StepButtonsProps extends Pick<ExpectedStep, 'step'> {
+  begun: boolean
+  tell: LiveRun['tell']
+}
+
+function StepButtons({ step, begun, tell }: StepButtonsProps) {
+  const rested = useRested(`${step.id} ${begun}`)
+  return (
+    <Box sx={{ display: 'grid', gridTemplateColumns: '3fr 1fr', gap: 1, mt: 2 }}>
+      <Button
+        variant="contained"
+        sx={{ ...TALLEST, '&.Mui-disabled': { bgcolor: 'primary.main', color: 'primary.contrastText' } }}
+        disabled={!rested}
+        onClick={() => tell({ kind: begun ? 'done' : 'begun', stepId: step.id })}
+      >
+        {begun ? 'Done' : 'Begin'}
+      </Button>
+      <Button
+        variant="outlined"
+        color="inherit"
+        sx={{ ...TALL, minHeight: 80, '&.Mui-disabled': { color: 'inherit', borderColor: 'currentcolor' } }}
+        disabled={!rested}
+        onClick={() => tell({ kind: 'skipped', stepId: step.id })}
+      >
+        Skip
+      </Button>
     </Box>
   )
 }

@@ -4,20 +4,9 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import LinearProgress from '@mui/material/LinearProgress'
 import Typography from '@mui/material/Typography'
-import { useMemo, useState } from 'react'
-import {
-  byId,
-  activeVariant,
-  isLightener,
-  type Booking,
-  type Canvas,
-  type FaltoPlan,
-  type Limit,
-  type OpenPlan,
-} from '@/core/model'
-import { ROOM_CELSIUS } from '@/core/time/lightening'
-import type { ZoneClockFigures } from '@/core/plan/planner'
-import { helpersFor, withHelp, type ClockOptions, type Helper } from '@/core/time/schedule'
+import { useMemo, useState, type ReactNode } from 'react'
+import { type Booking, type Canvas, type FaltoPlan, type Limit, type OpenPlan } from '@/core/model'
+import type { ClockFigures, ZoneClockFigures } from '@/core/plan/planner'
 import { swatchesOf } from '@/core/plan/sheets'
 import { callApi } from '../hooks/api'
 import { moveZone, PlanContext, stageOf, usePlan, usePlanStore, type Permissions } from '../map/context'
@@ -34,9 +23,19 @@ import { Lanes } from './Lanes'
 import { zoneKey } from './ZoneLane'
 import { RunOffer } from './RunOffer'
 import { Steps } from './Steps'
-import { useClock, type Comparison } from './useClock'
+import { useClock } from './useClock'
 import { duration, minuteOf, timeOfDay, useTimeOfDay } from './words'
-import { MINUTES, type WhatIf } from './whatIf'
+import {
+  comparisonsFor,
+  lightenersOf,
+  MINUTES,
+  NO_WHAT_IF,
+  optionsFor,
+  planFor,
+  weaken,
+  WEAKER_BY,
+  type WhatIf,
+} from './whatIf'
 import { ZonePanel } from './ZonePanel'
 
 /** What the Clock page opens with. */
@@ -58,43 +57,23 @@ export function ClockPage({ open, permissions, ...rest }: OpenClock & { permissi
 }
 
 const CELSIUS: Limit = { min: 14, max: 30, unit: '°C' }
-/** The usual step down for a weaker first bowl, vol. Common practice. */
-const WEAKER_BY = 5
 
-function Visit({ client, canvas, booking }: { client: OpenPlan['client'] } & Omit<OpenClock, 'open'>) {
+type VisitProps = { client: OpenPlan['client'] } & Omit<OpenClock, 'open'>
+
+/** When nothing is booked, the visit is thought to begin at this, min after midnight. Our choice. */
+const USUAL_BEGIN = 600
+
+function Visit({ client, canvas, booking }: VisitProps) {
   const { store, permissions } = usePlanStore()
   const plan = usePlan((state) => state.document)
-  const told = useTimeOfDay()
-  const [start, setStart] = useState(timeOfDay('00:00', booking?.arrives ?? 600))
-  const [what, setWhat] = useState<WhatIf>({
-    hands: [],
-    from: 0,
-    to: 600,
-    celsius: ROOM_CELSIUS,
-    order: 'planned',
-    bowls: 'same',
-  })
-  const [chosen, setChosen] = useState<string>()
-  const change = (part: Partial<WhatIf>) => setWhat({ ...what, ...part })
-  const id = usePlan((state) => state.id)
-  function beginAt(time: string) {
-    setStart(time)
-    // Kept where there is a booking to keep it with; a time that could not be kept still serves this page.
-    if (booking && permissions.write)
-      void callApi(`/api/plans/${id}/booking`, 'PUT', { on: booking.on, arrives: minuteOf(time) }).catch(() => {})
-  }
+  const [start, beginAt] = useStart(booking)
+  const [what, setWhat] = useState<WhatIf>(NO_WHAT_IF)
   useKeepOnLeaving(store, permissions.write)
 
   const asked = useMemo(() => ({ plan: planFor(plan, what), options: optionsFor(what, canvas) }), [plan, what, canvas])
   const comparisons = useMemo(() => comparisonsFor(plan, what, canvas), [plan, what, canvas])
   const { answer, compared, busy } = useClock(asked, comparisons)
-  function reorder({ stageId, zoneId, name }: ZoneClockFigures, to: ZoneClockFigures) {
-    const { order } = stageOf({ document: plan, stageId })
-    moveZone(store, stageId, { id: zoneId, name }, order.indexOf(to.zoneId) - order.indexOf(zoneId))
-  }
-  const swatches = useMemo(() => swatchesOf(plan.formulas), [plan.formulas])
   const figures = answer?.ok ? answer.figures : undefined
-  const zone = figures?.zones.find((one) => zoneKey(one) === chosen) ?? figures?.zones[0]
 
   return (
     <Box sx={{ pb: 2 }}>
@@ -113,53 +92,106 @@ function Visit({ client, canvas, booking }: { client: OpenPlan['client'] } & Omi
       )}
       {figures && (
         <>
-          <Box
-            sx={{ px: 2, py: 1, display: 'flex', flexWrap: 'wrap', columnGap: 4, rowGap: 0.5, alignItems: 'baseline' }}
-          >
-            <Typography sx={{ fontSize: '1.35rem', fontWeight: 600 }}>
-              Done at {told(start, figures.minutes.expected)}
-              <Typography component="span" color="textSecondary">
-                {' '}
-                ({told(start, figures.minutes.low)}–{told(start, figures.minutes.high)})
-              </Typography>
-            </Typography>
-            <Typography>{duration(figures.minutes.expected)} in all</Typography>
-            <Typography>{duration(figures.handsFreeMinutes)} without a hand needed</Typography>
-          </Box>
+          <DoneAt figures={figures} start={start} />
           {!figures.fits && <DoesNotFit figures={figures} />}
           <RunOffer what={what} fits={figures.fits} />
-          <Lanes
-            figures={figures}
-            start={start}
-            swatches={swatches}
-            chosen={zone && zoneKey(zone)}
-            onChoose={setChosen}
-            onReorder={permissions.write && what.order === 'planned' ? reorder : undefined}
-          />
-          <Steps figures={figures} start={start} />
-          <Box
-            sx={{
-              display: 'grid',
-              gridTemplateColumns: {
-                xs: 'minmax(0, 1fr)',
-                md: 'minmax(0, 1fr) minmax(0, 1fr)',
-                lg: '300px minmax(0, 1fr) minmax(0, 1fr)',
-              },
-              borderTop: LINE,
-              mt: 1,
-            }}
-          >
-            <WhatIfPanel what={what} onChange={change} plan={plan} lengthsCanLead={figures.lengthsCanLead} />
-            <Box sx={{ borderLeft: { md: LINE } }}>
-              {zone && <ZonePanel key={zoneKey(zone)} zone={zone} start={start} />}
-            </Box>
-            <Box sx={{ borderLeft: { lg: LINE } }}>
-              <Compared now={figures} others={compared} waiting={busy} />
-            </Box>
-          </Box>
+          <Timed figures={figures} start={start} what={what}>
+            <WhatIfPanel
+              what={what}
+              onChange={(part) => setWhat({ ...what, ...part })}
+              plan={plan}
+              lengthsCanLead={figures.lengthsCanLead}
+            />
+            <Compared now={figures} others={compared} waiting={busy} />
+          </Timed>
         </>
       )}
     </Box>
+  )
+}
+
+/** When the visit begins, `HH:MM`; kept with the booking where there is one. */
+function useStart(booking: Booking | null): [string, (time: string) => void] {
+  const { permissions } = usePlanStore()
+  const id = usePlan((state) => state.id)
+  const [start, setStart] = useState(timeOfDay('00:00', booking?.arrives ?? USUAL_BEGIN))
+  function beginAt(time: string) {
+    setStart(time)
+    // A time that could not be kept still serves this page.
+    if (booking && permissions.write)
+      void callApi(`/api/plans/${id}/booking`, 'PUT', { on: booking.on, arrives: minuteOf(time) }).catch(() => {})
+  }
+  return [start, beginAt]
+}
+
+function DoneAt({ figures: { minutes, handsFreeMinutes }, start }: { figures: ClockFigures; start: string }) {
+  const told = useTimeOfDay()
+  return (
+    <Box sx={{ px: 2, py: 1, display: 'flex', flexWrap: 'wrap', columnGap: 4, rowGap: 0.5, alignItems: 'baseline' }}>
+      <Typography sx={{ fontSize: '1.35rem', fontWeight: 600 }}>
+        Done at {told(start, minutes.expected)}
+        <Typography component="span" color="textSecondary">
+          {' '}
+          ({told(start, minutes.low)}–{told(start, minutes.high)})
+        </Typography>
+      </Typography>
+      <Typography>{duration(minutes.expected)} in all</Typography>
+      <Typography>{duration(handsFreeMinutes)} without a hand needed</Typography>
+    </Box>
+  )
+}
+
+interface TimedProps {
+  figures: ClockFigures
+  start: string
+  what: WhatIf
+  /** What would change it, and how ways compare: left and right of the chosen zone. */
+  children: [ReactNode, ReactNode]
+}
+
+/** The lanes, the steps in words, and the zone that is chosen. */
+function Timed({ figures, start, what, children: [whatIf, compared] }: TimedProps) {
+  const { store, permissions } = usePlanStore()
+  const plan = usePlan((state) => state.document)
+  const [chosen, setChosen] = useState<string>()
+  const swatches = useMemo(() => swatchesOf(plan.formulas), [plan.formulas])
+  const zone = figures.zones.find((one) => zoneKey(one) === chosen) ?? figures.zones[0]
+
+  function reorder({ stageId, zoneId, name }: ZoneClockFigures, to: ZoneClockFigures) {
+    const { order } = stageOf({ document: plan, stageId })
+    moveZone(store, stageId, { id: zoneId, name }, order.indexOf(to.zoneId) - order.indexOf(zoneId))
+  }
+
+  return (
+    <>
+      <Lanes
+        figures={figures}
+        start={start}
+        swatches={swatches}
+        chosen={zone && zoneKey(zone)}
+        onChoose={setChosen}
+        onReorder={permissions.write && what.order === 'planned' ? reorder : undefined}
+      />
+      <Steps figures={figures} start={start} />
+      <Box
+        sx={{
+          display: 'grid',
+          gridTemplateColumns: {
+            xs: 'minmax(0, 1fr)',
+            md: 'minmax(0, 1fr) minmax(0, 1fr)',
+            lg: '300px minmax(0, 1fr) minmax(0, 1fr)',
+          },
+          borderTop: LINE,
+          mt: 1,
+        }}
+      >
+        {whatIf}
+        <Box sx={{ borderLeft: { md: LINE } }}>
+          {zone && <ZonePanel key={zoneKey(zone)} zone={zone} start={start} />}
+        </Box>
+        <Box sx={{ borderLeft: { lg: LINE } }}>{compared}</Box>
+      </Box>
+    </>
   )
 }
 
@@ -310,71 +342,4 @@ function ClockHeader({
       {permissions.write && <UndoPlan />}
     </PageBar>
   )
-}
-
-const lightenersOf = ({ formulas, products }: FaltoPlan) =>
-  formulas.filter(({ productId }) => isLightener(byId(products, productId).kind))
-
-/**
- * Whether some of a plan's work is not closed in foil and begins at the scalp, so that the order of lengths and scalp
- * may matter; its clock knows for sure.
- */
-const lengthsMayLead = (plan: FaltoPlan): boolean =>
-  activeVariant(plan).stages.some(({ zones }) =>
-    zones.some(
-      ({ placement }) => placement.sequence.length > 0 && placement.cover !== 'foil' && placement.startCm === 0,
-    ),
-  )
-
-function weaken(plan: FaltoPlan): void {
-  for (const formula of lightenersOf(plan)) formula.firstBowlVol = Math.max(WEAKER_BY, formula.developerVol - WEAKER_BY)
-}
-
-function planFor(plan: FaltoPlan, { bowls }: WhatIf): FaltoPlan {
-  if (bowls === 'same') return plan
-  const copy = structuredClone(plan)
-  weaken(copy)
-  return copy
-}
-
-function optionsFor({ hands, from, to, celsius, order }: WhatIf, canvas: Canvas | null): ClockOptions {
-  return {
-    crew: withHelp(helpersFor(hands, { from, ...(to < MINUTES.max && { to }) })),
-    canvas: canvas ?? undefined,
-    roomCelsius: celsius,
-    order,
-  }
-}
-
-/** Each of the choices the other way, the rest as it is. */
-function comparisonsFor(plan: FaltoPlan, what: WhatIf, canvas: Canvas | null): Comparison[] {
-  const other = (key: string, label: string, change: Partial<WhatIf>): Comparison => {
-    const changed = { ...what, ...change }
-    return { key, label, plan: planFor(plan, changed), options: optionsFor(changed, canvas) }
-  }
-  const toggled = (hand: Helper) =>
-    what.hands.includes(hand) ? what.hands.filter((one) => one !== hand) : [...what.hands, hand]
-  return [
-    other('assistant', what.hands.includes('assistant') ? 'Without the assistant' : 'With an assistant', {
-      hands: toggled('assistant'),
-      from: 0,
-      to: MINUTES.max,
-    }),
-    other('second', what.hands.includes('second') ? 'Without the second colourist' : 'With a second colourist', {
-      hands: toggled('second'),
-    }),
-    other('order', what.order === 'planned' ? 'Zones the other way round' : 'Zones as planned', {
-      order: what.order === 'planned' ? 'reversed' : 'planned',
-    }),
-    ...(what.order !== 'lengthsFirst' && lengthsMayLead(plan)
-      ? [other('lengths', 'Lengths first, then the scalp', { order: 'lengthsFirst' })]
-      : []),
-    ...(lightenersOf(plan).length > 0
-      ? [
-          other('bowls', what.bowls === 'same' ? 'First bowls weaker' : 'First bowls as planned', {
-            bowls: what.bowls === 'same' ? 'weakerFirst' : 'same',
-          }),
-        ]
-      : []),
-  ]
 }

@@ -10,52 +10,21 @@ import { duration, useTimeOfDay } from './words'
 
 const LiftChart = dynamic(() => import('./LiftChart').then((module) => module.LiftChart))
 
+interface Props {
+  zone: ZoneClockFigures
+  start: string
+}
+
 /** Everything about one zone under one formula, and its place in the order. */
-export function ZonePanel({ zone, start }: { zone: ZoneClockFigures; start: string }) {
-  const timeOfDay = useTimeOfDay()
-  const { store, permissions } = usePlanStore()
-  const plan = usePlan((state) => state.document)
-  const { order } = stageOf({ document: plan, stageId: zone.stageId })
-  const turn = order.indexOf(zone.zoneId)
-  const move = (by: 1 | -1) => moveZone(store, zone.stageId, { id: zone.zoneId, name: zone.name }, by)
-  const lifts = zone.curve.length > 0
-  const rows: [string, string][] = [
-    ['On', `${timeOfDay(start, zone.firstOnMinutes)}–${timeOfDay(start, zone.lastOnMinutes)}`],
-    ['Out', `${timeOfDay(start, zone.firstOutMinutes)}–${timeOfDay(start, zone.lastOutMinutes)}`],
-    ['First piece: near its goal', timeOfDay(start, zone.readyMinutes)],
-    ['First piece: out by, at the latest', timeOfDay(start, zone.latestMinutes)],
-    [
-      'Under product',
-      `${duration(zone.firstOutMinutes - zone.firstOnMinutes)} the first, ${duration(zone.lastOutMinutes - zone.lastOnMinutes)} the last`,
-    ],
-    [
-      lifts ? 'Level when it comes out' : 'Level it shows',
-      `${zone.level.expected} (${zone.level.low}–${zone.level.high}), meant ${zone.goal}`,
-    ],
-    ['Darkest and lightest place', `${zone.darkest} and ${zone.lightest}`],
-    ...(lifts ? [['Strain', `${zone.strainPercent} % of what this hair stands`] as [string, string]] : []),
-  ]
+export function ZonePanel({ zone, start }: Props) {
+  const { permissions } = usePlanStore()
   return (
     <Box component="section" aria-label={`${zone.name}, formula ${zone.formulaId}`} sx={{ p: 2 }}>
       <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, mb: 1 }}>
         <Typography variant="h2" sx={{ flex: 1 }}>
           {zone.name} · {zone.formulaId}
         </Typography>
-        {permissions.write && (
-          <>
-            <Button color="inherit" size="small" disabled={turn <= 0} onClick={() => move(-1)}>
-              Earlier
-            </Button>
-            <Button
-              color="inherit"
-              size="small"
-              disabled={turn < 0 || turn >= order.length - 1}
-              onClick={() => move(1)}
-            >
-              Later
-            </Button>
-          </>
-        )}
+        {permissions.write && <Turn zone={zone} />}
       </Box>
       {zone.shortPieces > 0 && (
         <Alert severity="warning" sx={{ mb: 1 }}>
@@ -63,27 +32,8 @@ export function ZonePanel({ zone, start }: { zone: ZoneClockFigures; start: stri
           lift in two visits, or change the mix as its label allows. Never leave it longer.
         </Alert>
       )}
-      <Box
-        component="dl"
-        sx={{
-          display: 'grid',
-          gridTemplateColumns: 'auto 1fr',
-          columnGap: 2,
-          rowGap: 0.25,
-          m: 0,
-          mb: 1.5,
-          '& dd': { m: 0, fontVariantNumeric: 'tabular-nums' },
-          '& dt': { color: 'text.secondary' },
-        }}
-      >
-        {rows.map(([term, value]) => (
-          <Box key={term} sx={{ display: 'contents' }}>
-            <dt>{term}</dt>
-            <dd>{value}</dd>
-          </Box>
-        ))}
-      </Box>
-      {lifts && (
+      <ZoneFacts zone={zone} start={start} />
+      {zone.curve.length > 0 && (
         <>
           <Typography variant="h3">Lift</Typography>
           <LiftChart zone={zone} start={start} />
@@ -93,6 +43,68 @@ export function ZonePanel({ zone, start }: { zone: ZoneClockFigures; start: stri
           </Typography>
         </>
       )}
+    </Box>
+  )
+}
+
+function Turn({ zone: { stageId, zoneId, name } }: Pick<Props, 'zone'>) {
+  const { store } = usePlanStore()
+  const plan = usePlan((state) => state.document)
+  const { order } = stageOf({ document: plan, stageId })
+  const turn = order.indexOf(zoneId)
+  const move = (by: 1 | -1) => moveZone(store, stageId, { id: zoneId, name }, by)
+  return (
+    <>
+      <Button color="inherit" size="small" disabled={turn <= 0} onClick={() => move(-1)}>
+        Earlier
+      </Button>
+      <Button color="inherit" size="small" disabled={turn < 0 || turn >= order.length - 1} onClick={() => move(1)}>
+        Later
+      </Button>
+    </>
+  )
+}
+
+function ZoneFacts({ zone, start }: Props) {
+  const timeOfDay = useTimeOfDay()
+  const at = (minute: number) => timeOfDay(start, minute)
+  const lifts = zone.curve.length > 0
+  const facts: [string, string][] = [
+    ['On', `${at(zone.firstOnMinutes)}–${at(zone.lastOnMinutes)}`],
+    ['Out', `${at(zone.firstOutMinutes)}–${at(zone.lastOutMinutes)}`],
+    ['First piece: near its goal', at(zone.readyMinutes)],
+    ['First piece: out by, at the latest', at(zone.latestMinutes)],
+    [
+      'Under product',
+      `${duration(zone.firstOutMinutes - zone.firstOnMinutes)} the first, ${duration(zone.lastOutMinutes - zone.lastOnMinutes)} the last`,
+    ],
+    [
+      lifts ? 'Level when it comes out' : 'Level it shows',
+      `${zone.level.expected} (${zone.level.low}–${zone.level.high}), meant ${zone.goal}`,
+    ],
+    ['Darkest and lightest place', `${zone.darkest} and ${zone.lightest}`],
+  ]
+  if (lifts) facts.push(['Strain', `${zone.strainPercent} % of what this hair stands`])
+  return (
+    <Box
+      component="dl"
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: 'auto 1fr',
+        columnGap: 2,
+        rowGap: 0.25,
+        m: 0,
+        mb: 1.5,
+        '& dd': { m: 0, fontVariantNumeric: 'tabular-nums' },
+        '& dt': { color: 'text.secondary' },
+      }}
+    >
+      {facts.map(([term, value]) => (
+        <Box key={term} sx={{ display: 'contents' }}>
+          <dt>{term}</dt>
+          <dd>{value}</dd>
+        </Box>
+      ))}
     </Box>
   )
 }

@@ -1,5 +1,15 @@
-import type { Limit } from '@/core/model'
-import type { Helper, WorkingOrder } from '@/core/time/schedule'
+import {
+  activeVariant,
+  indexPlan,
+  isLightener,
+  type Canvas,
+  type FaltoPlan,
+  type Formula,
+  type Limit,
+} from '@/core/model'
+import { ROOM_CELSIUS } from '@/core/time/lightening'
+import { helpersFor, withHelp, type ClockOptions, type Helper, type WorkingOrder } from '@/core/time/schedule'
+import type { Comparison } from './useClock'
 
 /** What a colourist tries out on the Clock page. */
 export interface WhatIf {
@@ -14,3 +24,87 @@ export interface WhatIf {
 
 /** Minutes of a visit that can be chosen. */
 export const MINUTES: Limit = { min: 0, max: 600, unit: 'min' }
+
+/** What is tried first: the plan by one pair of hands. */
+export const NO_WHAT_IF: WhatIf = {
+  hands: [],
+  from: 0,
+  to: 600,
+  celsius: ROOM_CELSIUS,
+  order: 'planned',
+  bowls: 'same',
+}
+
+/** The usual step down for a weaker first bowl, vol. Common practice. */
+export const WEAKER_BY = 5
+
+/** Formulas that lighten. */
+export const lightenersOf = (plan: FaltoPlan): Formula[] =>
+  plan.formulas.filter((formula) => isLightener(indexPlan(plan).leadOf(formula).kind))
+
+/**
+ * Whether some of a plan's work is not closed in foil and begins at the scalp, so that the order of lengths and scalp
+ * may matter; its clock knows for sure.
+ */
+const lengthsMayLead = (plan: FaltoPlan): boolean =>
+  activeVariant(plan).stages.some(({ zones }) =>
+    zones.some(
+      ({ placement }) => placement.sequence.length > 0 && placement.cover !== 'foil' && placement.startCm === 0,
+    ),
+  )
+
+/** First bowls a step weaker, in all formulas that lighten. */
+export function weaken(plan: FaltoPlan): void {
+  for (const formula of lightenersOf(plan)) formula.firstBowlVol = Math.max(WEAKER_BY, formula.developerVol - WEAKER_BY)
+}
+
+/** The plan as it would be mixed. */
+export function planFor(plan: FaltoPlan, { bowls }: WhatIf): FaltoPlan {
+  if (bowls === 'same') return plan
+  const copy = structuredClone(plan)
+  weaken(copy)
+  return copy
+}
+
+/** Who works when and how, and in what room. */
+export function optionsFor({ hands, from, to, celsius, order }: WhatIf, canvas: Canvas | null): ClockOptions {
+  return {
+    crew: withHelp(helpersFor(hands, { from, ...(to < MINUTES.max && { to }) })),
+    canvas: canvas ?? undefined,
+    roomCelsius: celsius,
+    order,
+  }
+}
+
+/** Each of the choices the other way, the rest as it is. */
+export function comparisonsFor(plan: FaltoPlan, what: WhatIf, canvas: Canvas | null): Comparison[] {
+  const other = (key: string, label: string, change: Partial<WhatIf>): Comparison => {
+    const changed = { ...what, ...change }
+    return { key, label, plan: planFor(plan, changed), options: optionsFor(changed, canvas) }
+  }
+  const toggled = (hand: Helper) =>
+    what.hands.includes(hand) ? what.hands.filter((one) => one !== hand) : [...what.hands, hand]
+  return [
+    other('assistant', what.hands.includes('assistant') ? 'Without the assistant' : 'With an assistant', {
+      hands: toggled('assistant'),
+      from: 0,
+      to: MINUTES.max,
+    }),
+    other('second', what.hands.includes('second') ? 'Without the second colourist' : 'With a second colourist', {
+      hands: toggled('second'),
+    }),
+    other('order', what.order === 'planned' ? 'Zones the other way round' : 'Zones as planned', {
+      order: what.order === 'planned' ? 'reversed' : 'planned',
+    }),
+    ...(what.order !== 'lengthsFirst' && lengthsMayLead(plan)
+      ? [other('lengths', 'Lengths first, then the scalp', { order: 'lengthsFirst' })]
+      : []),
+    ...(lightenersOf(plan).length > 0
+      ? [
+          other('bowls', what.bowls === 'same' ? 'First bowls weaker' : 'First bowls as planned', {
+            bowls: what.bowls === 'same' ? 'weakerFirst' : 'same',
+          }),
+        ]
+      : []),
+  ]
+}

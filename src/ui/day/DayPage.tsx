@@ -10,21 +10,15 @@ import { useEffect, useMemo, useState } from 'react'
 import type { BookedVisit } from '@/core/model'
 import { helpersFor, withHelp, type DayClock, type Helper } from '@/core/time/schedule'
 import type { AskedDay, AskedVisit } from '@/workers/clock.worker'
-import { Lane, NAMES } from '../clock/Lane'
 import { useClockWorker } from '../clock/useClockWorker'
-import { duration, minuteOf, taskWords, timeOfDay, useTimeOfDay } from '../clock/words'
+import { duration, minuteOf } from '../clock/words'
 import { callApi } from '../hooks/api'
 import { Choices } from '../parts'
 import { DateField } from '../parts/DateField'
 import { TimeField } from '../parts/TimeField'
 import { LINE } from '../theme'
-
-const clock = (minute: number) => timeOfDay('00:00', minute)
-/** {@link clock}, as the salon tells the time. */
-function useTold(): (minute: number) => string {
-  const told = useTimeOfDay()
-  return (minute) => told('00:00', minute)
-}
+import { DayLanes, Mark } from './DayLanes'
+import { clock, useTold } from './told'
 
 interface Props {
   on: string
@@ -36,14 +30,9 @@ interface Props {
  * Everybody who is booked for a day: when each comes, whether all fits, when hands are needed and when they are free.
  */
 export function DayPage({ on, visits, mayBook }: Props) {
-  const told = useTold()
-  const router = useRouter()
-  const [arrivals, setArrivals] = useState(
-    () => new Map(visits.flatMap(({ planId, arrives }) => (arrives === null ? [] : [[planId, arrives]]))),
-  )
   const [helping, setHelping] = useState<Helper[]>([])
-  const [hours, setHours] = useState({ opens: '09:00', closes: '19:00' })
-  const [message, setMessage] = useState<string>()
+  const [hours, setHours] = useState<Hours>({ opens: '09:00', closes: '19:00' })
+  const { arrivals, arrive, message, say } = useArrivals(on, visits)
   const asked = useMemo<AskedDay>(
     () => ({
       visits: visits.flatMap(({ planId, document, canvas }) =>
@@ -57,78 +46,30 @@ export function DayPage({ on, visits, mayBook }: Props) {
   )
   const { day, busy, find } = useDay(asked)
 
-  function arrive(planId: string, minute: number) {
-    setArrivals(new Map(arrivals).set(planId, minute))
-    setMessage(undefined)
-    callApi(`/api/plans/${planId}/booking`, 'PUT', { on, arrives: minute }).catch((error: unknown) =>
-      setMessage(error instanceof Error ? error.message : 'That time was not kept. Try again.'),
-    )
-  }
-
   async function findTime({ planId, document, canvas, client }: BookedVisit) {
     const minute = await find({ id: planId, plan: document, canvas })
-    if (minute === undefined)
-      setMessage(
-        `${client.name} fits in at no time between ${hours.opens} and ${hours.closes}: with help, on another day, or with less at once.`,
-      )
-    else arrive(planId, minute)
+    if (minute !== undefined) return arrive(planId, minute)
+    say(
+      `${client.name} fits in at no time between ${hours.opens} and ${hours.closes}: with help, on another day, or with less at once.`,
+    )
   }
 
   return (
     <Box sx={{ pb: 2 }}>
-      <Box
-        component="header"
-        sx={{
-          display: 'flex',
-          alignItems: 'center',
-          columnGap: 2,
-          rowGap: 1,
-          flexWrap: 'wrap',
-          px: 2,
-          pt: 1.5,
-          pb: 1,
-          borderBottom: LINE,
-          bgcolor: 'background.paper',
-        }}
-      >
-        <Typography component="h1" variant="h2" sx={{ flex: '1 1 120px' }}>
-          Day
-        </Typography>
-        <DateField label="Day" value={on} onChange={(day) => router.push(`/day?on=${day}`)} />
-        <TimeField label="From" value={hours.opens} onChange={(opens) => setHours({ ...hours, opens })} />
-        <TimeField label="To" value={hours.closes} onChange={(closes) => setHours({ ...hours, closes })} />
-      </Box>
+      <DayBar on={on} hours={hours} onHours={setHours} />
       <Box sx={{ height: 4 }}>{busy && <LinearProgress aria-label="Working out the day" />}</Box>
       {message && (
-        <Alert severity="warning" onClose={() => setMessage(undefined)}>
+        <Alert severity="warning" onClose={() => say(undefined)}>
           {message}
         </Alert>
       )}
-      {visits.length === 0 && (
+      {visits.length === 0 ? (
         <Alert severity="info" sx={{ m: 2 }}>
           Nobody is booked for this day. Book a plan for it on the plan’s Mix page.
         </Alert>
-      )}
-      {visits.length > 0 && (
+      ) : (
         <>
-          <Box sx={{ px: 2, py: 1, display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center' }}>
-            <Choices
-              label="Beside the colourist"
-              values={helping}
-              options={[
-                { value: 'assistant', label: 'Assistant' },
-                { value: 'second', label: 'Second colourist' },
-              ]}
-              onChange={setHelping}
-            />
-            {day && (
-              <Typography sx={{ fontSize: '1.2rem', fontWeight: 600 }} role="status">
-                {day.fits
-                  ? `It fits, the last is done at ${told(day.ends)}.`
-                  : `It does not fit: ${notFitting(day, asked, visits, told)}.`}
-              </Typography>
-            )}
-          </Box>
+          <Fits day={day} asked={asked} visits={visits} onHelping={setHelping} />
           <Clients
             visits={visits}
             arrivals={arrivals}
@@ -148,6 +89,88 @@ export function DayPage({ on, visits, mayBook }: Props) {
             />
           )}
         </>
+      )}
+    </Box>
+  )
+}
+
+/** When each client comes, kept with the booking; and what there is to say about it. */
+function useArrivals(on: string, visits: readonly BookedVisit[]) {
+  const [arrivals, setArrivals] = useState(
+    () => new Map(visits.flatMap(({ planId, arrives }) => (arrives === null ? [] : [[planId, arrives]]))),
+  )
+  const [message, say] = useState<string>()
+  function arrive(planId: string, minute: number) {
+    setArrivals(new Map(arrivals).set(planId, minute))
+    say(undefined)
+    callApi(`/api/plans/${planId}/booking`, 'PUT', { on, arrives: minute }).catch((error: unknown) =>
+      say(error instanceof Error ? error.message : 'That time was not kept. Try again.'),
+    )
+  }
+  return { arrivals, arrive, message, say }
+}
+
+/** `HH:MM` */
+interface Hours {
+  opens: string
+  closes: string
+}
+
+function DayBar({ on, hours, onHours }: { on: string; hours: Hours; onHours: (hours: Hours) => void }) {
+  const router = useRouter()
+  return (
+    <Box
+      component="header"
+      sx={{
+        display: 'flex',
+        alignItems: 'center',
+        columnGap: 2,
+        rowGap: 1,
+        flexWrap: 'wrap',
+        px: 2,
+        pt: 1.5,
+        pb: 1,
+        borderBottom: LINE,
+        bgcolor: 'background.paper',
+      }}
+    >
+      <Typography component="h1" variant="h2" sx={{ flex: '1 1 120px' }}>
+        Day
+      </Typography>
+      <DateField label="Day" value={on} onChange={(day) => router.push(`/day?on=${day}`)} />
+      <TimeField label="From" value={hours.opens} onChange={(opens) => onHours({ ...hours, opens })} />
+      <TimeField label="To" value={hours.closes} onChange={(closes) => onHours({ ...hours, closes })} />
+    </Box>
+  )
+}
+
+interface FitsProps {
+  day: DayClock | undefined
+  asked: AskedDay
+  visits: readonly BookedVisit[]
+  onHelping: (helping: Helper[]) => void
+}
+
+/** Who helps, and whether the day then fits. */
+function Fits({ day, asked, visits, onHelping }: FitsProps) {
+  const told = useTold()
+  return (
+    <Box sx={{ px: 2, py: 1, display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center' }}>
+      <Choices
+        label="Beside the colourist"
+        values={asked.helping}
+        options={[
+          { value: 'assistant', label: 'Assistant' },
+          { value: 'second', label: 'Second colourist' },
+        ]}
+        onChange={onHelping}
+      />
+      {day && (
+        <Typography sx={{ fontSize: '1.2rem', fontWeight: 600 }} role="status">
+          {day.fits
+            ? `It fits, the last is done at ${told(day.ends)}.`
+            : `It does not fit: ${notFitting(day, asked, visits, told)}.`}
+        </Typography>
       )}
     </Box>
   )
@@ -269,116 +292,6 @@ function Clients({ visits, arrivals, day, mayBook, busy, onArrive, onFind }: Cli
           </Box>
         )
       })}
-    </Box>
-  )
-}
-
-/** A client by her number on the list. */
-function Mark({ number }: { number: number }) {
-  return (
-    <Box
-      component="span"
-      sx={{
-        width: 28,
-        height: 28,
-        borderRadius: '50%',
-        border: '2px solid',
-        borderColor: 'text.primary',
-        display: 'grid',
-        placeItems: 'center',
-        fontWeight: 700,
-        ...FILLS[(number - 1) % FILLS.length],
-      }}
-    >
-      {number}
-    </Box>
-  )
-}
-
-/** Clients are told apart by their number first, and by how their blocks are filled. */
-const FILLS = [
-  { bgcolor: 'text.primary', color: 'background.paper' },
-  { bgcolor: 'background.paper', color: 'text.primary' },
-  { bgcolor: 'text.secondary', color: 'background.paper' },
-  { bgcolor: 'action.selected', color: 'text.primary' },
-] as const
-
-function DayLanes({
-  day,
-  visits,
-  people,
-  opens,
-  closes,
-}: {
-  day: DayClock
-  visits: readonly BookedVisit[]
-  people: { id: string; name: string }[]
-  opens: number
-  closes: number
-}) {
-  const told = useTold()
-  const from = Math.min(opens, ...day.tasks.map((task) => task.from))
-  const to = Math.max(closes, day.ends)
-  const at = (minute: number) => `${(100 * (minute - from)) / (to - from)}%`
-  const ticks = Array.from(
-    { length: Math.floor(to / 60) - Math.ceil(from / 60) + 1 },
-    (_, i) => 60 * (Math.ceil(from / 60) + i),
-  )
-  const numberOf = (id: string) => visits.findIndex(({ planId }) => planId === id) + 1
-  return (
-    <Box sx={{ borderTop: LINE, mt: 1 }}>
-      <Box sx={{ overflowX: 'auto' }} role="region" aria-label="Who works on whom when" tabIndex={0}>
-        <Box sx={{ minWidth: 760 }}>
-          <Lane name="" tall={22}>
-            {ticks.map((tick) => (
-              <Typography
-                key={tick}
-                variant="caption"
-                style={{ left: at(tick) }}
-                sx={{ position: 'absolute', top: 0, transform: tick === from ? undefined : 'translateX(-50%)' }}
-              >
-                {told(tick)}
-              </Typography>
-            ))}
-          </Lane>
-          {people.map(({ id, name }) => (
-            <Lane key={id} name={name} tall={46} ticks={ticks.map(at)}>
-              {day.tasks
-                .filter(({ personId }) => personId === id)
-                .map((task) => {
-                  const number = numberOf(task.visitId)
-                  return (
-                    <Box
-                      key={`${task.visitId} ${task.from} ${task.kind}`}
-                      title={`${number}: ${taskWords(task)}, ${told(task.from)}–${told(task.to)}`}
-                      style={{ left: at(task.from), width: `${(100 * (task.to - task.from)) / (to - from)}%` }}
-                      sx={{
-                        position: 'absolute',
-                        top: 5,
-                        bottom: 5,
-                        overflow: 'hidden',
-                        fontSize: '0.8rem',
-                        fontWeight: 700,
-                        lineHeight: '34px',
-                        textIndent: 3,
-                        border: '1px solid',
-                        borderColor: 'text.primary',
-                        ...FILLS[(number - 1) % FILLS.length],
-                      }}
-                    >
-                      {task.to - task.from >= 8 ? number : ''}
-                    </Box>
-                  )
-                })}
-            </Lane>
-          ))}
-        </Box>
-      </Box>
-      <Typography sx={{ pl: { xs: 2, md: `${NAMES}px` }, pt: 1 }}>
-        {day.gaps.length === 0
-          ? 'No free stretch of ten minutes or more.'
-          : `Hands free: ${day.gaps.map(({ personId, from: begins, to: ends }) => `${people.length > 1 ? `${people.find(({ id }) => id === personId)?.name} ` : ''}${told(begins)}–${told(ends)}`).join(', ')}.`}
-      </Typography>
     </Box>
   )
 }

@@ -1,4 +1,4 @@
-/** Forms over the server's own entries (`src/dto`): fields, the dialog around them, and how they are checked and sent. */
+/** Forms over the server's own entries (`src/dto`): fields, the dialog around them, how they are checked and sent. */
 export { CheckEntry, ChoiceEntry, DateEntry, NumberEntry, SelectEntry, TextEntry } from './fields'
 export { FormDialog } from './FormDialog'
 export { useEntryForm } from './useEntryForm'

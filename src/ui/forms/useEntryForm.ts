@@ -1,5 +1,5 @@
 import { classValidatorResolver } from '@hookform/resolvers/class-validator'
-import { useRef, useState } from 'react'
+import { useState } from 'react'
 import { useForm, type DefaultValues, type FieldPath, type FieldValues, type Resolver } from 'react-hook-form'
 import { ApiError } from '../hooks/api'
 
@@ -18,11 +18,8 @@ export function useEntryForm<Entry extends FieldValues>(type: new () => Entry, {
   const [refused, setRefused] = useState<string>()
   const [resolver] = useState(() => checkedAs(type))
   const form = useForm<Entry>({ resolver, defaultValues: start as DefaultValues<Entry>, mode: 'onTouched' })
-  const sending = useRef(false)
 
   const save = form.handleSubmit(async (entry) => {
-    if (sending.current) return
-    sending.current = true
     setRefused(undefined)
     try {
       await send(entry)
@@ -32,7 +29,6 @@ export function useEntryForm<Entry extends FieldValues>(type: new () => Entry, {
         for (const { path, message } of error.body.problems ?? [])
           form.setError(dotted(path) as FieldPath<Entry>, { message })
     }
-    sending.current = false
   })
 
   return { ...form, save: () => save(), refused, busy: form.formState.isSubmitting }

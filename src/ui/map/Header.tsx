@@ -4,7 +4,7 @@ import Button from '@mui/material/Button'
 import Menu from '@mui/material/Menu'
 import MenuItem from '@mui/material/MenuItem'
 import Typography from '@mui/material/Typography'
-import { useRef, useState } from 'react'
+import { useState } from 'react'
 import { callApi } from '../hooks/api'
 import { dateInWords } from '../words'
 import { usePlan, usePlanStore } from './context'
@@ -68,7 +68,6 @@ function MoreMenu({ onOpen, onRename, underlay }: Omit<Props, 'client'>) {
   const notice = useNotice()
   const id = usePlan((state) => state.id)
   const [anchor, setAnchor] = useState<HTMLElement>()
-  const download = useRef<HTMLAnchorElement>(null)
   const then = (work: () => void) => () => {
     setAnchor(undefined)
     work()
@@ -89,9 +88,11 @@ function MoreMenu({ onOpen, onRename, underlay }: Omit<Props, 'client'>) {
   /** What is exported is what the server holds, so it has to have everything first. */
   async function exportFile(kind: ExportKind) {
     await store.flush()
-    if (!download.current) return
-    download.current.href = `/api/plans/${id}/export?as=${kind}`
-    download.current.click()
+    const link = Object.assign(document.createElement('a'), {
+      href: `/api/plans/${id}/export?as=${kind}`,
+      download: '',
+    })
+    link.click()
   }
 
   return (
@@ -105,9 +106,6 @@ function MoreMenu({ onOpen, onRename, underlay }: Omit<Props, 'client'>) {
       >
         ⋯
       </Button>
-      <a ref={download} href={`/api/plans/${id}/export`} download hidden aria-hidden tabIndex={-1}>
-        Plan file
-      </a>
       <Menu open={anchor !== undefined} anchorEl={anchor ?? null} onClose={() => setAnchor(undefined)}>
         {permissions.write && <MenuItem onClick={then(onRename)}>Rename</MenuItem>}
         {permissions.write && <MenuItem onClick={then(() => void keep())}>Keep as a version</MenuItem>}

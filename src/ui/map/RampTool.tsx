@@ -84,44 +84,22 @@ export function RampLayer(props: LayerProps) {
   return extent ? <RampSheet {...props} extent={extent} /> : null
 }
 
+type Line = [from: MapPoint, to: MapPoint]
+
 function RampSheet({ worker, wish, scale, extent }: LayerProps & { extent: MapDrawing['extent'] }) {
-  const notice = useNotice()
-  const { store } = usePlanStore()
-  const { field } = useUnits()
-  const { unit, shown } = field(LIMITS[wish.figure].unit)
-  const [line, setLine] = useState<[MapPoint, MapPoint]>()
+  const [line, setLine] = useState<Line>()
   const layer = useRef<SVGGElement>(null)
+  const paintAlong = usePaint(worker, wish)
+  function paint(drawn: Line) {
+    setLine(undefined)
+    void paintAlong(drawn)
+  }
   const pen = usePen(extent, {
     onMove: (at) => line && setLine([line[0], at]),
-    onPress: (at) => (line ? void paint([line[0], at]) : setLine([at, at])),
+    onPress: (at) => (line ? paint([line[0], at]) : setLine([at, at])),
     onAway: () => setLine(undefined),
   })
-
   const under = (event: PointerEvent): MapPoint => placeUnder(layer.current!, event)
-
-  async function paint(drawn: [MapPoint, MapPoint]): Promise<void> {
-    setLine(undefined)
-    const state = store.getState()
-    const only = state.selectedZone && state.alsoSelected.length > 0 ? [state.selectedZone, ...state.alsoSelected] : []
-    const ramps = await worker.paintRamp({ line: drawn, from: wish.from, to: wish.to }, stageOf(state).id, only)
-    if (ramps.length === 0)
-      return notice('This line crosses no zone. Draw it over the zones whose figure is to change.')
-    const { figure, from, to } = wish
-    editStage(
-      store,
-      `${WORDS.rampFigure[figure]} ramp ${from} → ${to} ${LIMITS[figure].unit}, ${ramps.length} zone${ramps.length === 1 ? '' : 's'}`,
-      `ramp/${Date.now()}`,
-      (stage) => {
-        for (const ramp of ramps) {
-          const placement = stage.zones.find(({ id }) => id === ramp.zoneId)?.placement
-          if (placement) setRamp(placement, figure, ramp)
-        }
-      },
-    )
-    notice(
-      `${WORDS.rampFigure[figure]} now changes along the line in ${ramps.length} zone${ramps.length === 1 ? '' : 's'}.`,
-    )
-  }
 
   return (
     <g ref={layer} role="group" aria-label="A ramp to draw">
@@ -137,40 +115,70 @@ function RampSheet({ worker, wish, scale, extent }: LayerProps & { extent: MapDr
           setLine([under(event), under(event)])
         }}
         onPointerMove={(event) => line && setLine([line[0], under(event)])}
-        onPointerUp={(event) => line && void paint([line[0], under(event)])}
+        onPointerUp={(event) => line && paint([line[0], under(event)])}
         onPointerCancel={() => setLine(undefined)}
       />
       {pen.at && !line && <circle cx={pen.at.x} cy={pen.at.y} r={0.2 * scale} fill={INK.strong} pointerEvents="none" />}
-      {line && (
-        <g pointerEvents="none">
-          <line
-            x1={line[0].x}
-            y1={line[0].y}
-            x2={line[1].x}
-            y2={line[1].y}
-            stroke={INK.strong}
-            strokeWidth={4}
-            vectorEffect="non-scaling-stroke"
-            strokeLinecap="round"
-          />
-          {line.map(({ x, y }, i) => (
-            <text
-              key={i}
-              x={x}
-              y={y - 0.4 * scale}
-              fontSize={0.8 * scale}
-              fontWeight={700}
-              textAnchor="middle"
-              fill={INK.strong}
-              stroke={INK.paper}
-              strokeWidth={0.2 * scale}
-              paintOrder="stroke"
-            >
-              {shown(i === 0 ? wish.from : wish.to)} {unit}
-            </text>
-          ))}
-        </g>
-      )}
+      {line && <RampLine line={line} wish={wish} scale={scale} />}
+    </g>
+  )
+}
+
+/** Gives the zones under a line the ramp that was wished for; only the chosen ones where several are. */
+function usePaint(worker: LayerProps['worker'], { figure, from, to }: RampWish) {
+  const notice = useNotice()
+  const { store } = usePlanStore()
+  return async (line: Line): Promise<void> => {
+    const state = store.getState()
+    const only = state.selectedZone && state.alsoSelected.length > 0 ? [state.selectedZone, ...state.alsoSelected] : []
+    const ramps = await worker.paintRamp({ line, from, to }, stageOf(state).id, only)
+    if (ramps.length === 0)
+      return notice('This line crosses no zone. Draw it over the zones whose figure is to change.')
+    const name = WORDS.rampFigure[figure]
+    const zones = `${ramps.length} zone${ramps.length === 1 ? '' : 's'}`
+    const label = `${name} ramp ${from} → ${to} ${LIMITS[figure].unit}, ${zones}`
+    editStage(store, label, `ramp/${Date.now()}`, (stage) => {
+      for (const ramp of ramps) {
+        const placement = stage.zones.find(({ id }) => id === ramp.zoneId)?.placement
+        if (placement) setRamp(placement, figure, ramp)
+      }
+    })
+    notice(`${name} now changes along the line in ${zones}.`)
+  }
+}
+
+/** The line while it is drawn, with the figures at its ends. */
+function RampLine({ line, wish, scale }: { line: Line; wish: RampWish; scale: number }) {
+  const { field } = useUnits()
+  const { unit, shown } = field(LIMITS[wish.figure].unit)
+  return (
+    <g pointerEvents="none">
+      <line
+        x1={line[0].x}
+        y1={line[0].y}
+        x2={line[1].x}
+        y2={line[1].y}
+        stroke={INK.strong}
+        strokeWidth={4}
+        vectorEffect="non-scaling-stroke"
+        strokeLinecap="round"
+      />
+      {line.map(({ x, y }, i) => (
+        <text
+          key={i}
+          x={x}
+          y={y - 0.4 * scale}
+          fontSize={0.8 * scale}
+          fontWeight={700}
+          textAnchor="middle"
+          fill={INK.strong}
+          stroke={INK.paper}
+          strokeWidth={0.2 * scale}
+          paintOrder="stroke"
+        >
+          {shown(i === 0 ? wish.from : wish.to)} {unit}
+        </text>
+      ))}
     </g>
   )
 }

@@ -113,7 +113,7 @@ function Studio({ client, lastVisit }: Pick<OpenPlan, 'client' | 'lastVisit'>) {
   )
 }
 
-/** Fetches what the first press will ask for as soon as a hand is there, so that it also works once the line is gone. */
+/** Fetches what the first press will ask for as soon as a hand is there, so that it works once the line is gone. */
 function prepare(): void {
   prepareZoneCard()
   void loadTotalPanel()

@@ -7,7 +7,7 @@ import { chosenZones, usePlan } from './context'
 const load = () => import('./ChosenZones').then((module) => module.ChosenZones)
 const ChosenZones = dynamic(load)
 
-/** Fetches what a chosen zone needs; called as soon as a hand is on the page, so that it is there when one is chosen. */
+/** Fetches what a chosen zone needs, as soon as a hand is on the page, so that it is there when one is chosen. */
 export const prepareZoneCard = (): void => void load()
 
 /**

@@ -6,7 +6,7 @@ import Chip from '@mui/material/Chip'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { splitExactly } from '@/core/product/formula'
-import type { MixedBowl } from '@/core/product/bowls'
+import type { BowlOption, MixedBowl } from '@/core/product/bowls'
 import type { MixRecord } from '@/core/model'
 import { roundToTenth } from '@/core/units'
 import { useUnits } from '../hooks/useUnits'
@@ -77,16 +77,14 @@ export function Bowls({ id, mixes, mayMix, onWeigh }: Props) {
   )
 }
 
-function Options({
-  id,
-  options,
-}: {
+interface OptionsProps {
   id: string
-  options: { bowls: number; grams: number; walkMinutes: number; oldestMinutes: number; chosen: boolean }[]
-}) {
-  const { store, permissions } = usePlanStore()
-  const byHand = usePlan((state) => state.document.formulas.find((formula) => formula.id === id)?.bowls)
-  const { unit, shown } = useUnits().field('g')
+  options: readonly BowlOption[]
+}
+
+/** Fewer and larger bowls, or more and fresher ones. */
+function Options({ id, options }: OptionsProps) {
+  const { unit } = useUnits().field('g')
   if (options.length < 2) return null
   return (
     <Box
@@ -102,11 +100,12 @@ function Options({
           fontVariantNumeric: 'tabular-nums',
         },
         '& th': { fontSize: '0.75rem' },
+        '& td:first-of-type, & th:first-of-type': { textAlign: 'left' },
       }}
     >
       <thead>
         <tr>
-          <th style={{ textAlign: 'left' }}>bowls</th>
+          <th>bowls</th>
           <th>mix, {unit}</th>
           <th>mixing, min</th>
           <th>oldest, min</th>
@@ -114,49 +113,62 @@ function Options({
         </tr>
       </thead>
       <tbody>
-        {options.map(({ bowls, grams, walkMinutes, oldestMinutes, chosen }) => (
-          <Box
-            component="tr"
-            key={bowls}
-            sx={chosen ? { bgcolor: 'action.selected', '& td': { fontWeight: '600 !important' } } : undefined}
-          >
-            <td style={{ textAlign: 'left', paddingLeft: 6 }}>{bowls}</td>
-            <td>{shown(Math.round(grams))}</td>
-            <td>{walkMinutes}</td>
-            <td>{Math.round(oldestMinutes)}</td>
-            <td>
-              {chosen ? (
-                byHand !== undefined && permissions.write ? (
-                  <Button
-                    size="small"
-                    color="inherit"
-                    onClick={() => editFormula(store, id, 'bowls as suggested', (draft) => delete draft.bowls)}
-                  >
-                    reset
-                  </Button>
-                ) : (
-                  <Box
-                    component="span"
-                    sx={{ display: 'inline-block', px: 1, minHeight: 30, pt: 0.75, fontSize: '0.8125rem' }}
-                  >
-                    taken
-                  </Box>
-                )
-              ) : (
-                <Button
-                  size="small"
-                  color="inherit"
-                  disabled={!permissions.write}
-                  aria-label={`Mix in ${bowls} bowls`}
-                  onClick={() => editFormula(store, id, `${bowls} bowls`, (draft) => void (draft.bowls = bowls))}
-                >
-                  take
-                </Button>
-              )}
-            </td>
-          </Box>
+        {options.map((option) => (
+          <OptionRow key={option.bowls} id={id} option={option} />
         ))}
       </tbody>
+    </Box>
+  )
+}
+
+function OptionRow({ id, option }: { id: string; option: BowlOption }) {
+  const { shown } = useUnits().field('g')
+  const { bowls, grams, walkMinutes, oldestMinutes, chosen } = option
+  return (
+    <Box
+      component="tr"
+      sx={chosen ? { bgcolor: 'action.selected', '& td': { fontWeight: '600 !important' } } : undefined}
+    >
+      <td style={{ paddingLeft: 6 }}>{bowls}</td>
+      <td>{shown(Math.round(grams))}</td>
+      <td>{walkMinutes}</td>
+      <td>{Math.round(oldestMinutes)}</td>
+      <td>
+        <OptionButton id={id} option={option} />
+      </td>
+    </Box>
+  )
+}
+
+/** Takes an option, lets go of one that a hand took, or says that it is taken. */
+function OptionButton({ id, option: { bowls, chosen } }: { id: string; option: BowlOption }) {
+  const { store, permissions } = usePlanStore()
+  const byHand = usePlan((state) => state.document.formulas.find((formula) => formula.id === id)?.bowls)
+  if (!chosen)
+    return (
+      <Button
+        size="small"
+        color="inherit"
+        disabled={!permissions.write}
+        aria-label={`Mix in ${bowls} bowls`}
+        onClick={() => editFormula(store, id, `${bowls} bowls`, (draft) => void (draft.bowls = bowls))}
+      >
+        take
+      </Button>
+    )
+  if (byHand !== undefined && permissions.write)
+    return (
+      <Button
+        size="small"
+        color="inherit"
+        onClick={() => editFormula(store, id, 'bowls as suggested', (draft) => delete draft.bowls)}
+      >
+        reset
+      </Button>
+    )
+  return (
+    <Box component="span" sx={{ display: 'inline-block', px: 1, minHeight: 30, pt: 0.75, fontSize: '0.8125rem' }}>
+      taken
     </Box>
   )
 }

@@ -94,25 +94,43 @@ export function Shades({ formula, readOnly, onEdit, onSuggest }: Props) {
           ))}
         </SortableList>
         {!readOnly && (
-          <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-            <Button variant={shades.length === 0 ? 'contained' : 'outlined'} onClick={onSuggest}>
-              Suggest shades
-            </Button>
-            {shades.length < COUNTS.shades && (
-              <Box sx={{ flex: '1 1 220px', maxWidth: 340 }}>
-                <ProductPicker
-                  key={shades.length}
-                  label={shades.length === 0 ? 'Or choose a product' : 'Add a shade'}
-                  value={null}
-                  disabled={false}
-                  options={choices}
-                  onChange={(item) => put(shades.length, item)}
-                />
-              </Box>
-            )}
-          </Box>
+          <AddShade
+            count={shades.length}
+            choices={choices}
+            onSuggest={onSuggest}
+            onAdd={(item) => put(shades.length, item)}
+          />
         )}
       </Stack>
+    </Box>
+  )
+}
+
+interface AddProps {
+  count: number
+  choices: CatalogueItem[]
+  onSuggest: () => void
+  onAdd: (item: CatalogueItem) => void
+}
+
+function AddShade({ count, choices, onSuggest, onAdd }: AddProps) {
+  return (
+    <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
+      <Button variant={count === 0 ? 'contained' : 'outlined'} onClick={onSuggest}>
+        Suggest shades
+      </Button>
+      {count < COUNTS.shades && (
+        <Box sx={{ flex: '1 1 220px', maxWidth: 340 }}>
+          <ProductPicker
+            key={count}
+            label={count === 0 ? 'Or choose a product' : 'Add a shade'}
+            value={null}
+            disabled={false}
+            options={choices}
+            onChange={onAdd}
+          />
+        </Box>
+      )}
     </Box>
   )
 }

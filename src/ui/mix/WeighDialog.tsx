@@ -9,8 +9,8 @@ import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
-import { byId } from '@/core/model'
-import { corrected, describeStep, nextTarget, poured, withDeveloper } from '@/core/product/bowls'
+import { byId, type PourEvent } from '@/core/model'
+import { corrected, describeStep, nextTarget, poured, withDeveloper, type Pouring } from '@/core/product/bowls'
 import { roundToTenth } from '@/core/units'
 import { useUnits } from '../hooks/useUnits'
 import { usePlan } from '../map/context'
@@ -19,7 +19,7 @@ import { BowlMade } from './BowlMade'
 import { BowlTable } from './BowlTable'
 import { PourLine } from './PourLine'
 import { useBowl, useScaleGone } from './useBowl'
-import { useScale } from './useScale'
+import { useScale, type Scale } from './useScale'
 
 interface Props {
   id: string
@@ -52,7 +52,9 @@ export function WeighDialog({ id, bowl: number, onClose }: Props) {
   const zero = bowl.from ?? first ?? 0
   const now = reading ? roundToTenth(Math.max(0, reading.grams - zero)) : 0
 
-  useScaleGone(state, (kind) => bowl.log(pouring, { kind, line: Math.max(0, at), grams: now, source: 'scale' }, zero))
+  const log = (next: Pouring, event: Omit<PourEvent, 'id'>) => bowl.log(next, event, zero)
+
+  useScaleGone(state, (kind) => log(pouring, { kind, line: Math.max(0, at), grams: now, source: 'scale' }))
 
   async function end(how: 'done' | 'abandoned') {
     setEnding(true)
@@ -69,12 +71,7 @@ export function WeighDialog({ id, bowl: number, onClose }: Props) {
 
   return (
     <Dialog open onClose={onClose} maxWidth="md" fullWidth aria-labelledby="weigh-title">
-      <DialogTitle id="weigh-title" sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
-        <Box sx={{ flex: 1 }}>
-          Formula {id}, bowl {number}: {read(`${planned.grams} g`)}
-        </Box>
-        <Chip size="small" color={state === 'lost' ? 'warning' : 'default'} label={SCALE_WORDS[state]} />
-      </DialogTitle>
+      <Title words={`Formula ${id}, bowl ${number}: ${planned.grams} g`} scale={state} />
       <DialogContent>
         {bowl.trouble && <Alert severity="warning">{bowl.trouble}</Alert>}
         <Typography role="status" sx={{ fontSize: '1.6rem', fontWeight: 600 }}>
@@ -100,37 +97,58 @@ export function WeighDialog({ id, bowl: number, onClose }: Props) {
           lines={pouring.lines}
           at={at}
           onCorrect={(i, grams) =>
-            bowl.log(corrected(pouring, i, grams), { kind: 'corrected', line: i, grams, source: 'typed' }, zero)
+            log(corrected(pouring, i, grams), { kind: 'corrected', line: i, grams, source: 'typed' })
           }
         />
         <BowlMade
           pouring={pouring}
           vol={planned.vol}
           thinningG={THINNING_G}
-          onThin={(i) => {
-            const thinned = withDeveloper(pouring, i, THINNING_G)
-            bowl.log(thinned, { kind: 'poured', line: i, grams: THINNING_G, source: 'typed' }, zero)
-          }}
+          onThin={(i) =>
+            log(withDeveloper(pouring, i, THINNING_G), { kind: 'poured', line: i, grams: THINNING_G, source: 'typed' })
+          }
         />
         <Typography variant="caption" color="textSecondary">
           Every pour is kept at once, also without the network; a reload goes on where it was.
         </Typography>
       </DialogContent>
-      <DialogActions>
-        <Button color="inherit" disabled={ending} onClick={() => void end('abandoned')}>
-          Give this bowl up
-        </Button>
-        <Button color="inherit" onClick={onClose}>
-          Later
-        </Button>
-        <Button
-          variant="contained"
-          disabled={ending || pouring.lines.every(({ actual }) => actual === 0)}
-          onClick={() => void end('done')}
-        >
-          {pouring.verdict.kind === 'done' || at < 0 ? 'Mixed' : 'Mixed as it is'}
-        </Button>
-      </DialogActions>
+      <BowlActions pouring={pouring} busy={ending} onEnd={(how) => void end(how)} onLater={onClose} />
     </Dialog>
+  )
+}
+
+function Title({ words, scale }: { words: string; scale: Scale['state'] }) {
+  const { read } = useUnits()
+  return (
+    <DialogTitle id="weigh-title" sx={{ display: 'flex', alignItems: 'center', gap: 1 }}>
+      <Box sx={{ flex: 1 }}>{read(words)}</Box>
+      <Chip size="small" color={scale === 'lost' ? 'warning' : 'default'} label={SCALE_WORDS[scale]} />
+    </DialogTitle>
+  )
+}
+
+interface ActionsProps {
+  pouring: Pouring
+  busy: boolean
+  onEnd: (how: 'done' | 'abandoned') => void
+  onLater: () => void
+}
+
+/** How a bowl ends, or waits. */
+function BowlActions({ pouring, busy, onEnd, onLater }: ActionsProps) {
+  const empty = pouring.lines.every(({ actual }) => actual === 0)
+  const whole = pouring.verdict.kind === 'done' || nextTarget(pouring) < 0
+  return (
+    <DialogActions>
+      <Button color="inherit" disabled={busy} onClick={() => onEnd('abandoned')}>
+        Give this bowl up
+      </Button>
+      <Button color="inherit" onClick={onLater}>
+        Later
+      </Button>
+      <Button variant="contained" disabled={busy || empty} onClick={() => onEnd('done')}>
+        {whole ? 'Mixed' : 'Mixed as it is'}
+      </Button>
+    </DialogActions>
   )
 }
