@@ -38,7 +38,7 @@ module.exports = {
       name: 'core-stands-alone',
       severity: 'error',
       from: { path: '^src/core/' },
-      to: { path: '^src/(app|ui|workers|server|db)/' },
+      to: { path: '^src/(app|ui|dto|workers|server|db)/' },
     },
     {
       name: 'core-has-no-framework',
@@ -51,6 +51,12 @@ module.exports = {
       severity: 'error',
       from: { path: '^src/core/', pathNot: '\\.test\\.ts$' },
       to: { dependencyTypes: ['core'] },
+    },
+    {
+      name: 'entries-know-the-core-only',
+      severity: 'error',
+      from: { path: '^src/dto/' },
+      to: { path: '^src/(app|ui|workers|server|db)/' },
     },
     {
       name: 'workers-wrap-core',

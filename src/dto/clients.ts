@@ -1,5 +1,5 @@
 import 'reflect-metadata'
-import { IsDefined, IsUUID } from 'class-validator'
+import { IsDefined, IsUUID, ValidateIf } from 'class-validator'
 import {
   CARE_KINDS,
   CARE_RESULTS,
@@ -61,5 +61,7 @@ export class ConsentDto implements Omit<Consent, 'by'> {
   @IsUUID('all', { message: 'must be a UUID' }) id!: string
   @Day() on!: string
   @Text(40) textVersion!: string
-  @Strokes() strokes!: number[][]
+  /** Not looked at where a name was typed instead. */
+  @ValidateIf(({ typedName }: ConsentDto) => typedName === undefined) @Strokes() strokes!: number[][]
+  @MayBeAbsent() @Name() typedName?: string
 }

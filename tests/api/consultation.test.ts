@@ -212,6 +212,18 @@ describe('care', () => {
           })
         ).status,
       ).toBe(422)
+    for (const typedName of ['', null, 7])
+      expect(
+        (
+          await oriel.call('POST', `/api/clients/${clientId}/care/consents`, {
+            id: newId(),
+            on: day(0),
+            textVersion: '2026-11',
+            strokes: [],
+            typedName,
+          })
+        ).status,
+      ).toBe(422)
     expect(
       (
         await oriel.call('POST', `/api/clients/${clientId}/care/consents`, {

@@ -10,7 +10,7 @@ import { createHead } from '@/core/scalp/head'
 import type { Band, OpenCare, OpenConsultation } from '@/core/model'
 import { MEDIUM_HAIR } from '../support/plan'
 import { deviceOf, newClient, newPlan, type Device } from '../support/server'
-import { fill, press, saved, settled, url, windows } from './browser'
+import { fill, press, saved, settled, url, windows, clean } from './browser'
 
 jest.setTimeout(120_000)
 
@@ -229,6 +229,17 @@ it('care: a check is recorded, a signature drawn, and both stand in the log', as
   const care = (await oriel.call('GET', `/api/clients/${clientId}/care`)).body as unknown as OpenCare
   expect(care.checks).toMatchObject([{ kind: 'scalp', result: 'clear', note: 'calm all over', by: 'Oriel Castellane' }])
   expect(care.consents[0]!.strokes[0]!.length).toBeGreaterThan(16)
+  await press(page, 'Cannot sign: type the name')
+  await fill(page, 'The client’s own name, typed', 'Care Test')
+  expect(await page.$eval('::-p-aria([name="Care agrees"])', (button) => (button as HTMLButtonElement).disabled)).toBe(
+    true,
+  )
+  await page.locator('input[type="checkbox"]').click()
+  await clean(page)
+  await press(page, 'Care agrees')
+  await page.waitForSelector('::-p-text(Agreed, name typed)')
+  const again = (await oriel.call('GET', `/api/clients/${clientId}/care`)).body as unknown as OpenCare
+  expect(again.consents[1]).toMatchObject({ strokes: [], typedName: 'Care Test', by: 'Oriel Castellane' })
 })
 
 it('pictures: one is sent, shown large, removed and brought back; others are refused with what to do', async () => {

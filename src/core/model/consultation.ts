@@ -179,7 +179,10 @@ export interface Consent {
   id: string
   on: string
   textVersion: string
+  /** Empty where a name was typed instead. */
   strokes: number[][]
+  /** The client's name, typed before a witness by one who cannot sign. */
+  typedName?: string | undefined
   by: string
 }
 

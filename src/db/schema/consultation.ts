@@ -113,6 +113,7 @@ export const consent = pgTable(
     on: date('on').notNull(),
     textVersion: text('text_version').notNull(),
     strokes: jsonb('strokes').$type<number[][]>().notNull(),
+    typedName: text('typed_name'),
     staffId: uuid('staff_id').notNull(),
     at: moment('at').notNull().defaultNow(),
   },

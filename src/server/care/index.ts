@@ -36,6 +36,7 @@ export async function careRecord(member: StaffMember, clientId: string): Promise
         on: consent.on,
         textVersion: consent.textVersion,
         strokes: consent.strokes,
+        typedName: consent.typedName,
         by: staff.name,
       })
       .from(consent)
@@ -45,7 +46,7 @@ export async function careRecord(member: StaffMember, clientId: string): Promise
   ])
   return {
     checks: checks.map(({ expiresOn, ...check }) => ({ ...check, ...(expiresOn !== null && { expiresOn }) })),
-    consents,
+    consents: consents.map(({ typedName, ...rest }) => ({ ...rest, ...(typedName !== null && { typedName }) })),
   }
 }
 
@@ -98,8 +99,8 @@ export async function addConsent(member: StaffMember, clientId: string, entry: C
       'textVersion',
       'The text has changed meanwhile. Load the page again and let the client read the new one.',
     )
-  const { id, on, textVersion, strokes } = entry
-  const row = { clientId, on, textVersion, strokes }
+  const { id, on, textVersion, strokes, typedName = null } = entry
+  const row = { clientId, on, textVersion, strokes: typedName === null ? strokes : [], typedName }
   const added = await database()
     .insert(consent)
     .values({ salonId: member.salonId, id, ...row, staffId: member.id })

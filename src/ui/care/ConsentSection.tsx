@@ -1,17 +1,15 @@
 'use client'
-import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
-import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
-import { useState } from 'react'
-import { v7 as newId } from 'uuid'
+import dynamic from 'next/dynamic'
 import { CONSENT_TEXT } from '@/core/judgement/care'
-import type { OpenCare } from '@/core/model'
-import { callApi } from '../hooks/api'
+import type { Consent, OpenCare } from '@/core/model'
 import { LINE } from '../theme'
 import { dateInWords } from '../words'
-import { SignatureField, SignatureView } from './Signature'
+import { SignatureView } from './Signature'
+
+const SignConsent = dynamic(() => import('./SignConsent').then((module) => module.SignConsent))
 
 interface Props {
   open: OpenCare
@@ -19,29 +17,9 @@ interface Props {
   onSigned: () => void
 }
 
-/** The text, a field to sign it, and the newest signature. */
+/** The text, a way to sign it, and the newest signature. */
 export function ConsentSection({ open, writable, onSigned }: Props) {
-  const [strokes, setStrokes] = useState<number[][]>([])
-  const [error, setError] = useState<string>()
   const newest = open.consents.at(-1)
-  const current = newest?.textVersion === CONSENT_TEXT.version
-
-  async function sign() {
-    try {
-      await callApi(`/api/clients/${open.client.id}/care/consents`, 'POST', {
-        id: newId(),
-        on: open.today,
-        textVersion: CONSENT_TEXT.version,
-        strokes,
-      })
-      setStrokes([])
-      setError(undefined)
-      onSigned()
-    } catch (problem) {
-      setError(problem instanceof Error ? problem.message : 'The signature was not kept. Try again.')
-    }
-  }
-
   return (
     <Paper variant="outlined" component="section" aria-labelledby="consent" sx={{ p: 2 }}>
       <Typography id="consent" variant="h2">
@@ -55,36 +33,25 @@ export function ConsentSection({ open, writable, onSigned }: Props) {
           {paragraph}
         </Typography>
       ))}
-      {newest && (
-        <Box sx={{ mt: 2, border: LINE, p: 1 }}>
-          <SignatureView strokes={newest.strokes} />
-          <Typography variant="caption" color="textSecondary">
-            Signed {dateInWords(newest.on)}
-            {current ? '' : `, to text ${newest.textVersion}`}; witnessed by {newest.by}
-          </Typography>
-        </Box>
-      )}
-      {error && (
-        <Alert severity="error" sx={{ mt: 1 }}>
-          {error}
-        </Alert>
-      )}
-      {writable && (
-        <Box sx={{ mt: 2 }}>
-          <Typography variant="caption" color="textSecondary">
-            {newest ? 'Sign again' : 'Sign here'} with a finger, pen or mouse
-          </Typography>
-          <SignatureField strokes={strokes} onChange={setStrokes} />
-          <Box sx={{ display: 'flex', gap: 1, mt: 1 }}>
-            <Button variant="contained" disabled={strokes.length === 0} onClick={() => void sign()}>
-              {open.client.name.split(' ')[0]} agrees
-            </Button>
-            <Button color="inherit" disabled={strokes.length === 0} onClick={() => setStrokes([])}>
-              Clear
-            </Button>
-          </Box>
-        </Box>
-      )}
+      {newest && <Signed consent={newest} />}
+      {writable && <SignConsent key={newest?.id} open={open} again={newest !== undefined} onSigned={onSigned} />}
     </Paper>
+  )
+}
+
+function Signed({ consent: { strokes, typedName, on, textVersion, by } }: { consent: Consent }) {
+  const earlier = textVersion === CONSENT_TEXT.version ? '' : `, to text ${textVersion}`
+  return (
+    <Box sx={{ mt: 2, border: LINE, p: 1 }}>
+      {typedName ? (
+        <Typography sx={{ fontSize: '1.2rem' }}>{typedName}</Typography>
+      ) : (
+        <SignatureView strokes={strokes} />
+      )}
+      <Typography variant="caption" color="textSecondary">
+        {typedName ? 'Agreed, name typed' : 'Signed'} {dateInWords(on)}
+        {earlier}; witnessed by {by}
+      </Typography>
+    </Box>
   )
 }

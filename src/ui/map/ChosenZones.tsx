@@ -1,4 +1,5 @@
 'use client'
+import ExpandMore from '@mui/icons-material/ExpandMore'
 import Accordion from '@mui/material/Accordion'
 import AccordionDetails from '@mui/material/AccordionDetails'
 import AccordionSummary from '@mui/material/AccordionSummary'
@@ -87,7 +88,7 @@ export function ChosenZones() {
         slotProps={{ transition: { unmountOnExit: true } }}
         sx={{ '&::before': { display: 'none' } }}
       >
-        <AccordionSummary expandIcon={<span aria-hidden>▾</span>}>
+        <AccordionSummary expandIcon={<ExpandMore />}>
           <Typography sx={{ fontWeight: 600 }}>Paint, dropout, hairline, ramps…</Typography>
         </AccordionSummary>
         <AccordionDetails sx={{ p: 1 }}>

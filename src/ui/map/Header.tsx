@@ -1,4 +1,5 @@
 'use client'
+import MoreHoriz from '@mui/icons-material/MoreHoriz'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Menu from '@mui/material/Menu'
@@ -104,7 +105,7 @@ function MoreMenu({ onOpen, onRename, underlay }: Omit<Props, 'client'>) {
         onClick={({ currentTarget }) => setAnchor(currentTarget)}
         sx={{ minWidth: 44 }}
       >
-        ⋯
+        <MoreHoriz />
       </Button>
       <Menu open={anchor !== undefined} anchorEl={anchor ?? null} onClose={() => setAnchor(undefined)}>
         {permissions.write && <MenuItem onClick={then(onRename)}>Rename</MenuItem>}

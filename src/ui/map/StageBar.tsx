@@ -1,4 +1,6 @@
 'use client'
+import Add from '@mui/icons-material/Add'
+import MoreHoriz from '@mui/icons-material/MoreHoriz'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Menu from '@mui/material/Menu'
@@ -118,7 +120,7 @@ function AddStage({ full }: { full: boolean }) {
         onClick={({ currentTarget }) => setAnchor(currentTarget)}
         sx={SMALL}
       >
-        +
+        <Add fontSize="small" />
       </Button>
       {anchor && (
         <Menu open anchorEl={anchor} onClose={() => setAnchor(undefined)}>
@@ -156,7 +158,7 @@ function StageMenu({ stages, stage }: StageProps) {
         onClick={({ currentTarget }) => setAnchor(currentTarget)}
         sx={SMALL}
       >
-        ⋯
+        <MoreHoriz fontSize="small" />
       </Button>
       {anchor && (
         <Menu open anchorEl={anchor} onClose={() => setAnchor(undefined)}>

@@ -1,6 +1,9 @@
 'use client'
+import Add from '@mui/icons-material/Add'
+import Remove from '@mui/icons-material/Remove'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
+import type { ReactNode } from 'react'
 import type { MapDrawing } from '@/core/plan/sheets'
 import { useKeys } from '../keys'
 import { LINE } from '../theme'
@@ -40,16 +43,16 @@ export function ZoomBar({ view, zoomed, drawing }: { view: MapView; zoomed: bool
     moveMap: zoomed ? ({ key }) => view.moveBy(...MOVES[key]!) : undefined,
   })
 
-  const button = (label: string, words: string, onClick: () => void, disabled: boolean) => (
+  const button = (label: string, face: ReactNode, onClick: () => void, disabled: boolean) => (
     <Button
       color="inherit"
       aria-label={label}
       title={label}
       disabled={disabled}
       onClick={onClick}
-      sx={{ minWidth: 44, minHeight: 40, p: 0, borderRadius: 0, fontSize: words.length > 1 ? '0.8rem' : '1.2rem' }}
+      sx={{ minWidth: 44, minHeight: 40, p: 0, borderRadius: 0, fontSize: '0.8rem' }}
     >
-      {words}
+      {face}
     </Button>
   )
   return (
@@ -69,8 +72,8 @@ export function ZoomBar({ view, zoomed, drawing }: { view: MapView; zoomed: bool
         borderBottom: LINE,
       }}
     >
-      {button('Nearer', '+', () => zoom(ZOOM_STEP), false)}
-      {button('Further', '−', () => zoom(1 / ZOOM_STEP), !zoomed)}
+      {button('Nearer', <Add />, () => zoom(ZOOM_STEP), false)}
+      {button('Further', <Remove />, () => zoom(1 / ZOOM_STEP), !zoomed)}
       {button('Zoom to the selected zones', 'Zone', toZones, !selected)}
       {button('Whole head', 'All', () => view.fit(), !zoomed)}
     </Box>

@@ -1,4 +1,5 @@
 'use client'
+import Close from '@mui/icons-material/Close'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import { byId, LIMITS } from '@/core/model'
@@ -33,7 +34,7 @@ export function Additives({ formula, readOnly, onEdit }: FormulaEdit) {
               sx={{ minWidth: 44, mt: 2 }}
               onClick={() => onEdit('additive out', (draft) => void draft.additives!.splice(i, 1))}
             >
-              ×
+              <Close fontSize="small" />
             </Button>
           )}
         </Box>

@@ -1,4 +1,5 @@
 'use client'
+import Close from '@mui/icons-material/Close'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import TextField from '@mui/material/TextField'
@@ -69,7 +70,7 @@ export function ShadeRow({ id, index, shade, gramsIn100, choices, readOnly, mova
       </Typography>
       {!readOnly && (
         <Button color="inherit" aria-label={`Take ${product.name} out`} onClick={onTake} sx={{ minWidth: 44 }}>
-          ×
+          <Close fontSize="small" />
         </Button>
       )}
     </Box>

@@ -1,4 +1,6 @@
 'use client'
+import Add from '@mui/icons-material/Add'
+import Remove from '@mui/icons-material/Remove'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import OutlinedInput from '@mui/material/OutlinedInput'
@@ -126,7 +128,7 @@ const StepButton = memo(function StepButton({
       data-steps={steps}
       sx={{ minWidth: 44, p: 0, borderColor: 'divider' }}
     >
-      {steps < 0 ? '−' : '+'}
+      {steps < 0 ? <Remove fontSize="small" /> : <Add fontSize="small" />}
     </Button>
   )
 })

@@ -1,4 +1,5 @@
 'use client'
+import ArrowDropDown from '@mui/icons-material/ArrowDropDown'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
@@ -168,6 +169,6 @@ function Product({
 const Left = ({ short, words }: { short: boolean; words: string }) => (
   <Box component="span" sx={{ fontWeight: short ? 700 : 400, color: short ? 'warning.main' : undefined }}>
     {words}
-    {short && ' ▾'}
+    {short && <ArrowDropDown titleAccess="to order" sx={{ verticalAlign: 'middle' }} />}
   </Box>
 )

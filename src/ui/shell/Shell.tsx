@@ -1,4 +1,10 @@
 'use client'
+import GridOnOutlined from '@mui/icons-material/GridOnOutlined'
+import Inventory2Outlined from '@mui/icons-material/Inventory2Outlined'
+import PeopleOutlined from '@mui/icons-material/PeopleOutlined'
+import ScheduleOutlined from '@mui/icons-material/ScheduleOutlined'
+import ScienceOutlined from '@mui/icons-material/ScienceOutlined'
+import Today from '@mui/icons-material/Today'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Menu from '@mui/material/Menu'
@@ -27,7 +33,6 @@ interface Props {
 export function Shell({ member, children }: Props) {
   useNewestOfflineWorker()
   const path = usePathname()
-  const plan = /^\/plans\/[^/]+/.exec(path)?.[0]
   return (
     <UnitsProvider units={member.units}>
       <Box sx={{ display: 'flex', minHeight: '100dvh', flexDirection: { xs: 'column-reverse', sm: 'row' } }}>
@@ -57,12 +62,9 @@ export function Shell({ member, children }: Props) {
           >
             Falto
           </Typography>
-          <RailLink href="/day" label="Day" here={path === '/day'} />
-          <RailLink href="/people" label="People" here={path.startsWith('/people')} />
-          {plan && <RailLink href={plan} label="Map" here={path === plan} />}
-          {plan && <RailLink href={`${plan}/mix`} label="Mix" here={path === `${plan}/mix`} />}
-          {plan && <RailLink href={`${plan}/clock`} label="Clock" here={path === `${plan}/clock`} />}
-          <RailLink href="/shelf" label="Shelf" here={path.startsWith('/shelf')} />
+          {railFor(path).map((link) => (
+            <RailLink key={link.label} {...link} />
+          ))}
           <Box sx={{ flex: 1 }} />
           <Account member={member} />
         </Box>
@@ -74,7 +76,37 @@ export function Shell({ member, children }: Props) {
   )
 }
 
-function RailLink({ href, label, here }: { href: string; label: string; here: boolean }) {
+interface Place {
+  href: string
+  label: string
+  Icon: typeof Today
+  here: boolean
+}
+
+/** Where one can go from a page; from a plan also to its other pages. */
+function railFor(path: string): Place[] {
+  const plan = /^\/plans\/[^/]+/.exec(path)?.[0]
+  const place = (href: string, label: string, Icon: Place['Icon'], here = path === href): Place => ({
+    href,
+    label,
+    Icon,
+    here,
+  })
+  return [
+    place('/day', 'Day', Today),
+    place('/people', 'People', PeopleOutlined, path.startsWith('/people')),
+    ...(plan
+      ? [
+          place(plan, 'Map', GridOnOutlined),
+          place(`${plan}/mix`, 'Mix', ScienceOutlined),
+          place(`${plan}/clock`, 'Clock', ScheduleOutlined),
+        ]
+      : []),
+    place('/shelf', 'Shelf', Inventory2Outlined, path.startsWith('/shelf')),
+  ]
+}
+
+function RailLink({ href, label, Icon, here }: Place) {
   return (
     <Button
       component={Link}
@@ -84,10 +116,13 @@ function RailLink({ href, label, here }: { href: string; label: string; here: bo
       sx={{
         minWidth: { xs: 44, sm: 56 },
         px: 0.5,
+        flexDirection: 'column',
+        lineHeight: 1.2,
         fontWeight: here ? 700 : 500,
         bgcolor: here ? 'action.selected' : 'transparent',
       }}
     >
+      <Icon fontSize="small" />
       {label}
     </Button>
   )

@@ -1,0 +1,1 @@
+ALTER TABLE "consent" ADD COLUMN "typed_name" text;
