@@ -1,5 +1,6 @@
 import { mkdirSync } from 'node:fs'
 import puppeteer, { type Page } from 'puppeteer-core'
+import { CHROMIUM } from '../tests/support/chromium'
 
 /**
  * Takes the pictures of docs/screenshots from a freshly seeded demo: FALTO_URL=http://127.0.0.1:4310 node --import tsx
@@ -8,21 +9,7 @@ import puppeteer, { type Page } from 'puppeteer-core'
 const base = process.env['FALTO_URL'] ?? 'http://127.0.0.1:4310'
 mkdirSync('docs/screenshots', { recursive: true })
 
-const browser = await puppeteer.launch({
-  executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
-  args: [
-    '--headless',
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-    '--use-angle=swiftshader',
-    '--enable-unsafe-swiftshader',
-  ],
-})
+const browser = await puppeteer.launch(CHROMIUM)
 
 async function windowOf(person: string, size = { width: 1280, height: 800 }): Promise<Page> {
   const page = await (await browser.createBrowserContext()).newPage()

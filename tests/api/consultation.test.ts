@@ -8,6 +8,7 @@ import type { Canvas, ConsultationEntry, OpenCare, OpenConsultation, OpenPlan, P
 import { database } from '@/db'
 import { BASE_URL, ONE_CALL, call, deviceOf, newClient, newPlan, type Device } from '../support/server'
 import { MEDIUM_HAIR } from '../support/plan'
+import { day } from '../support/days'
 
 jest.setTimeout(30_000)
 
@@ -19,7 +20,6 @@ beforeAll(async () => {
 })
 afterAll(() => database().$client.end())
 
-const day = (daysAgo: number) => new Date(Date.now() - daysAgo * 86_400_000).toISOString().slice(0, 10)
 const canvasOn = (on: string): Canvas => startingCanvas(createHead({ circumferenceCm: 54 }), MEDIUM_HAIR, on)
 const entryOn = (on: string, change: Partial<ConsultationEntry> = {}): ConsultationEntry => ({
   recordedOn: on,

@@ -3,6 +3,7 @@ import { v7 as newId } from 'uuid'
 import type { FaltoPlan } from '@/core/model'
 import { database, inTransaction } from '@/db'
 import { BASE_URL, beginRun, deviceOf, newClient, newPlan, servicePlanOf, type Device } from '../support/server'
+import { day } from '../support/days'
 
 /** What was found under load and in the hands of the careless, and is to stay mended. */
 jest.setTimeout(120_000)
@@ -67,7 +68,7 @@ describe('connections', () => {
     const plans = await Promise.all(
       Array.from({ length: 40 }, (_, i) => servicePlanOf(oriel, `At once ${i}`, 'topAndSides')),
     )
-    const on = new Date().toISOString().slice(0, 10)
+    const on = day()
     const answers = await Promise.all(plans.map((id) => oriel.call('POST', `/api/plans/${id}/done`, { on })))
     expect(answers.map(({ status }) => status)).toEqual(plans.map(() => 200))
     expect((await oriel.call('GET', '/api/me')).status).toBe(200)

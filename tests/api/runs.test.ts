@@ -4,6 +4,7 @@ import type { Consultation, FaltoPlan, KeptRunEvent, OpenRun, RunEvent } from '@
 import { database } from '@/db'
 import { BASE_URL, beginRun, deviceOf, ONE_CALL, servicePlanOf, type Device } from '../support/server'
 import { computePlan } from '../support/planner'
+import { day } from '../support/days'
 
 jest.setTimeout(60_000)
 
@@ -152,7 +153,7 @@ describe('a run', () => {
   it('puts the hair it left into the record: the confirmed level where it was done, nothing where it was skipped, once, and by a colourist', async () => {
     const { id, script, client } = await newRun()
     const { event, send } = deviceWith(oriel, id)
-    const on = new Date().toISOString().slice(0, 10)
+    const on = day()
     const zones = [
       ...new Map(script.zones.map(({ zoneId, formulaId }) => [zoneId, { zoneId, formulaId, level: 9.5 }])).values(),
     ]

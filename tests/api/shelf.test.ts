@@ -14,6 +14,7 @@ import { DEMO_CATALOGUE } from '@/server/demo'
 import { createScale } from '@/server/devices'
 import { csvOfCatalogue } from '@/server/shelf'
 import { BASE_URL, ONE_CALL, deviceOf, newClient, type Device } from '../support/server'
+import { day } from '../support/days'
 
 let oriel: Device
 let tove: Device
@@ -245,7 +246,7 @@ describe('stock', () => {
   it('knows what plans that are booked ask for', async () => {
     const planId = await planFor('Booked')
     const before = (await shelf('marl'))!
-    const today = new Date().toISOString().slice(0, 10)
+    const today = day()
     expect((await oriel.call('PUT', `/api/plans/${planId}/booking`, { on: today })).status).toBe(200)
     const after = (await shelf('marl'))!
     expect(after.todayG).toBeGreaterThan(before.todayG + 5)

@@ -3,23 +3,12 @@ import { v7 as newId } from 'uuid'
 import { densePlan } from '../support/samples'
 import { beginRun, deviceOf, newClient } from '../support/server'
 import { row } from './row'
+import { CHROMIUM } from '../support/chromium'
 
 /** Budgets of the plan workspace in the production build, in headless Chromium on loopback. */
 const MOVE = '::-p-aria([name="Move"][role="button"])'
 const base = process.env['FALTO_TEST_URL']!
-const browser = await puppeteer.launch({
-  executablePath: process.env['CHROMIUM']!,
-  args: [
-    '--headless',
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
-})
+const browser = await puppeteer.launch(CHROMIUM)
 const page = await browser.newPage()
 await page.setViewport({ width: 1280, height: 800 })
 const device = await deviceOf('oriel')

@@ -5,6 +5,7 @@ import { join } from 'node:path'
 import puppeteer, { type Browser, type Page, type Viewport } from 'puppeteer-core'
 import { database } from '@/db'
 import { BASE_URL, type Device } from '../support/server'
+import { CHROMIUM } from '../support/chromium'
 
 /**
  * Windows for the tests of one file, in a browser of their own. What goes wrong on any page fails the test that opened
@@ -16,22 +17,7 @@ export function windows(): { open: (device?: Device, size?: Viewport) => Promise
   let browser: Browser
 
   beforeAll(async () => {
-    browser = await puppeteer.launch({
-      executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
-      userDataDir: profile,
-      args: [
-        '--headless',
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-        '--use-angle=swiftshader',
-        '--enable-unsafe-swiftshader',
-      ],
-    })
+    browser = await puppeteer.launch({ ...CHROMIUM, userDataDir: profile })
   })
   afterEach(() => {
     expect(problems.splice(0)).toEqual([])

@@ -11,6 +11,7 @@ import type { Band, OpenCare, OpenConsultation } from '@/core/model'
 import { MEDIUM_HAIR } from '../support/plan'
 import { deviceOf, newClient, newPlan, type Device } from '../support/server'
 import { fill, press, saved, settled, url, windows, clean } from './browser'
+import { day } from '../support/days'
 
 jest.setTimeout(120_000)
 
@@ -21,7 +22,6 @@ beforeAll(async () => {
   oriel = await deviceOf('oriel')
 })
 
-const day = (daysAgo: number) => new Date(Date.now() - daysAgo * 86_400_000).toISOString().slice(0, 10)
 const words = (iso: string) =>
   new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' })
 const record = async (clientId: string) =>

@@ -7,6 +7,7 @@ import {
   type Formula,
   type Limit,
 } from '@/core/model'
+import { coverOf } from '@/core/placement/foils'
 import { ROOM_CELSIUS } from '@/core/time/lightening'
 import { helpersFor, withHelp, type ClockOptions, type Helper, type WorkingOrder } from '@/core/time/schedule'
 import type { Comparison } from './useClock'
@@ -49,7 +50,7 @@ export const lightenersOf = (plan: FaltoPlan): Formula[] =>
 const lengthsMayLead = (plan: FaltoPlan): boolean =>
   activeVariant(plan).stages.some(({ zones }) =>
     zones.some(
-      ({ placement }) => placement.sequence.length > 0 && placement.cover !== 'foil' && placement.startCm === 0,
+      ({ placement }) => placement.sequence.length > 0 && coverOf(placement) !== 'foil' && placement.startCm === 0,
     ),
   )
 

@@ -1,22 +1,11 @@
-import type { RunEvent } from '../../model'
 import { ALONE } from '../schedule'
 import { planWith } from '../../../../tests/support/plan'
 import { expectedRun, foldRun, rescuesFor, scriptFor } from '.'
 import { computePlan } from '../../../../tests/support/planner'
+import { event, START } from '../../../../tests/support/runEvents'
 
 const plan = planWith({ placement: { rowGapMm: 6 } })
 const script = scriptFor(plan, computePlan(plan), { crew: ALONE })
-const START = 1_800_000_000_000
-let counter = 0
-const event = (kind: RunEvent['kind'], at: number, rest: Partial<RunEvent> = {}): RunEvent => ({
-  id: `e${counter++}`,
-  kind,
-  deviceId: 'd',
-  deviceSeq: counter,
-  deviceTime: at,
-  offsetMs: 0,
-  ...rest,
-})
 
 /** All steps up to one are done as planned, that one is begun; then everybody is held up. */
 function heldUp(untilKind: 'takeOut' | 'apply', which: number, minutes: number) {

@@ -5,21 +5,10 @@ import { ALONE, ASSISTANT } from '../schedule'
 import { planWith } from '../../../../tests/support/plan'
 import { expectedRun, foldRun, levelsToConfirm, runOutcome, runZones, scriptFor, shownAt, underProduct } from '.'
 import { computePlan } from '../../../../tests/support/planner'
+import { event, minutes, START } from '../../../../tests/support/runEvents'
 
 const plan = planWith({ only: ['frontLeft', 'frontRight'] })
 const script = scriptFor(plan, computePlan(plan), { crew: { ...ALONE, people: [...ALONE.people, ASSISTANT] } })
-const START = 1_800_000_000_000
-const minutes = (count: number) => START + 60_000 * count
-let counter = 0
-const event = (kind: RunEvent['kind'], at: number, rest: Partial<RunEvent> = {}): RunEvent => ({
-  id: `e${counter++}`,
-  kind,
-  deviceId: 'd',
-  deviceSeq: counter,
-  deviceTime: at,
-  offsetMs: 0,
-  ...rest,
-})
 const first = script.steps[0]!
 const putIn = script.steps.find(({ kind }) => kind === 'apply')!
 const formulas: RunFormula[] = [
