@@ -229,7 +229,7 @@ it('care: a check is recorded, a signature drawn, and both stand in the log', as
   const care = (await oriel.call('GET', `/api/clients/${clientId}/care`)).body as unknown as OpenCare
   expect(care.checks).toMatchObject([{ kind: 'scalp', result: 'clear', note: 'calm all over', by: 'Oriel Castellane' }])
   expect(care.consents[0]!.strokes[0]!.length).toBeGreaterThan(16)
-  await press(page, 'Cannot sign: type the name')
+  await press(page, 'Type the name instead')
   await fill(page, 'The client’s own name, typed', 'Care Test')
   expect(await page.$eval('::-p-aria([name="Care agrees"])', (button) => (button as HTMLButtonElement).disabled)).toBe(
     true,

@@ -83,7 +83,7 @@ export function SignConsent({ open, again, onSigned }: Props) {
           </Button>
         )}
         <Button color="inherit" onClick={() => change(how === 'drawn' ? 'typed' : 'drawn')}>
-          {how === 'drawn' ? 'Cannot sign: type the name' : 'Sign by hand'}
+          {how === 'drawn' ? 'Type the name instead' : 'Sign by hand'}
         </Button>
       </Box>
     </Box>

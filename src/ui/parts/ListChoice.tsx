@@ -12,6 +12,8 @@ interface Props<T extends string> extends Pick<TextFieldProps, 'size' | 'sx' | '
   help?: ReactNode
 }
 
+const SHOWS_EMPTY = { select: { displayEmpty: true }, inputLabel: { shrink: true } }
+
 /** One of many, from a list that opens. */
 export function ListChoice<T extends string>({ value, options, onChange, help, size = 'small', ...rest }: Props<T>) {
   return (
@@ -21,6 +23,8 @@ export function ListChoice<T extends string>({ value, options, onChange, help, s
       {...rest}
       value={value}
       helperText={help}
+      // An option for nothing is shown like any other.
+      slotProps={options.some((option) => option.value === '') ? SHOWS_EMPTY : {}}
       onChange={({ target }) => onChange(target.value as T)}
     >
       {options.map((option) => (

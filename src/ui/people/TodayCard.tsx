@@ -96,7 +96,7 @@ function Verdict({ head: measures, entry }: Pick<OpenConsultation, 'head'> & Pic
     <Box sx={{ mt: 2 }}>
       <Typography sx={{ fontWeight: 600 }}>
         {REACH_WORDS[reach]}
-        {reach !== 'notNow' && `, ${count} visit${visits.high === 1 ? '' : 's'}`}
+        {reach !== 'notNow' && visits.high > 1 && `, ${count} visits`}
       </Typography>
       <Typography variant="body2" color="textSecondary">
         {read(reasons[0]?.text ?? '')}

@@ -24,7 +24,7 @@ interface Props {
 /** Narrower than these, only what is left, or that and the week, have room, px. */
 const NARROW = 620
 const MIDDLE = 900
-const ROW_PX = 52
+const ROW_PX = 56
 const PAGE = 100
 
 /** Products as a table that can be sorted. */
@@ -67,7 +67,7 @@ function columnsFor({ currency, writable, onEdit, onStock }: Props, { read, fiel
       field: 'name',
       headerName: 'Product',
       flex: 1,
-      minWidth: 220,
+      minWidth: 160,
       valueGetter: (_value, { item }) => item.name,
       renderCell: ({ row: { item } }) => (
         <Product item={item} words={read(item.name)} onEdit={writable ? () => onEdit(item.id) : undefined} />
@@ -113,7 +113,7 @@ const stockColumn = (read: Units['read'], onStock: Props['onStock']): GridColDef
   headerName: 'Stock',
   renderHeader: () => null,
   sortable: false,
-  width: 90,
+  width: 84,
   renderCell: ({ row: { item } }) => (
     <Button color="inherit" aria-label={read(`Stock of ${item.name}`)} onClick={() => onStock(item.id)}>
       Stock
@@ -145,30 +145,39 @@ function Product({
           />
         )}
       </svg>
-      <Button
-        color="inherit"
-        disabled={!onEdit}
-        onClick={onEdit}
-        sx={{
-          textAlign: 'left',
-          justifyContent: 'flex-start',
-          px: 0.5,
-          minWidth: 0,
-          '&.Mui-disabled': { color: 'text.primary' },
-        }}
-      >
-        {words}
-      </Button>
-      <Typography variant="caption" color="textSecondary" noWrap>
-        {WORDS.product[kind]}
-      </Typography>
+      <Box sx={{ minWidth: 0, lineHeight: 1.2 }}>
+        <Button
+          color="inherit"
+          disabled={!onEdit}
+          onClick={onEdit}
+          title={words}
+          sx={{
+            display: 'block',
+            maxWidth: '100%',
+            minHeight: 26,
+            minWidth: 0,
+            p: 0,
+            lineHeight: 1.3,
+            overflow: 'hidden',
+            textOverflow: 'ellipsis',
+            whiteSpace: 'nowrap',
+            textAlign: 'left',
+            '&.Mui-disabled': { color: 'text.primary' },
+          }}
+        >
+          {words}
+        </Button>
+        <Typography variant="caption" color="textSecondary" noWrap sx={{ display: 'block', lineHeight: 1.2 }}>
+          {WORDS.product[kind]}
+        </Typography>
+      </Box>
     </Box>
   )
 }
 
 const Left = ({ short, words }: { short: boolean; words: string }) => (
   <Box component="span" sx={{ fontWeight: short ? 700 : 400, color: short ? 'warning.main' : undefined }}>
-    {words}
     {short && <ArrowDropDown titleAccess="to order" sx={{ verticalAlign: 'middle' }} />}
+    {words}
   </Box>
 )
