@@ -9,7 +9,7 @@ import { CONSTANTS_VERSION } from '@/core/model'
  * the constants that it was computed with, so a change of one is a change of CONSTANTS_VERSION, and of what stands
  * here.
  */
-const KNOWN = { version: '2026.11', sha256: '653004ffef3efcbdd03831d831693df1b1a873ca27527da138fdcb4c75f80931' }
+const KNOWN = { version: '2026.11.2', sha256: '8f2c0c9173f25f53d0b4507b8a6fea54d4d73ab68a883ed0dc21b9199e33f1ee' }
 
 /** Words that say where a figure comes from. */
 const SOURCE =

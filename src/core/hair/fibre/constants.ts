@@ -46,7 +46,7 @@ export const GRADUATION_SLOPE = 0.5
  * Scalp that carries hair at full density, cm²: a default head's 664 cm² less the thinning at its rim. Computed by
  * hairsOnHead. Mathematics.
  */
-export const FULL_DENSITY_AREA = 618
+export const FULL_DENSITY_AREA = 643
 
 /** A side part lies about this far from the middle, cm. Our estimate. */
 export const SIDE_PART_CM = 3
