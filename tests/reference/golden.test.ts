@@ -29,7 +29,8 @@ interface Golden {
 
 function golden(head: string, plan: FaltoPlan): Golden {
   const computed = computePlan(plan)
-  const figures = planFigures(plan, computed)
+  // Under which version of the constants is said by their own test.
+  const { constantsVersion: _version, ...figures } = planFigures(plan, computed)
   const crew = ALONE
   // What would make a clock fit is searched for on one head only: it takes longer than everything else together.
   const clock =
