@@ -15,6 +15,7 @@ import { createScale } from '@/server/devices'
 import { csvOfCatalogue } from '@/server/shelf'
 import { BASE_URL, ONE_CALL, deviceOf, newClient, type Device } from '../support/server'
 import { day } from '../support/days'
+import { planWith } from '../support/plan'
 
 let oriel: Device
 let tove: Device
@@ -52,6 +53,17 @@ async function bring(
   const last = steps.at(-1)!
   if (!('report' in last)) throw new Error(JSON.stringify(last))
   return { steps, report: last.report }
+}
+
+/** A plan that has these products beside the usual ones. */
+async function planMixing(name: string, ...ids: string[]): Promise<string> {
+  const document = planWith()
+  const client = await newClient(oriel, name)
+  const { body } = await oriel.call('POST', `/api/clients/${client}/imports`, {
+    ...document,
+    products: [...document.products, ...ids.map((id) => ({ ...document.products[0]!, id, name: id }))],
+  })
+  return String(body['id'])
 }
 
 async function planFor(name: string): Promise<string> {
@@ -188,7 +200,7 @@ describe('stock', () => {
       await deliver(id, 150, 'one', '2027-01-01')
       await deliver(id, 250, 'two', '2028-01-01')
     }
-    const planId = await planFor('Race')
+    const planId = await planMixing('Race', 'test-race-a', 'test-race-b')
     const bowl = async (i: number) => {
       const id = newId()
       // Every other bowl names its products the other way round, which would deadlock if they were locked as named.
@@ -225,7 +237,7 @@ describe('stock', () => {
   it('notes what was used beyond what the shelf was thought to hold', async () => {
     await keep(itemOf('test-short'))
     await deliver('test-short', 5, 'only')
-    const planId = await planFor('Short')
+    const planId = await planMixing('Short', 'test-short')
     const id = newId()
     await oriel.call('POST', `/api/plans/${planId}/mixes`, {
       id,
@@ -314,6 +326,17 @@ describe('a bowl', () => {
         })
       ).status,
     ).toBe(403)
+    const foreign = await oriel.call('POST', `/api/plans/${planId}/mixes`, {
+      id,
+      formulaId: 'A',
+      bowl: 1,
+      planned: [
+        { name: 'Marl powder lightener', productId: 'marl', role: 'product', grams: 1 },
+        { name: 'Somebody else’s', productId: 'not-in-this-plan', role: 'product', grams: 1 },
+      ],
+    })
+    expect(foreign.status).toBe(422)
+    expect(foreign.body['problems']).toEqual([{ path: 'planned[1].productId', message: 'is not in the plan' }])
     expect((await oriel.call('POST', `/api/mixes/${id}/pours`, { events: [] })).status).toBe(404)
   })
 })

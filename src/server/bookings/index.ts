@@ -3,7 +3,7 @@ import { and, asc, eq, isNull } from 'drizzle-orm'
 import type { BookedVisit, Booking } from '@/core/model'
 import { booking, client, database, plan } from '@/db'
 import { requirePermission, type StaffMember } from '../auth'
-import { newestConsultation } from '../consultations'
+import { newestCanvases } from '../consultations'
 import type { BookingDto } from '@/dto'
 import { findPlan } from '../plans'
 
@@ -47,11 +47,13 @@ export async function visitsOn(member: StaffMember, on: string): Promise<BookedV
     .innerJoin(client, and(eq(client.salonId, plan.salonId), eq(client.id, plan.clientId), isNull(client.deletedAt)))
     .where(and(eq(booking.salonId, member.salonId), eq(booking.on, on), isNull(plan.deletedAt)))
     .orderBy(asc(booking.arrives), asc(client.name), asc(plan.id))
-  return Promise.all(
-    rows.map(async ({ clientId, name, ...row }) => ({
-      ...row,
-      client: { id: clientId, name },
-      canvas: (await newestConsultation(member, clientId))?.canvas ?? null,
-    })),
+  const canvases = await newestCanvases(
+    member,
+    rows.map(({ clientId }) => clientId),
   )
+  return rows.map(({ clientId, name, ...row }) => ({
+    ...row,
+    client: { id: clientId, name },
+    canvas: canvases.get(clientId) ?? null,
+  }))
 }

@@ -3,5 +3,5 @@
  * left.
  */
 export { markDone, recordDone } from './done'
-export { lastVisitOf, newestConsultation, openConsultation } from './read'
+export { lastVisitOf, newestCanvases, newestConsultation, openConsultation } from './read'
 export { saveConsultation } from './save'

@@ -1,5 +1,5 @@
-import { and, desc, eq } from 'drizzle-orm'
-import type { Consultation, DoneVisit, OpenConsultation } from '@/core/model'
+import { and, desc, eq, inArray } from 'drizzle-orm'
+import type { Canvas, Consultation, DoneVisit, OpenConsultation } from '@/core/model'
 import { consultation, database, planVersion, staff, visit, type Database, type Transaction } from '@/db'
 import type { StaffMember } from '../auth'
 import { findClient } from '../clients'
@@ -43,6 +43,20 @@ export async function newestConsultations(
 
 export const newestConsultation = async (member: StaffMember, clientId: string): Promise<Consultation | undefined> =>
   (await newestConsultations(database(), member, clientId, 1))[0]
+
+/** The hair of several clients as it was recorded last, by client; those without a record are left out. */
+export async function newestCanvases(
+  member: StaffMember,
+  clientIds: readonly string[],
+): Promise<ReadonlyMap<string, Canvas>> {
+  if (clientIds.length === 0) return new Map()
+  const rows = await database()
+    .selectDistinctOn([consultation.clientId], { clientId: consultation.clientId, canvas: consultation.canvas })
+    .from(consultation)
+    .where(and(eq(consultation.salonId, member.salonId), inArray(consultation.clientId, [...clientIds])))
+    .orderBy(consultation.clientId, desc(consultation.number))
+  return new Map(rows.map(({ clientId, canvas }) => [clientId, canvas]))
+}
 
 export async function lastVisitOf(member: StaffMember, clientId: string): Promise<DoneVisit | null> {
   const [found] = await database()

@@ -60,7 +60,10 @@ export async function mixesOf(member: StaffMember, planId: string): Promise<MixR
   }))
 }
 
-/** Begins a bowl. Sent twice it counts once. */
+/**
+ * Begins a bowl. Sent twice it counts once.
+ * @throws AppError 422 for a formula or a product that the plan does not have
+ */
 export async function beginMix(
   member: StaffMember,
   planId: string,
@@ -71,6 +74,13 @@ export async function beginMix(
   if (!found.document.formulas.some((formula) => formula.id === formulaId))
     throw new AppError(422, 'invalid', `This plan has no formula ${formulaId} any more.`, {
       problems: [{ path: 'formulaId', message: 'is not in the plan' }],
+    })
+  // What is weighed leaves the shelf, so that only what this plan mixes may be named.
+  const own = new Set(found.document.products.map((product) => product.id))
+  const foreign = planned.findIndex(({ productId }) => productId !== null && !own.has(productId))
+  if (foreign >= 0)
+    throw new AppError(422, 'invalid', `This plan does not mix ${planned[foreign]!.name} any more. Open it again.`, {
+      problems: [{ path: `planned[${foreign}].productId`, message: 'is not in the plan' }],
     })
   await database()
     .insert(mix)
