@@ -1,12 +1,12 @@
 import { ALONE } from '@/core/time/schedule'
 import { foldRun, scriptFor } from '@/core/time/run'
 import { planWith } from '../../../tests/support/plan'
-import { computePlan } from '../../../tests/support/planner'
+import { computeStages } from '../../../tests/support/planner'
 import { event, minutes, START } from '../../../tests/support/runEvents'
 import { chairView } from './view'
 
 const plan = planWith({ only: ['frontLeft', 'frontRight'] })
-const script = scriptFor(plan, computePlan(plan), { crew: ALONE })
+const script = scriptFor(plan, computeStages(plan), { crew: ALONE })
 const inOrder = [...script.steps].sort((a, b) => a.start - b.start)
 const putIn = inOrder.find(({ kind }) => kind === 'apply')!
 

@@ -5,11 +5,11 @@ import { DROPOUT_KINDS, RAMP_FIGURES, type DropoutKind, type MapPoint, type Plac
 import { planWith, type Wanted } from '../../../../tests/support/plan'
 import { rampedFigure } from './ramps'
 import { defaultPlacement, MAP, paintRamp, pieceOutline, pieceStitches, STRIDE, type Piece } from '.'
-import { computePlan } from '../../../../tests/support/planner'
+import { computeStages } from '../../../../tests/support/planner'
 
 const head = createHead({ circumferenceCm: 54 })
 const pieces = (placement: Wanted['placement'], rest: Wanted = {}): Piece[] =>
-  computePlan(planWith({ ...rest, only: rest.only ?? ['backLeft'], placement })).pieces
+  computeStages(planWith({ ...rest, only: rest.only ?? ['backLeft'], placement })).pieces
 const sum = (list: readonly Piece[], value: (piece: Piece) => number) =>
   list.reduce((total, piece) => total + value(piece), 0)
 
@@ -37,8 +37,8 @@ describe('ramps', () => {
       only: ['backLeft'],
       placement: { rowGapMm: 20, ramps: [{ figure: 'rowGapMm', way: 'upwards', to: 2 }] },
     })
-    const zone = computePlan(plan).zones.find(({ zoneId }) => zoneId === 'backLeft')!
-    const even = computePlan(planWith({ only: ['backLeft'], placement: { rowGapMm: 20 } })).zones.find(
+    const zone = computeStages(plan).zones.find(({ zoneId }) => zoneId === 'backLeft')!
+    const even = computeStages(planWith({ only: ['backLeft'], placement: { rowGapMm: 20 } })).zones.find(
       ({ zoneId }) => zoneId === 'backLeft',
     )!
     expect(zone.placement.rowCount).toBeGreaterThan(even.placement.rowCount)
@@ -170,7 +170,7 @@ describe('what a subsection gives', () => {
     })
     const taken = (select: Placement['select'], percent: (i: number) => number) => {
       for (const zone of plan.variants[0]!.stages[0]!.zones) zone.placement.select = select
-      const computed = computePlan({ ...plan, hairMap: map(percent) })
+      const computed = computeStages({ ...plan, hairMap: map(percent) })
       return sum(computed.pieces, ({ takenHairs }) => takenHairs) / sum(computed.pieces, ({ hairs }) => hairs)
     }
     expect(taken('copyWhite', () => 40)).toBeCloseTo(0.4, 6)
@@ -179,14 +179,14 @@ describe('what a subsection gives', () => {
     expect(taken('earlier', () => 40)).toBeCloseTo(0.5 * 0.3, 6)
     expect(taken('notEarlier', () => 40)).toBeCloseTo(0.5 * 0.7, 6)
     expect(
-      computePlan({ ...plan, hairMap: map(() => 0) }).zones.every(({ placement }) =>
+      computeStages({ ...plan, hairMap: map(() => 0) }).zones.every(({ placement }) =>
         placement.pieces.every(({ takenHairs }) => takenHairs > 0),
       ),
     ).toBe(true)
   })
 
   it('is worked from the part outwards where asked', () => {
-    const zone = computePlan(
+    const zone = computeStages(
       planWith({
         template: 'topStrip',
         only: ['leftSide'],
@@ -218,7 +218,7 @@ describe('a stage', () => {
       zones,
       order: zones.map(({ id }) => id),
     })
-    return computePlan(plan)
+    return computeStages(plan)
   }
 
   it('finds what an earlier one took, or dropped, and the two are everything', () => {
@@ -243,15 +243,15 @@ describe('a stage', () => {
       zones,
       order: zones.map(({ id }) => id),
     })
-    const before = computePlan(plan).shareByFormula['B']!
+    const before = computeStages(plan).shareByFormula['B']!
     for (const zone of first!.zones)
       zone.placement = { ...zone.placement, take: { ...zone.placement.take, stitchGapMm: 1 } }
-    expect(computePlan(plan).shareByFormula['B']!).toBeLessThan(before)
+    expect(computeStages(plan).shareByFormula['B']!).toBeLessThan(before)
   })
 })
 
 describe('a ramp drawn over the map', () => {
-  const { zones } = computePlan(planWith({ template: 'topStrip' }))
+  const { zones } = computeStages(planWith({ template: 'topStrip' }))
   const named = (...ids: string[]) => zones.filter(({ zoneId }) => ids.includes(zoneId))
   const upTheBack = {
     line: [

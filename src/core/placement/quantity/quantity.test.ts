@@ -3,10 +3,10 @@ import { isCompanion, PRODUCT_KINDS } from '../../model'
 import { planWith, type Wanted } from '../../../../tests/support/plan'
 import { BOWL_RESIDUE_G } from './constants'
 import { BOWL_G, combinedSigma, formulaGrams, lengthSlowness, loadFor, rangeOf } from '.'
-import { computePlan } from '../../../../tests/support/planner'
+import { computeStages } from '../../../../tests/support/planner'
 
-const grams = (wanted: Wanted) => computePlan(planWith(wanted)).grams[0]!
-const minutes = (wanted: Wanted) => computePlan(planWith(wanted)).handsOn.expected / 60
+const grams = (wanted: Wanted) => computeStages(planWith(wanted)).grams[0]!
+const minutes = (wanted: Wanted) => computeStages(planWith(wanted)).handsOn.expected / 60
 
 describe('ranges', () => {
   it('hold the expected value between low and high, and do not shrink by summing', () => {
@@ -74,9 +74,9 @@ describe('grams', () => {
 
   it('are in proportion to what was learned about take-up', () => {
     const plan = planWith()
-    const before = computePlan(plan).grams[0]!
+    const before = computeStages(plan).grams[0]!
     plan.learned.load = 1.2
-    const after = computePlan(plan).grams[0]!
+    const after = computeStages(plan).grams[0]!
     expect(after.onHair).toBeCloseTo(1.2 * before.onHair, 9)
     expect(after.edge).toBe(before.edge)
   })

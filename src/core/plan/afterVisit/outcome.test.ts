@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { checkCanvas, bandFault, kindsOf, startingCanvas, strandLength, predictCanvas } from '../../hair/hairRecord'
 import { createHead } from '../../scalp/head'
 import { PRODUCT_KINDS } from '../../model'
-import { computePlan } from '../../../../tests/support/planner'
+import { computeStages } from '../../../../tests/support/planner'
 import { anyBands, band, canvasWith } from '../../../../tests/support/canvas'
 import { MEDIUM_HAIR, planWith, type Wanted } from '../../../../tests/support/plan'
 import { afterPlan, treatBand } from '.'
@@ -15,7 +15,7 @@ const done = (
   visitId = 'v1',
 ) => {
   const plan = planWith(wanted)
-  return afterPlan(canvas, { plan, computed: computePlan(plan), visitId, on: '2026-09-02' })
+  return afterPlan(canvas, { plan, computed: computeStages(plan), visitId, on: '2026-09-02' })
 }
 
 describe('a plan that was carried out', () => {
@@ -31,7 +31,7 @@ describe('a plan that was carried out', () => {
 
   it('treats as much of the hair as the plan says it takes', () => {
     const plan = planWith({ placement: { sequence: ['A', 'B'], rowGapMm: 5 } })
-    const computed = computePlan(plan)
+    const computed = computeStages(plan)
     const after = afterPlan(canvasWith([band(0, 35)]), { plan, computed, visitId: 'v1', on: '2026-09-02' })
     const share = (formula: string) =>
       after.cells.reduce(

@@ -1,10 +1,10 @@
 import { clockFigures } from '.'
 import { ALONE, ASSISTANT } from '../../time/schedule'
 import { planWith } from '../../../../tests/support/plan'
-import { computePlan } from '../../../../tests/support/planner'
+import { computeStages } from '../../../../tests/support/planner'
 
 const plan = planWith({ only: ['frontLeft', 'frontRight'], placement: { sequence: ['A', 'B'] } })
-const computed = computePlan(plan)
+const computed = computeStages(plan)
 const figures = clockFigures(plan, computed, { crew: { ...ALONE, people: [...ALONE.people, ASSISTANT] } })
 
 describe('a clock in figures', () => {

@@ -1,10 +1,10 @@
 import { byId } from '../../model'
-import { computePlan } from '../../../../tests/support/planner'
+import { computeStages } from '../../../../tests/support/planner'
 import { planWith } from '../../../../tests/support/plan'
 import { headModel, mapDrawing } from '.'
 
 const plan = planWith({ template: 'topStrip', placement: { sequence: ['A', 'B'] } })
-const computed = computePlan(plan)
+const computed = computeStages(plan)
 
 describe('the map drawing', () => {
   const drawing = mapDrawing(plan, computed)
@@ -17,7 +17,7 @@ describe('the map drawing', () => {
   it('keeps the very drawing of a zone that was not touched, and draws a touched one anew', () => {
     const edited = structuredClone(plan)
     byId(edited.variants[0]!.stages[0]!.zones, 'back').placement.take.stitchMm = 6
-    const after = mapDrawing(edited, computePlan(edited))
+    const after = mapDrawing(edited, computeStages(edited))
     after.zones.forEach((zone, i) => expect(zone === drawing.zones[i]).toBe(zone.id !== 'back'))
   })
 

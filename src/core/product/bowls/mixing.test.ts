@@ -1,6 +1,5 @@
 import fc from 'fast-check'
-import { activeVariant, type MixRecord } from '../../model'
-import { planFigures } from '../../plan/planner'
+import { activeVariant, type FaltoPlan, type MixRecord } from '../../model'
 import { densePlan } from '../../../../tests/support/samples'
 import { planWith } from '../../../../tests/support/plan'
 import {
@@ -9,24 +8,23 @@ import {
   gramsByFormula,
   inBowl,
   madeOf,
+  mixPlan,
   nextTarget,
   poured,
   pouringOf,
   withDeveloper,
   type MixedPart,
 } from '.'
-import { computePlan } from '../../../../tests/support/planner'
+import { computeStages } from '../../../../tests/support/planner'
 
+const mixesOf = (plan: FaltoPlan) => mixPlan(plan, computeStages(plan))
 const tenths = (values: readonly number[]) => values.reduce((total, value) => total + Math.round(10 * value), 0)
 
 describe('the mixes of a plan', () => {
   it('tie to the digit: parts with their bowl, bowls with the total', () => {
     for (const plan of [planWith(), densePlan()]) {
-      const figures = planFigures(plan, computePlan(plan))
-      for (const { formulaId, bowls } of figures.mix) {
-        expect(tenths(bowls.map(({ grams }) => grams))).toBe(
-          bowls.length === 0 ? 0 : Math.round(10 * figures.grams[formulaId]!.expected),
-        )
+      for (const { grams: total, bowls } of mixesOf(plan)) {
+        expect(tenths(bowls.map(({ grams }) => grams))).toBe(bowls.length === 0 ? 0 : Math.round(10 * total.expected))
         for (const { grams, parts } of bowls)
           expect(tenths(parts.map((part) => part.grams))).toBe(Math.round(10 * grams))
       }
@@ -36,7 +34,7 @@ describe('the mixes of a plan', () => {
   it('rise in strength from a weaker first bowl to the formula’s own', () => {
     const plan = densePlan()
     plan.formulas[0]!.firstBowlVol = 10
-    const [first] = planFigures(plan, computePlan(plan)).mix
+    const [first] = mixesOf(plan)
     const strengths = first!.bowls.map(({ vol }) => vol)
     expect(strengths.length).toBeGreaterThan(1)
     expect(strengths[0]).toBe(10)
@@ -46,7 +44,7 @@ describe('the mixes of a plan', () => {
 
   it('offer fresher bowls for more mix and more walking, one of them as it is', () => {
     const plan = densePlan()
-    const { options } = planFigures(plan, computePlan(plan)).mix[0]!
+    const { options } = mixesOf(plan)[0]!
     expect(options.length).toBeGreaterThan(1)
     expect(options.filter(({ chosen }) => chosen)).toHaveLength(1)
     options.slice(1).forEach((option, i) => {
@@ -55,12 +53,12 @@ describe('the mixes of a plan', () => {
       expect(option.oldestMinutes).toBeLessThanOrEqual(options[i]!.oldestMinutes)
     })
     plan.formulas[0]!.bowls = options.at(-1)!.bowls
-    expect(planFigures(plan, computePlan(plan)).mix[0]!.bowls).toHaveLength(options.at(-1)!.bowls)
+    expect(mixesOf(plan)[0]!.bowls).toHaveLength(options.at(-1)!.bowls)
   })
 
   it('name the stage and the zones each bowl serves', () => {
     const plan = densePlan()
-    const [{ bowls } = { bowls: [] }] = planFigures(plan, computePlan(plan)).mix
+    const [{ bowls } = { bowls: [] }] = mixesOf(plan)
     const names = activeVariant(plan).stages[0]!.zones.map(({ name }) => name)
     for (const { zones, stageName } of bowls) {
       expect(zones.length).toBeGreaterThan(0)

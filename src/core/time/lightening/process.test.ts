@@ -18,7 +18,7 @@ import {
   type CourseEvent,
   type StrandPlace,
 } from '.'
-import { computePlan } from '../../../../tests/support/planner'
+import { computeStages } from '../../../../tests/support/planner'
 
 const COURSE: Course = {
   kind: 'powderLightener',
@@ -97,7 +97,7 @@ describe('the place on the head', () => {
     const head = createHead(plan.head)
     const process = createProcess(plan, head, undefined)
     const lifted = new Map<string, number[]>()
-    for (const piece of computePlan(plan).pieces) {
+    for (const piece of computeStages(plan).pieces) {
       const at = STRIDE * Math.floor(pointCount(piece.line) / 2) + MAP
       const place = placeFromMap(head, { x: piece.line[at]!, y: piece.line[at + 1]! })
       const region = lengthRegionAt(place)
@@ -222,7 +222,7 @@ describe('what acts on it', () => {
 describe('a service', () => {
   const plan = planWith({ placement: { rowGapMm: 0 } })
   const process = createProcess(plan, createHead(plan.head), undefined)
-  const [piece] = computePlan(plan).pieces
+  const [piece] = computeStages(plan).pieces
 
   it('says how long a piece has to stay: then, and not before, all of the strand is near the goal', () => {
     Object.assign(plan.formulas[0]!, { level: 8 })
@@ -236,7 +236,9 @@ describe('a service', () => {
 
   it('says when a goal is not reached in the time the label gives', () => {
     const far = planWith({ hair: { naturalLevel: 2 } })
-    expect(createProcess(far, createHead(far.head), undefined).stay(computePlan(far).pieces[0]!, 5, 20)).toMatchObject({
+    expect(
+      createProcess(far, createHead(far.head), undefined).stay(computeStages(far).pieces[0]!, 5, 20),
+    ).toMatchObject({
       ready: 50,
       most: 50,
       short: true,
@@ -278,7 +280,7 @@ describe('minutes at full strength', () => {
   it('lead from a mix to the level that following it minute by minute gives', () => {
     const plan = planWith({})
     const process = createProcess(plan, createHead(plan.head), undefined)
-    const piece = computePlan(plan).pieces[0]!
+    const piece = computeStages(plan).pieces[0]!
     const course = process.course(piece, 5, 20)
     for (const minutes of [10, 25, 45]) {
       const middle = process.after(piece, { on: 0, off: minutes, bowlAgeMinutes: 5, vol: 20 })

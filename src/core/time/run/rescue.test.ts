@@ -1,11 +1,11 @@
 import { ALONE } from '../schedule'
 import { planWith } from '../../../../tests/support/plan'
 import { expectedRun, foldRun, rescuesFor, scriptFor } from '.'
-import { computePlan } from '../../../../tests/support/planner'
+import { computeStages } from '../../../../tests/support/planner'
 import { event, START } from '../../../../tests/support/runEvents'
 
 const plan = planWith({ placement: { rowGapMm: 6 } })
-const script = scriptFor(plan, computePlan(plan), { crew: ALONE })
+const script = scriptFor(plan, computeStages(plan), { crew: ALONE })
 
 /** All steps up to one are done as planned, that one is begun; then everybody is held up. */
 function heldUp(untilKind: 'takeOut' | 'apply', which: number, minutes: number) {

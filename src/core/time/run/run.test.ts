@@ -4,11 +4,11 @@ import { fullStrengthOf } from '../lightening'
 import { ALONE, ASSISTANT } from '../schedule'
 import { planWith } from '../../../../tests/support/plan'
 import { expectedRun, foldRun, levelsToConfirm, runOutcome, runZones, scriptFor, shownAt, underProduct } from '.'
-import { computePlan } from '../../../../tests/support/planner'
+import { computeStages } from '../../../../tests/support/planner'
 import { event, minutes, START } from '../../../../tests/support/runEvents'
 
 const plan = planWith({ only: ['frontLeft', 'frontRight'] })
-const script = scriptFor(plan, computePlan(plan), { crew: { ...ALONE, people: [...ALONE.people, ASSISTANT] } })
+const script = scriptFor(plan, computeStages(plan), { crew: { ...ALONE, people: [...ALONE.people, ASSISTANT] } })
 const first = script.steps[0]!
 const putIn = script.steps.find(({ kind }) => kind === 'apply')!
 const formulas: RunFormula[] = [

@@ -1,14 +1,14 @@
 import fc from 'fast-check'
 import { planWith } from '../../../../tests/support/plan'
 import { ALONE, arrivalFor, clockFor, dayFor, visitFor, withHelp, ASSISTANT } from '.'
-import { computePlan } from '../../../../tests/support/planner'
+import { computeStages } from '../../../../tests/support/planner'
 
 const small = planWith({ only: ['frontLeft', 'frontRight'], placement: { rowGapMm: 10 } })
 const large = planWith({ placement: { rowGapMm: 9 } })
 const visits = Object.fromEntries(
   [['small', small] as const, ['large', large] as const].map(([id, plan]) => [
     id,
-    visitFor(plan, computePlan(plan), {}),
+    visitFor(plan, computeStages(plan), {}),
   ]),
 )
 const at = (id: string, arrives: number, plan = id) => ({ id, visit: visits[plan]!, arrives })
@@ -17,7 +17,7 @@ const CLOSES = 19 * 60
 
 describe('a day', () => {
   it('of one client is that client’s own clock', () => {
-    const clock = clockFor(large, computePlan(large), { crew: ALONE })
+    const clock = clockFor(large, computeStages(large), { crew: ALONE })
     const day = dayFor([at('large', NINE)], ALONE, CLOSES)
     expect(day.visits[0]!.ends - NINE).toBeCloseTo(clock.finish.expected, 3)
     expect(day.visits[0]!.waits).toBeLessThan(0.1)

@@ -1,7 +1,7 @@
 import { byId, type DropoutKind } from '../../model'
 import { planWith, type Wanted, stageOf } from '../../../../tests/support/plan'
 import { ALONE, clockFor, remediesFor, visitFor } from '.'
-import { computePlan } from '../../../../tests/support/planner'
+import { computeStages } from '../../../../tests/support/planner'
 
 /** Slices under film from the scalp to the tips. */
 function filmPlan(rest: Partial<Wanted> = {}) {
@@ -16,7 +16,7 @@ function filmPlan(rest: Partial<Wanted> = {}) {
 
 describe('lengths before the scalp', () => {
   const plan = filmPlan()
-  const computed = computePlan(plan)
+  const computed = computeStages(plan)
   const visit = visitFor(plan, computed, { order: 'lengthsFirst' })
   const putIn = visit.tasks.filter(({ kind }) => kind === 'apply')
 
@@ -43,7 +43,7 @@ describe('lengths before the scalp', () => {
 
   it('leaves foils as they are, which are closed once', () => {
     const foils = planWith({})
-    const done = computePlan(foils)
+    const done = computeStages(foils)
     expect(visitFor(foils, done, { order: 'lengthsFirst' })).toEqual(visitFor(foils, done, {}))
   })
 })
@@ -51,7 +51,7 @@ describe('lengths before the scalp', () => {
 describe('what was not picked up', () => {
   const removed = (kind: DropoutKind) => {
     const plan = planWith({ only: ['backLeft'], placement: { dropout: { kind, formulaId: 'B' } } })
-    const { tasks } = visitFor(plan, computePlan(plan), {})
+    const { tasks } = visitFor(plan, computeStages(plan), {})
     return tasks
       .filter((task) => task.kind === 'takeOut')
       .flatMap(({ pieces = [] }) => pieces)
@@ -68,7 +68,7 @@ describe('what was not picked up', () => {
 describe('rinsing section by section', () => {
   it('ends each section’s time at a rinse of its own, and all are rinsed again at the end', () => {
     const plan = filmPlan()
-    const computed = computePlan(plan)
+    const computed = computeStages(plan)
     const { tasks, lags } = visitFor(plan, computed, { rinse: 'bySection' })
     const applied = tasks.filter(({ kind }) => kind === 'apply')
     expect(tasks.filter(({ kind }) => kind === 'rinse')).toHaveLength(applied.length + 1)
@@ -86,7 +86,7 @@ describe('remedies', () => {
   it('are only what works: a rinse for each section, and two visits, each of which fits, come last', () => {
     const plan = filmPlan()
     plan.products.forEach((product) => (product.maximumMinutes = 45))
-    const computed = computePlan(plan)
+    const computed = computeStages(plan)
     const clock = clockFor(plan, computed, { crew: ALONE })
     expect(clock.fits).toBe(false)
     const remedies = remediesFor(plan, computed, { crew: ALONE }, clock)
@@ -100,7 +100,7 @@ describe('remedies', () => {
 
   it('does a part of the zones, each whole', () => {
     const plan = planWith({})
-    const computed = computePlan(plan)
+    const computed = computeStages(plan)
     const [first] = computed.zones
     const { tasks } = visitFor(plan, computed, { only: new Set([first!.zoneId]) })
     const pieces = tasks.flatMap(({ kind, pieces: own = [] }) =>
