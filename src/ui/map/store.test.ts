@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { applyPatches, enablePatches, type Patch } from 'immer'
 import { byId, type FaltoPlan, type OpenPlan, type Operation } from '@/core/model'
+import { fakeBrowser } from '../../../tests/support/browser'
 import { planWith, stageOf } from '../../../tests/support/plan'
 import { clash, differences } from '../differences'
 import { copyZones, pasteZones } from './clipboard'
@@ -57,25 +58,19 @@ describe('differences', () => {
 describe('the plan store', () => {
   /** A pretend server: keeps what it was sent, answers as told. */
   const server = { received: [] as { baseRevision: number; operations: Operation[] }[], answer: () => new Response() }
-  const kept = new Map<string, string>()
+  let kept: Map<string, string>
 
   beforeEach(() => {
     jest.useFakeTimers()
     server.received = []
     server.answer = () =>
       Response.json({ revision: server.received.reduce((sum, { operations }) => sum + operations.length, 0) })
-    kept.clear()
-    Object.assign(globalThis, {
-      localStorage: {
-        getItem: (key: string) => kept.get(key) ?? null,
-        setItem: (key: string, value: string) => kept.set(key, value),
-        removeItem: (key: string) => kept.delete(key),
-      },
-      fetch: async (_url: string, init: { body: string }) => {
-        server.received.push(JSON.parse(init.body) as (typeof server.received)[0])
-        return server.answer()
-      },
-    })
+    const browser = fakeBrowser()
+    kept = browser.kept
+    browser.network.answer = (_url, body) => {
+      server.received.push(body as (typeof server.received)[0])
+      return server.answer()
+    }
   })
   afterEach(() => jest.useRealTimers())
 
