@@ -397,6 +397,59 @@ it('several zones are set at once, and what one has is pasted on another head', 
   expect(await gaps(other)).toEqual(await gaps(planId))
 })
 
+it('zones and rows are put in order by hand and by keys, and each step is said', async () => {
+  const planId = await newPlan(oriel, await newClient(oriel, 'In order'))
+  const { page } = await counted(planId)
+  const order = async () => {
+    const { zones, order: ids } = (await exported(planId)).variants[0]!.stages[0]!
+    return ids.map((id) => byId(zones, id).role)
+  }
+  const before = await order()
+  const names = await page.$$eval('[aria-label="Order of application"] li', (items) =>
+    items.map(({ textContent }) => textContent!.replace(/[\d–]/g, '')),
+  )
+  const grip = async (name: string) => (await page.waitForSelector(`[aria-label="Move ${name}"]`))!
+  const [from, to] = await Promise.all(
+    [names[0]!, names[2]!].map(async (name) => (await (await grip(name)).boundingBox())!),
+  )
+  await page.mouse.move(from!.x + 10, from!.y + 20)
+  await page.mouse.down()
+  await page.mouse.move(from!.x + 10, from!.y + 40, { steps: 3 })
+  await page.mouse.move(to!.x + 10, to!.y + 26, { steps: 6 })
+  await page.mouse.up()
+  await page.waitForSelector(`[aria-label="Undo: ${names[0]} later"]`)
+  await saved(page)
+  const dragged = [before[1], before[2], before[0], ...before.slice(3)]
+  expect(await order()).toEqual(dragged)
+
+  await (await grip(names[0]!)).focus()
+  await page.keyboard.press('Space')
+  await page.waitForSelector(`::-p-text(${names[0]} taken, 3 of ${names.length})`)
+  await page.keyboard.press('ArrowUp')
+  await page.waitForSelector(`::-p-text(${names[0]} at 2 of ${names.length})`)
+  await page.keyboard.press('Space')
+  await page.waitForSelector(`[aria-label="Undo: ${names[0]} earlier"]`)
+  await saved(page)
+  expect(await order()).toEqual([before[1], before[0], before[2], ...before.slice(3)])
+
+  // Rows: A, then B; B is taken with Space and put first. A plain Enter takes a bead out.
+  await zone(page, names[1]!)
+  await press(page, 'Add a row of formula B')
+  await (await page.waitForSelector('[aria-label^="Row 2 of the rhythm"]'))!.focus()
+  await page.keyboard.press('Space')
+  await page.waitForSelector('::-p-text(row 2, formula B taken, 2 of 2)')
+  await page.keyboard.press('ArrowLeft')
+  await page.waitForSelector('::-p-text(row 2, formula B at 1 of 2)')
+  await page.keyboard.press('Space')
+  await page.waitForSelector('[aria-label="Row 1 of the rhythm: formula B. Take out"]')
+  await saved(page)
+  const { zones } = (await exported(planId)).variants[0]!.stages[0]!
+  expect(zones.find(({ role }) => role === before[1])!.placement.sequence).toEqual(['B', 'A'])
+  await (await page.waitForSelector('[aria-label="Row 1 of the rhythm: formula B. Take out"]'))!.focus()
+  await page.keyboard.press('Enter')
+  await page.waitForSelector('[aria-label="Row 1 of the rhythm: formula A. Take out"]')
+})
+
 it('a ramp is drawn over the map and worked into the zones under it; undone, nothing of it is left', async () => {
   const planId = await newPlan(oriel, await newClient(oriel, 'Ramp'), { template: 'topStrip' })
   const { page } = await counted(planId)
