@@ -83,7 +83,9 @@ function announcementsFor(ids: readonly string[], nameOf: Props['nameOf']): Anno
   const place = (id: UniqueIdentifier) => `${ids.indexOf(String(id)) + 1} of ${ids.length}`
   return {
     onDragStart: ({ active }) => `${name(active.id)} taken, ${place(active.id)}.`,
-    onDragOver: ({ active, over }) => (over ? `${name(active.id)} at ${place(over.id)}.` : undefined),
+    // Over its own place as it is taken, which was just said.
+    onDragOver: ({ active, over }) =>
+      over && over.id !== active.id ? `${name(active.id)} at ${place(over.id)}.` : undefined,
     onDragEnd: ({ active, over }) =>
       over ? `${name(active.id)} put at ${place(over.id)}.` : `${name(active.id)} left where it was.`,
     onDragCancel: ({ active }) => `${name(active.id)} left where it was.`,

@@ -7,21 +7,18 @@ import ScienceOutlined from '@mui/icons-material/ScienceOutlined'
 import Today from '@mui/icons-material/Today'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
-import Menu from '@mui/material/Menu'
-import MenuItem from '@mui/material/MenuItem'
 import Typography from '@mui/material/Typography'
-import { useColorScheme } from '@mui/material/styles'
 import dynamic from 'next/dynamic'
 import Link from 'next/link'
-import { usePathname, useRouter } from 'next/navigation'
+import { usePathname } from 'next/navigation'
 import { useState, type ReactNode } from 'react'
 import type { ReadingUnits } from '@/core/units'
-import { callApi } from '../hooks/api'
 import { useNewestOfflineWorker } from '../hooks/useOfflineWorker'
 import { UnitsProvider } from '../hooks/useUnits'
 import { Notices } from '../notices'
 import { LINE } from '../theme'
 
+const AccountMenu = dynamic(() => import('./AccountMenu').then((module) => module.AccountMenu))
 const UnitsDialog = dynamic(() => import('./UnitsDialog').then((module) => module.UnitsDialog))
 
 interface Props {
@@ -129,22 +126,15 @@ function RailLink({ href, label, Icon, here }: Place) {
 }
 
 function Account({ member: { name, role } }: Pick<Props, 'member'>) {
-  const [anchor, setAnchor] = useState<HTMLElement | null>(null)
+  const [anchor, setAnchor] = useState<HTMLElement>()
   const [choosing, setChoosing] = useState(false)
-  const { mode, setMode } = useColorScheme()
-  const router = useRouter()
-  async function signOut() {
-    await callApi('/api/auth/sign-out', 'POST', {})
-    router.push('/sign-in')
-    router.refresh()
-  }
   return (
     <>
       <Button
         color="inherit"
         aria-label={`${name}, ${role}: account`}
         aria-haspopup="menu"
-        onClick={(event) => setAnchor(event.currentTarget)}
+        onClick={({ currentTarget }) => setAnchor(currentTarget)}
         sx={{ minWidth: 48, borderRadius: '50%', height: 48, bgcolor: 'action.hover' }}
       >
         {name
@@ -153,28 +143,15 @@ function Account({ member: { name, role } }: Pick<Props, 'member'>) {
           .slice(0, 2)
           .join('')}
       </Button>
-      <Menu open={anchor !== null} anchorEl={anchor} onClose={() => setAnchor(null)}>
-        <Box sx={{ px: 2, py: 1 }}>
-          <Typography>{name}</Typography>
-          <Typography variant="caption" color="textSecondary">
-            {role}
-          </Typography>
-        </Box>
-        <MenuItem onClick={() => setMode(mode === 'dark' ? 'light' : 'dark')}>
-          {mode === 'dark' ? 'Light surround' : 'Dark surround'}
-        </MenuItem>
-        {role === 'owner' && (
-          <MenuItem
-            onClick={() => {
-              setAnchor(null)
-              setChoosing(true)
-            }}
-          >
-            Units of the salon
-          </MenuItem>
-        )}
-        <MenuItem onClick={() => void signOut()}>Sign out</MenuItem>
-      </Menu>
+      {anchor && (
+        <AccountMenu
+          anchor={anchor}
+          name={name}
+          role={role}
+          onClose={() => setAnchor(undefined)}
+          onUnits={() => setChoosing(true)}
+        />
+      )}
       {choosing && <UnitsDialog onClose={() => setChoosing(false)} />}
     </>
   )
