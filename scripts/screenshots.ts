@@ -86,7 +86,7 @@ for (const step of ['Begin', 'One more in', 'One more in', 'One more in']) await
 await chair.waitForFunction(() => document.querySelector('header [role="status"]')?.textContent === 'in step')
 await chair.screenshot({ path: 'docs/screenshots/chair.png' })
 await desk.goto(`${base}/shelf`)
-await desk.waitForSelector('table')
+await desk.waitForSelector('[role="grid"]')
 await keep(desk, 'shelf')
 const bench = await windowOf('Tove Lindqvist-Adeyemi', { width: 1024, height: 768 })
 await bench.goto(`${boldPlan}/mix`)
