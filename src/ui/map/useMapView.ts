@@ -106,8 +106,9 @@ function useHands({ svg, hands, change, mayMove }: Hands): void {
         if (pinching || !from || !to) return
         change((now, all) => movedBy(now, all, from.x - to.x, from.y - to.y))
       },
-      onPinch({ origin, offset: [size], memo }) {
-        const before = (memo as Pinched | undefined) ?? { origin, size }
+      onPinch({ origin, offset: [size], lastOffset: [sizeAtFirst], memo }) {
+        // On a busy device the first report may be the only one.
+        const before = (memo as Pinched | undefined) ?? { origin, size: sizeAtFirst }
         const [from, to] = [at(before.origin), at(origin)]
         if (from && to) {
           const factor = size / before.size
