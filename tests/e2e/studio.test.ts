@@ -345,7 +345,7 @@ it('the map comes nearer by buttons, keys, wheel and fingers, fills the view wit
   await page.keyboard.press('z')
   const near = await becomes(page, width, (now) => now < whole / 1.5)
   await press(page, 'Nearer')
-  await becomes(page, width, (now) => now < near)
+  const nearer = await becomes(page, width, (now) => now < near)
   const box = (await (await page.waitForSelector('svg[aria-label^="Scalp map"]'))!.boundingBox())!
   const middle = [box.x + box.width / 2, box.y + box.height / 2] as const
   const before = await left()
@@ -357,7 +357,7 @@ it('the map comes nearer by buttons, keys, wheel and fingers, fills the view wit
   // The drag moved the map and chose no other zone.
   await page.waitForSelector('section[aria-label="Zone 3, Left side"]')
   await page.mouse.wheel({ deltaY: -400 })
-  await becomes(page, width, (now) => now < near)
+  await becomes(page, width, (now) => now < 0.99 * nearer)
   await page.keyboard.press('f')
   await becomes(page, width, (now) => Math.abs(now - whole) < 1e-6)
   const [one, two] = [

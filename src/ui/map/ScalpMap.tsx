@@ -55,7 +55,7 @@ export function ScalpMap({ worker, held, children }: Props) {
     // itself.
     <Box sx={{ position: 'relative', height: '100%', minHeight: 0 }}>
       <Box
-        ref={hands}
+        {...hands}
         sx={{
           height: '100%',
           touchAction: { xs: zoomed || held === 'byTool' ? 'none' : 'pan-y', md: 'none' },

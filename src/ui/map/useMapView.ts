@@ -1,6 +1,5 @@
 'use client'
-import { useGesture } from '@use-gesture/react'
-import { useRef, useState, type RefObject } from 'react'
+import { useEffect, useRef, useState, type PointerEvent, type RefObject } from 'react'
 import type { MapPoint } from '@/core/model'
 import { placeUnder } from '../parts'
 import { usePlanStore } from './context'
@@ -40,11 +39,12 @@ export function useMapView(whole: MapBox | undefined, held: 'byTool' | 'free') {
   const { view, change } = useInSight(whole)
   const svg = useRef<SVGSVGElement>(null)
   const hands = useRef<HTMLDivElement>(null)
-  useHands({ svg, hands, change, mayMove: held === 'free' && view !== undefined })
+  const fingers = useHands({ svg, hands, change, mayMove: held === 'free' && view !== undefined })
   const box = view ?? whole
   return {
     svg,
-    hands,
+    /** For what the hands lie on. */
+    hands: { ref: hands, ...fingers },
     zoomed: view !== undefined,
     view: box && {
       box,
@@ -89,45 +89,77 @@ interface Hands {
   mayMove: boolean
 }
 
-/** Fingers, mouse and wheel on the map. A press that moves it selects nothing. */
-function useHands({ svg, hands, change, mayMove }: Hands): void {
-  const at = ([clientX, clientY]: readonly [number, number]): MapPoint | undefined =>
-    svg.current ? placeUnder(svg.current, { clientX, clientY }) : undefined
-
-  useGesture(
-    {
-      onWheel({ event }) {
-        event.preventDefault()
-        const place = at([event.clientX, event.clientY])
-        if (place) change((now, all) => zoomedAbout(now, all, 2 ** (-event.deltaY / WHEEL_DOUBLES), place))
-      },
-      onDrag({ xy, delta: [dx, dy], pinching }) {
-        const [from, to] = [at([xy[0] - dx, xy[1] - dy]), at(xy)]
-        if (pinching || !from || !to) return
-        change((now, all) => movedBy(now, all, from.x - to.x, from.y - to.y))
-      },
-      onPinch({ origin, offset: [size], lastOffset: [sizeAtFirst], memo }) {
-        // On a busy device the first report may be the only one.
-        const before = (memo as Pinched | undefined) ?? { origin, size: sizeAtFirst }
-        const [from, to] = [at(before.origin), at(origin)]
-        if (from && to) {
-          const factor = size / before.size
-          change((now, all) => movedBy(zoomedAbout(now, all, factor, from), all, from.x - to.x, from.y - to.y))
-        }
-        return { origin, size } satisfies Pinched
-      },
-    },
-    {
-      target: hands,
-      eventOptions: { passive: false },
-      drag: { enabled: mayMove, threshold: PAN_FROM, filterTaps: true },
-      pinch: { pinchOnWheel: false },
-    },
-  )
+/** Where a finger or the mouse is, px of the window. */
+interface Finger {
+  clientX: number
+  clientY: number
 }
 
-/** Two fingers as they were a moment ago: their middle on screen, and how far apart, as a multiple. */
-interface Pinched {
-  origin: readonly [number, number]
-  size: number
+const middleOfBoth = (one: Finger, other: Finger): Finger => ({
+  clientX: (one.clientX + other.clientX) / 2,
+  clientY: (one.clientY + other.clientY) / 2,
+})
+const apart = (one: Finger, other: Finger): number =>
+  Math.hypot(one.clientX - other.clientX, one.clientY - other.clientY)
+
+/** Fingers, mouse and wheel on the map. A press that moves it selects nothing. */
+function useHands({ svg, hands, change, mayMove }: Hands) {
+  useWheel(svg, hands, change)
+  const fingers = useRef(new Map<number, Finger>())
+  const panning = useRef(false)
+  const moved = (from: Finger, to: Finger, factor: number) => {
+    if (!svg.current) return
+    const [before, after] = [placeUnder(svg.current, from), placeUnder(svg.current, to)]
+    change((now, all) => movedBy(zoomedAbout(now, all, factor, before), all, before.x - after.x, before.y - after.y))
+  }
+
+  function move(event: PointerEvent<HTMLElement>) {
+    const before = fingers.current.get(event.pointerId)
+    if (!before) return
+    const after = { clientX: event.clientX, clientY: event.clientY }
+    const other = [...fingers.current].find(([id]) => id !== event.pointerId)?.[1]
+    if (other) {
+      const factor = apart(after, other) / Math.max(1, apart(before, other))
+      moved(middleOfBoth(before, other), middleOfBoth(after, other), factor)
+    } else if (!mayMove || (!panning.current && apart(before, after) < PAN_FROM)) return
+    else {
+      // From here on the press belongs to the map, so that its end selects nothing.
+      if (!panning.current) event.currentTarget.setPointerCapture(event.pointerId)
+      panning.current = true
+      moved(before, after, 1)
+    }
+    fingers.current.set(event.pointerId, after)
+  }
+
+  const up = (event: PointerEvent<HTMLElement>) => void fingers.current.delete(event.pointerId)
+  return {
+    onPointerDown: ({ pointerId, clientX, clientY }: PointerEvent<HTMLElement>) => {
+      fingers.current.set(pointerId, { clientX, clientY })
+      panning.current = false
+    },
+    onPointerMove: move,
+    onPointerUp: up,
+    onPointerCancel: up,
+    onPointerLeave: up,
+  }
+}
+
+/** A wheel zooms about where it turns. React's own wheel listener cannot keep the page from scrolling along. */
+function useWheel(svg: Hands['svg'], hands: Hands['hands'], change: Change): void {
+  const latest = useRef(change)
+  useEffect(() => {
+    latest.current = change
+  })
+  useEffect(() => {
+    const element = hands.current
+    if (!element) return
+    const wheel = (event: WheelEvent) => {
+      event.preventDefault()
+      if (!svg.current) return
+      const at = placeUnder(svg.current, event)
+      latest.current((now, all) => zoomedAbout(now, all, 2 ** (-event.deltaY / WHEEL_DOUBLES), at))
+    }
+    element.addEventListener('wheel', wheel, { passive: false })
+    return () => element.removeEventListener('wheel', wheel)
+  })
 }
