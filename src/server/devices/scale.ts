@@ -1,4 +1,5 @@
 import type { ScaleCommand, ScaleReading } from '@/core/model'
+import { roundToTenth } from '@/core/units'
 
 /**
  * A stand-in for a bowl scale: it streams what a real one would, with noise, drift, a slow settling, an after-run of
@@ -70,7 +71,7 @@ export function createScale(now: () => number, random: () => number): ScaleSimul
       if (!plugged) return undefined
       const drift = ((at - born) / 60_000) * DRIFT_G_PER_MIN
       const shown = load + flowed(at) - zero + drift + (random() - 0.5) * 2 * NOISE_G
-      return { grams: Math.round(shown * 10) / 10, steady: begun === undefined && at - restless > SETTLING_MS }
+      return { grams: roundToTenth(shown), steady: begun === undefined && at - restless > SETTLING_MS }
     },
   }
 }

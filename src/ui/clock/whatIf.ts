@@ -1,15 +1,7 @@
-import {
-  activeVariant,
-  indexPlan,
-  isLightener,
-  type Canvas,
-  type FaltoPlan,
-  type Formula,
-  type Limit,
-} from '@/core/model'
+import { activeVariant, type Canvas, type FaltoPlan, type Formula, type Limit } from '@/core/model'
 import { coverOf } from '@/core/placement/foils'
 import { ROOM_CELSIUS } from '@/core/time/lightening'
-import { helpersFor, withHelp, type ClockOptions, type Helper, type WorkingOrder } from '@/core/time/schedule'
+import { helpersFor, lightens, withHelp, type ClockOptions, type Helper, type WorkingOrder } from '@/core/time/schedule'
 import type { Comparison } from './useClock'
 
 /** What a colourist tries out on the Clock page. */
@@ -40,8 +32,7 @@ export const NO_WHAT_IF: WhatIf = {
 export const WEAKER_BY = 5
 
 /** Formulas that lighten. */
-export const lightenersOf = (plan: FaltoPlan): Formula[] =>
-  plan.formulas.filter((formula) => isLightener(indexPlan(plan).leadOf(formula).kind))
+export const lightenersOf = (plan: FaltoPlan): Formula[] => plan.formulas.filter(({ id }) => lightens(plan, id))
 
 /**
  * Whether some of a plan's work is not closed in foil and begins at the scalp, so that the order of lengths and scalp

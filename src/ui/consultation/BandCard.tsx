@@ -15,6 +15,7 @@ import {
   SHORTEST_BAND_CM,
   splitBand,
   strandLength,
+  toQuarterLevel,
 } from '@/core/hair/hairRecord'
 import { hexFromLab, labOfHair, underlyingPigment } from '@/core/hair/colour'
 import {
@@ -89,9 +90,6 @@ function useBand() {
   }
 }
 
-/** Eyes tell quarters of a level. Common practice. */
-const quarters = (level: number): number => Math.round(level * 4) / 4
-
 function LevelAndEnd({ store, writable, strand, index, band, next, set }: Part) {
   return (
     <>
@@ -102,7 +100,7 @@ function LevelAndEnd({ store, writable, strand, index, band, next, set }: Part) 
         limit={LIMITS.bandLevel}
         step={0.25}
         disabled={!writable}
-        onChange={(level) => set(`Level ${quarters(level)}`, 'level', { level: quarters(level) })}
+        onChange={(level) => set(`Level ${toQuarterLevel(level)}`, 'level', { level: toQuarterLevel(level) })}
       />
       {next ? (
         <NumberField

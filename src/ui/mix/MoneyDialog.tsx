@@ -14,6 +14,7 @@ import { Bar, BarChart, CartesianGrid, LabelList, Legend, ResponsiveContainer, T
 import { SalonRatesDto } from '@/dto'
 import { LIMITS, type Limit, type SalonRates } from '@/core/model'
 import { type Bill, billFor } from '@/core/product/money'
+import { roundToTenth } from '@/core/units'
 import { callApi } from '../hooks/api'
 import { usePlan, usePlanStore } from '../map/context'
 import { NumberEntry, TextEntry, useEntryForm } from '../forms'
@@ -180,7 +181,7 @@ function BillPart() {
   const expected = Object.values(figures.grams).reduce((sum, range) => sum + range.expected, 0)
   const cost = judged.mix.reduce((sum, { costMinor }) => sum + costMinor, 0)
   const used = {
-    grams: actual.grams ?? Math.round(10 * expected) / 10,
+    grams: actual.grams ?? roundToTenth(expected),
     minutes: actual.minutes ?? figures.minutes.expected,
     foils: actual.foils ?? figures.foils,
     bowls: actual.bowls ?? judged.mix.reduce((sum, { bowls }) => sum + bowls.length, 0),

@@ -48,7 +48,7 @@ const onScalpStrength: Rule = (plan, { zones }) =>
 
 const longerThanMaximum: Rule = (plan, computed) =>
   plan.formulas.flatMap((formula) => {
-    const product = productOf(plan, formula)
+    const product = indexPlan(plan).leadOf(formula)
     const { minutes, zoneIds } = applicationSpan(formula, computed)
     if (minutes <= product.maximumMinutes) return []
     return [
@@ -141,11 +141,9 @@ const RULES: readonly Rule[] = [
   moreThanADay,
 ]
 
-const productOf = (plan: FaltoPlan, formula: Formula): Product => indexPlan(plan).leadOf(formula)
-
 const lighteners = (plan: FaltoPlan): { formula: Formula; product: Product }[] =>
   plan.formulas
-    .map((formula) => ({ formula, product: productOf(plan, formula) }))
+    .map((formula) => ({ formula, product: indexPlan(plan).leadOf(formula) }))
     .filter(({ product }) => isLightener(product.kind))
 
 /** From the first to the last piece of a formula with everything worked between them, min. */

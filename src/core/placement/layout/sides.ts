@@ -1,4 +1,4 @@
-import { byId, type Layout, type Stage, type Zone } from '../../model'
+import { byId, type Layout, type Stage } from '../../model'
 import { zoneOutline, type Bounded } from './division'
 import { MIDDLE } from './constants'
 
@@ -17,7 +17,7 @@ function sideOf({ vertices, edges }: Pick<Layout, 'vertices' | 'edges'>, zone: B
 
 /** The side on which a stage is begun: 1 the client's left, −1 the right, 0 where no zone lies to one side. */
 export function sideBegun({ layout, zones, order }: Pick<Stage, 'layout' | 'zones' | 'order'>): -1 | 0 | 1 {
-  const side = (id: string) => sideOf(layout, zoneOf(zones, id))
+  const side = (id: string) => sideOf(layout, byId(zones, id))
   const first = order.find((id) => side(id) !== 0)
   return first === undefined ? 0 : side(first)
 }
@@ -27,7 +27,7 @@ export function sideBegun({ layout, zones, order }: Pick<Stage, 'layout' | 'zone
  * then the second ones, and so on.
  */
 export function otherSideFirst({ layout, zones, order }: Pick<Stage, 'layout' | 'zones' | 'order'>): string[] {
-  const on = (side: -1 | 1) => order.filter((id) => sideOf(layout, zoneOf(zones, id)) === side)
+  const on = (side: -1 | 1) => order.filter((id) => sideOf(layout, byId(zones, id)) === side)
   const [left, right] = [on(1), on(-1)]
   const other = new Map(
     left.slice(0, right.length).flatMap((id, i) => [
@@ -37,5 +37,3 @@ export function otherSideFirst({ layout, zones, order }: Pick<Stage, 'layout' | 
   )
   return order.map((id) => other.get(id) ?? id)
 }
-
-const zoneOf = (zones: readonly Zone[], id: string): Zone => byId(zones, id)

@@ -3,6 +3,7 @@ import { EAR_AZIMUTH, hairlineOutline, mapFromDirection, type Head } from '../..
 import type { FaltoPlan, MapPoint, Placement } from '../../model'
 import type { ComputedStages, ZoneResult } from '../../placement/quantity'
 import { pieceOutline, pieceStitches, type Piece } from '../../placement/foils'
+import { roundToTenth } from '../../units'
 import { CORNER_TURN } from './constants'
 
 /**
@@ -104,7 +105,7 @@ function zoneDrawing(zone: ZoneResult, { bricklay, take, sequence }: Placement, 
       kind: piece.kind,
       outline: closedPath(pieceOutline(piece)),
       stitches: wholeBlock ? (i === 0 ? wholeBlock : '') : stitchesOf(piece),
-      widthCm: Math.round(piece.width * 10) / 10,
+      widthCm: roundToTenth(piece.width),
       foilLengthCm: Math.round(piece.foilLength),
     })),
   }

@@ -1,5 +1,6 @@
 import { absorbanceOf, colourDifference, labOfHair, type Absorbance, type Lab } from '../../hair/colour'
 import { isColour, type Formula, type Product, type ProductKind, type ToneHue } from '../../model'
+import { roundToTenth } from '../../units'
 import { depositOn, depositor, type Dye } from './deposit'
 import { findingsOf, strengthOf, type Finding, type FormulaUse } from './findings'
 import { recipeOf, type Recipe } from './recipe'
@@ -247,7 +248,7 @@ function tradeOff(
     ...(Math.abs(further) < NOTICEABLE
       ? ['as near to the goal']
       : further > 0
-        ? [`ΔE ${(Math.round(10 * further) / 10).toFixed(1)} further from the goal`]
+        ? [`ΔE ${roundToTenth(further).toFixed(1)} further from the goal`]
         : ['nearer to the goal']),
     ...(cautions(one.findings) > cautions(first.findings) ? ['something speaks against it'] : []),
   ]

@@ -1,4 +1,4 @@
-import { between } from '../../numeric'
+import { readAlong } from '../../numeric'
 import type { RunFormula } from '../../model'
 import {
   dilutionFactor,
@@ -132,18 +132,17 @@ function learnt(known: UnderProduct['speed'], curve: Lift, level: number, minute
   }
 }
 
-function levelAt(curve: Lift, minute: number): number {
-  const after = curve.findIndex((point) => point.minute >= minute)
-  if (after <= 0) return (after === 0 ? curve[0]! : curve.at(-1)!).level
-  const [one, other] = [curve[after - 1]!, curve[after]!]
-  return between(one.level, other.level, (minute - one.minute) / (other.minute - one.minute))
-}
+const levelAt = (curve: Lift, minute: number): number =>
+  readAlong(
+    curve.map((point) => [point.minute, point.level]),
+    minute,
+  )
 
 /** After how long a level is first come to, min. */
 function minuteFor(curve: Lift, level: number): number | undefined {
-  const after = curve.findIndex((point) => point.level >= level)
-  if (after < 0) return undefined
-  if (after === 0) return curve[0]!.minute
-  const [one, other] = [curve[after - 1]!, curve[after]!]
-  return between(one.minute, other.minute, (level - one.level) / (other.level - one.level))
+  if (curve.every((point) => point.level < level)) return undefined
+  return readAlong(
+    curve.map((point) => [point.level, point.minute]),
+    level,
+  )
 }

@@ -11,7 +11,7 @@ import Stack from '@mui/material/Stack'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { byId, COUNTS, isCompanion, LIMITS, TONES, type Formula } from '@/core/model'
-import { percentFromVolume } from '@/core/units'
+import { percentFromVolume, roundToTenth } from '@/core/units'
 import { Choice, NumberField, FormulaSample } from '../../parts'
 import { freeLetter } from '../../formulaLetters'
 import { RemoveFormula } from '../RemoveFormula'
@@ -94,7 +94,7 @@ function FormulaCard({ formula, index, only }: CardProps) {
           limit={LIMITS.developerVol}
           step={5}
           disabled={readOnly}
-          help={`${Math.round(percentFromVolume(formula.developerVol) * 10) / 10} % peroxide`}
+          help={`${roundToTenth(percentFromVolume(formula.developerVol))} % peroxide`}
           onChange={(developerVol) => set('developer', { developerVol })}
         />
         <NumberField
