@@ -10,7 +10,8 @@ import { usePlan } from '../map/context'
 import { ListChoice } from '../parts'
 import { Grip, useSortableItem } from '../parts/sortable'
 import { useTypedNumber } from '../parts/useTypedNumber'
-import { ProductPicker, ShadeDot } from './ProductPicker'
+import { ProductPicker } from './ProductPicker'
+import { ShadeDot } from './ShadeDot'
 
 interface Props {
   id: string

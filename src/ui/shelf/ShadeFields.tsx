@@ -2,10 +2,10 @@
 import Box from '@mui/material/Box'
 import type { Control } from 'react-hook-form'
 import type { ProductChangeDto } from '@/dto'
-import { hexFromLab, labOfHair } from '@/core/hair/colour'
 import { BASES, LIMITS, TONE_HUES, type Base, type ProductShade } from '@/core/model'
 import { ChoiceEntry, NumberEntry, SelectEntry } from '../forms'
 import { Swatch } from '../mix/OnHair'
+import { hexOfShade } from '../mix/ShadeDot'
 import { WORDS } from '../words'
 import { FIELDS_GRID, Heading } from './productForm'
 
@@ -47,10 +47,7 @@ export function ShadeFields({ control, shade }: { control: Control<ProductChange
           options={BASES.map((value) => ({ value, label: BASE_WORDS[value] }))}
         />
         <Box sx={{ mt: 2 }}>
-          <Swatch
-            hex={hexFromLab(shade.swatch ?? labOfHair(shade.level, shade.hue, shade.strength))}
-            words={shade.swatch ? 'as measured' : 'swatch'}
-          />
+          <Swatch hex={hexOfShade(shade)} words={shade.swatch ? 'as measured' : 'swatch'} />
         </Box>
       </Box>
     </div>

@@ -4,12 +4,11 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import { DataGrid, type GridColDef } from '@mui/x-data-grid'
-import { hexFromLab, labOfHair } from '@/core/hair/colour'
 import type { CatalogueItem, ShelfItem } from '@/core/model'
 import { useUnits, type Units } from '../hooks/useUnits'
 import { useWidth } from '../hooks/useWidth'
 import { money } from '../mix/context'
-import { INK } from '../theme'
+import { ShadeDot } from '../mix/ShadeDot'
 import { dateInWords, WORDS } from '../words'
 import { isShort } from './views'
 
@@ -25,6 +24,7 @@ interface Props {
 const NARROW = 620
 const MIDDLE = 900
 const ROW_PX = 56
+const DOT_PX = 22
 const PAGE = 100
 
 /** Products as a table that can be sorted. */
@@ -121,30 +121,12 @@ const stockColumn = (read: Units['read'], onStock: Props['onStock']): GridColDef
   ),
 })
 
-function Product({
-  item: { shade, kind },
-  words,
-  onEdit,
-}: {
-  item: CatalogueItem
-  words: string
-  onEdit: (() => void) | undefined
-}) {
+function Product({ item, words, onEdit }: { item: CatalogueItem; words: string; onEdit: (() => void) | undefined }) {
   return (
     <Box sx={{ display: 'flex', alignItems: 'center', gap: 1, height: '100%' }}>
-      <svg width={22} height={22} aria-hidden style={{ flex: 'none' }}>
-        {shade && (
-          <rect
-            x={1}
-            y={1}
-            width={20}
-            height={20}
-            rx={3}
-            fill={hexFromLab(shade.swatch ?? labOfHair(shade.level, shade.hue, shade.strength))}
-            stroke={INK.faint}
-          />
-        )}
-      </svg>
+      <Box sx={{ display: 'flex', width: DOT_PX, flex: 'none' }}>
+        {item.shade && <ShadeDot product={item} size={DOT_PX} />}
+      </Box>
       <Box sx={{ minWidth: 0, lineHeight: 1.2 }}>
         <Button
           color="inherit"
@@ -168,7 +150,7 @@ function Product({
           {words}
         </Button>
         <Typography variant="caption" color="textSecondary" noWrap sx={{ display: 'block', lineHeight: 1.2 }}>
-          {WORDS.product[kind]}
+          {WORDS.product[item.kind]}
         </Typography>
       </Box>
     </Box>

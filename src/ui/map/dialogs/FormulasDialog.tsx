@@ -5,14 +5,13 @@ import Dialog from '@mui/material/Dialog'
 import DialogActions from '@mui/material/DialogActions'
 import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
-import MenuItem from '@mui/material/MenuItem'
 import Paper from '@mui/material/Paper'
 import Stack from '@mui/material/Stack'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
-import { byId, COUNTS, isCompanion, LIMITS, TONES, type Formula } from '@/core/model'
+import { byId, COUNTS, isCompanion, LIMITS, TONES, type Formula, type Product } from '@/core/model'
 import { percentFromVolume, roundToTenth } from '@/core/units'
-import { Choice, NumberField, FormulaSample } from '../../parts'
+import { Choice, ListChoice, NumberField, FormulaSample } from '../../parts'
 import { freeLetter } from '../../formulaLetters'
 import { RemoveFormula } from '../RemoveFormula'
 import { WORDS } from '../../words'
@@ -130,31 +129,30 @@ function ProductOf({ formula: { id, productId }, readOnly }: Pick<CardProps, 'fo
   const { store } = usePlanStore()
   const products = usePlan((state) => state.document.products)
   return (
-    <TextField
-      select
-      size="small"
+    <ListChoice
       label="Product"
       value={productId}
       disabled={readOnly}
-      onChange={({ target }) =>
+      options={products
+        .filter(({ kind }) => !isCompanion(kind))
+        .map((product) => ({ value: product.id, label: <ProductWords product={product} /> }))}
+      onChange={(chosen) =>
         store.edit(`Formula ${id}: product`, `formula/${id}/product`, (draft) => {
           const own = byId(draft.formulas, id)
-          own.productId = target.value
+          own.productId = chosen
           delete own.shades
         })
       }
       sx={{ alignSelf: 'center' }}
-    >
-      {products
-        .filter(({ kind }) => !isCompanion(kind))
-        .map((product) => (
-          <MenuItem key={product.id} value={product.id}>
-            {product.name}{' '}
-            <Typography component="span" variant="caption" color="textSecondary" sx={{ ml: 1 }}>
-              {WORDS.product[product.kind]}, {product.maximumMinutes} min at most
-            </Typography>
-          </MenuItem>
-        ))}
-    </TextField>
+    />
   )
 }
+
+const ProductWords = ({ product: { name, kind, maximumMinutes } }: { product: Product }) => (
+  <>
+    {name}{' '}
+    <Typography component="span" variant="caption" color="textSecondary" sx={{ ml: 1 }}>
+      {WORDS.product[kind]}, {maximumMinutes} min at most
+    </Typography>
+  </>
+)

@@ -5,14 +5,13 @@ import Dialog from '@mui/material/Dialog'
 import DialogActions from '@mui/material/DialogActions'
 import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
-import MenuItem from '@mui/material/MenuItem'
 import Stack from '@mui/material/Stack'
 import Table from '@mui/material/Table'
 import TableBody from '@mui/material/TableBody'
 import TableCell from '@mui/material/TableCell'
 import TableHead from '@mui/material/TableHead'
 import TableRow from '@mui/material/TableRow'
-import TextField, { type TextFieldProps } from '@mui/material/TextField'
+import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import type { Remote } from 'comlink'
 import { useEffect, useState } from 'react'
@@ -20,7 +19,7 @@ import { v7 as newId } from 'uuid'
 import { byId, COUNTS, type Placement, type Variant } from '@/core/model'
 import type { PlanFigures } from '@/core/plan/planner'
 import type { PlanWorker } from '@/workers/plan.worker'
-import { Read } from '../../parts'
+import { ListChoice, Read } from '../../parts'
 import { differences } from '../../differences'
 import { WORDS } from '../../words'
 import { usePlan, usePlanStore } from '../context'
@@ -49,10 +48,10 @@ export function VariantsDialog({ worker, onClose }: Props) {
             </Typography>
           )}
           {others.length > 1 && (
-            <IdeaField
+            <ListChoice
               label="Held against"
               value={other?.id ?? ''}
-              ideas={others}
+              options={ideaOptions(others)}
               sx={{ maxWidth: 260 }}
               onChange={setOtherId}
             />
@@ -69,21 +68,7 @@ export function VariantsDialog({ worker, onClose }: Props) {
   )
 }
 
-interface IdeaFieldProps extends Pick<TextFieldProps, 'label' | 'disabled' | 'sx'> {
-  value: string
-  ideas: readonly Variant[]
-  onChange: (id: string) => void
-}
-
-const IdeaField = ({ ideas, onChange, ...rest }: IdeaFieldProps) => (
-  <TextField select size="small" {...rest} onChange={({ target }) => onChange(target.value)}>
-    {ideas.map(({ id, name }) => (
-      <MenuItem key={id} value={id}>
-        {name}
-      </MenuItem>
-    ))}
-  </TextField>
-)
+const ideaOptions = (ideas: readonly Variant[]) => ideas.map(({ id, name }) => ({ value: id, label: name }))
 
 interface InHandProps {
   active: Variant
@@ -128,10 +113,10 @@ function InHand({ active, variants, onLeft }: InHandProps) {
 
   return (
     <Box sx={{ display: 'flex', gap: 1, flexWrap: 'wrap' }}>
-      <IdeaField
+      <ListChoice
         label="In hand"
         value={active.id}
-        ideas={variants}
+        options={ideaOptions(variants)}
         disabled={!permissions.write}
         sx={{ minWidth: 200 }}
         onChange={choose}
