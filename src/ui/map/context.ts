@@ -57,10 +57,9 @@ export function moveZone(
   by: number,
 ): void {
   store.edit(`${name} ${by < 0 ? 'earlier' : 'later'}`, `order/${id}`, (draft) => {
-    const { order } = stageOf({ document: draft, stageId })
-    const index = order.indexOf(id)
-    order.splice(index, 1)
-    order.splice(index + by, 0, id)
+    const stage = stageOf({ document: draft, stageId })
+    const at = stage.order.indexOf(id)
+    stage.order = withMoved(stage.order, at, at + by)
   })
 }
 

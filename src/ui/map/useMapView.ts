@@ -146,10 +146,6 @@ function useHands({ svg, hands, change, mayMove }: Hands) {
 
 /** A wheel zooms about where it turns. React's own wheel listener cannot keep the page from scrolling along. */
 function useWheel(svg: Hands['svg'], hands: Hands['hands'], change: Change): void {
-  const latest = useRef(change)
-  useEffect(() => {
-    latest.current = change
-  })
   useEffect(() => {
     const element = hands.current
     if (!element) return
@@ -157,7 +153,7 @@ function useWheel(svg: Hands['svg'], hands: Hands['hands'], change: Change): voi
       event.preventDefault()
       if (!svg.current) return
       const at = placeUnder(svg.current, event)
-      latest.current((now, all) => zoomedAbout(now, all, 2 ** (-event.deltaY / WHEEL_DOUBLES), at))
+      change((now, all) => zoomedAbout(now, all, 2 ** (-event.deltaY / WHEEL_DOUBLES), at))
     }
     element.addEventListener('wheel', wheel, { passive: false })
     return () => element.removeEventListener('wheel', wheel)

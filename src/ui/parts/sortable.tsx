@@ -12,7 +12,6 @@ import {
   type UniqueIdentifier,
 } from '@dnd-kit/core'
 import {
-  horizontalListSortingStrategy,
   rectSortingStrategy,
   SortableContext,
   sortableKeyboardCoordinates,
@@ -26,7 +25,6 @@ import { useId, type CSSProperties, type ReactNode } from 'react'
 
 const STRATEGIES = {
   column: verticalListSortingStrategy,
-  row: horizontalListSortingStrategy,
   wrapped: rectSortingStrategy,
 } as const
 
