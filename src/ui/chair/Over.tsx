@@ -10,7 +10,7 @@ import { LIMITS, type MixRecord, type OpenRun } from '@/core/model'
 import { levelsToConfirm, runOutcome, type RunScript } from '@/core/time/run'
 import { roundToTenth } from '@/core/units'
 import { duration, taskWords } from '../clock/words'
-import { callApi } from '../hooks/api'
+import { callApi, failureWords } from '../hooks/api'
 import { NumberField, Read } from '../parts'
 import { TALLEST, TALL } from './look'
 import type { LiveRun } from './useRun'
@@ -143,7 +143,7 @@ function HairLeft({ live, open, mayRecord }: { live: LiveRun; open: OpenRun<RunS
       })
       setDone('yes')
     } catch (error) {
-      setProblem(error instanceof Error ? error.message : 'That did not work. Try again.')
+      setProblem(failureWords(error))
       setDone('no')
     }
   }

@@ -5,7 +5,7 @@ import Typography from '@mui/material/Typography'
 import { useRouter } from 'next/navigation'
 import { useEffect, useState } from 'react'
 import { v7 as newId } from 'uuid'
-import { ApiError, callApi } from '../hooks/api'
+import { ApiError, callApi, failureWords } from '../hooks/api'
 import { usePlan, usePlanStore } from '../map/context'
 import { CautionSheet, type WaitingCaution } from './CautionSheet'
 import { MINUTES, type WhatIf } from './whatIf'
@@ -44,7 +44,7 @@ export function RunOffer({ what, fits }: { what: WhatIf; fits: boolean }) {
         setWaiting(error.body['cautions'] as WaitingCaution[])
       else {
         setWaiting(undefined)
-        setProblem(error instanceof Error ? error.message : 'That did not work. Try again.')
+        setProblem(failureWords(error))
       }
     }
   }

@@ -3,7 +3,8 @@ import { correctionsOf, predictCanvas, predictHair, startingCanvas } from '@/cor
 import { startingGoal } from '@/core/judgement/feasibility'
 import { createHead } from '@/core/scalp/head'
 import type { Canvas, ConsultationBase, ConsultationEntry, OpenConsultation, TargetRegion } from '@/core/model'
-import { ApiError, callApi, OfflineError } from '../hooks/api'
+import { ApiError, callApi } from '../hooks/api'
+import { failureOf, MERGE_WINDOW, RETRY_DELAY, SAVE_DELAY } from '../hooks/saving'
 
 export type ConsultationSave =
   | { kind: 'saved' | 'unsaved' | 'waiting' | 'saving' | 'offline' | 'signedOut' }
@@ -26,11 +27,6 @@ export interface ConsultationState {
   strandId: string | undefined
   band: number
 }
-
-/** Edits with the same key within this time become one step of undo, ms. */
-const MERGE_WINDOW = 900
-const SAVE_DELAY = 400
-const RETRY_DELAY = 4000
 
 const draftKey = (clientId: string) => `falto-consultation-${clientId}`
 interface Draft {
@@ -240,10 +236,10 @@ function createSender({ getState: get, setState: set }: StoreApi<ConsultationSta
 
 /** What a failed sending means for what is being saved. @throws what is no answer of the server */
 function troubleOf(error: unknown): ConsultationSave {
-  if (error instanceof OfflineError || (error instanceof ApiError && error.status >= 500)) return { kind: 'offline' }
+  const kind = failureOf(error)
+  if (kind === 'offline' || kind === 'signedOut') return { kind }
   if (!(error instanceof ApiError)) throw error
-  if (error.status === 401) return { kind: 'signedOut' }
-  return { kind: error.status === 409 ? 'stale' : 'refused', error }
+  return { kind, error }
 }
 
 /** What the eye changed of the prediction. */

@@ -12,7 +12,7 @@ import { helpersFor, withHelp, type DayClock, type Helper } from '@/core/time/sc
 import type { AskedDay, AskedVisit } from '@/workers/clock.worker'
 import { useClockWorker } from '../clock/useClockWorker'
 import { duration, minuteOf } from '../clock/words'
-import { callApi } from '../hooks/api'
+import { callApi, failureWords } from '../hooks/api'
 import { Choices } from '../parts'
 import { DateField } from '../parts/DateField'
 import { TimeField } from '../parts/TimeField'
@@ -104,7 +104,7 @@ function useArrivals(on: string, visits: readonly BookedVisit[]) {
     setArrivals(new Map(arrivals).set(planId, minute))
     say(undefined)
     callApi(`/api/plans/${planId}/booking`, 'PUT', { on, arrives: minute }).catch((error: unknown) =>
-      say(error instanceof Error ? error.message : 'That time was not kept. Try again.'),
+      say(failureWords(error, 'That time was not kept. Try again.')),
     )
   }
   return { arrivals, arrive, message, say }

@@ -1,7 +1,7 @@
 import { classValidatorResolver } from '@hookform/resolvers/class-validator'
 import { useState } from 'react'
 import { useForm, type DefaultValues, type FieldPath, type FieldValues, type Resolver } from 'react-hook-form'
-import { ApiError } from '../hooks/api'
+import { ApiError, failureWords } from '../hooks/api'
 
 interface Options<Entry> {
   /** What the fields hold at first. */
@@ -24,7 +24,7 @@ export function useEntryForm<Entry extends FieldValues>(type: new () => Entry, {
     try {
       await send(entry)
     } catch (error) {
-      setRefused(error instanceof Error ? error.message : 'That did not work. Try again.')
+      setRefused(failureWords(error))
       if (error instanceof ApiError)
         for (const { path, message } of error.body.problems ?? [])
           form.setError(dotted(path) as FieldPath<Entry>, { message })

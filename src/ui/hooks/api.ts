@@ -49,3 +49,7 @@ export async function callApi<T>(path: string, method = 'GET', body?: unknown): 
 /** The message at a field, if the error names it. */
 export const problemAt = (error: unknown, path: string): string | undefined =>
   error instanceof ApiError ? error.body.problems?.find((problem) => problem.path === path)?.message : undefined
+
+/** What a failure says, or what is said where it says nothing. */
+export const failureWords = (error: unknown, otherwise = 'That did not work. Try again.'): string =>
+  error instanceof Error ? error.message : otherwise

@@ -9,7 +9,7 @@ import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { COUNTS, type Stale } from '@/core/model'
 import { clash } from '../differences'
-import { callApi } from '../hooks/api'
+import { callApi, failureWords } from '../hooks/api'
 import { usePlan, usePlanStore } from './context'
 
 /** The plan was changed elsewhere: what happened there, what is mine, and what to do about it. */
@@ -35,7 +35,7 @@ export function Conflict({ stale }: { stale: Stale }) {
       setCopied('yes')
       store.resolve('theirs')
     } catch (error) {
-      setProblem(error instanceof Error ? error.message : 'The copy could not be kept. Try again.')
+      setProblem(failureWords(error, 'The copy could not be kept. Try again.'))
     }
   }
 

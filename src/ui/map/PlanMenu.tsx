@@ -1,7 +1,7 @@
 'use client'
 import Menu from '@mui/material/Menu'
 import MenuItem from '@mui/material/MenuItem'
-import { callApi } from '../hooks/api'
+import { callApi, failureWords } from '../hooks/api'
 import { useNotice } from '../notices'
 import { dateInWords } from '../words'
 import { usePlan, usePlanStore } from './context'
@@ -38,7 +38,7 @@ export function PlanMenu({ anchor, onClose, onOpen, onRename, underlay }: Props)
       })
       notice(`Kept as version ${number}.`)
     } catch (error) {
-      notice(error instanceof Error ? error.message : 'It could not be kept. Try again.')
+      notice(failureWords(error, 'It could not be kept. Try again.'))
     }
   }
 

@@ -8,7 +8,7 @@ import Typography from '@mui/material/Typography'
 import dynamic from 'next/dynamic'
 import { useEffect, useRef, useState, type ReactNode } from 'react'
 import type { Derivation } from '@/core/plan/planner'
-import { callApi } from '../hooks/api'
+import { callApi, failureWords } from '../hooks/api'
 import { Choice, Read } from '../parts'
 import { LINE } from '../theme'
 import { useCautions, usePlan, usePlanStore } from './context'
@@ -212,7 +212,7 @@ function OneCaution({ caution, acknowledged, mayAcknowledge, onAcknowledged }: C
         }),
       )
     } catch (error) {
-      setProblem(error instanceof Error ? error.message : 'That did not work. Try again.')
+      setProblem(failureWords(error))
     }
   }
 

@@ -2,6 +2,7 @@ import { applyPatches, produce, type Patch } from 'immer'
 import { v7 as newId } from 'uuid'
 import type { EditRecord, FaltoPlan, Operation } from '@/core/model'
 import { differences } from '../differences'
+import { MERGE_WINDOW } from '../hooks/saving'
 import type { PlanState, SaveState } from './store'
 
 /** What edits change of an open plan. */
@@ -21,9 +22,6 @@ export interface Edit {
   key: string
   recipe: (draft: FaltoPlan) => void
 }
-
-/** Edits with the same key within this time become one step of undo, ms. Our choice. */
-const MERGE_WINDOW = 900
 
 const WAITING: SaveState = { kind: 'waiting' }
 const waiting = (save: SaveState, unsent: readonly Operation[]): SaveState =>

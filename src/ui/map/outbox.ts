@@ -1,11 +1,9 @@
 import type { StoreApi } from 'zustand/vanilla'
 import type { Operation, Stale } from '@/core/model'
-import { ApiError, callApi, OfflineError } from '../hooks/api'
+import { callApi, failureWords, type ApiError } from '../hooks/api'
+import { failureOf, RETRY_DELAY, SAVE_DELAY } from '../hooks/saving'
 import type { PlanState, SaveState } from './store'
 
-/** Rest after the last edit before saving, ms. Our choice. */
-const SAVE_DELAY = 400
-const RETRY_DELAY = 4000
 /** Unsent work is written to this device at most this often, ms: writing on every move of a finger would slow it. */
 const KEEP_DELAY = 100
 /** Operations sent at once; fewer than the server takes. */
@@ -82,8 +80,8 @@ export function createOutbox({ getState: get, setState: set }: StoreApi<PlanStat
 
 /** What a failed sending means for what is being saved. */
 function troubleOf(error: unknown): SaveState {
-  if (error instanceof OfflineError || (error instanceof ApiError && error.status >= 500)) return { kind: 'offline' }
-  if (error instanceof ApiError && error.status === 409) return { kind: 'stale', stale: error.body as unknown as Stale }
-  if (error instanceof ApiError && error.status === 401) return { kind: 'signedOut' }
-  return { kind: 'refused', message: error instanceof Error ? error.message : 'The change was refused.' }
+  const kind = failureOf(error)
+  if (kind === 'stale') return { kind, stale: (error as ApiError).body as unknown as Stale }
+  if (kind === 'refused') return { kind, message: failureWords(error, 'The change was refused.') }
+  return { kind }
 }

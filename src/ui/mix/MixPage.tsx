@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography'
 import dynamic from 'next/dynamic'
 import { useMemo, useState } from 'react'
 import type { CatalogueItem, Canvas, Goal, MixRecord, OpenPlan, SalonRates } from '@/core/model'
-import { callApi } from '../hooks/api'
+import { callApi, failureWords } from '../hooks/api'
 import { useUndoKeys } from '../keys'
 import { PlanContext, usePlan, usePlanStore, type Permissions } from '../map/context'
 import { PlanTitle } from '../map/PlanTitle'
@@ -151,7 +151,7 @@ function BookedOn({ id, bookedOn }: { id: string; bookedOn: string | null }) {
       await callApi(`/api/plans/${id}/booking`, 'PUT', day ? { on: day } : {})
       notice(day ? 'Booked: the shelf counts it in.' : 'Not booked any more.')
     } catch (error) {
-      notice(error instanceof Error ? error.message : 'That did not work. Try again.')
+      notice(failureWords(error))
     }
   }
   return (

@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from 'react'
 import { v7 as newId } from 'uuid'
 import type { MixRecord, PourEvent } from '@/core/model'
 import { pouringOf, type MixedPart, type Pouring } from '@/core/product/bowls'
-import { callApi, OfflineError } from '../hooks/api'
+import { callApi, OfflineError, failureWords } from '../hooks/api'
 import type { Scale } from './useScale'
 
 /**
@@ -108,7 +108,7 @@ export function useBowl({ planId, formulaId, number }: BowlName, parts: readonly
 
 function troubleOf(error: unknown): string {
   if (error instanceof OfflineError) return 'Falto cannot be reached. The bowl is kept on this device; weigh on.'
-  return error instanceof Error ? error.message : 'That did not work. Try again.'
+  return failureWords(error)
 }
 
 /** Calls when the scale fell silent, and when it is back. */

@@ -9,7 +9,7 @@ import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useState, type ChangeEvent } from 'react'
 import type { ClientRecord } from '@/core/model'
-import { callApi } from '../hooks/api'
+import { callApi, failureWords } from '../hooks/api'
 import { useNotice } from '../notices'
 import { LINE } from '../theme'
 import { dateInWords } from '../words'
@@ -38,7 +38,7 @@ export function ClientPlans({ record, today, writable }: Props) {
       await work()
       router.refresh()
     } catch (problem) {
-      setError(problem instanceof Error ? problem.message : 'That did not work. Try again.')
+      setError(failureWords(problem))
     }
   }
 

@@ -8,7 +8,7 @@ import DialogContentText from '@mui/material/DialogContentText'
 import DialogTitle from '@mui/material/DialogTitle'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import { callApi } from '../hooks/api'
+import { callApi, failureWords } from '../hooks/api'
 
 interface Props {
   id: string
@@ -29,7 +29,7 @@ export function RemoveClient({ id, name, holds }: Props) {
       router.push('/people?removed')
       router.refresh()
     } catch (error) {
-      setProblem(error instanceof Error ? error.message : 'It could not be done. Try again.')
+      setProblem(failureWords(error, 'It could not be done. Try again.'))
     }
   }
 

@@ -9,6 +9,7 @@ import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
 import { useState, type ChangeEvent, type DragEvent } from 'react'
 import type { PictureSummary } from '@/core/model'
+import { failureWords } from '../hooks/api'
 import { useNotice } from '../notices'
 import { ClientHeader } from '../parts'
 import { dateInWords } from '../words'
@@ -37,7 +38,7 @@ export function PicturesPage({ client, pictures: known, writable }: Props) {
     try {
       await work()
     } catch (error) {
-      notice(error instanceof Error ? error.message : 'That did not work. Try again.')
+      notice(failureWords(error))
     }
   }
   const takeAway = (picture: PictureSummary) =>

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import type { PictureSummary } from '@/core/model'
-import { callApi } from '../hooks/api'
+import { callApi, failureWords } from '../hooks/api'
 import { fileFault, uploadPicture } from './upload'
 
 const newestFirst = (a: PictureSummary, b: PictureSummary): number => (a.at < b.at ? 1 : -1)
@@ -20,7 +20,7 @@ export function usePictures(clientId: string, known: PictureSummary[]) {
     try {
       add(await uploadPicture(clientId, file, (share) => setSending({ name: file.name, share })))
     } catch (error) {
-      fault(`${file.name}: ${error instanceof Error ? error.message : 'was not kept. Try again.'}`)
+      fault(`${file.name}: ${failureWords(error, 'was not kept. Try again.')}`)
     }
   }
 

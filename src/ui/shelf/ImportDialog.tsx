@@ -10,6 +10,7 @@ import LinearProgress from '@mui/material/LinearProgress'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import type { ImportReport, ImportStep } from '@/core/model'
+import { failureWords } from '../hooks/api'
 import { LINE } from '../theme'
 
 /** Changes and problems that are listed; the rest is counted. */
@@ -31,7 +32,7 @@ export function ImportDialog({ onClose, onDone }: { onClose: () => void; onDone:
         onDone(`${result.changes.length} product${result.changes.length === 1 ? '' : 's'} taken over.`)
       else setReport(result)
     } catch (problem) {
-      setError(problem instanceof Error ? problem.message : 'That did not work. Try again.')
+      setError(failureWords(problem))
     }
     setProgress(undefined)
   }

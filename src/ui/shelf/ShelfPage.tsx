@@ -8,7 +8,7 @@ import dynamic from 'next/dynamic'
 import { useRouter } from 'next/navigation'
 import { useMemo, useState } from 'react'
 import type { ShelfItem } from '@/core/model'
-import { callApi } from '../hooks/api'
+import { callApi, failureWords } from '../hooks/api'
 import { useNotice } from '../notices'
 import { Choice } from '../parts'
 import { WORDS } from '../words'
@@ -121,7 +121,7 @@ function OpenDialog({ open, items, onClose }: { open: Open; items: ShelfItem[]; 
       notice(said, undo)
       router.refresh()
     } catch (error) {
-      notice(error instanceof Error ? error.message : 'That did not work. Try again.')
+      notice(failureWords(error))
     }
   }
   const restore = (id: string, name: string) =>

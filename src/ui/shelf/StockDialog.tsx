@@ -13,7 +13,7 @@ import { useWatch } from 'react-hook-form'
 import { DeliveryDto } from '@/dto'
 import { LIMITS, type CatalogueItem, type ShelfItem, type StockLot } from '@/core/model'
 import { DateEntry, TextEntry, useEntryForm } from '../forms'
-import { callApi } from '../hooks/api'
+import { callApi, failureWords } from '../hooks/api'
 import { NumberField, Read, SaveButton } from '../parts'
 import { LINE } from '../theme'
 import { dateInWords } from '../words'
@@ -56,7 +56,7 @@ function Lots({ item, lots, onDone }: Part & { lots: StockLot[] }) {
       await callApi('/api/shelf/counts', 'POST', { lotId, grams: counted })
       onDone(`${item.name}: counted.`)
     } catch (error) {
-      setTrouble(error instanceof Error ? error.message : 'That did not work. Try again.')
+      setTrouble(failureWords(error))
     }
   }
   return (

@@ -6,7 +6,7 @@ import Stack from '@mui/material/Stack'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useState, type FormEvent } from 'react'
-import { callApi } from '../hooks/api'
+import { callApi, failureWords } from '../hooks/api'
 
 interface Props {
   /** People of the demo salon, when the demo is switched on. */
@@ -26,7 +26,7 @@ export function SignIn({ demo, next }: Props) {
       await callApi(path, 'POST', body)
       window.location.assign(next)
     } catch (error) {
-      setProblem(error instanceof Error ? error.message : 'Sign-in failed. Try again.')
+      setProblem(failureWords(error, 'Sign-in failed. Try again.'))
       setBusy(undefined)
     }
   }

@@ -9,7 +9,7 @@ import Stack from '@mui/material/Stack'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import type { HairState, HeadMeasures } from '@/core/model'
-import { callApi } from '../../hooks/api'
+import { callApi, failureWords } from '../../hooks/api'
 import { HairFields, HeadFields, Read } from '../../parts'
 import { usePlan, usePlanStore } from '../context'
 
@@ -30,7 +30,7 @@ export function HeadHairDialog({ clientId, onClose }: { clientId: string; onClos
         draft.hair = record.hair
       })
     } catch (error) {
-      setProblem(error instanceof Error ? error.message : 'The record could not be read.')
+      setProblem(failureWords(error, 'The record could not be read.'))
     }
   }
 

@@ -8,7 +8,7 @@ import { useWatch } from 'react-hook-form'
 import { LabelDto } from '@/dto'
 import { byId, COUNTS, type OwnLayout, type SavedSections, type Stage } from '@/core/model'
 import { TextEntry, useEntryForm } from '../../forms'
-import { callApi } from '../../hooks/api'
+import { callApi, failureWords } from '../../hooks/api'
 import { useNotice } from '../../notices'
 import { LINE } from '../../theme'
 import { dateInWords } from '../../words'
@@ -58,7 +58,7 @@ export function OwnLayouts({ onUsed }: { onUsed: () => void }) {
 function useOwnLayouts() {
   const [layouts, setLayouts] = useState<OwnLayout[]>()
   const [trouble, setTrouble] = useState<string>()
-  const told = (error: unknown) => setTrouble(error instanceof Error ? error.message : 'This did not work. Try again.')
+  const told = (error: unknown) => setTrouble(failureWords(error, 'This did not work. Try again.'))
   const load = () => callApi<{ layouts: OwnLayout[] }>('/api/layouts').then((answer) => setLayouts(answer.layouts))
   useEffect(() => {
     void load().catch(told)
