@@ -84,6 +84,7 @@ describe('the clock', () => {
     await page.mouse.down()
     await page.mouse.move(box.x + 20, box.y + 60, { steps: 4 })
     await page.mouse.move(box.x + 20, box.y + 102, { steps: 4 })
+    await page.waitForSelector(`::-p-text(at 3 of ${working.length})`)
     await page.mouse.up()
     await saved(page)
     const after = (await documentOf(id)).variants[0]!.stages[0]!.order

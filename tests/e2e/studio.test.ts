@@ -416,6 +416,7 @@ it('zones and rows are put in order by hand and by keys, and each step is said',
   await page.mouse.down()
   await page.mouse.move(from!.x + 10, from!.y + 40, { steps: 3 })
   await page.mouse.move(to!.x + 10, to!.y + 26, { steps: 6 })
+  await page.waitForSelector(`::-p-text(${names[0]} at 3 of ${names.length})`)
   await page.mouse.up()
   await page.waitForSelector(`[aria-label="Undo: ${names[0]} later"]`)
   await saved(page)

@@ -3,6 +3,7 @@ import {
   closestCenter,
   DndContext,
   KeyboardSensor,
+  MeasuringStrategy,
   MouseSensor,
   TouchSensor,
   useSensor,
@@ -36,6 +37,9 @@ const FINGER_RESTS_MS = 180
 /** Space takes hold; Enter stays a press on what is held. */
 const KEYS = { start: ['Space'], cancel: ['Escape'], end: ['Space', 'Enter'] }
 
+/** Where the items are is known before one is taken: an arrow pressed right after Space is not lost. */
+const MEASURING = { droppable: { strategy: MeasuringStrategy.Always } }
+
 interface Props {
   ids: readonly string[]
   nameOf: (id: string) => string
@@ -61,6 +65,7 @@ export function SortableList({ ids, nameOf, layout = 'column', onMove, children 
       id={id}
       sensors={sensors}
       collisionDetection={closestCenter}
+      measuring={MEASURING}
       onDragEnd={dropped}
       accessibility={{
         announcements: announcementsFor(ids, nameOf),
