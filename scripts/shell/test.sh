@@ -3,29 +3,40 @@
 PASSED=0
 FAILED=0
 SKIPPED=0
+CHECKS=()
 
-# check NAME COMMAND...: one check that passes or fails as a whole.
+# check NAME COMMAND...: begins a check that passes or fails as a whole, beside the others.
 check() {
-  local name=$1 log
+  local name=$1
   shift
-  log=$(mktemp)
-  if "$@" >"$log" 2>&1; then
-    PASSED=$((PASSED + 1))
-    say "$name: passed"
-  else
-    FAILED=$((FAILED + 1))
-    cat "$log"
-    say "$name: failed"
-  fi
-  rm -f "$log"
+  CHECKS+=("$name")
+  ("$@" >"$CHECKS_DIR/$name.log" 2>&1 && touch "$CHECKS_DIR/$name.passed") &
 }
 
-# run_jest PROJECT: counts its tests; a suite that could not run counts as a failure.
+# Waits for the checks that were begun and says how each ended.
+finish_checks() {
+  local name
+  wait
+  for name in "${CHECKS[@]}"; do
+    if [ -e "$CHECKS_DIR/$name.passed" ]; then
+      PASSED=$((PASSED + 1))
+      say "$name: passed"
+    else
+      FAILED=$((FAILED + 1))
+      cat "$CHECKS_DIR/$name.log"
+      say "$name: failed"
+    fi
+  done
+  rm -rf "$CHECKS_DIR"
+}
+
+# run_jest PROJECT FLAGS...: counts its tests; a suite that could not run counts as a failure.
 run_jest() {
   local project=$1 report
+  shift
   report=$(mktemp)
   say "$project tests"
-  node --experimental-vm-modules --no-warnings node_modules/jest/bin/jest.js --selectProjects "$project" --json --outputFile="$report" ${JEST_FLAGS:-} || true
+  node --experimental-vm-modules --no-warnings node_modules/jest/bin/jest.js --selectProjects "$project" --json --outputFile="$report" "$@" ${JEST_FLAGS:-} || true
   if [ -s "$report" ]; then
     local counts
     counts=$(node -e '
@@ -42,6 +53,7 @@ run_jest() {
 
 # A database and a server of their own for the tests, thrown away afterwards.
 start_test_server() {
+  [ -z "${TEST_SERVER:-}" ] || return 0
   ensure_postgres
   TEST_DIR=$(mktemp -d)
   chmod 755 "$TEST_DIR"
@@ -71,24 +83,38 @@ stop_test_server() {
   rm -rf "$TEST_DIR"
 }
 
+# The checks of one part that ask no running Falto and no Jest.
+begin_checks() {
+  case "$1" in
+    lint)
+      check format node node_modules/prettier/bin/prettier.cjs --check .
+      check lint node node_modules/eslint/bin/eslint.js . --max-warnings 0
+      check unused node node_modules/knip/bin/knip.js ;;
+    types)
+      [ -e next-env.d.ts ] || node node_modules/next/dist/bin/next typegen >/dev/null 2>&1 || true
+      check types node node_modules/typescript/bin/tsc --noEmit ;;
+    rules) check rules node node_modules/dependency-cruiser/bin/dependency-cruise.mjs src scripts tests --config .dependency-cruiser.cjs ;;
+  esac
+}
+
 test_falto() {
   local parts=${*:-lint types rules unit reference api e2e} part
   ensure_modules
+  CHECKS_DIR=$(mktemp -d)
+  for part in $parts; do begin_checks "$part"; done
+  finish_checks
   for part in $parts; do
     case "$part" in
-      lint)
-        check format node node_modules/prettier/bin/prettier.cjs --check .
-        check lint node node_modules/eslint/bin/eslint.js . --max-warnings 0
-        check unused node node_modules/knip/bin/knip.js ;;
-      types)
-        [ -e next-env.d.ts ] || node node_modules/next/dist/bin/next typegen >/dev/null 2>&1 || true
-        check types node node_modules/typescript/bin/tsc --noEmit ;;
-      rules) check rules node node_modules/dependency-cruiser/bin/dependency-cruise.mjs src scripts tests --config .dependency-cruiser.cjs ;;
-      unit | reference) run_jest "$part" ;;
-      api | e2e)
-        [ -n "${TEST_SERVER:-}" ] || start_test_server
-        [ "$part" != e2e ] || ensure_chromium
-        JEST_FLAGS=--runInBand run_jest "$part" ;;
+      lint | types | rules) ;;
+      unit | reference) run_jest "$part" --maxWorkers=100% ;;
+      api)
+        start_test_server
+        run_jest api --runInBand ;;
+      e2e)
+        start_test_server
+        ensure_chromium
+        # Every file has a browser and clients of its own; more than two of them would only wait for the one server.
+        run_jest e2e --maxWorkers=2 ;;
       *) die "there is no part \"$part\"; the parts are lint types rules unit reference api e2e" ;;
     esac
   done
