@@ -10,9 +10,9 @@ const STOREYS = [
   ['hair/colour', 'hair/fibre', 'hair/hairRecord'],
   ['placement/layout', 'placement/foils', 'placement/quantity'],
   ['product/formula', 'product/bowls', 'product/money'],
-  ['time/lightening', 'time/schedule', 'time/run'],
+  ['time/lightening', 'time/fold', 'time/schedule', 'time/run'],
   ['judgement/care', 'judgement/look', 'judgement/feasibility', 'judgement/advice'],
-  ['plan/afterVisit', 'plan/sheets', 'plan/planner', 'plan/serviceKinds'],
+  ['plan/sheets', 'plan/planner', 'plan/serviceKinds'],
 ]
 const ROOMS = STOREYS.flat()
 const room = (names) => `^src/core/(${names.join('|') || 'nothing'})/`

@@ -87,6 +87,7 @@ export class FormulaDto implements Formula {
   @OneOf(TONES) tone!: Formula['tone']
   @MayBeAbsent() @ListOf(() => FormulaShadeDto, 0, COUNTS.shades) shades?: FormulaShadeDto[]
   @MayBeAbsent() @ListOf(() => FormulaAdditiveDto, 0, COUNTS.additives) additives?: FormulaAdditiveDto[]
+  @MayBeAbsent() @InRange(LIMITS.targetLevel) liftGoal?: number
   @MayBeAbsent() @InRange(LIMITS.developerVol) firstBowlVol?: number
   @MayBeAbsent() @Counting() @InRange(LIMITS.bowls) bowls?: number
 }

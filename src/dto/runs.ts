@@ -1,7 +1,7 @@
 import 'reflect-metadata'
 import { IsUUID } from 'class-validator'
 import { COUNTS, INCIDENTS, LIMITS, RUN_EVENT_KINDS, type Limit, type ReplannedStep, type RunEvent } from '@/core/model'
-import { type CameLevel } from '@/core/plan/afterVisit'
+import { type CameLevel } from '@/core/time/fold'
 import { HELPERS, WORKING_ORDERS, type Helper, type WorkingOrder } from '@/core/time/schedule'
 import { Counting, Day, Id, InRange, ListOf, MayBeAbsent, Name, Nested, OneOf, Text, WordsOf } from './decorators'
 import { AcknowledgementDto } from './plans'

@@ -2,7 +2,7 @@ import { expose, transfer } from 'comlink'
 import { applyPatches, enablePatches, type Patch } from 'immer'
 import { HeadMeasureError, localScale, mapFromPlace, placeFromMap, regionAt } from '@/core/scalp/head'
 import { insidePolygon } from '@/core/placement/layout'
-import type { FaltoPlan, MapPoint, PlanPatch } from '@/core/model'
+import type { Canvas, FaltoPlan, MapPoint, PlanPatch } from '@/core/model'
 import {
   checkPlan,
   createPlanner,
@@ -19,6 +19,8 @@ import {
 } from '@/core/plan/planner'
 import { paintRamp, pieceOutline, TooManyPiecesError, type PaintedRamp, type ZoneRamp } from '@/core/placement/foils'
 import type { ComputedStages } from '@/core/placement/quantity'
+import type { Surface } from '@/core/product/formula'
+import { foldPlan, surfacesOf } from '@/core/time/fold'
 import {
   headModel,
   mapDrawing,
@@ -39,6 +41,8 @@ export interface Answer {
 export interface Judged {
   figures: JudgedFigures
   derivations: Derivations
+  /** What each formula goes on, as the stages before left it. */
+  surfaces: Record<string, Surface[]>
 }
 
 /** What lies under the pointer. */
@@ -103,11 +107,16 @@ const api = {
     }
   },
   /** Look, cautions, advice and what every total came from, of the plan in hand. */
-  judge(): Judged | undefined {
+  judge(canvas: Canvas | undefined): Judged | undefined {
     if (!inHand) return undefined
     const { plan, stages } = inHand
-    const computed = { ...stages, ...judgePlan(plan, stages) }
-    return { figures: judgedFigures(plan, computed), derivations: derivationsOf(plan, computed) }
+    const fold = foldPlan(plan, stages, { canvas })
+    const computed = { ...stages, ...judgePlan(plan, stages, fold) }
+    return {
+      figures: judgedFigures(plan, computed),
+      derivations: derivationsOf(plan, computed),
+      surfaces: surfacesOf(plan, stages, fold),
+    }
   },
   /**
    * Local scale and name of a place of the plan in hand, and the piece there; undefined off the scalp. `point` has y

@@ -14,7 +14,8 @@ import {
 } from '@/core/time/schedule'
 import { mapDrawing } from '@/core/plan/sheets'
 import { DEMO_CATALOGUE, DEMO_CLIENTS } from '@/server/demo'
-import { densePlan } from '../support/samples'
+import { foldPlan } from '@/core/time/fold'
+import { densePlan, servicePlan } from '../support/samples'
 import { visitProblem } from '../support/visits'
 import { row } from './row'
 
@@ -102,8 +103,20 @@ row(
 )
 const computed = computeStages(dense)
 row(
+  'fold',
+  `the hair after every stage, ${what}`,
+  sample(200, 40, () => foldPlan(dense, computed)),
+)
+const staged = servicePlan('shadowAndMelt')
+const stagedStages = computeStages(staged)
+row(
+  'fold',
+  `three stages on everything, ${stagedStages.zones.length} zones`,
+  sample(200, 40, () => foldPlan(staged, stagedStages)),
+)
+row(
   'judging',
-  `look, cautions, advice, ${what}; follows when no newer plan waits`,
+  `fold, look, cautions, advice, ${what}; follows when no newer plan waits`,
   sample(200, 40, () => judgePlan(dense, computed)),
 )
 const toning = {

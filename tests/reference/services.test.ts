@@ -6,19 +6,29 @@ import { computePlan } from '../support/planner'
 
 /**
  * Kinds of service against what was written down before they were built (`services.expected.ts`; common practice, no
- * source). Of 105 figures 100 lie where they were expected; these do not, and nothing was moved afterwards to make
+ * source). Of 105 figures 93 lie where they were expected; these do not, and nothing was moved afterwards to make
  * them:
  * - boldSlices: 48 % low instead of at most 45: two formulas in turn back to back share the head evenly.
  * - faceFrame: 20 foils instead of at most 18: two rows along the whole face side are split into three foils each.
  * - baseAndLight: 40 foils instead of 45 or more: every third row is left for the base.
  * - triangleFan begins with a triangle at the nape, which the layout calls by number and not "perimeter".
  * - haloBrightness leaves the circle alone, so the last section worked is the perimeter.
+ * Light and low are read from the hair as the visit leaves it, strand by strand where it is worn (on virgin hair here):
+ * - onScalpRetouch, foilRetouch: a root of a few centimetres makes no strand light.
+ * - triangleFan, crossedPanels: a gloss of 8 or 7 on natural 6 or 5 lightens nothing.
+ * - lowInWhite, baseAndLight: level 5 on natural 5 darkens nothing; the head of this test has no white.
+ * - tieredCorrection, boldSlices: what lies between the light is taken by the low, all of it.
  */
 const MISSES: Partial<Record<ServiceId, string[]>> = {
   boldSlices: ['low'],
   faceFrame: ['foils'],
-  baseAndLight: ['foils'],
-  triangleFan: ['first'],
+  onScalpRetouch: ['light'],
+  foilRetouch: ['light'],
+  lowInWhite: ['low'],
+  triangleFan: ['light', 'first'],
+  crossedPanels: ['light'],
+  tieredCorrection: ['low'],
+  baseAndLight: ['foils', 'low'],
   haloBrightness: ['last'],
 }
 

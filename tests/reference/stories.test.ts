@@ -1,5 +1,6 @@
 import { createHead } from '@/core/scalp/head'
-import { byId, type FaltoPlan } from '@/core/model'
+import { byId, type Canvas, type FaltoPlan } from '@/core/model'
+import { processOf } from '@/core/time/fold'
 import { createProcess, HEAT_CELSIUS, type CourseEvent, type SpotResult, type StrandSpot } from '@/core/time/lightening'
 import { ALONE, clockFor, remediesFor, SECOND_COLOURIST, type Clock, type Crew } from '@/core/time/schedule'
 import { band, canvasWith } from '../support/canvas'
@@ -8,13 +9,8 @@ import { STORIES } from './stories.expected'
 import { computePlan } from '../support/planner'
 
 /** Every piece of a plan after the same minutes, with the zone it lies in. */
-function processed(
-  plan: FaltoPlan,
-  minutes: number,
-  events?: CourseEvent[],
-  canvas?: Parameters<typeof createProcess>[2],
-) {
-  const { after } = createProcess(plan, createHead(plan.head), canvas)
+function processed(plan: FaltoPlan, minutes: number, events?: CourseEvent[], canvas?: Canvas) {
+  const { after } = processOf(plan, computePlan(plan), { canvas })
   return computePlan(plan).pieces.map((piece) => ({
     piece,
     spots: after(piece, {

@@ -68,6 +68,8 @@ export interface OpenPlan {
   acknowledgements: Acknowledgement[]
   /** What the client's record asks to be looked at today. */
   careCautions: Caution[]
+  /** The hair as it was recorded last. */
+  canvas: Canvas | null
   /** The newest plan that was carried out on this client. */
   lastVisit: DoneVisit | null
 }

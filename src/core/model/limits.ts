@@ -104,7 +104,7 @@ export const COUNTS = {
   cells: 192,
   strands: 120,
   bands: 24,
-  populations: 6,
+  populations: 24,
   treatments: 12,
   sources: 12,
   targets: 7,

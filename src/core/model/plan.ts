@@ -7,7 +7,7 @@ import type { Placement } from './placement'
 export const PLAN_FORMAT = 'falto-plan'
 export const PLAN_SCHEMA_VERSION = 1
 /** Changes whenever a constant of the core changes; a document remembers under which it was made. */
-export const CONSTANTS_VERSION = '2026.11.2'
+export const CONSTANTS_VERSION = '2026.11.3'
 
 export const TONES = ['cool', 'neutral', 'warm'] as const
 export const STAGE_KINDS = [
@@ -37,9 +37,11 @@ export interface Formula {
   developerVol: number
   /** Parts of developer to one part of product. */
   ratio: number
-  /** Level the hair is meant to show. */
+  /** Level the hair is meant to show when the visit ends. */
   level: number
   tone: Tone
+  /** A lightener's: level it is to lift to before anything is toned. Left out: the level that is to show. */
+  liftGoal?: number | undefined
   /** What is mixed, where it is more than `productId` alone; that one then leads: it decides kind, times and rules. */
   shades?: FormulaShade[] | undefined
   additives?: FormulaAdditive[] | undefined

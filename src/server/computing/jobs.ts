@@ -1,10 +1,10 @@
 import { meanWhite } from '@/core/hair/hairRecord'
 import type { Canvas, Caution, Consultation, FaltoPlan } from '@/core/model'
-import { afterPlan, type DonePlan } from '@/core/plan/afterVisit'
 import { createPlanner, planFigures } from '@/core/plan/planner'
 import { proposePlan, type Person } from '@/core/plan/serviceKinds'
 import { mapDrawing } from '@/core/plan/sheets'
 import { createHead } from '@/core/scalp/head'
+import { foldPlan, type FoldOptions } from '@/core/time/fold'
 import { scriptFor, type RunScript } from '@/core/time/run'
 import type { ClockOptions } from '@/core/time/schedule'
 import type { ReadingUnits } from '@/core/units'
@@ -41,8 +41,7 @@ export const jobs = {
     }
   },
   /** The hair after a plan was carried out. */
-  after: (hair: Canvas, done: Omit<DonePlan, 'computed'>): Canvas =>
-    afterPlan(hair, { ...done, computed: planner.computePlan(done.plan) }),
+  after: (plan: FaltoPlan, done: FoldOptions): Canvas => foldPlan(plan, planner.computeStages(plan), done).canvas(),
   /** A plan proposed from what the newest consultation says. */
   proposal: (person: Omit<Person, 'newId'>, { hair, canvas, goal }: Pick<Consultation, 'hair' | 'canvas' | 'goal'>) =>
     proposePlan(

@@ -2,7 +2,7 @@ import { v7 as newId } from 'uuid'
 import { daysBetween, NOT_YET_COME, predictCanvas, startingCanvas } from '@/core/hair/hairRecord'
 import { createHead } from '@/core/scalp/head'
 import { startingGoal } from '@/core/judgement/feasibility'
-import type { DonePlan } from '@/core/plan/afterVisit'
+import type { FoldOptions } from '@/core/time/fold'
 import { consultation, inTransaction, visit, type plan, type Transaction } from '@/db'
 import { requirePermission, type StaffMember } from '../auth'
 import { findClient } from '../clients'
@@ -20,7 +20,7 @@ export interface CarriedOut {
   clientId: string
   on: string
   /** What came of it otherwise than meant. */
-  came?: DonePlan['came']
+  came?: FoldOptions['came']
 }
 
 /**
@@ -63,7 +63,7 @@ export async function recordDone(
   const today = newest
     ? predictCanvas(newest.canvas, newest.hair, { on })
     : startingCanvas(createHead(owner.head), owner.hair, on)
-  const canvas = await computing.after(today, { plan: plan.document, visitId, on, came })
+  const canvas = await computing.after(plan.document, { canvas: today, visitId, on, came })
   await tx.insert(consultation).values({
     salonId: member.salonId,
     clientId: owner.id,

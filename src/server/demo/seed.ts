@@ -1,7 +1,7 @@
 import { count } from 'drizzle-orm'
 import { v7 as newId } from 'uuid'
 import { hairFromCanvas } from '@/core/hair/hairRecord'
-import { afterPlan } from '@/core/plan/afterVisit'
+import { foldPlan } from '@/core/time/fold'
 import { STARTING_RATES } from '@/core/product/money'
 import { createPlanner } from '@/core/plan/planner'
 import { onShelf } from '@/core/plan/serviceKinds'
@@ -163,6 +163,6 @@ async function seedClient(
   if (demo.key !== CARRIED_OUT) return
   const visitId = newId()
   await tx.insert(visit).values({ salonId, clientId, id: visitId, planId, planVersion: 1, on, staffId: colourist! })
-  const after = afterPlan(canvas, { plan: document, computed: createPlanner().computePlan(document), visitId, on })
+  const after = foldPlan(document, createPlanner().computeStages(document), { canvas, visitId, on }).canvas()
   await tx.insert(consultation).values({ ...record, number: 2, kind: 'done', canvas: after })
 }

@@ -69,8 +69,12 @@ function proposed({ head, hair, hairMap }: Person, newest: Consultation | undefi
 export async function openWorkspace(member: StaffMember, id: string): Promise<OpenPlan> {
   const open = await openPlan(member, id)
   const owner = await findClient(member, open.client.id)
-  const [careCautions, lastVisit] = await Promise.all([careCautionsOf(member, owner), lastVisitOf(member, owner.id)])
-  return { ...open, careCautions, lastVisit }
+  const [careCautions, lastVisit, newest] = await Promise.all([
+    careCautionsOf(member, owner),
+    lastVisitOf(member, owner.id),
+    newestConsultation(member, owner.id),
+  ])
+  return { ...open, careCautions, lastVisit, canvas: newest?.canvas ?? null }
 }
 
 /** An open plan with what the salon has to mix it from. */
@@ -86,7 +90,6 @@ export async function openMixing(member: StaffMember, id: string) {
   return {
     open,
     catalogue,
-    canvas: newest?.canvas ?? null,
     goal: newest?.goal ?? null,
     rates,
     mixes,
@@ -97,6 +100,5 @@ export async function openMixing(member: StaffMember, id: string) {
 /** An open plan with what its clock depends on beside it. */
 export async function openClock(member: StaffMember, id: string) {
   const open = await openWorkspace(member, id)
-  const [newest, booking] = await Promise.all([newestConsultation(member, open.client.id), bookingOf(member, id)])
-  return { open, canvas: newest?.canvas ?? null, booking }
+  return { open, booking: await bookingOf(member, id) }
 }

@@ -5,7 +5,7 @@ import Button from '@mui/material/Button'
 import LinearProgress from '@mui/material/LinearProgress'
 import Typography from '@mui/material/Typography'
 import { useMemo, useState, type ReactNode } from 'react'
-import { type Booking, type Canvas, type FaltoPlan, type Limit, type OpenPlan } from '@/core/model'
+import { type Booking, type FaltoPlan, type Limit, type OpenPlan } from '@/core/model'
 import type { ClockFigures, ZoneClockFigures } from '@/core/plan/planner'
 import { swatchesOf } from '@/core/plan/sheets'
 import { callApi } from '../hooks/api'
@@ -41,7 +41,6 @@ import { ZonePanel } from './ZonePanel'
 /** What the Clock page opens with. */
 export interface OpenClock {
   open: OpenPlan
-  canvas: Canvas | null
   booking: Booking | null
 }
 
@@ -51,14 +50,14 @@ export function ClockPage({ open, permissions, ...rest }: OpenClock & { permissi
   const context = useMemo(() => ({ store, permissions }), [store, permissions])
   return (
     <PlanContext.Provider value={context}>
-      <Visit client={open.client} {...rest} />
+      <Visit client={open.client} canvas={open.canvas} {...rest} />
     </PlanContext.Provider>
   )
 }
 
 const CELSIUS: Limit = { min: 14, max: 30, unit: '°C' }
 
-type VisitProps = { client: OpenPlan['client'] } & Omit<OpenClock, 'open'>
+type VisitProps = Pick<OpenPlan, 'client' | 'canvas'> & Omit<OpenClock, 'open'>
 
 /** When nothing is booked, the visit is thought to begin at this, min after midnight. Our choice. */
 const USUAL_BEGIN = 600

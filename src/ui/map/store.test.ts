@@ -82,6 +82,7 @@ describe('the plan store', () => {
     history: { undo: [], redo: [] },
     acknowledgements: [],
     careCautions: [],
+    canvas: null,
     lastVisit: null,
   })
   const setGap = (store: PlanStore, mm: number, key = 'gap') =>

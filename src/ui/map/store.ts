@@ -1,7 +1,7 @@
 import { enablePatches } from 'immer'
 import { v7 as newId } from 'uuid'
 import { createStore, type StoreApi } from 'zustand/vanilla'
-import type { Acknowledgement, Caution, EditRecord, FaltoPlan, OpenPlan, Operation, Stale } from '@/core/model'
+import type { Acknowledgement, Canvas, Caution, EditRecord, FaltoPlan, OpenPlan, Operation, Stale } from '@/core/model'
 import type { MapDrawing } from '@/core/plan/sheets'
 import type { Answer, Judged } from '@/workers/plan.worker'
 import { callApi } from '../hooks/api'
@@ -36,6 +36,7 @@ export interface PlanState {
   acknowledgements: Acknowledgement[]
   /** From the client's record. */
   careCautions: Caution[]
+  canvas: Canvas | undefined
   /** Foils of the plan carried out last, when they are to be seen under this one. */
   underlay: MapDrawing | undefined
   /** Stage that is worked on; the first one where none is named. */
@@ -55,7 +56,7 @@ export interface PlanState {
 
 export type PlanStore = ReturnType<typeof createPlanStore>
 
-const opened = ({ id, document, revision, history, acknowledgements, careCautions }: OpenPlan): PlanState => ({
+const opened = ({ id, document, revision, history, acknowledgements, careCautions, canvas }: OpenPlan): PlanState => ({
   id,
   document,
   revision,
@@ -68,6 +69,7 @@ const opened = ({ id, document, revision, history, acknowledgements, careCaution
   problems: [],
   acknowledgements,
   careCautions,
+  canvas: canvas ?? undefined,
   underlay: undefined,
   stageId: undefined,
   selectedZone: undefined,

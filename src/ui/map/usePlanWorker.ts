@@ -46,7 +46,7 @@ export function usePlanWorker(store: PlanStore): Remote<PlanWorker> | undefined 
         if (store.getState().moving !== 'no')
           await rest(Math.min(MOST_REST_MS, REST_SHARE * (performance.now() - begun)))
         // Judging waits until no newer plan does, so that it never holds up a drag.
-        if (!stale(store.getState())) store.setState({ judged: await api.judge() })
+        if (!stale(store.getState())) store.setState({ judged: await api.judge(store.getState().canvas) })
       }
       computing = false
     }

@@ -6,7 +6,7 @@ import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import dynamic from 'next/dynamic'
 import { useMemo, useState } from 'react'
-import type { CatalogueItem, Canvas, Goal, MixRecord, OpenPlan, SalonRates } from '@/core/model'
+import type { CatalogueItem, Goal, MixRecord, OpenPlan, SalonRates } from '@/core/model'
 import { callApi, failureWords } from '../hooks/api'
 import { useUndoKeys } from '../keys'
 import { PlanContext, usePlan, usePlanStore, type Permissions } from '../map/context'
@@ -34,7 +34,6 @@ const MoneyDialog = dynamic(() => import('./MoneyDialog').then((module) => modul
 export interface OpenMix {
   open: OpenPlan
   catalogue: CatalogueItem[]
-  canvas: Canvas | null
   goal: Goal | null
   rates: SalonRates
   mixes: MixRecord[]
@@ -46,10 +45,10 @@ interface Props extends OpenMix {
 }
 
 /** Formulas on the left, the one in hand in the middle, its bowls on the right, money below. */
-export function MixPage({ open, catalogue, canvas, permissions, ...rest }: Props) {
+export function MixPage({ open, catalogue, permissions, ...rest }: Props) {
   const [store] = useState(() => createPlanStore(open))
   const context = useMemo(() => ({ store, permissions }), [store, permissions])
-  const bench = useMemo(() => ({ catalogue, canvas: canvas ?? undefined }), [catalogue, canvas])
+  const bench = useMemo(() => ({ catalogue }), [catalogue])
   return (
     <PlanContext.Provider value={context}>
       <BenchContext.Provider value={bench}>
@@ -72,6 +71,7 @@ function Bench({ client, mayMix, mayPrice, goal, rates, mixes, bookedOn }: Bench
   const [chosen, setChosen] = useState(formulas[0]!.id)
   const [dialog, setDialog] = useState<'suggest' | 'money' | { bowl: number }>()
   const id = formulas.some((formula) => formula.id === chosen) ? chosen : formulas[0]!.id
+  const surfaces = usePlan((state) => state.judged?.surfaces[id])
   const close = () => setDialog(undefined)
   // Who only mixes finds the bowls first on a narrow screen.
   const mixFirst = mayMix && !permissions.write
@@ -113,7 +113,7 @@ function Bench({ client, mayMix, mayPrice, goal, rates, mixes, bookedOn }: Bench
         </Box>
       </Box>
       <MoneyStrip onOpen={() => setDialog('money')} />
-      {dialog === 'suggest' && <SuggestDialog id={id} goal={goal} onClose={close} />}
+      {dialog === 'suggest' && surfaces && <SuggestDialog id={id} goal={goal} onClose={close} />}
       {dialog === 'money' && <MoneyDialog rates={rates} mayPrice={mayPrice} onClose={close} />}
       {typeof dialog === 'object' && <WeighDialog id={id} bowl={dialog.bowl} onClose={close} />}
     </Box>

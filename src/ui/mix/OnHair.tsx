@@ -19,7 +19,7 @@ import { usePlan } from '../map/context'
 import { inkOn, Read } from '../parts'
 import { LINE } from '../theme'
 import { WORDS } from '../words'
-import { useBench, viewOf } from './context'
+import { viewOf, type FormulaView } from './context'
 
 const SEVERITY = { stop: 'error', caution: 'warning', note: 'info' } as const satisfies Record<
   Finding['severity'],
@@ -31,9 +31,13 @@ const ORDER = { stop: 0, caution: 1, note: 2 }
 /** What a formula leaves on each canvas it goes on, and what speaks against it. */
 export function OnHair({ id }: { id: string }) {
   const plan = usePlan((state) => state.document)
-  const { canvas } = useBench()
+  const surfaces = usePlan((state) => state.judged?.surfaces[id])
   const formula = byId(plan.formulas, id)
-  const { recipe, surfaces, use } = viewOf(plan, formula, canvas)
+  if (!surfaces) return null
+  return <Surfaces view={viewOf(plan, formula, surfaces)} />
+}
+
+function Surfaces({ view: { formula, recipe, surfaces, use } }: { view: FormulaView }) {
   const findings = findingsOf(recipe, use, surfaces).sort((a, b) => ORDER[a.severity] - ORDER[b.severity])
   const light = isLightener(recipe.leading.kind)
   return (

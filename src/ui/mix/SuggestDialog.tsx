@@ -108,8 +108,9 @@ export function SuggestDialog({ id, goal, onClose }: Props) {
 /** Searches beside the page whenever the wish changes. `found` is there once the search for this wish has ended. */
 function useSuggestions(formula: Formula, wish: Wish, surfaceAt: number) {
   const plan = usePlan((state) => state.document)
-  const { catalogue, canvas } = useBench()
-  const view = useMemo(() => viewOf(plan, formula, canvas), [plan, formula, canvas])
+  const { catalogue } = useBench()
+  const surfaces = usePlan((state) => state.judged!.surfaces[formula.id]!)
+  const view = useMemo(() => viewOf(plan, formula, surfaces), [plan, formula, surfaces])
   const [found, setFound] = useState<{ key: string; list: Suggestion[] }>()
   const [done, setDone] = useState(0)
   const { kind } = view.recipe.leading

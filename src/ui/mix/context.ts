@@ -1,25 +1,16 @@
 'use client'
 import { createContext, useContext } from 'react'
 import { recipeOf, type Recipe, type Surface, type FormulaUse } from '@/core/product/formula'
-import { stageKindOf, surfacesFor } from '@/core/product/bowls'
-import {
-  byId,
-  productOf,
-  type Canvas,
-  type CatalogueItem,
-  type FaltoPlan,
-  type Formula,
-  type Product,
-} from '@/core/model'
+import { stageKindOf } from '@/core/product/bowls'
+import { byId, productOf, type CatalogueItem, type FaltoPlan, type Formula, type Product } from '@/core/model'
 import type { PlanStore } from '../map/store'
 
 /** What the salon has, beside the plan itself. */
 export interface Bench {
   catalogue: CatalogueItem[]
-  canvas: Canvas | undefined
 }
 
-export const BenchContext = createContext<Bench>({ catalogue: [], canvas: undefined })
+export const BenchContext = createContext<Bench>({ catalogue: [] })
 export const useBench = (): Bench => useContext(BenchContext)
 
 /** Changes a formula, as one named edit. */
@@ -51,7 +42,7 @@ export function dropUnused(plan: FaltoPlan): void {
   plan.products = plan.products.filter(({ id, kind, shade }) => used.has(id) || kind === 'developer' || !shade)
 }
 
-/** Everything that can be told about a formula without the head. */
+/** Everything that can be told about a formula, once the plan is computed. */
 export interface FormulaView {
   formula: Formula
   recipe: Recipe
@@ -59,12 +50,12 @@ export interface FormulaView {
   use: FormulaUse
 }
 
-export function viewOf(plan: FaltoPlan, formula: Formula, canvas: Canvas | undefined): FormulaView {
+export function viewOf(plan: FaltoPlan, formula: Formula, surfaces: Surface[]): FormulaView {
   const { kind, onScalp } = stageKindOf(plan, formula.id)
   return {
     formula,
     recipe: recipeOf(formula, plan.products),
-    surfaces: surfacesFor(plan, formula, canvas),
+    surfaces,
     use: { stageKind: kind, onScalp, heat: false, damp: false },
   }
 }

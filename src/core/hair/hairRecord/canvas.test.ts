@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { createHead, mapFromPlace, placeFromMap, scalpArea } from '../../scalp/head'
-import type { Canvas, Population } from '../../model'
+import type { Band, Canvas, Population } from '../../model'
 import { anyBands, band, canvasWith } from '../../../../tests/support/canvas'
 import { MEDIUM_HAIR } from '../../../../tests/support/plan'
 import {
@@ -19,6 +19,7 @@ import {
   mainStrand,
   meanWhite,
   mergeBand,
+  mergeAlike,
   mergePopulations,
   moveEdge,
   paintWhite,
@@ -28,6 +29,7 @@ import {
   setBands,
   setLength,
   splitBand,
+  strandDistance,
   startingCanvas,
   strandLength,
   strandsOf,
@@ -133,13 +135,14 @@ describe('populations', () => {
     sources: fc.subarray(['v/1', 'v/2', 'v/3']),
   })
 
-  it('merge to at most six, keeping the sum of shares and of white hair', () => {
+  it('merge what is one kind of hair, keeping the sum of shares and of white hair', () => {
     fc.assert(
       fc.property(fc.array(any, { minLength: 1, maxLength: 24 }), (populations) => {
         const merged = mergePopulations(populations)
         const sum = (list: Population[], weight: (one: Population) => number) =>
           list.reduce((total, one) => total + one.share * weight(one), 0)
-        expect(merged.length).toBeLessThanOrEqual(6)
+        const kinds = merged.map(({ strandId, sources }) => `${strandId} ${sources.join()}`)
+        expect(new Set(kinds).size).toBe(merged.length)
         expect(sum(merged, () => 1)).toBeCloseTo(
           sum(populations, () => 1),
           9,
@@ -151,27 +154,61 @@ describe('populations', () => {
       }),
     )
   })
+})
 
-  it('give up the smallest, to one of the same strand where there is one, else to the largest', () => {
-    const of = (strandId: string, source: string, share: number): Population => ({
-      strandId,
-      sources: [source],
-      share,
-      white: 0,
-    })
-    const six = [of('a', 'v/1', 0.3), of('b', 'v/2', 0.2), of('c', 'v/3', 0.15)]
-    const more = [of('c', 'v/4', 0.12), of('b', 'v/5', 0.1), of('a', 'v/6', 0.09)]
-    const shares = (last: Population) =>
-      mergePopulations([...six, ...more, last]).map(({ sources, share }) => [sources[0], Math.round(100 * share)])
-    expect(shares(of('b', 'v/7', 0.04))).toEqual([
-      ['v/1', 30],
-      ['v/2', 24],
-      ['v/3', 15],
-      ['v/4', 12],
-      ['v/5', 10],
-      ['v/6', 9],
-    ])
-    expect(shares(of('d', 'v/7', 0.04))[0]).toEqual(['v/1', 34])
+describe('a crowded record', () => {
+  /** Cells of so many kinds of hair, each a level of its own; the rarest is the only white one. */
+  const crowded = (kinds: number, white: number): Canvas => ({
+    recordedOn: '2026-09-15',
+    strands: Array.from({ length: kinds }, (_, i) => ({
+      id: `k${i}`,
+      bands: [band(0, 30, { level: 1 + (9 * i) / kinds })],
+    })),
+    cells: SCALP_CELLS.map(() => ({
+      populations: Array.from({ length: kinds }, (_, i) => ({
+        strandId: `k${i}`,
+        share: (2 * (kinds - i)) / (kinds * (kinds + 1)),
+        white: i === kinds - 1 ? white : 0,
+        sources: [`v/${i}`],
+      })),
+    })),
+  })
+
+  it('keeps as many kinds in a cell as five stages need, and makes the most alike one', () => {
+    const { cells, strands } = mergeAlike(crowded(26, 0))
+    expect(cells[0]!.populations).toHaveLength(24)
+    expect(cells[0]!.populations.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9)
+    // Neighbours in level join; the ends of the scale stay.
+    expect(strands.some(({ id }) => id === 'k0')).toBe(true)
+  })
+
+  it('never loses white hair, however rare, and never the rarest into the commonest', () => {
+    const thinned = mergeAlike(crowded(40, 1))
+    const white = thinned.cells[0]!.populations.filter((one) => one.white > 0)
+    expect(white).toEqual([expect.objectContaining({ strandId: 'k39', white: 1 })])
+    const levels = thinned.strands.map(({ bands }) => bands[0]!.level)
+    expect(Math.max(...levels) - Math.min(...levels)).toBeGreaterThan(8)
+  })
+
+  it('has at most a hundred kinds of strand', () => {
+    const many = crowded(20, 0)
+    const wide: Canvas = {
+      ...many,
+      strands: SCALP_CELLS.map((_, i) => ({ id: `c${i}`, bands: [band(0, 30, { level: 1 + i / 24 })] })),
+      cells: SCALP_CELLS.map((_, i) => ({ populations: [{ strandId: `c${i}`, share: 1, white: 0, sources: [] }] })),
+    }
+    const { strands } = mergeAlike(wide)
+    expect(strands).toHaveLength(100)
+    expect(strands.at(-1)!.bands[0]!.level - strands[0]!.bands[0]!.level).toBeGreaterThan(7)
+  })
+
+  it('counts as unlike what is seen, what was done and what is missing', () => {
+    const apart = (one: Partial<Band>, other: Partial<Band>) => strandDistance([band(0, 30, one)], [band(0, 30, other)])
+    expect(apart({}, {})).toBe(0)
+    expect(apart({ level: 5 }, { level: 7 })).toBeCloseTo(2, 9)
+    expect(apart({}, { treatments: [{ kind: 'lightened' }] })).toBeCloseTo(1, 9)
+    expect(apart({ hue: 'gold', strength: 0.5 }, { hue: 'copper', strength: 0.5 })).toBeCloseTo(0.5, 1)
+    expect(strandDistance([band(0, 30)], [band(0, 15)])).toBeCloseTo(0.5, 9)
   })
 })
 

@@ -15,35 +15,25 @@ import {
 } from '../../model'
 import { toBandEdge, fitBands, strandLength, virginBand } from './bands'
 import { cellArea, SCALP_CELLS } from './cells'
-import { MOST_POPULATIONS } from './constants'
 import { directionOf } from './place'
 
 /**
- * Merges kinds of hair within one cell: those with the same strand and the same past become one; beyond six the
- * smallest joins the larger of those that share its strand, or the largest of all. Shares add up, white is the weighted
- * mean.
+ * Merges kinds of hair within one cell: those with the same strand and the same past become one. Shares add up, white
+ * is the weighted mean. Largest first.
  */
 export function mergePopulations(populations: readonly Population[]): Population[] {
-  const merged: Population[] = []
+  const merged = new Map<string, Population>()
   for (const population of populations) {
     if (population.share <= 0) continue
-    const twin = merged.findIndex(
-      (other) => other.strandId === population.strandId && other.sources.join() === population.sources.join(),
-    )
-    if (twin < 0) merged.push(population)
-    else merged[twin] = join(merged[twin]!, population)
+    const key = `${population.strandId} ${population.sources.join()}`
+    const twin = merged.get(key)
+    merged.set(key, twin ? joinPopulations(twin, population) : population)
   }
-  merged.sort((a, b) => b.share - a.share)
-  while (merged.length > MOST_POPULATIONS) {
-    const smallest = merged.pop()!
-    const kin = merged.findIndex(({ strandId }) => strandId === smallest.strandId)
-    const host = Math.max(kin, 0)
-    merged[host] = join(merged[host]!, smallest)
-  }
-  return merged
+  return [...merged.values()].sort((a, b) => b.share - a.share)
 }
 
-function join(one: Population, other: Population): Population {
+/** The first with the hair of the second: shares add up, white is the weighted mean. */
+export function joinPopulations(one: Population, other: Population): Population {
   const share = one.share + other.share
   return { ...one, share, white: (one.white * one.share + other.white * other.share) / share }
 }
@@ -63,14 +53,11 @@ export function tidy(canvas: Canvas): Canvas {
     byBands.set(key, strand.id)
     strands.push(strand)
   }
-  const same = strands.length === canvas.strands.length
-  const cells = same
-    ? canvas.cells
-    : canvas.cells.map(({ populations }) => ({
-        populations: mergePopulations(
-          populations.map((population) => ({ ...population, strandId: names.get(population.strandId)! })),
-        ),
-      }))
+  const cells = canvas.cells.map(({ populations }) => ({
+    populations: mergePopulations(
+      populations.map((population) => ({ ...population, strandId: names.get(population.strandId)! })),
+    ),
+  }))
   return { ...canvas, strands, cells }
 }
 

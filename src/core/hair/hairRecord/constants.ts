@@ -5,8 +5,13 @@ import type { TreatmentKind } from '../../model'
  * all. Our choice.
  */
 export const CELL_RINGS = 8
-/** Kinds of hair that one cell can tell apart. Our estimate. */
-export const MOST_POPULATIONS = 6
+/** Kinds of hair that one cell can tell apart: five stages of a visit on white and pigmented hair. Our estimate. */
+export const MOST_POPULATIONS = 24
+/** How unlike another hue at full strength, or another history, makes two bands, levels. Our estimate. */
+export const ANOTHER_HUE = 1
+export const ANOTHER_HISTORY = 1
+/** From this share of white hairs on a kind of hair is white hair. Our choice. */
+export const WHITE_FROM = 0.5
 /** A band shorter than this cannot be treated on its own, cm. Our estimate. */
 export const SHORTEST_BAND_CM = 0.3
 /** Edges of bands are kept to this, cm: finer than a hand measures. Our choice. */

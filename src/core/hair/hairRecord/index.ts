@@ -1,8 +1,9 @@
 /**
- * The hair as it is: 192 fixed scalp cells in (ψ, s), each with up to six kinds of hair, each kind with bands from root
+ * The hair as it is: 192 fixed scalp cells in (ψ, s), each with up to 24 kinds of hair, each kind with bands from root
  * to tip. Distances along the stretched strand in cm, shares and white 0…1, levels 1…12, dates `YYYY-MM-DD`. Everything
  * here returns new canvases and changes none.
  */
+export { mergeAlike, strandDistance } from './alike'
 export {
   bandFault,
   BandError,
@@ -41,7 +42,6 @@ export { correctionsOf } from './corrections'
 export {
   HALF_LIFE_WASHES,
   COOL_HALF_LIFE_SHARE,
-  MOST_STRANDS,
   READABLE_STRENGTH,
   SHORTEST_BAND_CM,
   USUAL_WASHES_PER_WEEK,

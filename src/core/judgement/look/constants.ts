@@ -1,5 +1,9 @@
-/** A colour this much above the natural level counts as light. Our estimate. */
-export const LIGHTER_BY = 0.5
+/** Hair that looks this much lighter or darker than it was has changed, levels. Our estimate. */
+export const CHANGED_BY = 0.5
+/** The part of a strand that lies under other hair: its first third. Our estimate. */
+export const HIDDEN_SHARE = 1 / 3
+/** Teased and painted takes look as if they began here, cm. Our estimate. */
+export const SOFT_START_CM = 2
 
 /**
  * Weeks a root carries: to the scalp 3–4, rooted 6–8, soft or well away from the scalp 8–12 (common practice); bounds
@@ -25,6 +29,5 @@ export const SEEN_STRAIGHT = { part: 1, rim: 0.35, rest: 0.06 } as const
 export const SEEN_WAVED = { part: 1, rim: 0.6, upper: 0.55, lower: 0.3 } as const
 export const SEEN_TIED = { rim: 1, side: 0.7, top: 0.5, hidden: 0.15 } as const
 
-/** A lesser share of low hair does not show, and from this share on nothing is left between, 0…1. Our estimate. */
-export const LOW_THAT_SHOWS = 0.02
-export const ALL_TAKEN = 0.98
+/** A lesser share of the hair does not show, 0…1. Our estimate. */
+export const SHOWS_FROM = 0.02

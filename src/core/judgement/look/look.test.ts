@@ -36,7 +36,9 @@ describe('the look of a plan, in figures', () => {
     const light = lookOf({ placement: { sequence: ['A'] }, hair: { naturalLevel: 6 } })
     expect([light.contrastLevels, light.contrast]).toEqual([3, 'clear'])
     const inTurn = lookOf({ placement: { sequence: ['A', 'B'] }, hair: { naturalLevel: 6 } })
-    expect([inTurn.contrastLevels, inTurn.contrast]).toEqual([5, 'bold'])
+    // The low is a dye on natural hair, so it comes to about its number: within half a level.
+    expect(Math.abs(inTurn.contrastLevels - 5)).toBeLessThanOrEqual(0.5)
+    expect(inTurn.contrast).toBe('bold')
     expect(lookOf({ placement: { sequence: [] } }).contrast).toBe('none')
   })
 })

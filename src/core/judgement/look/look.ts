@@ -1,10 +1,11 @@
 import { cellAt, SCALP_CELLS } from '../../hair/hairRecord'
 import { partX } from '../../hair/fibre'
-import { hairsOfCells, hairsByCell, type Piece } from '../../placement/foils'
-import { byId, isLightener, type FaltoPlan, type Formula, type Stage } from '../../model'
+import { hairsOfCells, type Piece } from '../../placement/foils'
+import { byId, isLightener, type Band, type FaltoPlan } from '../../model'
 import type { ComputedStages } from '../../placement/quantity'
+import { shownLevel, type Fold, type Lock } from '../../time/fold'
 import { fromFace, seenShares, WEARS, type WearKind } from './visibility'
-import { LIGHTER_BY, UPKEEP, LOW_THAT_SHOWS, ALL_TAKEN } from './constants'
+import { CHANGED_BY, HIDDEN_SHARE, SHOWS_FROM, SOFT_START_CM, UPKEEP } from './constants'
 
 export type ContrastVerdict = 'none' | 'barely' | 'subtle' | 'clear' | 'bold'
 
@@ -32,9 +33,6 @@ export interface Look {
   upkeepWeeks: { low: number; high: number } | undefined
 }
 
-/** Stages that decide what is lighter or darker; glosses and treatments follow them. */
-const DECIDING: readonly Stage['kind'][] = ['lighten', 'dropoutPaint', 'base', 'blockTone']
-
 /** Contrast ladder, levels: 1–2 barely visible, 2–3 subtle, 3–4 clear, 5 and more bold (common practice). */
 const LADDER: readonly [number, ContrastVerdict][] = [
   [4.5, 'bold'],
@@ -45,32 +43,19 @@ const LADDER: readonly [number, ContrastVerdict][] = [
 
 const SOFT_TAKES: readonly string[] = ['teased', 'painted']
 
-/** Estimates the look of a plan from its pieces. */
-export function lookOf(plan: FaltoPlan, stages: readonly Stage[], { head, zones }: ComputedStages): Look {
+/**
+ * The look of a plan: the hair as the fold leaves it against the hair as it was. A strand counts by what is worn of it,
+ * its lower two thirds, so that work on the root alone makes no strand light.
+ */
+export function lookOf(plan: FaltoPlan, { head, zones }: ComputedStages, fold: Fold): Look {
   const whole = hairsOfCells(head, plan.hair)
-  const formulas = new Map(plan.formulas.map((formula) => [formula.id, formula]))
-  const pieces = zones.flatMap(({ stageId, placement }) => placement.pieces.map((piece) => ({ stageId, piece })))
-  const cells = cellMixes(plan, stages, pieces, whole, { head, formulas })
-  const deciding = stages.filter(({ kind }) => DECIDING.includes(kind)).map(({ id }) => id)
-  const decided = pieces.flatMap(({ stageId, piece }) =>
-    deciding.includes(stageId) ? [{ piece, formula: formulas.get(piece.formulaId)! }] : [],
-  )
-  const lightPieces = decided.filter(({ formula }) => isLight(plan, formula))
-  const lowPieces = decided.filter(({ formula }) => !isLight(plan, formula))
-
+  const asWorn = worn()
+  const after = fold.stages.at(-1)!.map((locks) => locks.map(asWorn))
+  const cells = after.map(cellMix)
   const hairs = whole.reduce((sum, one) => sum + one, 0)
-  const taken = (own: typeof decided) => own.reduce((sum, { piece }) => sum + piece.takenHairs, 0) / hairs
   const mean = (which: 'light' | 'low') => cells.reduce((sum, mix, i) => sum + whole[i]! * mix[which], 0) / hairs
-  // One stage takes no hair twice, so its pieces say the shares exactly; several cross each other cell by cell.
-  const light = deciding.length === 1 ? Math.min(1, taken(lightPieces)) : mean('light')
-  const low = deciding.length === 1 ? Math.min(1 - light, taken(lowPieces)) : mean('low')
-  const contrastLevels = contrastOf({
-    light,
-    low,
-    lightest: Math.max(0, ...lightPieces.map(({ formula }) => formula.level)),
-    deepest: low > LOW_THAT_SHOWS ? Math.min(...lowPieces.map(({ formula }) => formula.level)) : plan.hair.naturalLevel,
-    natural: plan.hair.naturalLevel,
-  })
+  const [light, low] = [mean('light'), mean('low')]
+  const contrastLevels = contrastOf(after, whole)
   const seen = seenShares(head, partX(plan.hair))
   const fromCentre = (i: number) => SCALP_CELLS[i]!.centre.s
   return {
@@ -96,23 +81,42 @@ export function lookOf(plan: FaltoPlan, stages: readonly Stage[], { head, zones 
       WearKind,
       number
     >,
-    upkeepWeeks: upkeepOf(lightPieces.map(({ piece }) => piece)),
+    upkeepWeeks: light > SHOWS_FROM ? upkeepOf(Math.max(rootOf(after), softStart(plan, zones))) : undefined,
   }
 }
 
-interface Contrast {
-  /** Shares of the hair, 0…1. */
-  light: number
-  low: number
-  lightest: number
-  deepest: number
-  natural: number
+/** A lock with how light it looks where it is worn, and how much lighter that is than before the visit. */
+interface WornLock {
+  lock: Lock
+  level: number
+  change: number
 }
 
-/** Levels between the lightest and the deepest that stand beside one another. */
-function contrastOf({ light, low, lightest, deepest, natural }: Contrast): number {
-  if (light > 0) return lightest - Math.min(deepest, light + low < ALL_TAKEN ? natural : deepest)
-  return low > 0 ? Math.abs(natural - deepest) : 0
+/** Looks at locks, at every kind of hair once. */
+function worn(): (lock: Lock) => WornLock {
+  const known = { white: new Map<readonly Band[], number>(), pigmented: new Map<readonly Band[], number>() }
+  const levelOf = (bands: readonly Band[], white: boolean): number => {
+    const levels = known[white ? 'white' : 'pigmented']
+    const level = levels.get(bands) ?? wornLevel(bands, white)
+    levels.set(bands, level)
+    return level
+  }
+  return (lock) => {
+    const level = levelOf(lock.bands, lock.white)
+    return { lock, level, change: lock.took.length > 0 ? level - levelOf(lock.was, lock.white) : 0 }
+  }
+}
+
+/** Mean level of what is worn of a strand: all of it beyond the first third. */
+function wornLevel(bands: readonly Band[], white: boolean): number {
+  const hidden = bands.at(-1)!.toCm * HIDDEN_SHARE
+  let [sum, length] = [0, 0]
+  for (const band of bands) {
+    const cm = Math.max(0, band.toCm - Math.max(band.fromCm, hidden))
+    sum += cm * shownLevel(band, white)
+    length += cm
+  }
+  return sum / length
 }
 
 interface CellMix {
@@ -122,52 +126,64 @@ interface CellMix {
   level: number
 }
 
-const isLight = (plan: FaltoPlan, { productId, level }: Formula): boolean => {
-  const { kind } = byId(plan.products, productId)
-  return isLightener(kind) || level > plan.hair.naturalLevel + LIGHTER_BY
+/** What of a cell got lighter and what darker. */
+function cellMix(locks: readonly WornLock[]): CellMix {
+  const mix = { light: 0, low: 0, level: 0 }
+  for (const { lock, level, change } of locks) {
+    mix.level += lock.share * level
+    if (change > CHANGED_BY) mix.light += lock.share
+    else if (change < -CHANGED_BY) mix.low += lock.share
+  }
+  return mix
 }
 
-function cellMixes(
-  plan: FaltoPlan,
-  stages: readonly Stage[],
-  pieces: readonly { stageId: string; piece: Piece }[],
-  whole: Float64Array,
-  { head, formulas }: { head: ComputedStages['head']; formulas: ReadonlyMap<string, Formula> },
-): CellMix[] {
-  const mixes = Array.from(whole, (): CellMix => ({ light: 0, low: 0, level: plan.hair.naturalLevel }))
-  for (const stage of stages.filter(({ kind }) => DECIDING.includes(kind))) {
-    const here = Array.from(whole, () => ({ light: 0, low: 0, levels: 0 }))
-    for (const { piece } of pieces.filter(({ stageId }) => stageId === stage.id)) {
-      const formula = formulas.get(piece.formulaId)!
-      const light = isLight(plan, formula)
-      const { cells, hairs } = hairsByCell(head, piece)
-      for (let i = 0; i < cells.length; i++) {
-        const mix = here[cells[i]!]!
-        const share = hairs[i]! / whole[cells[i]!]!
-        mix[light ? 'light' : 'low'] += share
-        mix.levels += share * formula.level
-      }
+/** Levels between the lightest and the deepest hair of the head that is enough to show. */
+function contrastOf(cells: readonly (readonly WornLock[])[], whole: Float64Array): number {
+  const shares = new Map<number, number>()
+  let hairs = 0
+  cells.forEach((locks, i) => {
+    hairs += whole[i]!
+    for (const { lock, level } of locks) {
+      const tenth = Math.round(10 * level) / 10
+      shares.set(tenth, (shares.get(tenth) ?? 0) + whole[i]! * lock.share)
     }
-    here.forEach(({ light, low, levels }, i) => {
-      const taken = light + low
-      if (taken === 0) return
-      const mix = mixes[i]!
-      // A stage on what an earlier one took or dropped adds to it; one on everything crosses it by chance.
-      const over =
-        stage.worksOn && stage.worksOn.kind !== 'everything'
-          ? Math.max(0, taken + mix.light + mix.low - 1)
-          : Math.min(1, taken) * (mix.light + mix.low)
-      const before = mix.light + mix.low
-      const keep = before > 0 ? Math.max(0, 1 - over / before) : 1
-      const fit = Math.min(1, 1 / taken)
-      mixes[i] = {
-        light: Math.min(1, mix.light * keep + light * fit),
-        low: Math.min(1, mix.low * keep + low * fit),
-        level: mix.level * (1 - Math.min(1, taken)) + levels * fit,
-      }
-    })
+  })
+  const levels = [...shares].sort(([a], [b]) => a - b)
+  const from = (list: readonly (readonly [number, number])[]) => {
+    let sum = 0
+    return list.find(([, share]) => (sum += share) > SHOWS_FROM * hairs)![0]
   }
-  return mixes
+  return from(levels.toReversed()) - from(levels)
+}
+
+/** How far from the scalp the strands that got lighter leave the colour they grow with, cm, in the mean. */
+function rootOf(cells: readonly (readonly WornLock[])[]): number {
+  let [sum, weight] = [0, 0]
+  for (const locks of cells)
+    for (const { lock, change } of locks) {
+      if (change <= CHANGED_BY) continue
+      const grown = shownLevel(lock.was[0]!, lock.white) + CHANGED_BY
+      sum += lock.share * (lock.bands.find((band) => shownLevel(band, lock.white) > grown)?.fromCm ?? 0)
+      weight += lock.share
+    }
+  return weight > 0 ? sum / weight : 0
+}
+
+/** Teased and painted takes begin softly: where they lead, the root is as soft as if it began further down, cm. */
+function softStart(plan: FaltoPlan, zones: ComputedStages['zones']): number {
+  const kinds = new Map(plan.formulas.map((formula) => [formula.id, byId(plan.products, formula.productId).kind]))
+  const light = zones.flatMap(({ placement }) =>
+    placement.pieces.filter(({ formulaId }) => isLightener(kinds.get(formulaId)!)),
+  )
+  const hairs = light.reduce((sum, { takenHairs }) => sum + takenHairs, 0)
+  if (hairs === 0) return 0
+  const soft = ({ take, fromCm }: Piece) => (SOFT_TAKES.includes(take.kind) ? Math.max(fromCm, SOFT_START_CM) : fromCm)
+  return light.reduce((sum, piece) => sum + piece.takenHairs * soft(piece), 0) / hairs
+}
+
+function upkeepOf(rootCm: number): Look['upkeepWeeks'] {
+  const { low, high } = UPKEEP.find(({ from }) => rootCm >= from)!
+  return { low, high }
 }
 
 const azimuth = (i: number): number => fromFace(SCALP_CELLS[i]!.centre)
@@ -215,17 +231,4 @@ function seenLevel(cells: readonly CellMix[], whole: Float64Array, seen: Float64
     weights += weight
   })
   return level / weights
-}
-
-function upkeepOf(pieces: readonly Piece[]): Look['upkeepWeeks'] {
-  if (pieces.length === 0) return undefined
-  const hairs = pieces.reduce((sum, { takenHairs }) => sum + takenHairs, 0)
-  const start =
-    pieces.reduce(
-      (sum, piece) =>
-        sum + piece.takenHairs * (SOFT_TAKES.includes(piece.take.kind) ? Math.max(piece.fromCm, 2) : piece.fromCm),
-      0,
-    ) / hairs
-  const { low, high } = UPKEEP.find(({ from }) => start >= from)!
-  return { low, high }
 }

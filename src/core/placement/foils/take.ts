@@ -1,4 +1,4 @@
-import type { Cover, Direction, Placement, Take } from '../../model'
+import { LEAVE, type Cover, type Direction, type Placement, type Take } from '../../model'
 import { PAINTED_SHARE, TEASED_SHARE } from './constants'
 
 /** Share of a subsection's hair that a take picks up, 0…1. */
@@ -27,3 +27,12 @@ export const isStitched = ({ kind }: Pick<Take, 'kind'>): boolean => kind === 'w
 /** Whether partings slant, so that they have a slope. */
 export const isDiagonal = (direction: Direction): boolean =>
   direction === 'diagonalBack' || direction === 'diagonalForward'
+
+/** Whether a placement takes all hair of its section that it may take: back to back, nothing skipped, nothing left. */
+export const takesAll = ({ take, rowGapMm, sequence, ramps = [], panel, dropout }: Placement): boolean =>
+  sequence.length > 0 &&
+  !sequence.includes(LEAVE) &&
+  rowGapMm === 0 &&
+  ramps.every(({ figure }) => figure === 'startCm') &&
+  panel?.rest !== 'leave' &&
+  (takenShare(take) === 1 || dropout !== undefined)

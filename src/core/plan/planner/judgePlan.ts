@@ -1,8 +1,10 @@
 import { adviceFor, cautionsFor } from '../../judgement/advice'
 import { lookOf, type Look } from '../../judgement/look'
 import { activeVariant, type Advice, type Caution, type FaltoPlan } from '../../model'
+import { hairsOfCells } from '../../placement/foils'
 import type { ComputedStages } from '../../placement/quantity'
 import { mixPlan, type FormulaMix } from '../../product/bowls'
+import { foldPlan, type Fold } from '../../time/fold'
 
 /** A whole plan, computed and not rounded. */
 export interface ComputedPlan extends ComputedStages, Judgement {}
@@ -18,14 +20,16 @@ export interface Judgement {
   mixes: FormulaMix[]
 }
 
-/** Looks at computed stages as a colourist would. */
-export function judgePlan(plan: FaltoPlan, computed: ComputedStages): Judgement {
+/**
+ * Looks at computed stages as a colourist would.
+ * @param fold the hair after every stage; left out, on virgin hair as the plan describes it
+ */
+export function judgePlan(plan: FaltoPlan, computed: ComputedStages, fold: Fold = foldPlan(plan, computed)): Judgement {
   const { stages } = activeVariant(plan)
-  const look = lookOf(plan, stages, computed)
-  // Over several stages the same hair may be taken more than once; what nothing reaches is then the look's to tell.
+  const look = lookOf(plan, computed, fold)
   const shareLeft =
     stages.length > 1
-      ? look.left
+      ? untouched(plan, computed, fold)
       : Math.max(0, 1 - Object.values(computed.shareByFormula).reduce((sum, share) => sum + share, 0))
   return {
     look,
@@ -34,4 +38,17 @@ export function judgePlan(plan: FaltoPlan, computed: ComputedStages): Judgement 
     advice: adviceFor(plan, stages, computed, look),
     mixes: mixPlan(plan, computed),
   }
+}
+
+/** Share of the hair that no stage took: over several stages the same hair may be taken more than once. */
+function untouched(plan: FaltoPlan, { head }: ComputedStages, { stages }: Fold): number {
+  const hairs = hairsOfCells(head, plan.hair)
+  const left = stages
+    .at(-1)!
+    .reduce(
+      (sum, locks, i) =>
+        sum + hairs[i]! * locks.reduce((own, { took, share }) => own + (took.length === 0 ? share : 0), 0),
+      0,
+    )
+  return left / hairs.reduce((sum, one) => sum + one, 0)
 }

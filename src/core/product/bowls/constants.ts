@@ -3,7 +3,3 @@ export const STILL_RIGHT_G = 0.2
 
 /** A bowl grows by at most this much to keep its ratio. Our estimate: a quarter more is a quarter wasted. */
 export const MOST_GROWTH = 1.25
-
-/** Bands shorter than this are not shown as canvases of their own, cm. Our estimate. */
-export const SHORTEST_SHOWN_CM = 1
-export const MOST_SHOWN = 5

@@ -4,7 +4,7 @@
  */
 export { mixPlan, type BowlOption, type FormulaMix, type MixedBowl, type MixedPart } from './mixPlan'
 export { gramsByFormula, inBowl } from './weighed'
-export { stageKindOf, surfacesFor } from './surfaces'
+export { stageKindOf } from './stageKind'
 export {
   corrected,
   describeStep,

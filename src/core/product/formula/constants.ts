@@ -95,6 +95,12 @@ export const SHOWS = 0.1
 export const NO_LONGER_WARM = 14
 export const MUTED_TO = 0.85
 
+/**
+ * How quickly the tone of a shade is lost on hair deeper than itself: by this power of their depths. Set on an ash 5 on
+ * natural 3, which stays about 3 (common practice). Our estimate.
+ */
+export const LIGHT_SHADE_EXPONENT = 2
+
 /** A dash is what one adds by eye: about 1 g to a 60 g bowl mixed 1 : 1. Our estimate. */
 export const DASH_SHARE = 1 / 30
 
@@ -153,3 +159,14 @@ export const MIXED_LEVELS = 3
 
 /** White hair, unpigmented: our estimate, between the palest blonde and paper. */
 export const WHITE_HAIR: Lab = { l: 88, a: 0, b: 7 }
+
+/**
+ * What dyes cover of white hair where a formula names no shade yet, %: permanent colour all of it, sheer ones stain it.
+ * Common practice; the figures are our estimate.
+ */
+export const USUAL_WHITE_COVER: Partial<Record<ProductKind, number>> = {
+  permanentColour: 100,
+  demiColour: 60,
+  gloss: 25,
+  directDye: 40,
+}

@@ -19,6 +19,7 @@ import {
   TONE_TAKES,
   BASE_DEPTH,
   FULL_WARMTH_LIFT,
+  LIGHT_SHADE_EXPONENT,
 } from './constants'
 
 /** How deep an absorbance looks: weights near those of the eye. Our estimate. */
@@ -97,7 +98,8 @@ export interface Deposited {
  * Colour after a mix has had its time. Its base makes the hair as deep as itself where it is lighter, in brown, which
  * leaves warmth as it is; its tones take their part of the light away on top. Nothing is ever given back, so a deposit
  * cannot lighten, blue on yellow turns green, and a cool result comes out deeper than its number. Our own model, in
- * absorbance, where dyes add up.
+ * absorbance, where dyes add up; the tone of a shade with a base lighter than hair that was not
+ * lightened hardly shows on it.
  */
 export const depositOn = (surface: Surface, dye: Dye): Deposited => depositor(surface, dye.kind, dye.vol).colour(dye)
 
@@ -113,7 +115,11 @@ export function depositor(surface: Surface, kind: ProductKind, vol: number): Dep
   const canvas = absorbanceOf(openedBy(surface, kind, vol))
   const most = Math.min(1, (UPTAKE[kind] ?? 0) * POROSITY_UPTAKE[porosity])
   const uptakeOf = ({ depth }: Dye) => most * depth ** DEPTH_EXPONENT
-  const pigmented = (dye: Dye) => dyed(canvas, dye, uptakeOf(dye))
+  const shown = ({ base }: Dye): number =>
+    surface.state === 'lightened' || depthOf(base) === 0
+      ? 1
+      : Math.min(1, depthOf(base) / depthOf(canvas)) ** LIGHT_SHADE_EXPONENT
+  const pigmented = (dye: Dye) => dyed(canvas, dye, uptakeOf(dye), shown(dye))
   const whiteHairs = (dye: Dye) => dyed(WHITE_ABSORBANCE, dye, uptakeOf(dye) * dye.whiteCover)
   return {
     colour: (dye) => {
@@ -133,10 +139,10 @@ export function depositor(surface: Surface, kind: ProductKind, vol: number): Dep
 
 const WHITE_ABSORBANCE = absorbanceOf(WHITE_HAIR)
 
-function dyed(canvas: Absorbance, { base, tone }: Dye, uptake: number): Absorbance {
+function dyed(canvas: Absorbance, { base, tone }: Dye, uptake: number, shows = 1): Absorbance {
   const depth = depthOf(base)
   const deeper = depth > 0 ? softly(depth - depthOf(canvas)) / depth : 0
-  const channel = (k: 0 | 1 | 2) => canvas[k] + uptake * (deeper * base[k] + tone[k])
+  const channel = (k: 0 | 1 | 2) => canvas[k] + uptake * (deeper * base[k] + shows * tone[k])
   return [channel(0), channel(1), channel(2)]
 }
 

@@ -16,7 +16,7 @@ export {
 export { fillerNeeded, findingsOf, neutralisedBy, type Finding, type Neutralised, type FormulaUse } from './findings'
 export { STRONGEST_VOL } from './constants'
 export { mixShades, type MixedShade, type MixPart, type Shade } from './mix'
-export { gramsOfParts, millilitres, recipeOf, type Recipe, type RecipePart } from './recipe'
+export { dyeOf, gramsOfParts, millilitres, recipeOf, type Recipe, type RecipePart } from './recipe'
 export { splitExactly } from './split'
 export { suggestFormulas, type Suggestion, type Wanted } from './suggest'
 export { labOfSurface, lightenedSurface, surfaceOfBand, type Surface } from './surface'

@@ -3,7 +3,8 @@ import { dyeOfShades, type Dye } from './deposit'
 import { BlendError, blendDeveloper, peroxideInMix, type BlendPart } from './developer'
 import { mixShades, type MixedShade } from './mix'
 import { splitExactly } from './split'
-import { DASH_SHARE, USUAL_SHELF, BASE_SHARE, USUAL_DENSITY_G_PER_ML } from './constants'
+import { toneOfFormula } from '../../hair/colour'
+import { DASH_SHARE, USUAL_SHELF, BASE_SHARE, USUAL_DENSITY_G_PER_ML, USUAL_WHITE_COVER } from './constants'
 
 /** What is in a bowl, by mass of the whole. */
 export interface RecipePart {
@@ -149,6 +150,17 @@ function colourOf(
     ),
     baseShare: coloured.reduce((sum, { shade, share }) => sum + (share / whole) * BASE_SHARE[shade.base], 0),
   }
+}
+
+/**
+ * The dye of a mix; where no shade was chosen yet, one that is what its formula is to show.
+ * @param level to show, where something else was seen
+ */
+export function dyeOf({ dye, leading: { kind }, formula }: Recipe, level = formula.level): Dye {
+  if (dye) return dye
+  const whiteCoverPercent = USUAL_WHITE_COVER[kind] ?? 0
+  const shade = { level, ...toneOfFormula(formula.tone), base: 'natural', whiteCoverPercent } as const
+  return dyeOfShades(kind, formula.developerVol, 1, [{ shade, share: 1 }])
 }
 
 /**

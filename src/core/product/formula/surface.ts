@@ -30,7 +30,10 @@ export const labOfSurface = ({ state, level, hue, strength }: Surface): Lab =>
  */
 export function surfaceOfBand(name: string, band: Band, white: number): Surface {
   const kinds = band.treatments.map(({ kind }) => kind)
-  const state = lastDyeOf(band) ? 'dyed' : kinds.includes('lightened') ? 'lightened' : 'natural'
+  const dye = lastDyeOf(band)
+  // What was done last shows: lightener bares what dye lay over, dye lies over what was bared.
+  const bared = kinds.includes('lightened') && kinds.lastIndexOf('lightened') > (dye ? kinds.lastIndexOf(dye) : -1)
+  const state = bared ? 'lightened' : dye ? 'dyed' : 'natural'
   const { level, hue, strength, porosity } = band
   return {
     name,

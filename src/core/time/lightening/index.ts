@@ -4,13 +4,23 @@
  * product's longest time caps every prediction.
  */
 export { celsiusAt, driesAfter, exposureOf, freshness, type Course, type CourseEvent, type Exposure } from './course'
-export { HEAT_CELSIUS, NEAR_ENOUGH, RATE_VARIATION, ROOM_CELSIUS } from './constants'
+export {
+  HEAT_CELSIUS,
+  LIGHTEST_LEVEL,
+  NEAR_ENOUGH,
+  RATE_VARIATION,
+  ROOM_CELSIUS,
+  USUAL_MAXIMUM_LIFT,
+} from './constants'
 export { EVERY_MINUTE, fullStrengthOf, type FullStrength } from './fullStrength'
 export { historyRate } from './history'
 export { dilutionFactor, liftAfter, liftRate, mixRate, type LiftConditions } from './lift'
 export {
   createProcess,
+  middleOf,
   stayOf,
+  type HairOf,
+  type MetHair,
   type PieceTimes,
   type ServiceProcess,
   type SpotResult,

@@ -1,10 +1,9 @@
-import { cellAt, virginBand } from '../../hair/hairRecord'
-import { recipeOf, type Recipe } from '../../product/formula'
+import { virginBand } from '../../hair/hairRecord'
+import { dyeOf, recipeOf, type Recipe } from '../../product/formula'
 import { lengthRegionAt, placeFromMap, RIM_FROM_S, type Head } from '../../scalp/head'
 import {
   isLightener,
   type Band,
-  type Canvas,
   type FaltoPlan,
   type HairState,
   type LengthRegion,
@@ -89,28 +88,44 @@ export interface ServiceProcess {
   levelAtFullStrength: (piece: Piece, vol: number, minutes: number) => number
 }
 
+/** Hair that a piece goes on: one of the kinds that it meets there, and its share of them, 0…1. */
+export interface MetHair {
+  bands: readonly Band[]
+  share: number
+}
+
+/** What a piece meets, commonest first; none where nothing is known. */
+export type HairOf = (piece: Piece) => readonly MetHair[]
+
+/** A spot of a piece, on every kind of hair that the piece meets. */
+interface Spot {
+  spot: StrandSpot
+  distanceCm: number
+  places: { place: StrandPlace; share: number }[]
+}
+
 /** What all answers of a service's process lean on. */
 interface Bench {
   recipeFor: (piece: Piece) => Recipe
-  spotsOf: (piece: Piece) => { spot: StrandSpot; distanceCm: number; place: StrandPlace }[]
+  spotsOf: (piece: Piece) => Spot[]
   roomCelsius: number
 }
 
+/** @param hairOf what the stages before left for each piece; without it, virgin hair */
 export function createProcess(
   plan: FaltoPlan,
   head: Head,
-  canvas: Canvas | undefined,
+  hairOf: HairOf = () => [],
   roomCelsius = ROOM_CELSIUS,
 ): ServiceProcess {
   const recipes = new Map(plan.formulas.map((formula) => [formula.id, recipeOf(formula, plan.products)]))
-  const bands = canvas && bandsOfCells(canvas)
-  const spots = new Map<Piece, ReturnType<Bench['spotsOf']>>()
+  const spots = new Map<Piece, Spot[]>()
   const bench: Bench = {
     recipeFor: ({ formulaId }) => recipes.get(formulaId)!,
     spotsOf: (piece) => {
       const known = spots.get(piece)
       if (known) return known
-      const made = placesOf(plan.hair, head, bands, piece)
+      const made = spotsOn(plan.hair, head, hairOf(piece), piece)
       spots.set(piece, made)
       return made
     },
@@ -126,9 +141,9 @@ export function createProcess(
     },
     levelAtFullStrength: (piece, vol, minutes) => {
       const lift = maximumLift(bench.recipeFor(piece))
-      const levels = bench.spotsOf(piece).map(({ distanceCm, place }) => {
+      const levels = bench.spotsOf(piece).map(({ distanceCm, places }) => {
         const rate = fullRate(courseOf(bench, piece, { distanceCm, bowlAgeMinutes: 0, vol }))
-        return levelAfter(place, minutes * rate, lift).expected
+        return meanOver(places, (place) => levelAfter(place, minutes * rate, lift)).expected
       })
       return levels.reduce((sum, level) => sum + level, 0) / levels.length
     },
@@ -167,15 +182,23 @@ function courseOf(
   }
 }
 
+/** Kinds of hair below this share of what a piece meets do not decide how long it stays. Our estimate. */
+const DECIDES_FROM = 0.15
+
 /** How long a piece stays on: until all of it has reached its level, as far as the label lets it. */
 function stayIn(bench: Bench, piece: Piece, bowlAgeMinutes: number, vol: number): ReturnType<ServiceProcess['stay']> {
   const recipe = bench.recipeFor(piece)
   const { least, most } = stayOf(recipe.leading)
   if (!isLightener(recipe.leading.kind)) return { least, ready: least, most, short: false }
   let ready = least
-  for (const { distanceCm, place } of bench.spotsOf(piece)) {
+  const goal = recipe.formula.liftGoal ?? recipe.formula.level
+  for (const { distanceCm, places } of bench.spotsOf(piece)) {
     const { levels } = exposureOf(courseOf(bench, piece, { distanceCm, bowlAgeMinutes, vol }), Math.floor(most))
-    const wanted = exposureForLevel(place, recipe.formula.level - NEAR_ENOUGH, maximumLift(recipe))
+    const wanted = Math.max(
+      ...places
+        .filter(({ share }, i) => i === 0 || share >= DECIDES_FROM)
+        .map(({ place }) => exposureForLevel(place, goal - NEAR_ENOUGH, maximumLift(recipe))),
+    )
     const minute = levels.findIndex((level) => level >= wanted)
     if (minute < 0) return { least, ready: most, most, short: true }
     ready = Math.max(ready, minute)
@@ -188,14 +211,16 @@ function afterIn(bench: Bench, piece: Piece, { on, off, bowlAgeMinutes, vol, eve
   const recipe = bench.recipeFor(piece)
   const minutes = Math.max(0, off - on)
   const { most, least } = stayOf(recipe.leading)
-  return bench.spotsOf(piece).map(({ spot, distanceCm, place }) => {
+  return bench.spotsOf(piece).map(({ spot, distanceCm, places }) => {
     const course = courseOf(bench, piece, { distanceCm, bowlAgeMinutes, vol, events })
     const exposure = exposureOf(course, Math.ceil(minutes))
     return {
       spot,
       distanceCm,
-      level: levelOf(recipe, place, sumAt(exposure.levels, minutes), Math.min(minutes, most), least),
-      strain: strainOf(place, sumAt(exposure.dose, minutes)),
+      level: meanOver(places, (place) =>
+        levelOf(recipe, place, sumAt(exposure.levels, minutes), Math.min(minutes, most), least),
+      ),
+      strain: Math.max(...places.map(({ place }) => strainOf(place, sumAt(exposure.dose, minutes)))),
     }
   })
 }
@@ -206,8 +231,9 @@ function levelOf(recipe: Recipe, place: StrandPlace, exposure: number, minutes: 
     case 'lift':
       return levelAfter(place, exposure, maximumLift(recipe))
     case 'colour': {
-      const takes = recipe.dye && minutes > 0
-      return certain(takes ? colouredAfter(place, recipe.dye!, minutes, Math.max(1, fullMinutes)) : place.band.level)
+      return certain(
+        minutes > 0 ? colouredAfter(place, dyeOf(recipe), minutes, Math.max(1, fullMinutes)) : place.band.level,
+      )
     }
     case 'care':
       return certain(place.band.level)
@@ -219,42 +245,38 @@ const maximumLift = ({ leading }: Recipe): number => leading.rules?.maximumLift 
 const additivesFactor = ({ additives }: Recipe): number =>
   additives.reduce((factor, { product }) => factor * (product.additive?.liftFactor ?? 1), 1)
 
-/** Bands of the strand that most hair of each cell has. */
-function bandsOfCells({ strands, cells }: Canvas): (readonly Band[])[] {
-  const byId = new Map(strands.map(({ id, bands }) => [id, bands]))
-  return cells.map(({ populations }) =>
-    byId.get(populations.reduce((most, one) => (one.share > most.share ? one : most)).strandId)!,
-  )
+/** A range over every kind of hair that is met, weighted by how much there is of it. */
+function meanOver(places: Spot['places'], read: (place: StrandPlace) => Range): Range {
+  const ranges = places.map(({ place, share }) => ({ range: read(place), share }))
+  const mean = (of: keyof Range) => ranges.reduce((sum, { range, share }) => sum + share * range[of], 0)
+  return { low: mean('low'), expected: mean('expected'), high: mean('high') }
 }
 
-function placesOf(
-  hair: HairState,
-  head: Head,
-  bands: (readonly Band[])[] | undefined,
-  piece: Piece,
-): { spot: StrandSpot; distanceCm: number; place: StrandPlace }[] {
+function spotsOn(hair: HairState, head: Head, met: readonly MetHair[], piece: Piece): Spot[] {
   const root = middleOf(head, piece)
   const region = lengthRegionAt(root)
+  const kinds =
+    met.length > 0 ? met : [{ bands: [virginBand(hair.naturalLevel, 0, Math.max(1, piece.hairLength))], share: 1 }]
+  const whole = kinds.reduce((sum, { share }) => sum + share, 0)
   const { fromCm } = piece
   const toCm = Math.min(piece.toCm, piece.hairLength)
   return STRAND_SPOTS.map((spot, i) => {
     const distanceCm = fromCm + [0.05, 0.5, 0.95][i]! * Math.max(0, toCm - fromCm)
-    const own =
-      bands?.[cellAt(root)]?.find((band) => band.toCm > distanceCm) ??
-      bands?.[cellAt(root)]?.at(-1) ??
-      virginBand(hair.naturalLevel, 0, Math.max(1, piece.hairLength))
     const fragile = isFragile(hair, region, root, spot)
-    const band = fragile && own.integrity !== 'breaking' ? { ...own, integrity: 'fragile' as const } : own
-    return {
-      spot,
-      distanceCm,
-      place: { band, naturalLevel: hair.naturalLevel, texture: hair.texture, placeRate: placeRate(region, root) },
-    }
+    const places = kinds.map(({ bands, share }) => {
+      const own = bands.find((band) => band.toCm > distanceCm) ?? bands.at(-1)!
+      const band = fragile && own.integrity !== 'breaking' ? { ...own, integrity: 'fragile' as const } : own
+      return {
+        place: { band, naturalLevel: hair.naturalLevel, texture: hair.texture, placeRate: placeRate(region, root) },
+        share: share / whole,
+      }
+    })
+    return { spot, distanceCm, places }
   })
 }
 
 /** Head-free place in the middle of a piece's parting. */
-function middleOf(head: Head, { line }: Piece): Place {
+export function middleOf(head: Head, { line }: Piece): Place {
   const at = STRIDE * Math.floor(pointCount(line) / 2) + MAP
   return placeFromMap(head, { x: line[at]!, y: line[at + 1]! })
 }

@@ -1,5 +1,6 @@
 import type { FaltoPlan } from '../../model'
-import { createProcess, driesAfter, type Course, type ServiceProcess } from '../lightening'
+import { processOf } from '../fold'
+import { driesAfter, type Course, type ServiceProcess } from '../lightening'
 import {
   clockFor,
   lightens,
@@ -95,7 +96,7 @@ function courseIn(process: ServiceProcess, lifting: readonly ServedPiece[]): Scr
 
 /** Pins the clock of a plan. @throws Error when nobody of the crew can do something */
 export function scriptFor(plan: FaltoPlan, computed: ComputedStages, options: ClockOptions): RunScript {
-  const process = createProcess(plan, computed.head, options.canvas, options.roomCelsius)
+  const process = processOf(plan, computed, { canvas: options.canvas, roomCelsius: options.roomCelsius })
   const { visit, ...clock } = clockFor(plan, computed, options, process)
   const starts = new Map(clock.tasks.map(({ id, from, personId }) => [id, { start: Math.round(60 * from), personId }]))
   return {

@@ -1,5 +1,6 @@
 import { byId, activeVariant, isLightener, type Canvas, type FaltoPlan } from '../../model'
-import { createProcess, ROOM_CELSIUS, type ServiceProcess, type SpotResult } from '../lightening'
+import { processOf } from '../fold'
+import { ROOM_CELSIUS, type ServiceProcess, type SpotResult } from '../lightening'
 import { combinedSigma, rangeOf, SECONDS_VARIATION, type Range, type ComputedStages } from '../../placement/quantity'
 import { minutesFromSeconds } from '../../units'
 import { prepare, type Person, type Prepared, type Resource, type Schedule } from './problem'
@@ -126,7 +127,7 @@ export const visitFor = (
   plan: FaltoPlan,
   computed: ComputedStages,
   { canvas, roomCelsius = ROOM_CELSIUS, ...working }: Omit<ClockOptions, 'crew'>,
-  process = createProcess(plan, computed.head, canvas, roomCelsius),
+  process = processOf(plan, computed, { canvas, roomCelsius }),
 ): Visit => visitOf(plan, chunksOf(plan, computed, process, working), working)
 
 /** Who does what when for one plan, and what it comes to. @throws Error when nobody of the crew can do something */
@@ -134,7 +135,7 @@ export function clockFor(
   plan: FaltoPlan,
   computed: ComputedStages,
   { crew, ...options }: ClockOptions,
-  process = createProcess(plan, computed.head, options.canvas, options.roomCelsius),
+  process = processOf(plan, computed, { canvas: options.canvas, roomCelsius: options.roomCelsius }),
 ): Clock {
   const visit = visitFor(plan, computed, options, process)
   const prepared = prepare({ ...visit, ...crew })

@@ -1,0 +1,299 @@
+import { mergeAlike, SCALP_CELLS, startingCanvas, tidy } from '../../hair/hairRecord'
+import { recipeOf, type Recipe } from '../../product/formula'
+import {
+  activeVariant,
+  byId,
+  isLightener,
+  type Band,
+  type Canvas,
+  type FaltoPlan,
+  type Selection,
+  type Stage,
+} from '../../model'
+import { hairsByCell, hairsOfCells, takesAll, type Piece } from '../../placement/foils'
+import type { ComputedStages, ZoneResult } from '../../placement/quantity'
+import { LEAST_SHARE, MOST_LOCKS, STRETCH_STEP_CM, WHOLLY_FROM } from './constants'
+import { treatStrand, type Application } from './treat'
+
+/** A kind of hair in one scalp cell while a visit goes on: what it is, and which stages took it. */
+export interface Lock {
+  /** Root to tip; the same array for the same hair, in every cell. */
+  bands: readonly Band[]
+  /** What it was before the visit. */
+  was: readonly Band[]
+  /** Of the cell's hairs, 0…1. */
+  share: number
+  white: boolean
+  /** `visit/formula`, as the record says it. */
+  sources: readonly string[]
+  /** Stages that took it, by their place in the plan. */
+  took: readonly number[]
+}
+
+/** The hair before each stage, and at the end: element k is what stage k meets. In the fixed order of scalp cells. */
+export type FoldedCells = readonly (readonly Lock[])[]
+
+export interface Fold {
+  stages: readonly FoldedCells[]
+  /** The hair as a record says it, after so many stages (0: before the visit; left out: after all of them). */
+  canvas: (stages?: number) => Canvas
+}
+
+export interface FoldOptions {
+  /** The hair as it was recorded; left out: virgin hair, white where the plan's map says so. */
+  canvas?: Canvas | undefined
+  /** Names the visit in the sources of what it treats. */
+  visitId?: string | undefined
+  /** The day of the visit. */
+  on?: string | undefined
+  /** What came of it otherwise than meant: levels of a zone's hair under a formula, and pieces that were left out. */
+  came?: { levels: readonly CameLevel[]; leftOut: ReadonlySet<string> } | undefined
+}
+
+export interface CameLevel {
+  zoneId: string
+  formulaId: string
+  level: number
+}
+
+/**
+ * The fold: the hair after every stage of a visit, one stage after another on what the one before left. A stage on
+ * everything takes each kind of hair in proportion; a stage on what another took or dropped takes exactly that. What is
+ * taken is treated along its stretch as it then is.
+ */
+export function foldPlan(plan: FaltoPlan, computed: ComputedStages, options: FoldOptions = {}): Fold {
+  const { canvas, visitId = 'this visit', on = canvas?.recordedOn ?? '' } = options
+  const before = canvas ?? canvasOf(plan, computed)
+  const treat = treatments(plan)
+  const { stages } = activeVariant(plan)
+  const folded: FoldedCells[] = [locksOf(before)]
+  stages.forEach((stage, index) => {
+    const takes = takesByCell(plan, stage, computed, { ...options, on })
+    const everywhere = stage.zones.every(({ placement }) => takesAll(placement)) && !options.came?.leftOut.size
+    const eligible = worksOnLock(stage, stages)
+    const met = folded.at(-1)!
+    folded.push(
+      met.map((locks, cell) => {
+        const taken = takes[cell]!
+        return taken.length === 0 ? locks : foldCell({ locks, taken, everywhere, eligible, index, visitId, treat })
+      }),
+    )
+  })
+  return {
+    stages: folded,
+    canvas: (count = stages.length) => canvasFrom(folded[count]!, before, count > 0 ? on : before.recordedOn),
+  }
+}
+
+/** Virgin hair as the plan describes it, white where its map says so. */
+function canvasOf({ hair, hairMap }: FaltoPlan, { head }: ComputedStages): Canvas {
+  const virgin = startingCanvas(head, hair, '')
+  if (!hairMap) return virgin
+  return {
+    ...virgin,
+    cells: virgin.cells.map(({ populations }, i) => ({
+      populations: populations.flatMap((population) => {
+        const white = hairMap.whitePercent[i]! / 100
+        const earlier = hairMap.earlierPercent[i]! / 100
+        // Nobody says what the earlier work was; it can be told apart all the same.
+        return [
+          { ...population, white, share: population.share * (1 - earlier) },
+          { ...population, white, share: population.share * earlier, sources: ['earlier'] },
+        ].filter(({ share }) => share > 0)
+      }),
+    })),
+  }
+}
+
+/** A record's populations with white hair kept apart, so that every lock is of one kind. */
+function locksOf({ strands, cells }: Canvas): FoldedCells {
+  const bandsOf = new Map(strands.map(({ id, bands }) => [id, bands]))
+  return cells.map(({ populations }) =>
+    populations.flatMap(({ strandId, share, white, sources }): Lock[] => {
+      const bands = bandsOf.get(strandId)!
+      const lock = { bands, was: bands, sources, took: [] }
+      return [
+        { ...lock, share: share * (1 - white), white: false },
+        { ...lock, share: share * white, white: true },
+      ].filter((one) => one.share > 0)
+    }),
+  )
+}
+
+/** What one mix takes of a cell, and which hair it may take. */
+interface Taken {
+  key: string
+  application: Application
+  select: Selection
+  /** Of the cell's hairs, 0…1. */
+  share: number
+  /** Its section is taken whole. */
+  whole: boolean
+}
+
+/** Whether a take that is limited to some hair may take a lock. */
+export const selects = (lock: Lock, select: Selection): boolean => SELECTS[select](lock)
+
+const SELECTS: Record<Selection, (lock: Lock) => boolean> = {
+  all: () => true,
+  copyWhite: () => true,
+  white: ({ white }) => white,
+  dark: ({ white }) => !white,
+  earlier: ({ sources, bands }) => sources.length > 0 || wasWorked(bands),
+  notEarlier: ({ sources, bands }) => sources.length === 0 && !wasWorked(bands),
+}
+
+/** Work from elsewhere that a record knows by its bands: lightened, or coloured beyond the root. */
+const wasWorked = (bands: readonly Band[]): boolean =>
+  bands.some(({ treatments }) => treatments.some(({ kind }) => kind === 'lightened'))
+
+/** Whether a stage works on a lock: on all, or on what an earlier stage took or dropped. */
+export function worksOnLock({ worksOn }: Stage, stages: readonly Stage[]): (lock: Lock) => boolean {
+  if (!worksOn || worksOn.kind === 'everything') return () => true
+  const earlier = stages.findIndex(({ id }) => id === worksOn.stageId)
+  const wanted = worksOn.kind === 'took'
+  return ({ took }) => took.includes(earlier) === wanted
+}
+
+/** What the pieces of a stage take, cell by cell: pieces that do the same to hair are one. */
+function takesByCell(
+  plan: FaltoPlan,
+  stage: Stage,
+  { head, zones }: ComputedStages,
+  { on, came }: FoldOptions & { on: string },
+): Taken[][] {
+  const hairs = hairsOfCells(head, plan.hair)
+  const byCell = SCALP_CELLS.map(() => new Map<string, Taken>())
+  const recipes = new Map(plan.formulas.map((formula) => [formula.id, recipeOf(formula, plan.products)]))
+  for (const zone of zones.filter(({ stageId }) => stageId === stage.id)) {
+    const { placement } = byId(stage.zones, zone.zoneId)
+    const [select, whole] = [placement.select ?? 'all', takesAll(placement) && !came?.leftOut.size]
+    for (const piece of zone.placement.pieces) {
+      if (came?.leftOut.has(piece.id)) continue
+      const application = applicationOf(recipes.get(piece.formulaId)!, piece, on, cameOf(came, zone, piece))
+      const key = `${piece.formulaId} ${application.goal} ${application.fromCm} ${application.toCm} ${select} ${whole}`
+      const { cells, hairs: taken } = hairsByCell(head, piece)
+      for (let i = 0; i < cells.length; i++) {
+        const cell = cells[i]!
+        const share = taken[i]! / hairs[cell]!
+        const known = byCell[cell]!.get(key)
+        if (known) known.share += share
+        else byCell[cell]!.set(key, { key, application, select, share, whole })
+      }
+    }
+  }
+  return byCell.map((cell) => [...cell.values()])
+}
+
+const cameOf = (came: FoldOptions['came'], { zoneId }: ZoneResult, { formulaId }: Piece): number | undefined =>
+  came?.levels.find((one) => one.zoneId === zoneId && one.formulaId === formulaId)?.level
+
+function applicationOf(recipe: Recipe, { fromCm, toCm }: Piece, on: string, came: number | undefined): Application {
+  const { formula, leading } = recipe
+  const meant = isLightener(leading.kind) ? (formula.liftGoal ?? formula.level) : formula.level
+  const step = (cm: number) => Math.round(cm / STRETCH_STEP_CM) * STRETCH_STEP_CM
+  return { recipe, goal: came ?? meant, seen: came !== undefined, fromCm: step(fromCm), toCm: step(toCm), on }
+}
+
+interface CellFold {
+  locks: readonly Lock[]
+  taken: readonly Taken[]
+  /** The stage takes all hair of the head that it may take. */
+  everywhere: boolean
+  eligible: (lock: Lock) => boolean
+  /** Which stage this is. */
+  index: number
+  visitId: string
+  treat: (lock: Lock, taken: Taken) => readonly Band[]
+}
+
+/** One stage on one cell. No hair is taken twice by a stage; hair that may not be taken stays as it is. */
+function foldCell({ locks, taken, everywhere, eligible, index, visitId, treat }: CellFold): readonly Lock[] {
+  const open = locks.filter(eligible)
+  const after = locks.filter((lock) => !eligible(lock))
+  let left = [...open]
+  for (const select of new Set(taken.map((one) => one.select))) {
+    const own = taken.filter((one) => one.select === select)
+    const may = left.filter(SELECTS[select])
+    const available = may.reduce((sum, { share }) => sum + share, 0)
+    if (available <= 0) continue
+    const asked = own.reduce((sum, { share }) => sum + share, 0)
+    const takesRest = everywhere || (own.every(({ whole }) => whole) && asked > WHOLLY_FROM * available)
+    const fit = takesRest ? 1 / asked : Math.min(1 / available, 1 / asked)
+    left = left.filter((lock) => !SELECTS[select](lock))
+    for (const lock of may) {
+      for (const one of own)
+        after.push({
+          ...lock,
+          bands: treat(lock, one),
+          share: lock.share * one.share * fit,
+          sources: [...lock.sources, `${visitId}/${one.application.recipe.formula.id}`],
+          took: [...lock.took, index],
+        })
+      const rest = 1 - asked * fit
+      if (rest > LEAST_SHARE) left.push({ ...lock, share: lock.share * rest })
+    }
+  }
+  return joined([...after, ...left])
+}
+
+/** Locks that are the same in everything are one; the shares of a cell come to 1 again. */
+function joined(locks: readonly Lock[]): readonly Lock[] {
+  const byKind = new Map<string, Lock>()
+  for (const lock of locks) {
+    const key = `${idOf(lock.bands)} ${idOf(lock.was)} ${lock.white} ${lock.took.join()} ${lock.sources.join()}`
+    const known = byKind.get(key)
+    byKind.set(key, known ? { ...known, share: known.share + lock.share } : lock)
+  }
+  const kept = [...byKind.values()].sort((a, b) => b.share - a.share).slice(0, MOST_LOCKS)
+  const whole = kept.reduce((sum, { share }) => sum + share, 0)
+  return kept.map((lock) => ({ ...lock, share: lock.share / whole }))
+}
+
+/** Names of strands in hand; a strand that nothing was done to keeps its array, and so its name. */
+const names = new WeakMap<readonly Band[], number>()
+let named = 0
+function idOf(bands: readonly Band[]): number {
+  const known = names.get(bands) ?? named++
+  names.set(bands, known)
+  return known
+}
+
+/** Treats locks, each kind of hair once for each mix on each stretch. */
+function treatments({ hair: { naturalLevel } }: FaltoPlan): CellFold['treat'] {
+  const treated = new Map<string, readonly Band[]>()
+  return ({ bands, white }, { key, application }) => {
+    const name = `${idOf(bands)} ${white} ${key}`
+    const known = treated.get(name)
+    if (known) return known
+    const after = treatStrand(bands, application, { naturalLevel, white })
+    treated.set(name, after)
+    return after
+  }
+}
+
+/** Locks as a record: strands that were there keep their names, white and pigmented hair of one kind is one again. */
+function canvasFrom(cells: FoldedCells, before: Canvas, recordedOn: string): Canvas {
+  const strands = new Map(before.strands.map(({ id, bands }) => [bands as readonly Band[], id]))
+  const used = new Set(before.strands.map(({ id }) => id))
+  const idFor = (bands: readonly Band[]): string => {
+    const known = strands.get(bands)
+    if (known) return known
+    let n = strands.size + 1
+    while (used.has(`strand-${n}`)) n++
+    used.add(`strand-${n}`)
+    strands.set(bands, `strand-${n}`)
+    return `strand-${n}`
+  }
+  const populated = cells.map((locks) => ({
+    populations: locks.map(({ bands, share, white, sources }) => ({
+      strandId: idFor(bands),
+      share,
+      white: white ? 1 : 0,
+      sources: [...sources],
+    })),
+  }))
+  return mergeAlike(
+    tidy({ recordedOn, strands: [...strands].map(([bands, id]) => ({ id, bands: [...bands] })), cells: populated }),
+  )
+}

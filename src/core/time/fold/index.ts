@@ -1,0 +1,9 @@
+/**
+ * The fold: the hair after every stage of a visit, as populations with bands on the scalp's cells. Shares 0…1, levels
+ * 1…12, distances from the scalp in cm. What the next stage meets, what is seen at the end and what the record says are
+ * all read from it. Predicted as meant; what was seen at the chair replaces it.
+ */
+export { foldPlan, type CameLevel, type Fold, type FoldedCells, type FoldOptions, type Lock } from './fold'
+export { processOf } from './met'
+export { surfacesOf } from './surfaces'
+export { shownLevel } from './treat'

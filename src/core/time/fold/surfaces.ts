@@ -1,0 +1,97 @@
+import { byId, activeVariant, type Band, type FaltoPlan } from '../../model'
+import { surfaceOfBand, type Surface } from '../../product/formula'
+import { hairsByCell, type Piece } from '../../placement/foils'
+import type { ComputedStages } from '../../placement/quantity'
+import type { Fold, Lock } from './fold'
+import { lockFilter } from './met'
+import { LEAST_SURFACE_SHARE, MOST_SURFACES, SHORTEST_SURFACE_CM } from './constants'
+
+/** A stretch of hair that looks the same all over, with how much of what a formula goes on it is. */
+interface Stretch {
+  band: Band
+  white: boolean
+  /** The formula of this visit that lightened it last. */
+  lightenedBy: string | undefined
+  fromCm: number
+  toCm: number
+  /** cm of strands, in all */
+  weight: number
+}
+
+/**
+ * What each formula of a plan goes on, as the stages before left it: every look of hair that its pieces reach, the
+ * commonest first. Formulas that nothing is worked with have the hair as it was before the visit.
+ */
+export function surfacesOf(plan: FaltoPlan, computed: ComputedStages, fold: Fold): Record<string, Surface[]> {
+  const { stages } = activeVariant(plan)
+  const met = new Map(plan.formulas.map(({ id }) => [id, new Map<string, Stretch>()]))
+  for (const { stageId, zoneId, placement } of computed.zones) {
+    const index = stages.findIndex(({ id }) => id === stageId)
+    const fits = lockFilter(plan, stageId, byId(stages[index]!.zones, zoneId).placement.select)
+    for (const piece of placement.pieces) {
+      const { cells, hairs } = hairsByCell(computed.head, piece)
+      cells.forEach((cell, i) =>
+        fold.stages[index]![cell]!.filter(fits).forEach((lock) =>
+          addStretches(met.get(piece.formulaId)!, lock, hairs[i]! * lock.share, piece),
+        ),
+      )
+    }
+  }
+  const whole: Pick<Piece, 'fromCm' | 'toCm'> = { fromCm: 0, toCm: Infinity }
+  return Object.fromEntries(
+    [...met].map(([id, stretches]) => {
+      if (stretches.size === 0)
+        fold.stages[0]!.forEach((locks) => locks.forEach((lock) => addStretches(stretches, lock, lock.share, whole)))
+      return [id, surfacesFrom([...stretches.values()])]
+    }),
+  )
+}
+
+/** Adds what a piece reaches of a lock to what is known already, look by look. */
+function addStretches(
+  known: Map<string, Stretch>,
+  { bands, white, sources }: Lock,
+  hairs: number,
+  { fromCm, toCm }: Pick<Piece, 'fromCm' | 'toCm'>,
+): void {
+  for (const band of bands) {
+    const [from, to] = [Math.max(band.fromCm, fromCm), Math.min(band.toCm, toCm)]
+    if (to - from < SHORTEST_SURFACE_CM) continue
+    const last = band.treatments.at(-1)
+    const lightenedBy = last?.kind === 'lightened' ? sources.at(-1)?.split('/')[1] : undefined
+    const key = `${band.level} ${band.hue} ${band.strength} ${last?.kind} ${lightenedBy} ${white && !last}`
+    const one = known.get(key)
+    if (!one) {
+      known.set(key, { band, white, lightenedBy, fromCm: from, toCm: to, weight: hairs * (to - from) })
+      continue
+    }
+    one.fromCm = Math.min(one.fromCm, from)
+    one.toCm = Math.max(one.toCm, to)
+    one.weight += hairs * (to - from)
+  }
+}
+
+/** White hair stands beside the pigmented hair of its stretch, as its share: that is how it is looked at. */
+function surfacesFrom(stretches: readonly Stretch[]): Surface[] {
+  const sum = stretches.reduce((total, { weight }) => total + weight, 0)
+  const pigmented = stretches.filter(({ white, band }) => !white || band.treatments.length > 0)
+  const virginWhite = stretches.filter(({ white, band }) => white && band.treatments.length === 0)
+  const looks = pigmented.length > 0 ? pigmented : virginWhite
+  return [...looks]
+    .sort((a, b) => b.weight - a.weight)
+    .filter(({ weight }, i) => i === 0 || weight > LEAST_SURFACE_SHARE * sum)
+    .slice(0, MOST_SURFACES)
+    .map((stretch) => {
+      const twin = virginWhite.find(
+        ({ band }) => band.level === stretch.band.level && stretch.band.treatments.length === 0,
+      )
+      const white = twin ? twin.weight / (twin.weight + (twin === stretch ? 0 : stretch.weight)) : 0
+      return surfaceOfBand(nameOf(stretch), stretch.band, white)
+    })
+}
+
+function nameOf({ band: { level, treatments }, lightenedBy, fromCm, toCm }: Stretch): string {
+  if (lightenedBy) return `What ${lightenedBy} lightened, level ${level}`
+  if (treatments.length === 0) return `Natural, level ${level}`
+  return `${fromCm}–${toCm} cm, level ${level}`
+}
