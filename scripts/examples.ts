@@ -1,7 +1,7 @@
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { v7 } from 'uuid'
 import { DEMO_CLIENTS } from '@/server/demo'
-import { planSchema } from '@/server/schema'
+import { publishedSchemas } from '@/server/schema'
 
 /** Writes docs/examples and docs/schema from the code. The ids are counted, so that a second run changes nothing. */
 const written = Date.UTC(2026, 10, 24)
@@ -12,4 +12,5 @@ mkdirSync('docs/examples', { recursive: true })
 for (const demo of DEMO_CLIENTS)
   writeFileSync(`docs/examples/${demo.key}.json`, `${JSON.stringify(demo.plan(newId), null, 2)}\n`)
 mkdirSync('docs/schema', { recursive: true })
-writeFileSync('docs/schema/falto-plan-1.schema.json', `${JSON.stringify(planSchema(), null, 2)}\n`)
+for (const [name, schema] of Object.entries(publishedSchemas()))
+  writeFileSync(`docs/schema/${name}.schema.json`, `${JSON.stringify(schema, null, 2)}\n`)

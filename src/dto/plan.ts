@@ -58,7 +58,7 @@ import {
   Sentences,
   Text,
 } from './decorators'
-import { HairStateDto, HeadMeasuresDto } from './hair'
+import { CanvasDto, HairStateDto, HeadMeasuresDto } from './hair'
 import { ProductDto } from './product'
 
 /**
@@ -247,6 +247,7 @@ export class FaltoPlanDto implements FaltoPlan {
   @IsDefined({ message: 'is missing' }) @Nested(() => HeadMeasuresDto) head!: HeadMeasuresDto
   @IsDefined({ message: 'is missing' }) @Nested(() => HairStateDto) hair!: HairStateDto
   @MayBeAbsent() @Nested(() => HairMapDto) hairMap?: HairMapDto
+  @MayBeAbsent() @Nested(() => CanvasDto) canvas?: CanvasDto
   @ListOf(() => ProductDto, 1, COUNTS.products) products!: ProductDto[]
   @ListOf(() => FormulaDto, 1, COUNTS.formulas) formulas!: FormulaDto[]
   @IsDefined({ message: 'is missing' }) @Nested(() => LearnedFactorsDto) learned!: LearnedFactorsDto

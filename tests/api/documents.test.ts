@@ -2,11 +2,12 @@ import Ajv2020 from 'ajv/dist/2020'
 import { readFileSync, readdirSync } from 'node:fs'
 import { DEMO_CLIENTS } from '@/server/demo'
 import { checkPlanDocument, checkEntry, FaltoPlanDto } from '@/dto'
-import { planSchema } from '@/server/schema'
+import { publishedSchemas } from '@/server/schema'
 import type { FaltoPlan } from '@/core/model'
 import { planWith } from '../support/plan'
 
-const published = JSON.parse(readFileSync('docs/schema/falto-plan-1.schema.json', 'utf8')) as object
+const schemaIn = (name: string) => JSON.parse(readFileSync(`docs/schema/${name}.schema.json`, 'utf8')) as object
+const published = schemaIn('falto-plan-1')
 const matches = new Ajv2020({ allErrors: true, strictTypes: false }).compile(published)
 
 type Harm = (plan: Record<string, never> & FaltoPlan) => unknown
@@ -68,7 +69,13 @@ const REFUSED: [string, Harm, string][] = [
 
 describe('the published schema and the checks at the entry', () => {
   it('is what the code makes today', () => {
-    expect(planSchema()).toEqual(published)
+    const schemas = publishedSchemas()
+    expect(readdirSync('docs/schema').sort()).toEqual(
+      Object.keys(schemas)
+        .map((name) => `${name}.schema.json`)
+        .sort(),
+    )
+    for (const [name, schema] of Object.entries(schemas)) expect(schema).toEqual(schemaIn(name))
   })
 
   it.each(DEMO_CLIENTS.map(({ key }) => [key] as const))(

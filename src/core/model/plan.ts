@@ -1,4 +1,5 @@
 import type { Product } from './catalogue'
+import type { Canvas } from './consultation'
 import type { HairState } from './hair'
 import type { HeadMeasures } from './head'
 import type { BoundaryStep, Layout } from './layout'
@@ -160,6 +161,8 @@ export interface FaltoPlan {
   head: HeadMeasures
   hair: HairState
   hairMap?: HairMap | undefined
+  /** The hair as it was recorded, where the document has to say so alone. Left out: the record beside it, or virgin hair. */
+  canvas?: Canvas | undefined
   products: Product[]
   formulas: Formula[]
   learned: LearnedFactors

@@ -1,15 +1,18 @@
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js'
 import { ValidationTypes } from 'class-validator'
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema'
-import { FaltoPlanDto } from '@/dto'
+import { FaltoPlanDto, PlanClientDto } from '@/dto'
 
 type Schema = { properties?: Record<string, unknown>; required?: string[]; [key: string]: unknown }
 
-/**
- * The published JSON Schema (2020-12) of `falto-plan` v1, made from the DTO classes. Run where class names are kept
- * (tests and scripts, not the minified server).
- */
-export function planSchema(): Schema {
+/** The published JSON Schemas (2020-12), by file name. Run where class names are kept (tests and scripts). */
+export const publishedSchemas = (): Record<string, Schema> => ({
+  'falto-plan-1': schemaOf(FaltoPlanDto, 'falto-plan'),
+  'falto-client-1': schemaOf(PlanClientDto, 'falto-client'),
+})
+
+/** The schema of a document, made from its DTO class and those it leans on. */
+function schemaOf(type: { name: string }, title: string): Schema {
   const all = validationMetadatasToSchemas({
     classTransformerMetadataStorage: defaultMetadataStorage,
     refPointerPrefix: '#/$defs/',
@@ -24,14 +27,14 @@ export function planSchema(): Schema {
     needed.add(name)
     for (const [, reference] of JSON.stringify(all[name]).matchAll(/#\/\$defs\/(\w+)/g)) collect(reference!)
   }
-  collect(FaltoPlanDto.name)
-  needed.delete(FaltoPlanDto.name)
+  collect(type.name)
+  needed.delete(type.name)
   const closed = (schema: Schema): Schema => ({ ...schema, additionalProperties: false })
   const document = {
     $schema: 'https://json-schema.org/draft/2020-12/schema',
-    $id: 'urn:falto:falto-plan:1',
-    title: 'falto-plan',
-    ...closed(all[FaltoPlanDto.name]!),
+    $id: `urn:falto:${title}:1`,
+    title,
+    ...closed(all[type.name]!),
     $defs: Object.fromEntries([...needed].sort().map((name) => [name, closed(all[name]!)])),
   }
   return JSON.parse(JSON.stringify(document).replaceAll(/(\w+)Dto"/g, '$1"')) as Schema

@@ -74,6 +74,27 @@ export function startingCanvas(head: Head, hair: HairState, recordedOn: string):
   return tidy({ recordedOn, strands, cells })
 }
 
+/**
+ * A head whose hair is the same everywhere, each region at its own length.
+ * @param bands of the longest hair, root to tip
+ * @param white share of white hairs, 0…1
+ */
+export function uniformCanvas(
+  head: Head,
+  hair: HairState,
+  { bands, white, recordedOn }: { bands: readonly Band[] | undefined; white: number; recordedOn: string },
+): Canvas {
+  const virgin = startingCanvas(head, hair, recordedOn)
+  return tidy({
+    ...virgin,
+    strands: virgin.strands.map((strand) => ({
+      ...strand,
+      bands: bands ? fitBands(bands, strandLength(strand.bands)) : strand.bands,
+    })),
+    cells: virgin.cells.map(({ populations }) => ({ populations: populations.map((one) => ({ ...one, white })) })),
+  })
+}
+
 /** A strand's share of a region's hair (by cells; of the whole head for `all`), largest first. */
 export function strandsOf(
   canvas: Canvas,

@@ -34,6 +34,7 @@ export {
   startingCanvas,
   strandsOf,
   tidy,
+  uniformCanvas,
   whiteOfCell,
 } from './canvas'
 export { cellArea, cellAt, cellOutline, SCALP_CELLS, type ScalpCell } from './cells'

@@ -1,4 +1,5 @@
 import { createHead, HeadMeasureError, type Head } from '../../scalp/head'
+import { checkCanvas } from '../../hair/hairRecord'
 import { checkStage } from '../../placement/layout'
 import { isCompanion, LEAVE, type FaltoPlan, type Formula, type Placement, type Stage } from '../../model'
 import { rampWays } from '../../placement/foils'
@@ -20,6 +21,7 @@ export function checkPlan(plan: FaltoPlan): PlanProblem[] {
   const formulas = new Set(plan.formulas.map(({ id }) => id))
   return [
     ...problems,
+    ...(plan.canvas ? checkCanvas(plan.canvas).map((problem) => within('canvas', problem)) : []),
     ...checkNames(plan),
     ...plan.formulas.flatMap((formula, i) => checkFormula(plan, formula, `formulas[${i}]`)),
     ...checkVariantNames(plan),

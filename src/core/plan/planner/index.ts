@@ -1,4 +1,5 @@
 /** Joins the stages: a plan document in, everything computed out, rounded in one place. */
+export { afterFigures, type AfterFigures } from './afterFigures'
 export { checkPlan, type PlanProblem } from './checkPlan'
 export { clockFigures, type ClockFigures, type ClockTaskFigures, type ZoneClockFigures } from './clockFigures'
 export { judgePlan, type ComputedPlan, type Judgement } from './judgePlan'

@@ -62,7 +62,7 @@ export interface CameLevel {
  * taken is treated along its stretch as it then is.
  */
 export function foldPlan(plan: FaltoPlan, computed: ComputedStages, options: FoldOptions = {}): Fold {
-  const { canvas, visitId = 'this visit', on = canvas?.recordedOn ?? '' } = options
+  const { canvas = plan.canvas, visitId = 'this visit', on = canvas?.recordedOn ?? '' } = options
   const before = canvas ?? canvasOf(plan, computed)
   const treat = treatments(plan)
   const { stages } = activeVariant(plan)
