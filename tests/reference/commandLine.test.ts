@@ -5,7 +5,7 @@ import type { AfterFigures, PlanFigures } from '@/core/plan/planner'
 import { SERVICES } from '@/core/plan/serviceKinds'
 import { checkPlanDocument } from '@/dto'
 
-/** The command line as somebody else's script would use it: JSON on stdout, one line on stderr and a code for the rest. */
+/** The command line as somebody else's script uses it: JSON on stdout, one line on stderr and a code for the rest. */
 function falto(command: 'kinds' | 'plan' | 'compute', args: string[] = [], input: unknown = '') {
   const { status, stdout, stderr } = spawnSync(
     process.execPath,

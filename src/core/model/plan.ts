@@ -161,7 +161,7 @@ export interface FaltoPlan {
   head: HeadMeasures
   hair: HairState
   hairMap?: HairMap | undefined
-  /** The hair as it was recorded, where the document has to say so alone. Left out: the record beside it, or virgin hair. */
+  /** The hair as it was recorded, where the document has to say so alone. */
   canvas?: Canvas | undefined
   products: Product[]
   formulas: Formula[]
