@@ -8,7 +8,11 @@ import { planWith } from '../support/plan'
 
 const schemaIn = (name: string) => JSON.parse(readFileSync(`docs/schema/${name}.schema.json`, 'utf8')) as object
 const published = schemaIn('falto-plan-1')
-const matches = new Ajv2020({ allErrors: true, strictTypes: false }).compile(published)
+const matches = new Ajv2020({
+  allErrors: true,
+  strictTypes: false,
+  formats: { date: /^\d{4}-\d{2}-\d{2}$/ },
+}).compile(published)
 
 type Harm = (plan: Record<string, never> & FaltoPlan) => unknown
 const zone = (plan: FaltoPlan) => plan.variants[0]!.stages[0]!.zones[0]!

@@ -1,23 +1,33 @@
 import { spawnSync } from 'node:child_process'
-import { readFileSync } from 'node:fs'
-import type { FaltoPlan } from '@/core/model'
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import type { AfterFigures, PlanFigures } from '@/core/plan/planner'
 import { SERVICES } from '@/core/plan/serviceKinds'
 import { checkPlanDocument } from '@/dto'
+import { compute } from '../../scripts/commands/compute'
+import { EntryError } from '../../scripts/commands/entry'
+import { plan } from '../../scripts/commands/plan'
 
 /** The command line as somebody else's script uses it: JSON on stdout, one line on stderr and a code for the rest. */
-function falto(command: 'kinds' | 'plan' | 'compute', args: string[] = [], input: unknown = '') {
-  const { status, stdout, stderr } = spawnSync(
-    process.execPath,
-    ['--import', 'tsx', `scripts/${command}.ts`, ...args],
-    {
-      encoding: 'utf8',
-      input: typeof input === 'string' ? input : JSON.stringify(input),
-      env: { ...process.env, NODE_NO_WARNINGS: '1' },
-      maxBuffer: 64e6,
-    },
-  )
-  return { code: status, answer: stdout ? (JSON.parse(stdout) as unknown) : undefined, said: stderr.trim() }
+function falto(args: string[], input = '') {
+  const { status, stdout, stderr } = spawnSync(process.execPath, ['--import', 'tsx', 'scripts/command.ts', ...args], {
+    encoding: 'utf8',
+    input,
+    env: { ...process.env, NODE_NO_WARNINGS: '1' },
+    maxBuffer: 64e6,
+  })
+  return { code: status, out: stdout, said: stderr.trim() }
+}
+
+const folder = mkdtempSync(join(tmpdir(), 'falto-commands-'))
+afterAll(() => rmSync(folder, { recursive: true }))
+let files = 0
+/** A file that holds an entry, or a text as it stands. */
+function fileOf(entry: unknown): string {
+  const file = join(folder, `${files++}.json`)
+  writeFileSync(file, typeof entry === 'string' ? entry : JSON.stringify(entry))
+  return file
 }
 
 const BANDS = [
@@ -29,19 +39,21 @@ const BANDS = [
 ]
 
 it('lists the kinds of service there are', () => {
-  const { code, answer } = falto('kinds')
+  const { code, out } = falto(['kinds'])
   expect(code).toBe(0)
-  expect(answer).toEqual(SERVICES.map(({ id, name, help }) => ({ id, name, help })))
+  expect(JSON.parse(out)).toEqual(SERVICES.map(({ id, name, help }) => ({ id, name, help })))
 })
 
 it('plans for a client whose lengths are light, and computes what every stage meets and leaves', () => {
-  const made = falto('plan', ['foilRetouch', '--client', '-', '--level', '4'], { bands: BANDS, whitePercent: 10 })
+  const made = falto(
+    ['plan', 'foilRetouch', '--client', '-', '--level', '4'],
+    JSON.stringify({ bands: BANDS, whitePercent: 10 }),
+  )
   expect([made.code, made.said]).toEqual([0, ''])
-  const plan = made.answer as FaltoPlan
-  expect(checkPlanDocument(plan)).toMatchObject({ ok: true })
-  const { code, answer } = falto('compute', ['-'], plan)
+  expect(checkPlanDocument(JSON.parse(made.out))).toMatchObject({ ok: true })
+  const { code, out } = falto(['compute', '-'], made.out)
   expect(code).toBe(0)
-  const { after, stages, look } = answer as AfterFigures & PlanFigures
+  const { after, stages, look } = JSON.parse(out) as AfterFigures & PlanFigures
   expect(after.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 2)
   expect(after.filter(({ white }) => white).reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(0.1, 2)
   const [{ met, left }] = stages as [AfterFigures['stages'][number]]
@@ -53,14 +65,17 @@ it('plans for a client whose lengths are light, and computes what every stage me
 
 it('plans for the standard head with what the flags say of it', () => {
   const flags = ['--length', '50', '--density', 'high', '--texture', 'fine', '--level', '7']
-  const { hair } = falto('plan', ['fullBabylights', ...flags]).answer as FaltoPlan
-  expect(hair).toMatchObject({ lengthCm: 50, density: 'high', texture: 'fine', naturalLevel: 7 })
+  expect(plan(['fullBabylights', ...flags]).hair).toMatchObject({
+    lengthCm: 50,
+    density: 'high',
+    texture: 'fine',
+    naturalLevel: 7,
+  })
 })
 
 it('proposes from the wish', () => {
   const wish = { ...GOAL, lightPercent: 12, targets: [{ region: 'all', level: 9, hue: 'beige', strength: 0.4 }] }
-  const { answer } = falto('plan', ['proposed', '--client', '-'], { goal: wish })
-  expect((answer as FaltoPlan).proposal!.length).toBeGreaterThan(1)
+  expect(plan(['proposed', '--client', fileOf({ goal: wish })]).proposal!.length).toBeGreaterThan(1)
 })
 
 const GOAL = {
@@ -76,30 +91,31 @@ const GOAL = {
   school: 'lowAndSlow',
 }
 
-it.each<[string, 'plan' | 'compute', string[], unknown, RegExp]>([
-  ['no kind', 'plan', [], '', /say one kind of service/],
-  ['a kind that is not there', 'plan', ['fringeOnly'], '', /no kind of service "fringeOnly"; \.\/falto kinds/],
-  ['a flag that is not there', 'plan', ['fullBabylights', '--colour', 'red'], '', /--colour/],
-  [
-    'a length that no hair has',
-    'plan',
-    ['fullBabylights', '--length', '900'],
-    '',
-    /--length must be between 2 and 150 cm/,
-  ],
-  ['a word that is none', 'plan', ['fullBabylights', '--density', 'thick'], '', /low, medium, high/],
-  ['no wish to propose from', 'plan', ['proposed'], '', /goal is missing/],
-  ['what is no JSON', 'plan', ['fullBabylights', '--client', '-'], '{', /standard input is not valid JSON/],
-  ['a file that is not there', 'plan', ['fullBabylights', '--client', 'nobody.json'], '', /cannot be read \(ENOENT\)/],
-  ['bands that leave a gap', 'plan', ['fullBabylights', '--client', '-'], { bands: [BANDS[1]] }, /bands\[0\]\.fromCm/],
-  ['a field Falto does not know', 'plan', ['fullBabylights', '--client', '-'], { shoe: 1 }, /shoe is not a field/],
-  ['a document that is none', 'compute', ['-'], { format: 'other' }, /not a plan that can be computed: format/],
-])('says in one line what is wrong with %s', (_what, command, args, input, words) => {
-  const { code, answer, said } = falto(command, args, input)
-  expect(code).toBe(2)
-  expect(answer).toBeUndefined()
-  expect(said).toMatch(words)
-  expect(said.split('\n')).toHaveLength(1)
+const client = (entry: unknown): string[] => ['fullBabylights', '--client', fileOf(entry)]
+
+it.each<[string, (args: string[]) => unknown, string[], RegExp]>([
+  ['no kind', plan, [], /say one kind of service/],
+  ['a kind that is not there', plan, ['fringeOnly'], /no kind of service "fringeOnly"; \.\/falto kinds/],
+  ['a flag that is not there', plan, ['fullBabylights', '--colour', 'red'], /--colour/],
+  ['a length that no hair has', plan, ['fullBabylights', '--length', '900'], /--length must be between 2 and 150 cm/],
+  ['a word that is none', plan, ['fullBabylights', '--density', 'thick'], /low, medium, high/],
+  ['no wish to propose from', plan, ['proposed'], /goal is missing/],
+  ['what is no JSON', plan, client('{'), /is not valid JSON/],
+  ['a file that is not there', plan, ['fullBabylights', '--client', 'nobody.json'], /cannot be read \(ENOENT\)/],
+  ['bands that leave a gap', plan, client({ bands: [BANDS[1]] }), /bands\[0\]\.fromCm/],
+  ['a field Falto does not know', plan, client({ shoe: 1 }), /shoe is not a field/],
+  ['a head that is none', plan, client({ head: { circumferenceCm: 20 } }), /head\.circumferenceCm/],
+  ['no document', compute, [], /say which plan to compute/],
+  ['a document that is none', compute, [fileOf({ format: 'other' })], /not a plan that can be computed: format/],
+])('says what is wrong with %s', (_what, command, args, words) => {
+  expect(() => command(args)).toThrow(EntryError)
+  expect(() => command(args)).toThrow(words)
+})
+
+it('says it in one line, with a code of its own', () => {
+  const { code, out, said } = falto(['plan', 'fringeOnly'])
+  expect([code, out]).toEqual([2, ''])
+  expect(said.split('\n')).toEqual([expect.stringMatching(/^falto plan: there is no kind of service/)])
 })
 
 it('names its commands in its own help', () => {

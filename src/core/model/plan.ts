@@ -52,6 +52,9 @@ export interface Formula {
   bowls?: number | undefined
 }
 
+/** Level that the hair comes to under a formula before anything else goes on it. */
+export const liftGoalOf = ({ liftGoal, level }: Pick<Formula, 'level' | 'liftGoal'>): number => liftGoal ?? level
+
 export const SHADE_UNITS = ['parts', 'grams', 'dash'] as const
 
 /** One shade of a mix. Grams count as parts; a dash is what one adds by eye. */

@@ -2,7 +2,17 @@
 import Box from '@mui/material/Box'
 import Stack from '@mui/material/Stack'
 import TextField from '@mui/material/TextField'
-import { byId, COUNTS, isColour, isCompanion, LIMITS, TONES, type Formula, type Product } from '@/core/model'
+import {
+  byId,
+  COUNTS,
+  isColour,
+  isCompanion,
+  isLightener,
+  LIMITS,
+  TONES,
+  type Formula,
+  type Product,
+} from '@/core/model'
 import { recipeOf } from '@/core/product/formula'
 import { percentFromVolume, roundToTenth, type ReadingUnits } from '@/core/units'
 import { useUnits } from '../hooks/useUnits'
@@ -92,6 +102,7 @@ function Figures({ formula, leading, readOnly, onEdit, set }: FiguresProps) {
         onRatio={(ratio) => set('ratio', { ratio })}
       />
       {formula.ratio > 0 && <FirstBowl formula={formula} readOnly={readOnly} onEdit={onEdit} />}
+      {isLightener(leading.kind) && <LiftGoal formula={formula} readOnly={readOnly} onEdit={onEdit} />}
       <NumberField
         label="Level it is meant to show"
         value={formula.level}
@@ -108,6 +119,22 @@ function Figures({ formula, leading, readOnly, onEdit, set }: FiguresProps) {
         onChange={(tone) => set('tone', { tone })}
       />
     </Box>
+  )
+}
+
+/** How far a lightener lifts, where the hair is toned to another level afterwards. */
+function LiftGoal({ formula: { liftGoal, level }, readOnly, onEdit }: FormulaEdit) {
+  return (
+    <NumberField
+      label="Lifts to"
+      value={liftGoal}
+      limit={LIMITS.targetLevel}
+      step={0.5}
+      disabled={readOnly}
+      help={liftGoal === undefined ? 'the level it is meant to show' : `then toned to level ${level}`}
+      onChange={(goal) => onEdit('lift goal', (draft) => void (draft.liftGoal = goal))}
+      onClear={() => onEdit('lift goal', (draft) => delete draft.liftGoal)}
+    />
   )
 }
 

@@ -13,7 +13,7 @@ import {
   type Finding,
   type Surface,
 } from '@/core/product/formula'
-import { byId, isLightener } from '@/core/model'
+import { byId, isLightener, liftGoalOf } from '@/core/model'
 import { roundToTenth } from '@/core/units'
 import { usePlan } from '../map/context'
 import { inkOn, Read } from '../parts'
@@ -40,6 +40,7 @@ export function OnHair({ id }: { id: string }) {
 function Surfaces({ view: { formula, recipe, surfaces, use } }: { view: FormulaView }) {
   const findings = findingsOf(recipe, use, surfaces).sort((a, b) => ORDER[a.severity] - ORDER[b.severity])
   const light = isLightener(recipe.leading.kind)
+  const goal = liftGoalOf(formula)
   return (
     <Box component="section" aria-label="On the hair" sx={{ mt: 3 }}>
       <Typography component="h2" sx={{ fontWeight: 600, mb: 1 }}>
@@ -47,8 +48,8 @@ function Surfaces({ view: { formula, recipe, surfaces, use } }: { view: FormulaV
       </Typography>
       {light && (
         <Typography color="textSecondary" sx={{ mb: 1 }}>
-          Lifted to level {formula.level} the hair shows {underlyingPigment(formula.level).name};{' '}
-          {underlyingPigment(formula.level).cancelledBy} cancels it.
+          Lifted to level {goal} the hair shows {underlyingPigment(goal).name}; {underlyingPigment(goal).cancelledBy}{' '}
+          cancels it.
         </Typography>
       )}
       <Stack spacing={0}>
@@ -56,8 +57,8 @@ function Surfaces({ view: { formula, recipe, surfaces, use } }: { view: FormulaV
           const before = labOfSurface(surface)
           const after = recipe.dye
             ? depositOn(surface, recipe.dye)
-            : light && formula.level > surface.level
-              ? { lab: exposedLab(formula.level), level: formula.level }
+            : light && goal > surface.level
+              ? { lab: exposedLab(goal), level: goal }
               : undefined
           const calm = neutralisedBy(recipe, surface)
           return (

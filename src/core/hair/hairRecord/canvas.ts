@@ -262,10 +262,18 @@ export function hairFromCanvas(hair: HairState, canvas: Canvas): HairState {
   }
 }
 
+/** Whether hair carries earlier work: a visit of our own, or light that the record knows by its bands. */
+export const carriesWork = (sources: readonly string[], bands: readonly Band[]): boolean =>
+  sources.length > 0 || bands.some(({ treatments }) => treatments.some(({ kind }) => kind === 'lightened'))
+
 /** What a plan needs of a canvas place by place: white hair, and hair that carries earlier work, in whole percent. */
-export const hairMapOf = (canvas: Canvas): HairMap => ({
-  whitePercent: canvas.cells.map((cell) => Math.round(100 * whiteOfCell(cell))),
-  earlierPercent: canvas.cells.map(({ populations }) =>
-    Math.round(100 * populations.reduce((sum, { share, sources }) => sum + (sources.length > 0 ? share : 0), 0)),
-  ),
-})
+export function hairMapOf({ strands, cells }: Canvas): HairMap {
+  const bandsOf = new Map(strands.map(({ id, bands }) => [id, bands]))
+  const worked = ({ strandId, sources }: Population) => carriesWork(sources, bandsOf.get(strandId)!)
+  return {
+    whitePercent: cells.map((cell) => Math.round(100 * whiteOfCell(cell))),
+    earlierPercent: cells.map(({ populations }) =>
+      Math.round(100 * populations.reduce((sum, one) => sum + (worked(one) ? one.share : 0), 0)),
+    ),
+  }
+}

@@ -20,6 +20,7 @@ export {
   virginBand,
 } from './bands'
 export {
+  carriesWork,
   copyBands,
   hairFromCanvas,
   hairMapOf,

@@ -25,6 +25,32 @@ describe('cautions', () => {
     expect(raised({}, (plan) => (plan.formulas[0]!.developerVol = 30))).not.toContain('on-scalp-strength-A')
   })
 
+  it('count whatever begins at the root without a foil around it as work on the scalp', () => {
+    const block = (startCm: number, cover: 'open' | 'film' | 'foil', vol = 40) =>
+      raised(
+        { placement: { take: { kind: 'block' }, rowGapMm: 0, subsectionMm: 20, startCm, cover } },
+        (plan) => (plan.formulas[0]!.developerVol = vol),
+      )
+    expect(block(0, 'open')).toContain('on-scalp-strength-A')
+    expect(block(0, 'film')).toContain('on-scalp-strength-A')
+    expect(block(0, 'open', 20)).not.toContain('on-scalp-strength-A')
+    expect(block(0.5, 'open')).not.toContain('on-scalp-strength-A')
+    expect(block(0, 'foil')).not.toContain('on-scalp-strength-A')
+  })
+
+  it('speak up about lightener that its label keeps off the scalp', () => {
+    const painted = (startCm: number, onScalp: boolean) =>
+      raised({ placement: { take: { kind: 'painted' }, startCm } }, (plan) => {
+        plan.products[0]!.rules = {
+          ...{ ratios: [2], developerMinVol: 5, developerMaxVol: 40, workingLifeMinutes: 45, minimumMinutes: 10 },
+          ...{ maximumLift: 7, heat: false, onScalp, damp: false },
+        }
+      })
+    expect(painted(0, false)).toContain('not-for-the-scalp-A')
+    expect(painted(0, true)).not.toContain('not-for-the-scalp-A')
+    expect(painted(3, false)).not.toContain('not-for-the-scalp-A')
+  })
+
   it('speak up when it is more than a day of hands', () => {
     const finest = { subsectionMm: 2, rowGapMm: 0 }
     expect(raised({ placement: { ...finest, dropout: { kind: 'lowlight', formulaId: 'B' } } })).toContain(

@@ -1,5 +1,6 @@
 import { indexPlan, isLightener, type Caution, type FaltoPlan, type Formula, type Product } from '../../model'
 import { liftAfter } from '../../time/lightening'
+import { pieceTouchesScalp } from '../../placement/foils'
 import type { ComputedStages } from '../../placement/quantity'
 import { LONG_FOIL_CM, THICK_SUBSECTION_MM, ON_SCALP_VOL, UNEVEN_LEVELS, LONGEST_DAY_MIN } from './constants'
 
@@ -26,14 +27,16 @@ const careChecks: Rule = (_plan, { pieces }) =>
         },
       ]
 
+/** Zones in which a formula gets onto the skin. */
+const zonesOnTheScalp = (zones: ComputedStages['zones'], { id }: Formula): string[] =>
+  zones
+    .filter(({ placement }) => placement.pieces.some((piece) => piece.formulaId === id && pieceTouchesScalp(piece)))
+    .map(({ zoneId }) => zoneId)
+
 const onScalpStrength: Rule = (plan, { zones }) =>
   lighteners(plan).flatMap(({ formula }) => {
     if (formula.developerVol <= ON_SCALP_VOL) return []
-    const zoneIds = zones
-      .filter((zone) =>
-        zone.placement.pieces.some((piece) => piece.kind === 'onScalp' && piece.formulaId === formula.id),
-      )
-      .map((zone) => zone.zoneId)
+    const zoneIds = zonesOnTheScalp(zones, formula)
     if (zoneIds.length === 0) return []
     return [
       {
@@ -41,6 +44,23 @@ const onScalpStrength: Rule = (plan, { zones }) =>
         severity: 'caution',
         text: `Formula ${formula.id} puts lightener with ${formula.developerVol} vol on the scalp.`,
         remedy: `Use ${ON_SCALP_VOL} vol (6 %) at most, or less if the label says so.`,
+        zoneIds,
+      },
+    ]
+  })
+
+const notForTheScalp: Rule = (plan, { zones }) =>
+  lighteners(plan).flatMap(({ formula, product }) => {
+    if (!product.rules || product.rules.onScalp) return []
+    const zoneIds = zonesOnTheScalp(zones, formula)
+    if (zoneIds.length === 0) return []
+    return [
+      {
+        id: `not-for-the-scalp-${formula.id}`,
+        severity: 'caution',
+        text: `${product.name} is not for the scalp, by its label, and formula ${formula.id} begins at the root without a foil around it.`,
+        remedy:
+          'Begin half a centimetre from the scalp or further, put it in foil, or take a lightener made for the scalp.',
         zoneIds,
       },
     ]
@@ -134,6 +154,7 @@ const longFoils: Rule = (_plan, { zones }) => {
 const RULES: readonly Rule[] = [
   careChecks,
   onScalpStrength,
+  notForTheScalp,
   longerThanMaximum,
   unevenLift,
   thickSubsections,

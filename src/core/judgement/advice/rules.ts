@@ -4,6 +4,7 @@ import { haircutParting, newGrowthCm, partX } from '../../hair/fibre'
 import { sideBegun } from '../../placement/layout'
 import {
   isLightener,
+  liftGoalOf,
   type Advice,
   type AdviceSchool,
   type FaltoPlan,
@@ -377,7 +378,7 @@ export const RULES = [
   rule('tone-before-eight', (ground) => {
     const letters = wants(
       formulasUsed(ground),
-      (one) => lightener(one) && one.formula.level < 8 && one.formula.tone === 'cool',
+      (one) => lightener(one) && liftGoalOf(one.formula) < 8 && one.formula.tone === 'cool',
     )
     return letters
       ? {

@@ -91,3 +91,6 @@ export const PAINTED_SHARE: Record<PaintShape, number> = { v: 0.5, w: 0.65, diag
 
 /** What is left in the hand when a slice has been back-combed towards the scalp. Our estimate. */
 export const TEASED_SHARE = 0.6
+
+/** Product that begins nearer than this to the scalp and lies in no foil gets onto the skin, cm. Our estimate. */
+export const ON_SKIN_CM = 0.5

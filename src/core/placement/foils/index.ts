@@ -12,5 +12,5 @@ export { MAP, pointCount, polylineLength, STRIDE, type Polyline } from './polyli
 export { rampWays } from './ramps'
 export { pieceOutline, pieceStitches } from './stitches'
 export { siteFor, type Site } from './site'
-export { coverOf, isDiagonal, isStitched, takenShare, takesAll } from './take'
+export { coverOf, isDiagonal, isStitched, pieceTouchesScalp, takenShare, takesAll, touchesScalp } from './take'
 export { zoneHair } from './zoneHair'

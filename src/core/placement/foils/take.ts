@@ -1,5 +1,5 @@
 import { LEAVE, type Cover, type Direction, type Placement, type Take } from '../../model'
-import { PAINTED_SHARE, TEASED_SHARE } from './constants'
+import { ON_SKIN_CM, PAINTED_SHARE, TEASED_SHARE } from './constants'
 
 /** Share of a subsection's hair that a take picks up, 0…1. */
 export function takenShare(take: Take): number {
@@ -21,6 +21,14 @@ export function takenShare(take: Take): number {
 /** What lies over the product: as asked, or as it usually is for the take. */
 export const coverOf = ({ cover, take }: Pick<Placement, 'cover' | 'take'>): Cover =>
   cover ?? (take.kind === 'painted' || take.kind === 'block' || take.kind === 'onScalp' ? 'open' : 'foil')
+
+/** Whether product of a placement gets onto the skin: put there, or begun at the root without a foil around it. */
+export const touchesScalp = (placement: Pick<Placement, 'cover' | 'take' | 'startCm'>): boolean =>
+  placement.take.kind === 'onScalp' || (coverOf(placement) !== 'foil' && placement.startCm < ON_SKIN_CM)
+
+/** Whether a piece's does. */
+export const pieceTouchesScalp = ({ kind, cover, fromCm }: { kind: string; cover: Cover; fromCm: number }): boolean =>
+  kind === 'onScalp' || (cover !== 'foil' && fromCm < ON_SKIN_CM)
 
 export const isStitched = ({ kind }: Pick<Take, 'kind'>): boolean => kind === 'weave' || kind === 'babylight'
 

@@ -16,6 +16,9 @@ export const STRETCH_STEP_CM = 0.5
 /** Kinds of hair that one cell tells apart while a visit is folded: five stages of two mixes each. Our estimate. */
 export const MOST_LOCKS = 40
 
+/** As unlike as that, levels, is what grows white or was taken by other stages: more than any levels. Our choice. */
+export const UNLIKE_LEVELS = 20
+
 /** A kind of hair below this share of a cell is none. Our choice: a thousandth is a hair or two. */
 export const LEAST_SHARE = 1e-3
 

@@ -1,9 +1,9 @@
-import { mergeAlike, SCALP_CELLS, startingCanvas, tidy } from '../../hair/hairRecord'
+import { carriesWork, mergeAlike, SCALP_CELLS, startingCanvas, strandDistance, tidy } from '../../hair/hairRecord'
 import { recipeOf, type Recipe } from '../../product/formula'
 import {
   activeVariant,
   byId,
-  isLightener,
+  liftGoalOf,
   type Band,
   type Canvas,
   type FaltoPlan,
@@ -12,7 +12,7 @@ import {
 } from '../../model'
 import { hairsByCell, hairsOfCells, takesAll, type Piece } from '../../placement/foils'
 import type { ComputedStages, ZoneResult } from '../../placement/quantity'
-import { LEAST_SHARE, MOST_LOCKS, STRETCH_STEP_CM, WHOLLY_FROM } from './constants'
+import { LEAST_SHARE, MOST_LOCKS, STRETCH_STEP_CM, UNLIKE_LEVELS, WHOLLY_FROM } from './constants'
 import { treatStrand, type Application } from './treat'
 
 /** A kind of hair in one scalp cell while a visit goes on: what it is, and which stages took it. */
@@ -64,7 +64,8 @@ export interface CameLevel {
 export function foldPlan(plan: FaltoPlan, computed: ComputedStages, options: FoldOptions = {}): Fold {
   const { canvas = plan.canvas, visitId = 'this visit', on = canvas?.recordedOn ?? '' } = options
   const before = canvas ?? canvasOf(plan, computed)
-  const treat = treatments(plan)
+  const idOf = namesOfStrands()
+  const treat = treatments(plan, idOf)
   const { stages } = activeVariant(plan)
   const folded: FoldedCells[] = [locksOf(before)]
   stages.forEach((stage, index) => {
@@ -75,7 +76,8 @@ export function foldPlan(plan: FaltoPlan, computed: ComputedStages, options: Fol
     folded.push(
       met.map((locks, cell) => {
         const taken = takes[cell]!
-        return taken.length === 0 ? locks : foldCell({ locks, taken, everywhere, eligible, index, visitId, treat })
+        if (taken.length === 0) return locks
+        return joined(foldCell({ locks, taken, everywhere, eligible, index, visitId, treat }), idOf)
       }),
     )
   })
@@ -139,13 +141,9 @@ const SELECTS: Record<Selection, (lock: Lock) => boolean> = {
   copyWhite: () => true,
   white: ({ white }) => white,
   dark: ({ white }) => !white,
-  earlier: ({ sources, bands }) => sources.length > 0 || wasWorked(bands),
-  notEarlier: ({ sources, bands }) => sources.length === 0 && !wasWorked(bands),
+  earlier: ({ sources, bands }) => carriesWork(sources, bands),
+  notEarlier: ({ sources, bands }) => !carriesWork(sources, bands),
 }
-
-/** Work from elsewhere that a record knows by its bands: lightened, or coloured beyond the root. */
-const wasWorked = (bands: readonly Band[]): boolean =>
-  bands.some(({ treatments }) => treatments.some(({ kind }) => kind === 'lightened'))
 
 /** Whether a stage works on a lock: on all, or on what an earlier stage took or dropped. */
 export function worksOnLock({ worksOn }: Stage, stages: readonly Stage[]): (lock: Lock) => boolean {
@@ -189,10 +187,15 @@ const cameOf = (came: FoldOptions['came'], { zoneId }: ZoneResult, { formulaId }
   came?.levels.find((one) => one.zoneId === zoneId && one.formulaId === formulaId)?.level
 
 function applicationOf(recipe: Recipe, { fromCm, toCm }: Piece, on: string, came: number | undefined): Application {
-  const { formula, leading } = recipe
-  const meant = isLightener(leading.kind) ? (formula.liftGoal ?? formula.level) : formula.level
   const step = (cm: number) => Math.round(cm / STRETCH_STEP_CM) * STRETCH_STEP_CM
-  return { recipe, goal: came ?? meant, seen: came !== undefined, fromCm: step(fromCm), toCm: step(toCm), on }
+  return {
+    recipe,
+    goal: came ?? liftGoalOf(recipe.formula),
+    seen: came !== undefined,
+    fromCm: step(fromCm),
+    toCm: step(toCm),
+    on,
+  }
 }
 
 interface CellFold {
@@ -208,7 +211,7 @@ interface CellFold {
 }
 
 /** One stage on one cell. No hair is taken twice by a stage; hair that may not be taken stays as it is. */
-function foldCell({ locks, taken, everywhere, eligible, index, visitId, treat }: CellFold): readonly Lock[] {
+function foldCell({ locks, taken, everywhere, eligible, index, visitId, treat }: CellFold): Lock[] {
   const open = locks.filter(eligible)
   const after = locks.filter((lock) => !eligible(lock))
   let left = [...open]
@@ -234,33 +237,49 @@ function foldCell({ locks, taken, everywhere, eligible, index, visitId, treat }:
       if (rest > LEAST_SHARE) left.push({ ...lock, share: lock.share * rest })
     }
   }
-  return joined([...after, ...left])
+  return [...after, ...left]
 }
 
 /** Locks that are the same in everything are one; the shares of a cell come to 1 again. */
-function joined(locks: readonly Lock[]): readonly Lock[] {
+function joined(locks: readonly Lock[], idOf: IdOf): readonly Lock[] {
   const byKind = new Map<string, Lock>()
   for (const lock of locks) {
     const key = `${idOf(lock.bands)} ${idOf(lock.was)} ${lock.white} ${lock.took.join()} ${lock.sources.join()}`
     const known = byKind.get(key)
     byKind.set(key, known ? { ...known, share: known.share + lock.share } : lock)
   }
-  const kept = [...byKind.values()].sort((a, b) => b.share - a.share).slice(0, MOST_LOCKS)
+  const kept = [...byKind.values()].sort((a, b) => b.share - a.share)
+  while (kept.length > MOST_LOCKS) joinRarest(kept)
   const whole = kept.reduce((sum, { share }) => sum + share, 0)
   return kept.map((lock) => ({ ...lock, share: lock.share / whole }))
 }
 
-/** Names of strands in hand; a strand that nothing was done to keeps its array, and so its name. */
-const names = new WeakMap<readonly Band[], number>()
-let named = 0
-function idOf(bands: readonly Band[]): number {
-  const known = names.get(bands) ?? named++
-  names.set(bands, known)
-  return known
+/** The rarest lock joins the one that looks most like it: white hair white hair, and of those the same stages took. */
+function joinRarest(kept: Lock[]): void {
+  const rarest = kept.pop()!
+  const apart = (lock: Lock) =>
+    strandDistance(lock.bands, rarest.bands) +
+    (lock.white === rarest.white ? 0 : UNLIKE_LEVELS) +
+    (lock.took.join() === rarest.took.join() ? 0 : UNLIKE_LEVELS)
+  const distances = kept.map(apart)
+  const host = distances.indexOf(Math.min(...distances))
+  kept[host] = { ...kept[host]!, share: kept[host]!.share + rarest.share }
+}
+
+type IdOf = (bands: readonly Band[]) => number
+
+/** Numbers strands; one that nothing was done to keeps its array, and so its number. */
+function namesOfStrands(): IdOf {
+  const names = new Map<readonly Band[], number>()
+  return (bands) => {
+    const known = names.get(bands) ?? names.size
+    names.set(bands, known)
+    return known
+  }
 }
 
 /** Treats locks, each kind of hair once for each mix on each stretch. */
-function treatments({ hair: { naturalLevel } }: FaltoPlan): CellFold['treat'] {
+function treatments({ hair: { naturalLevel } }: FaltoPlan, idOf: IdOf): CellFold['treat'] {
   const treated = new Map<string, readonly Band[]>()
   return ({ bands, white }, { key, application }) => {
     const name = `${idOf(bands)} ${white} ${key}`

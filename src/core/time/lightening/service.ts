@@ -3,6 +3,7 @@ import { dyeOf, recipeOf, type Recipe } from '../../product/formula'
 import { lengthRegionAt, placeFromMap, RIM_FROM_S, type Head } from '../../scalp/head'
 import {
   isLightener,
+  liftGoalOf,
   type Band,
   type FaltoPlan,
   type HairState,
@@ -191,7 +192,7 @@ function stayIn(bench: Bench, piece: Piece, bowlAgeMinutes: number, vol: number)
   const { least, most } = stayOf(recipe.leading)
   if (!isLightener(recipe.leading.kind)) return { least, ready: least, most, short: false }
   let ready = least
-  const goal = recipe.formula.liftGoal ?? recipe.formula.level
+  const goal = liftGoalOf(recipe.formula)
   for (const { distanceCm, places } of bench.spotsOf(piece)) {
     const { levels } = exposureOf(courseOf(bench, piece, { distanceCm, bowlAgeMinutes, vol }), Math.floor(most))
     const wanted = Math.max(

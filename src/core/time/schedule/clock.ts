@@ -1,4 +1,4 @@
-import { byId, activeVariant, isLightener, type Canvas, type FaltoPlan } from '../../model'
+import { byId, activeVariant, isLightener, liftGoalOf, type Canvas, type FaltoPlan } from '../../model'
 import { processOf } from '../fold'
 import { ROOM_CELSIUS, type ServiceProcess, type SpotResult } from '../lightening'
 import { combinedSigma, rangeOf, SECONDS_VARIATION, type Range, type ComputedStages } from '../../placement/quantity'
@@ -288,7 +288,7 @@ function zoneClock(
       darkest: Math.min(...spots.map(({ level }) => level.expected)),
       lightest: Math.max(...spots.map(({ level }) => level.expected)),
     },
-    goal: formula.level,
+    goal: liftGoalOf(formula),
     strain: strainOf(strongest),
     short: outcomes.filter(({ served }) => served.short).length,
     checks: { fragile: strongest.served.piece.id, last: last.served.piece.id },

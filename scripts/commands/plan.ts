@@ -6,7 +6,7 @@ import { createPlanner } from '@/core/plan/planner'
 import { planFromService, proposePlan, SERVICES } from '@/core/plan/serviceKinds'
 import { createHead, HeadMeasureError, type Head } from '@/core/scalp/head'
 import { checkEntry, describeProblems, PlanClientDto } from '@/dto'
-import { jsonIn, refuse } from './commandLine'
+import { EntryError, jsonIn } from './entry'
 
 const PROPOSED = 'proposed'
 
@@ -22,30 +22,23 @@ const STANDARD_HAIR: HairState = {
   weeksSinceColour: 8,
 }
 
-/** Thrown for an entry that cannot be used; the message says what would be. */
-class EntryError extends Error {
-  override name = 'EntryError'
-}
-
 /**
  * `./falto plan KIND|proposed [--client FILE] [--length CM] [--density WORD] [--texture WORD] [--level N]`: a plan
- * document on stdout. Flags come before what the file says.
+ * document. Flags come before what the file says.
+ * @throws EntryError
  */
-function main(): void {
+export function plan(args: readonly string[]): FaltoPlan {
+  const { values, positionals } = argumentsIn(args)
+  const [kind, ...more] = positionals
+  if (!kind || more.length > 0)
+    throw new EntryError(`say one kind of service, of ./falto kinds, or ${PROPOSED}: ./falto plan KIND --client FILE`)
+  if (kind !== PROPOSED && !SERVICES.some(({ id }) => id === kind))
+    throw new EntryError(`there is no kind of service "${kind}"; ./falto kinds lists them`)
+  const client = values.client === undefined ? {} : clientIn(values.client)
   try {
-    const { values, positionals } = argumentsOf()
-    const [kind, ...more] = positionals
-    if (!kind || more.length > 0)
-      throw new EntryError(`say one kind of service, of ./falto kinds, or ${PROPOSED}: ./falto plan KIND --client FILE`)
-    if (kind !== PROPOSED && !SERVICES.some(({ id }) => id === kind))
-      throw new EntryError(`there is no kind of service "${kind}"; ./falto kinds lists them`)
-    const client = values.client === undefined ? {} : clientIn(values.client)
-    if (!client) return
-    const hair = hairWith(client.hair ?? STANDARD_HAIR, values)
-    process.stdout.write(`${JSON.stringify(planFor(kind, client, hair), null, 2)}\n`)
+    return planFor(kind, client, hairWith(client.hair ?? STANDARD_HAIR, values))
   } catch (error) {
-    if (!(error instanceof EntryError || error instanceof HeadMeasureError)) throw error
-    refuse('plan', error.message)
+    throw error instanceof HeadMeasureError ? new EntryError(`head.${error.field}: ${error.message}`) : error
   }
 }
 
@@ -58,18 +51,16 @@ const FLAGS = {
 } as const
 type Flags = { [flag in keyof typeof FLAGS]?: string | undefined }
 
-function argumentsOf(): { values: Flags; positionals: string[] } {
+function argumentsIn(args: readonly string[]): { values: Flags; positionals: string[] } {
   try {
-    return parseArgs({ options: FLAGS, allowPositionals: true })
+    return parseArgs({ args: [...args], options: FLAGS, allowPositionals: true })
   } catch (error) {
     throw new EntryError((error as Error).message)
   }
 }
 
-function clientIn(file: string): PlanClientDto | undefined {
-  const entry = jsonIn('plan', file)
-  if (!entry) return undefined
-  const checked = checkEntry(PlanClientDto, entry.value)
+function clientIn(file: string): PlanClientDto {
+  const checked = checkEntry(PlanClientDto, jsonIn(file))
   if (!checked.ok) throw new EntryError(`not a client: ${describeProblems(checked.problems)}`)
   const { canvas, bands, whitePercent } = checked.value
   if (canvas && (bands || whitePercent !== undefined))
@@ -128,5 +119,3 @@ function canvasOf(client: PlanClientDto, head: Head, hair: HairState): Canvas | 
     ? uniformCanvas(head, hair, { bands, white: (whitePercent ?? 0) / 100, recordedOn })
     : undefined
 }
-
-main()
