@@ -296,6 +296,19 @@ describe('what a formula goes on', () => {
     expect(lengths.map(({ name }) => name)).toEqual(['4–35 cm, level 7'])
   })
 
+  it('is told by where it is, where an earlier visit lightened it', () => {
+    const lit = canvasWith([
+      band(0, 3),
+      band(3, 35, { level: 9, treatments: [{ kind: 'lightened', on: '2026-06-01' }] }),
+    ])
+    const known = {
+      ...lit,
+      cells: lit.cells.map(() => ({ populations: [{ strandId: 'one', share: 1, white: 0, sources: ['v0/A'] }] })),
+    }
+    const plan = visit([{ placement: { ...WHOLE, sequence: ['E'], startCm: 3 } }])
+    expect(surfaces(plan, known)['E']!.map(({ name }) => name)).toEqual(['3–35 cm, level 9'])
+  })
+
   it('is all hair for a formula that nothing is worked with', () => {
     expect(surfaces(visit([{ placement: WHOLE }]))['B']!.map(({ name }) => name)).toEqual(['Natural, level 5'])
   })

@@ -50,7 +50,7 @@ export function surfacesOf(plan: FaltoPlan, computed: ComputedStages, fold: Fold
 /** Adds what a piece reaches of a lock to what is known already, look by look. */
 function addStretches(
   known: Map<string, Stretch>,
-  { bands, white, sources }: Lock,
+  { bands, white, sources, took }: Lock,
   hairs: number,
   { fromCm, toCm }: Pick<Piece, 'fromCm' | 'toCm'>,
 ): void {
@@ -58,7 +58,8 @@ function addStretches(
     const [from, to] = [Math.max(band.fromCm, fromCm), Math.min(band.toCm, toCm)]
     if (to - from < SHORTEST_SURFACE_CM) continue
     const last = band.treatments.at(-1)
-    const lightenedBy = last?.kind === 'lightened' ? sources.at(-1)?.split('/')[1] : undefined
+    // What an earlier visit lightened is told by where it is, as all that was recorded.
+    const lightenedBy = last?.kind === 'lightened' && took.length > 0 ? sources.at(-1)?.split('/')[1] : undefined
     const key = `${band.level} ${band.hue} ${band.strength} ${last?.kind} ${lightenedBy} ${white && !last}`
     const one = known.get(key)
     if (!one) {
