@@ -128,7 +128,7 @@ function LiftGoal({ formula: { liftGoal, level }, readOnly, onEdit }: FormulaEdi
     <NumberField
       label="Lifts to"
       value={liftGoal}
-      limit={LIMITS.targetLevel}
+      limit={{ ...LIMITS.targetLevel, min: level }}
       step={0.5}
       disabled={readOnly}
       help={liftGoal === undefined ? 'the level it is meant to show' : `then toned to level ${level}`}
