@@ -1,6 +1,6 @@
 import { parseArgs } from 'node:util'
 import { v7 as newId } from 'uuid'
-import { bandFault, checkCanvas, hairMapOf, meanWhite, uniformCanvas } from '@/core/hair/hairRecord'
+import { bandFault, checkCanvas, hairMapOf, meanLevels, meanWhite, uniformCanvas } from '@/core/hair/hairRecord'
 import { DENSITIES, LIMITS, TEXTURES, type Canvas, type FaltoPlan, type HairState } from '@/core/model'
 import { createPlanner } from '@/core/plan/planner'
 import { planFromService, proposePlan, SERVICES } from '@/core/plan/serviceKinds'
@@ -105,7 +105,12 @@ function planFor(kind: string, client: PlanClientDto, hair: HairState): FaltoPla
   if (kind !== PROPOSED) return withCanvas(planFromService(kind, person), canvas)
   if (!client.goal)
     throw new EntryError('goal is missing: a plan is proposed from a wish; put it into the file of --client')
-  const wished = { hair, goal: client.goal, meanWhite: canvas ? meanWhite(head, hair, canvas) : 0 }
+  const wished = {
+    hair,
+    goal: client.goal,
+    meanWhite: canvas ? meanWhite(head, hair, canvas) : 0,
+    levels: canvas && meanLevels(canvas),
+  }
   return withCanvas(proposePlan(createPlanner(), wished, person).plan, canvas)
 }
 

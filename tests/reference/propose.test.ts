@@ -1,6 +1,6 @@
 /** Which kind of service a colourist would take for a wish: common practice, no source. */
 import { checkPlan } from '@/core/plan/planner'
-import { byId, type Goal, type HairState } from '@/core/model'
+import { byId, isLightener, type Goal, type HairState } from '@/core/model'
 import { proposePlan } from '@/core/plan/serviceKinds'
 import { DEMO_HEADS } from '@/server/demo'
 import { GOAL } from '../support/canvas'
@@ -8,10 +8,15 @@ import { MEDIUM_HAIR } from '../support/plan'
 import { computePlan, planner } from '../support/planner'
 
 let n = 0
-const propose = (goal: Partial<Goal>, hair: Partial<HairState> = {}, meanWhite = 0) =>
+const propose = (
+  goal: Partial<Goal>,
+  hair: Partial<HairState> = {},
+  meanWhite = 0,
+  levels?: { root: number; lengths: number },
+) =>
   proposePlan(
     planner,
-    { hair: { ...MEDIUM_HAIR, ...hair }, goal: { ...GOAL, ...goal }, meanWhite },
+    { hair: { ...MEDIUM_HAIR, ...hair }, goal: { ...GOAL, ...goal }, meanWhite, levels },
     { head: { circumferenceCm: 55 }, hair: { ...MEDIUM_HAIR, ...hair }, newId: () => `id-${n++}` },
   )
 const wear = (way: keyof Goal['wear']) => ({ wear: { straight: 0, waved: 0, tiedLow: 0, tiedHigh: 0, [way]: 1 } })
@@ -115,4 +120,53 @@ it('lays panels over a side part and begins on the side with less hair', () => {
   expect(stageFor('right').layout.parameters.partOffsetCm).toBe(-2.5)
   expect(turns('left')).toEqual(['leftSide', 'rightSide'])
   expect(turns('right')).toEqual(['rightSide', 'leftSide'])
+})
+
+/** Light lengths, hair that is to go darker, means that exclude lightener: what a colourist would do. */
+describe('a proposal begins with the hair that is there', () => {
+  const to = (level: number): Partial<Goal> => ({ targets: [{ region: 'all', level, hue: 'neutral', strength: 0 }] })
+  const bleaches = ({ plan }: ReturnType<typeof propose>) =>
+    plan.formulas.some(({ productId }) => isLightener(byId(plan.products, productId).kind))
+
+  it('retouches the new growth of lengths that are light enough: on the scalp all over, else in foils', () => {
+    const levels = { root: 5, lengths: 9 }
+    const all = propose({ ...to(9.5), root: 'toScalp', lightPercent: 90 }, {}, 0, levels)
+    expect(all.serviceId).toBe('onScalpRetouch')
+    const growth = all.plan.variants[0]!.stages[0]!.zones[0]!.placement.take.bandCm
+    expect(growth).toBeCloseTo((8 / 4.345) * 1.25, 0)
+    expect(propose({ ...to(9.5), root: 'toScalp', lightPercent: 20 }, {}, 0, levels).serviceId).toBe('foilRetouch')
+    expect(propose({ ...to(9.5), root: 'rooted', lightPercent: 20 }, {}, 0, levels).serviceId).toBe('rootedTeased')
+    expect(propose({ ...to(9.5), root: 'toScalp', lightPercent: 90 }, {}, 0, { root: 5, lengths: 7 }).serviceId).toBe(
+      'scalpToTip',
+    )
+  })
+
+  it('never bleaches a blonde who wants to go darker, and says that warmth goes in first', () => {
+    const darker = propose({ ...to(6), lightPercent: 30 }, { naturalLevel: 6 }, 0, { root: 6, lengths: 9 })
+    expect(darker.serviceId).toBe('deeperAgain')
+    expect(bleaches(darker)).toBe(false)
+    expect(darker.plan.formulas[0]!.level).toBe(6)
+    expect(darker.reasons.join(' ')).toMatch(/warm pigment goes in first/)
+  })
+
+  it('never bleaches where only permanent colour may be used, and says what is out of reach', () => {
+    for (const [level, white, meanWhite] of [
+      [9.5, 'keep', 0],
+      [7, 'cover', 0.4],
+      [4, 'blend', 0.5],
+      [5, 'keep', 0],
+    ] as const) {
+      const proposed = propose({ ...to(level), means: 'permanentOnly', white, lightPercent: 40 }, {}, meanWhite)
+      expect(bleaches(proposed)).toBe(false)
+    }
+    const far = propose({ ...to(9.5), means: 'permanentOnly' })
+    expect(far.reasons.join(' ')).toMatch(/out of its reach/)
+    expect(propose({ ...to(7), means: 'permanentOnly' }).reasons.join(' ')).not.toMatch(/out of its reach/)
+  })
+
+  it('uses deposit alone where nothing else may be used, darker or not', () => {
+    const proposed = propose({ ...to(4), means: 'depositOnly', lightPercent: 30 }, {}, 0, { root: 5, lengths: 9 })
+    expect(proposed.serviceId).toBe('shadowAndMelt')
+    expect(bleaches(proposed)).toBe(false)
+  })
 })

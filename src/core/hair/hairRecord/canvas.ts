@@ -243,6 +243,25 @@ export function meanWhite(head: Head, hair: HairState, canvas: Canvas, region: L
   return white / hairs
 }
 
+/** Mean level of new growth, and of what hangs beyond the first third; white hair counts as it grows. */
+export function meanLevels({ strands, cells }: Canvas): { root: number; lengths: number } {
+  const levels = new Map(strands.map(({ id, bands }) => [id, { root: bands[0]!.level, lengths: lengthsLevel(bands) }]))
+  const sum = { root: 0, lengths: 0 }
+  for (const { populations } of cells)
+    for (const { strandId, share } of populations) {
+      const { root, lengths } = levels.get(strandId)!
+      sum.root += (share * root) / cells.length
+      sum.lengths += (share * lengths) / cells.length
+    }
+  return sum
+}
+
+function lengthsLevel(bands: readonly Band[]): number {
+  const from = strandLength(bands) / 3
+  const worn = bands.map(({ fromCm, toCm, level }) => ({ cm: Math.max(0, toCm - Math.max(fromCm, from)), level }))
+  return worn.reduce((sum, { cm, level }) => sum + cm * level, 0) / (strandLength(bands) - from)
+}
+
 /** Length of a region's main strand, cm, for every region. */
 export const regionLengths = (canvas: Canvas): RegionLengths =>
   Object.fromEntries(LENGTH_REGIONS.map((region) => [region, strandLength(mainStrand(canvas, region).bands)]))

@@ -26,6 +26,7 @@ export {
   hairMapOf,
   kindsOf,
   mainStrand,
+  meanLevels,
   meanWhite,
   mergePopulations,
   paintWhite,

@@ -23,3 +23,13 @@ export const MOST_DEVELOPERS = 12
 /** Hair shorter than this is worked in blocks, longer than that can be painted, cm. Our estimate. */
 export const SHORT_CM = 15
 export const LONG_CM = 40
+
+/** Lengths so little under the wish count as light enough; roots so far under it show. Our estimates. */
+export const LIGHT_ALREADY_LEVELS = 0.75
+export const ROOT_SHOWS_LEVELS = 1.5
+/** From here on all hair is light, and its new growth is done on the scalp, %. Our estimate. */
+export const ALL_OVER_PERCENT = 60
+/** Levels that permanent colour lifts natural hair at most (common practice: 3–4 by 40 vol). */
+export const PERMANENT_LIFTS = 3.5
+/** Going darker by so many levels needs warm pigment first. Common practice. */
+export const WARMTH_BACK_LEVELS = 3

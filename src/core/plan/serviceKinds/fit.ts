@@ -1,3 +1,4 @@
+import { newGrowthCm } from '../../hair/fibre'
 import { byId, isLightener, LIMITS, type FaltoPlan, type Goal, type Placement } from '../../model'
 import type { Planner } from '../planner'
 import { isStitched } from '../../placement/foils'
@@ -42,6 +43,7 @@ export function fitAmount(
       lightens(plan, placement) &&
       placement.select !== 'copyWhite' &&
       placement.take.kind !== 'onScalp' &&
+      placement.upToCm === undefined &&
       placement.take.kind !== 'block',
   )
   if (rows.length === 0) return undefined
@@ -86,8 +88,17 @@ export function fitShadow(plan: FaltoPlan, { shadowCm }: Pick<Goal, 'shadowCm'>)
   return `The shadow root is ${shadowCm} cm deep, as wished.`
 }
 
-const lightens = ({ formulas, products, hair }: FaltoPlan, { sequence }: Placement): boolean =>
-  formulas.some(
-    ({ id, productId, level }) =>
-      sequence.includes(id) && (isLightener(byId(products, productId).kind) || level > hair.naturalLevel),
+/** Lets an on-scalp retouch reach as far as the hair has grown. @returns the reason, or nothing without one */
+export function fitRegrowth(plan: FaltoPlan): string | undefined {
+  const retouched = placements(plan).filter(
+    ({ placement }) => placement.take.kind === 'onScalp' && lightens(plan, placement),
   )
+  const { min, max } = LIMITS.bandCm
+  const cm = Math.min(max, Math.max(min, newGrowthCm(plan.hair)))
+  if (retouched.length === 0 || plan.hair.weeksSinceColour === 0) return undefined
+  for (const { placement } of retouched) placement.take = { ...placement.take, bandCm: cm }
+  return `${plan.hair.weeksSinceColour} weeks since the last colour: ${cm} cm have grown, and lightener goes on them alone.`
+}
+
+const lightens = ({ formulas, products }: FaltoPlan, { sequence }: Placement): boolean =>
+  formulas.some(({ id, productId }) => sequence.includes(id) && isLightener(byId(products, productId).kind))

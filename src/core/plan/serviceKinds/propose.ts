@@ -1,10 +1,18 @@
 import { targetFor } from '../../judgement/feasibility'
 import { byId, isLightener, type FaltoPlan, type Goal, type HairState, type Tone, type ToneHue } from '../../model'
 import type { Planner } from '../planner'
-import { fitAmount, fitFaceFrame, fitShadow } from './fit'
+import { fitAmount, fitFaceFrame, fitRegrowth, fitShadow } from './fit'
 import type { Person } from './newPlan'
 import { planFromService, SERVICES, type ServiceId } from './serviceKinds'
-import { SHORT_CM, LONG_CM } from './constants'
+import {
+  ALL_OVER_PERCENT,
+  LIGHT_ALREADY_LEVELS,
+  LONG_CM,
+  PERMANENT_LIFTS,
+  ROOT_SHOWS_LEVELS,
+  SHORT_CM,
+  WARMTH_BACK_LEVELS,
+} from './constants'
 
 /** A whole plan to start from, with why each choice was made. */
 export interface Proposal {
@@ -18,6 +26,8 @@ export interface Wished {
   hair: HairState
   goal: Goal
   meanWhite: number
+  /** Mean level of the new growth and of the lengths; where nothing is recorded, both as the hair grows. */
+  levels?: { root: number; lengths: number } | undefined
 }
 
 interface Choice {
@@ -29,15 +39,54 @@ interface Choice {
 const wornMostly = ({ wear }: Goal, way: keyof Goal['wear']): boolean =>
   wear[way] >= 0.5 * (wear.straight + wear.waved + wear.tiedLow + wear.tiedHigh)
 const target = (goal: Goal) => targetFor(goal, 'all')
+const levelsOf = ({ hair, levels }: Wished) => levels ?? { root: hair.naturalLevel, lengths: hair.naturalLevel }
+const rounded = (level: number): number => Math.round(10 * level) / 10
+
+/** Light is to go to the skin again, and only the new growth is darker than it is to be. */
+const onlyRootsToLighten = (wished: Wished): boolean => {
+  const { root, lengths } = levelsOf(wished)
+  const { level } = target(wished.goal)
+  return (
+    wished.goal.means === 'open' &&
+    wished.goal.root === 'toScalp' &&
+    lengths >= level - LIGHT_ALREADY_LEVELS &&
+    root <= level - ROOT_SHOWS_LEVELS
+  )
+}
 
 /** The first that applies is proposed. Order: common practice; bounds: our estimate. */
 const CHOICES: readonly Choice[] = [
   {
+    serviceId: 'lowInWhite',
+    when: ({ goal, meanWhite }) => goal.means === 'permanentOnly' && goal.white === 'blend' && meanWhite >= 0.1,
+    because: ({ meanWhite }) =>
+      `Only permanent colour may be used, and ${Math.round(100 * meanWhite)} % white is to be blended: her own colour is drawn through it.`,
+  },
+  {
     serviceId: 'deeperAgain',
-    when: ({ hair, goal }) =>
-      target(goal).level <= hair.naturalLevel - 1 && goal.means !== 'permanentOnly' && goal.lightPercent > 0,
-    because: ({ goal }) =>
-      `Level ${target(goal).level} is wished for, darker than the hair is: lowlights bring depth back.`,
+    when: ({ goal }) => goal.means === 'permanentOnly',
+    because: () => 'Only permanent colour may be used: it is woven through, and nothing is lightened by bleach.',
+  },
+  {
+    serviceId: 'deeperAgain',
+    when: (wished) =>
+      target(wished.goal).level <= levelsOf(wished).lengths - 1 &&
+      wished.goal.lightPercent > 0 &&
+      wished.goal.means !== 'depositOnly',
+    because: (wished) =>
+      `Level ${target(wished.goal).level} is wished for, darker than the lengths are (${rounded(levelsOf(wished).lengths)}): lowlights bring depth back.`,
+  },
+  {
+    serviceId: 'onScalpRetouch',
+    when: (wished) => onlyRootsToLighten(wished) && wished.goal.lightPercent >= ALL_OVER_PERCENT,
+    because: (wished) =>
+      `The lengths are at level ${rounded(levelsOf(wished).lengths)} already: only the new growth is lightened.`,
+  },
+  {
+    serviceId: 'foilRetouch',
+    when: onlyRootsToLighten,
+    because: (wished) =>
+      `The lengths are at level ${rounded(levelsOf(wished).lengths)} already: light strands again where they have grown, nothing over what is light.`,
   },
   {
     serviceId: 'shadowAndMelt',
@@ -147,6 +196,7 @@ export function proposePlan(planner: Planner, wished: Wished, person: Person): P
   const strength = wished.goal.school === 'stepUp' ? 30 : 20
   plan.formulas = plan.formulas.map((formula) => {
     const kind = kindOf(formula.productId)
+    if (serviceId === 'deeperAgain') return { ...formula, level: wish.level, tone: TONES[wish.hue] }
     if (!isLightener(kind)) return formula
     const painted = kind === 'clayLightener'
     reasons.push(
@@ -165,6 +215,8 @@ export function proposePlan(planner: Planner, wished: Wished, person: Person): P
     reasons.push('The nape is recorded as fragile and is left alone.')
   }
   for (const reason of [
+    shortOfTheWish(serviceId, wished),
+    fitRegrowth(plan),
     fitFaceFrame(plan, wished.goal),
     fitShadow(plan, wished.goal),
     fitAmount(planner, plan, wished.goal),
@@ -177,4 +229,17 @@ export function proposePlan(planner: Planner, wished: Wished, person: Person): P
       `About ${minutes} minutes of hands alone, more than the ${timeLimitMinutes} there are: choose a smaller service, work with help, or split the visit.`,
     )
   return { plan: { ...plan, proposal: reasons }, serviceId, reasons }
+}
+
+/** What a proposal without lightener cannot do, or has to do first. */
+function shortOfTheWish(serviceId: ServiceId, wished: Wished): string | undefined {
+  const { level } = target(wished.goal)
+  const { lengths } = levelsOf(wished)
+  if (wished.goal.means === 'permanentOnly' && level > lengths)
+    return level > lengths + PERMANENT_LIFTS
+      ? `Level ${level} is out of its reach: permanent colour lifts natural hair by about ${PERMANENT_LIFTS} levels at most, and dyed hair not at all.`
+      : 'Permanent colour lifts natural hair only; dyed lengths stay as they are.'
+  if (serviceId === 'deeperAgain' && lengths - level >= WARMTH_BACK_LEVELS)
+    return `${rounded(lengths - level)} levels deeper: warm pigment goes in first, as a filler or as gold or copper in the mix, or it turns green or dull.`
+  return undefined
 }
