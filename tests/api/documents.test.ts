@@ -11,7 +11,7 @@ const published = schemaIn('falto-plan-1')
 const matches = new Ajv2020({
   allErrors: true,
   strictTypes: false,
-  formats: { date: /^\d{4}-\d{2}-\d{2}$/ },
+  formats: { date: /^\d{4}-\d{2}-\d{2}$/, 'date-time': /^\d{4}-\d{2}-\d{2}T/ },
 }).compile(published)
 
 type Harm = (plan: Record<string, never> & FaltoPlan) => unknown
