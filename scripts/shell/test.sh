@@ -114,7 +114,7 @@ test_falto() {
         start_test_server
         ensure_chromium
         # Every file has a browser and clients of its own; more than two of them would only wait for the one server.
-        run_jest e2e --maxWorkers=2 --testPathIgnorePatterns='alone\.test'
+        run_jest e2e --maxWorkers="${FALTO_BROWSERS:-2}" --testPathIgnorePatterns='alone\.test'
         # What changes how the whole salon reads goes alone.
         run_jest e2e --runInBand --testPathPatterns='alone\.test' ;;
       *) die "there is no part \"$part\"; the parts are lint types rules unit reference api e2e" ;;

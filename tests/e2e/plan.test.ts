@@ -152,8 +152,11 @@ it('the keyboard alone: walk zones in working order, assign formulas by digit, u
   await page.keyboard.press('ArrowRight')
   expect(await focused()).toMatch(/^2, Back right/)
   await page.keyboard.press('2')
+  await page.waitForSelector('[aria-label="Undo: Formula B, Back right"]')
   await page.keyboard.press('ArrowLeft')
+  expect(await focused()).toMatch(/^1, Back left/)
   await page.keyboard.press('0')
+  await page.waitForSelector('[aria-label="Undo: Leave alone, Back left"]')
   await saved(page)
   const sequences = async () =>
     (await exported(planId)).variants[0]!.stages[0]!.zones.map(({ placement }) => placement.sequence.join())
