@@ -1,7 +1,7 @@
 import { parseArgs } from 'node:util'
 import { v7 as newId } from 'uuid'
 import { bandFault, checkCanvas, hairMapOf, meanLevels, meanWhite, uniformCanvas } from '@/core/hair/hairRecord'
-import { DENSITIES, LIMITS, TEXTURES, type Canvas, type FaltoPlan, type HairState } from '@/core/model'
+import { DENSITIES, LIMITS, STARTING_HAIR, TEXTURES, type Canvas, type FaltoPlan, type HairState } from '@/core/model'
 import { createPlanner } from '@/core/plan/planner'
 import { planFromService, proposePlan, SERVICES } from '@/core/plan/serviceKinds'
 import { createHead, HeadMeasureError, type Head } from '@/core/scalp/head'
@@ -13,12 +13,7 @@ const PROPOSED = 'proposed'
 /** The head and hair of whom nothing is said. Our choice: the middle of everything. */
 const STANDARD_HEAD = { circumferenceCm: 55 }
 const STANDARD_HAIR: HairState = {
-  naturalLevel: 5,
-  density: 'medium',
-  texture: 'medium',
-  curl: 'straight',
-  cutLine: 'layered',
-  lengthCm: 35,
+  ...STARTING_HAIR,
   weeksSinceColour: 8,
 }
 

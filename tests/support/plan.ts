@@ -3,6 +3,7 @@ import {
   CONSTANTS_VERSION,
   PLAN_FORMAT,
   PLAN_SCHEMA_VERSION,
+  STARTING_HAIR,
   type FaltoPlan,
   type HairState,
   type HeadMeasures,
@@ -14,12 +15,7 @@ import {
 import { defaultPlacement } from '@/core/placement/foils'
 
 export const MEDIUM_HAIR: HairState = {
-  naturalLevel: 5,
-  density: 'medium',
-  texture: 'medium',
-  curl: 'straight',
-  cutLine: 'layered',
-  lengthCm: 35,
+  ...STARTING_HAIR,
   weeksSinceColour: 8,
 }
 

@@ -53,3 +53,14 @@ export interface HairState {
 
 /** A length for each region that was measured, cm. */
 export type RegionLengths = { [region in LengthRegion]?: number | undefined }
+
+/** The hair of whom nothing is known yet. Our choice: the middle of everything. */
+export const STARTING_HAIR: HairState = {
+  naturalLevel: 5,
+  density: 'medium',
+  texture: 'medium',
+  curl: 'straight',
+  cutLine: 'layered',
+  lengthCm: 35,
+  weeksSinceColour: 0,
+}

@@ -8,7 +8,17 @@ import {
   tidy,
 } from '@/core/hair/hairRecord'
 import { createHead } from '@/core/scalp/head'
-import type { Band, Canvas, Goal, HairState, HeadMeasures, Place, Strand, TreatmentKind } from '@/core/model'
+import {
+  STARTING_HAIR,
+  type Band,
+  type Canvas,
+  type Goal,
+  type HairState,
+  type HeadMeasures,
+  type Place,
+  type Strand,
+  type TreatmentKind,
+} from '@/core/model'
 
 /** The consultation records of the demo: ten invented heads, each with its own difficulty. */
 export interface DemoHead {
@@ -98,12 +108,7 @@ const GOAL: Goal = {
 }
 
 const HAIR: HairState = {
-  naturalLevel: 5,
-  density: 'medium',
-  texture: 'medium',
-  curl: 'straight',
-  cutLine: 'layered',
-  lengthCm: 35,
+  ...STARTING_HAIR,
   weeksSinceColour: 8,
   washesPerWeek: 3,
   scalp: 'calm',

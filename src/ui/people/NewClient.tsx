@@ -1,21 +1,12 @@
 'use client'
 import { get, useController, type FieldErrors } from 'react-hook-form'
 import { ClientDto } from '@/dto'
-import type { HairState, HeadMeasures } from '@/core/model'
+import { STARTING_HAIR, type HeadMeasures } from '@/core/model'
 import { FormDialog, TextEntry, useEntryForm } from '../forms'
 import { callApi } from '../hooks/api'
 import { HairFields, HeadFields } from '../parts'
 
 const startingHead: HeadMeasures = { circumferenceCm: 54 } // the middle of adult heads, see the core's head constants
-const startingHair: HairState = {
-  naturalLevel: 5,
-  density: 'medium',
-  texture: 'medium',
-  curl: 'straight',
-  cutLine: 'layered',
-  lengthCm: 35,
-  weeksSinceColour: 0,
-}
 
 const problemIn =
   (errors: FieldErrors) =>
@@ -24,7 +15,7 @@ const problemIn =
 
 export function NewClient({ onClose, onMade }: { onClose: () => void; onMade: (id: string) => void }) {
   const form = useEntryForm(ClientDto, {
-    start: { name: '', note: '', head: startingHead, hair: startingHair },
+    start: { name: '', note: '', head: startingHead, hair: STARTING_HAIR },
     send: async (entry) => onMade((await callApi<{ id: string }>('/api/clients', 'POST', entry)).id),
   })
   const { control, formState } = form

@@ -15,6 +15,7 @@ import {
 } from '../../model'
 import { toBandEdge, fitBands, strandLength, virginBand } from './bands'
 import { cellArea, SCALP_CELLS } from './cells'
+import { HIDDEN_SHARE } from './constants'
 import { directionOf } from './place'
 
 /**
@@ -147,9 +148,10 @@ export function kindsOf(
 /** Which strand a region's record is about first: the one most of its hair has. */
 export const mainStrand = (canvas: Canvas, region: LengthRegion | 'all'): Strand => strandsOf(canvas, region)[0]!.strand
 
-const freshId = (canvas: Canvas): string => {
-  let n = canvas.strands.length + 1
-  while (canvas.strands.some(({ id }) => id === `strand-${n}`)) n++
+/** A name that no strand has yet. */
+export function freshStrandId(used: ReadonlySet<string>): string {
+  let n = used.size + 1
+  while (used.has(`strand-${n}`)) n++
   return `strand-${n}`
 }
 
@@ -178,7 +180,7 @@ export function setBands(canvas: Canvas, region: LengthRegion | 'all', strandId:
 }
 
 function withFork(canvas: Canvas, region: LengthRegion, strandId: string, bands: Band[]): Canvas {
-  const id = freshId(canvas)
+  const id = freshStrandId(new Set(canvas.strands.map((strand) => strand.id)))
   return {
     ...canvas,
     strands: [...canvas.strands, { id, bands }],
@@ -243,9 +245,9 @@ export function meanWhite(head: Head, hair: HairState, canvas: Canvas, region: L
   return white / hairs
 }
 
-/** Mean level of new growth, and of what hangs beyond the first third; white hair counts as it grows. */
+/** Mean level of new growth, and of what is worn of the hair; white hair counts as it grows. */
 export function meanLevels({ strands, cells }: Canvas): { root: number; lengths: number } {
-  const levels = new Map(strands.map(({ id, bands }) => [id, { root: bands[0]!.level, lengths: lengthsLevel(bands) }]))
+  const levels = new Map(strands.map(({ id, bands }) => [id, { root: bands[0]!.level, lengths: wornLevel(bands) }]))
   const sum = { root: 0, lengths: 0 }
   for (const { populations } of cells)
     for (const { strandId, share } of populations) {
@@ -256,10 +258,19 @@ export function meanLevels({ strands, cells }: Canvas): { root: number; lengths:
   return sum
 }
 
-function lengthsLevel(bands: readonly Band[]): number {
-  const from = strandLength(bands) / 3
-  const worn = bands.map(({ fromCm, toCm, level }) => ({ cm: Math.max(0, toCm - Math.max(fromCm, from)), level }))
-  return worn.reduce((sum, { cm, level }) => sum + cm * level, 0) / (strandLength(bands) - from)
+/**
+ * Mean level of what is worn of a strand: all of it beyond what lies hidden.
+ * @param levelOf how light a band looks
+ */
+export function wornLevel(bands: readonly Band[], levelOf = ({ level }: Band): number => level): number {
+  const hidden = strandLength(bands) * HIDDEN_SHARE
+  let [sum, length] = [0, 0]
+  for (const band of bands) {
+    const cm = Math.max(0, band.toCm - Math.max(band.fromCm, hidden))
+    sum += cm * levelOf(band)
+    length += cm
+  }
+  return sum / length
 }
 
 /** Length of a region's main strand, cm, for every region. */

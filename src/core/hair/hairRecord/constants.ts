@@ -45,3 +45,6 @@ export const MOST_STRANDS = 100
 
 /** Steps of arc in which a cell is measured and drawn. Our choice. */
 export const ARC_STEPS = 6
+
+/** The part of a strand that lies under other hair: its first third. Our estimate. */
+export const HIDDEN_SHARE = 1 / 3

@@ -21,6 +21,8 @@ export {
 } from './bands'
 export {
   carriesWork,
+  freshStrandId,
+  wornLevel,
   copyBands,
   hairFromCanvas,
   hairMapOf,

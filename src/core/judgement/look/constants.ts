@@ -1,7 +1,5 @@
 /** Hair that looks this much lighter or darker than it was has changed, levels. Our estimate. */
 export const CHANGED_BY = 0.5
-/** The part of a strand that lies under other hair: its first third. Our estimate. */
-export const HIDDEN_SHARE = 1 / 3
 /** Teased and painted takes look as if they began here, cm. Our estimate. */
 export const SOFT_START_CM = 2
 

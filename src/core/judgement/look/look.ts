@@ -1,11 +1,11 @@
-import { cellAt, SCALP_CELLS } from '../../hair/hairRecord'
+import { cellAt, SCALP_CELLS, wornLevel } from '../../hair/hairRecord'
 import { partX } from '../../hair/fibre'
 import { hairsOfCells, type Piece } from '../../placement/foils'
 import { byId, isLightener, type Band, type FaltoPlan } from '../../model'
 import type { ComputedStages } from '../../placement/quantity'
 import { shownLevel, type Fold, type Lock } from '../../time/fold'
 import { fromFace, seenShares, WEARS, type WearKind } from './visibility'
-import { CHANGED_BY, HIDDEN_SHARE, SHOWS_FROM, SOFT_START_CM, UPKEEP } from './constants'
+import { CHANGED_BY, SHOWS_FROM, SOFT_START_CM, UPKEEP } from './constants'
 
 export type ContrastVerdict = 'none' | 'barely' | 'subtle' | 'clear' | 'bold'
 
@@ -97,7 +97,7 @@ function worn(): (lock: Lock) => WornLock {
   const known = { white: new Map<readonly Band[], number>(), pigmented: new Map<readonly Band[], number>() }
   const levelOf = (bands: readonly Band[], white: boolean): number => {
     const levels = known[white ? 'white' : 'pigmented']
-    const level = levels.get(bands) ?? wornLevel(bands, white)
+    const level = levels.get(bands) ?? wornLevel(bands, (band) => shownLevel(band, white))
     levels.set(bands, level)
     return level
   }
@@ -105,18 +105,6 @@ function worn(): (lock: Lock) => WornLock {
     const level = levelOf(lock.bands, lock.white)
     return { lock, level, change: lock.took.length > 0 ? level - levelOf(lock.was, lock.white) : 0 }
   }
-}
-
-/** Mean level of what is worn of a strand: all of it beyond the first third. */
-function wornLevel(bands: readonly Band[], white: boolean): number {
-  const hidden = bands.at(-1)!.toCm * HIDDEN_SHARE
-  let [sum, length] = [0, 0]
-  for (const band of bands) {
-    const cm = Math.max(0, band.toCm - Math.max(band.fromCm, hidden))
-    sum += cm * shownLevel(band, white)
-    length += cm
-  }
-  return sum / length
 }
 
 interface CellMix {

@@ -24,7 +24,7 @@ export const coverOf = ({ cover, take }: Pick<Placement, 'cover' | 'take'>): Cov
 
 /** Whether product of a placement gets onto the skin: put there, or begun at the root without a foil around it. */
 export const touchesScalp = (placement: Pick<Placement, 'cover' | 'take' | 'startCm'>): boolean =>
-  placement.take.kind === 'onScalp' || (coverOf(placement) !== 'foil' && placement.startCm < ON_SKIN_CM)
+  pieceTouchesScalp({ kind: placement.take.kind, cover: coverOf(placement), fromCm: placement.startCm })
 
 /** Whether a piece's does. */
 export const pieceTouchesScalp = ({ kind, cover, fromCm }: { kind: string; cover: Cover; fromCm: number }): boolean =>

@@ -1,4 +1,12 @@
-import { carriesWork, mergeAlike, SCALP_CELLS, startingCanvas, strandDistance, tidy } from '../../hair/hairRecord'
+import {
+  carriesWork,
+  freshStrandId,
+  mergeAlike,
+  SCALP_CELLS,
+  startingCanvas,
+  strandDistance,
+  tidy,
+} from '../../hair/hairRecord'
 import { recipeOf, type Recipe } from '../../product/formula'
 import {
   activeVariant,
@@ -66,10 +74,11 @@ export function foldPlan(plan: FaltoPlan, computed: ComputedStages, options: Fol
   const before = canvas ?? canvasOf(plan, computed)
   const idOf = namesOfStrands()
   const treat = treatments(plan, idOf)
+  const recipes = new Map(plan.formulas.map((formula) => [formula.id, recipeOf(formula, plan.products)]))
   const { stages } = activeVariant(plan)
   const folded: FoldedCells[] = [locksOf(before)]
   stages.forEach((stage, index) => {
-    const takes = takesByCell(plan, stage, computed, { ...options, on })
+    const takes = takesByCell(plan, stage, computed, { ...options, on, recipes })
     const everywhere = stage.zones.every(({ placement }) => takesAll(placement)) && !options.came?.leftOut.size
     const eligible = worksOnLock(stage, stages)
     const met = folded.at(-1)!
@@ -158,11 +167,10 @@ function takesByCell(
   plan: FaltoPlan,
   stage: Stage,
   { head, zones }: ComputedStages,
-  { on, came }: FoldOptions & { on: string },
+  { on, came, recipes }: FoldOptions & { on: string; recipes: ReadonlyMap<string, Recipe> },
 ): Taken[][] {
   const hairs = hairsOfCells(head, plan.hair)
   const byCell = SCALP_CELLS.map(() => new Map<string, Taken>())
-  const recipes = new Map(plan.formulas.map((formula) => [formula.id, recipeOf(formula, plan.products)]))
   for (const zone of zones.filter(({ stageId }) => stageId === stage.id)) {
     const { placement } = byId(stage.zones, zone.zoneId)
     const [select, whole] = [placement.select ?? 'all', takesAll(placement) && !came?.leftOut.size]
@@ -298,11 +306,10 @@ function canvasFrom(cells: FoldedCells, before: Canvas, recordedOn: string): Can
   const idFor = (bands: readonly Band[]): string => {
     const known = strands.get(bands)
     if (known) return known
-    let n = strands.size + 1
-    while (used.has(`strand-${n}`)) n++
-    used.add(`strand-${n}`)
-    strands.set(bands, `strand-${n}`)
-    return `strand-${n}`
+    const id = freshStrandId(used)
+    used.add(id)
+    strands.set(bands, id)
+    return id
   }
   const populated = cells.map((locks) => ({
     populations: locks.map(({ bands, share, white, sources }) => ({

@@ -21,7 +21,7 @@ export function hairMetBy(plan: FaltoPlan, { head, zones }: ComputedStages, fold
   const from = new Map(
     zones.map(({ stageId, zoneId }) => {
       const { select } = byId(byId(stages, stageId).zones, zoneId).placement
-      return [zoneOf({ id: `${stageId}/${zoneId}` }), { stageId, fits: lockFilter(plan, stageId, select) }]
+      return [`${stageId}/${zoneId}`, { stageId, fits: lockFilter(plan, stageId, select) }]
     }),
   )
   return (piece) => {

@@ -1,3 +1,4 @@
+import { isVirgin } from '../../hair/hairRecord'
 import { byId, activeVariant, type Band, type FaltoPlan } from '../../model'
 import { surfaceOfBand, type Surface } from '../../product/formula'
 import { hairsByCell, type Piece } from '../../placement/foils'
@@ -75,17 +76,15 @@ function addStretches(
 /** White hair stands beside the pigmented hair of its stretch, as its share: that is how it is looked at. */
 function surfacesFrom(stretches: readonly Stretch[]): Surface[] {
   const sum = stretches.reduce((total, { weight }) => total + weight, 0)
-  const pigmented = stretches.filter(({ white, band }) => !white || band.treatments.length > 0)
-  const virginWhite = stretches.filter(({ white, band }) => white && band.treatments.length === 0)
+  const pigmented = stretches.filter(({ white, band }) => !white || !isVirgin(band))
+  const virginWhite = stretches.filter(({ white, band }) => white && isVirgin(band))
   const looks = pigmented.length > 0 ? pigmented : virginWhite
   return [...looks]
     .sort((a, b) => b.weight - a.weight)
     .filter(({ weight }, i) => i === 0 || weight > LEAST_SURFACE_SHARE * sum)
     .slice(0, MOST_SURFACES)
     .map((stretch) => {
-      const twin = virginWhite.find(
-        ({ band }) => band.level === stretch.band.level && stretch.band.treatments.length === 0,
-      )
+      const twin = virginWhite.find(({ band }) => band.level === stretch.band.level && isVirgin(stretch.band))
       const white = twin ? twin.weight / (twin.weight + (twin === stretch ? 0 : stretch.weight)) : 0
       return surfaceOfBand(nameOf(stretch), stretch.band, white)
     })
