@@ -1,4 +1,4 @@
-import { Type } from 'class-transformer'
+import { plainToInstance, Type } from 'class-transformer'
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -20,6 +20,8 @@ import {
   ValidateNested,
   isISO8601,
   matches,
+  validateSync,
+  type ValidationArguments,
 } from 'class-validator'
 import { COUNTS, LIMITS, type Limit } from '@/core/model'
 
@@ -166,3 +168,45 @@ export const ListOf = (type: () => new () => object, least: number, most: number
     ValidateNested({ each: true, message: 'must be a list of objects' }),
     Type(type),
   )
+
+/** The name under which a schema finds a list of {@link LettersOr}. */
+export const LETTERS_OR = 'lettersOr'
+
+/** A list of short words, with an object wherever a word does not say it. */
+export function LettersOr(pattern: RegExp, words: string, type: () => new () => object): PropertyDecorator {
+  const wrong = (value: unknown): string | undefined => {
+    if (!Array.isArray(value)) return 'must be a list'
+    for (const [i, one] of value.entries()) {
+      if (typeof one === 'string' ? pattern.test(one) : fieldProblem(type(), one) === undefined) continue
+      const why = typeof one === 'string' ? undefined : fieldProblem(type(), one)
+      return why ? `entry ${i + 1}: ${why}` : `must hold ${words} or entries of their own`
+    }
+    return undefined
+  }
+  return ValidateBy(
+    {
+      name: LETTERS_OR,
+      constraints: [pattern.source],
+      validator: {
+        validate: (value) => wrong(value) === undefined,
+        defaultMessage: (args?: ValidationArguments) => wrong(args?.value) ?? '',
+      },
+    },
+    {},
+  )
+}
+
+/** The first thing that is wrong with an object, with the field it is in. */
+function fieldProblem(type: new () => object, value: unknown): string | undefined {
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) return 'must be an object'
+  const options = { whitelist: true, forbidNonWhitelisted: true, stopAtFirstError: true }
+  let [error] = validateSync(plainToInstance(type, value), options)
+  const path: string[] = []
+  while (error) {
+    path.push(error.property)
+    const [name, message] = Object.entries(error.constraints ?? {})[0] ?? []
+    if (name) return `${path.join('.')} ${name === 'whitelistValidation' ? 'is not a field Falto knows' : message}`
+    error = error.children?.[0]
+  }
+  return undefined
+}

@@ -1,7 +1,7 @@
 /** Entries into Falto: their shapes, and how they are checked. The same classes check forms in the browser. */
 export { FaltoPlanDto } from './plan'
 export { PlanClientDto } from './planClient'
-export { isDay } from './decorators'
+export { isDay, LETTERS_OR } from './decorators'
 export { CatalogueItemDto } from './product'
 export * from './clients'
 export * from './plans'

@@ -1,14 +1,22 @@
 import 'reflect-metadata'
 import { ArrayMaxSize, Equals, IsArray, IsBoolean, IsDefined, Matches } from 'class-validator'
 import {
+  BEGINS,
+  COMES_OFF,
+  CONSISTENCIES,
   COUNTS,
+  COUNTS_FROM,
   COVERS,
+  CUT_LINES,
   DIRECTIONS,
   DROPOUT_KINDS,
   EDGE_KINDS,
   LAYOUT_TEMPLATES,
   LIMITS,
+  METHODS,
   PAINT_SHAPES,
+  PANEL_RESTS,
+  PANEL_TAKES,
   PLAN_FORMAT,
   PLAN_SCHEMA_VERSION,
   RAMP_FIGURES,
@@ -20,13 +28,18 @@ import {
   TAKE_KINDS,
   TONES,
   WORKS_ON,
+  type Begins,
   type BoundaryStep,
+  type ComesOff,
+  type Cut,
   type Dropout,
   type FaltoPlan,
+  type FoilSizes,
   type Formula,
   type FormulaAdditive,
   type FormulaShade,
   type HairMap,
+  type Lasts,
   type Layout,
   type LayoutEdge,
   type LayoutParameters,
@@ -35,9 +48,11 @@ import {
   type Placement,
   type Ramp,
   type Rates,
+  type RhythmEntry,
   type RowPanel,
   type Stage,
   type StoredPlace,
+  type Stretch,
   type Take,
   type Variant,
   type WorksOn,
@@ -48,11 +63,13 @@ import {
   Id,
   Ids,
   InRange,
+  LettersOr,
   ListOf,
   MayBeAbsent,
   Money,
   Name,
   Nested,
+  Numbers,
   OneOf,
   Percents,
   Sentences,
@@ -90,6 +107,8 @@ export class FormulaDto implements Formula {
   @MayBeAbsent() @InRange(LIMITS.targetLevel) liftGoal?: number
   @MayBeAbsent() @InRange(LIMITS.developerVol) firstBowlVol?: number
   @MayBeAbsent() @Counting() @InRange(LIMITS.bowls) bowls?: number
+  @MayBeAbsent() @OneOf(CONSISTENCIES) consistency?: Formula['consistency']
+  @MayBeAbsent() @Text(COUNTS.noteLength) note?: string
 }
 
 export class RatesDto implements Rates {
@@ -158,6 +177,7 @@ export class TakeDto implements Take {
   @MayBeAbsent() @OneOf(PAINT_SHAPES) shape?: Take['shape']
   @MayBeAbsent() @InRange(LIMITS.saturation) saturation?: number
   @MayBeAbsent() @InRange(LIMITS.faceLiftCm) faceLiftCm?: number
+  @MayBeAbsent() @IsBoolean({ message: 'must be true or false' }) teased?: boolean
 }
 
 export class DropoutDto implements Dropout {
@@ -174,8 +194,22 @@ export class RampDto implements Ramp {
 
 export class RowPanelDto implements RowPanel {
   @InRange(LIMITS.panelCm) widthCm!: number
-  @OneOf(['slice', 'same']) take!: RowPanel['take']
-  @OneOf(['same', 'leave']) rest!: RowPanel['rest']
+  @OneOf(PANEL_TAKES) take!: RowPanel['take']
+  @OneOf(PANEL_RESTS) rest!: RowPanel['rest']
+}
+
+export class StretchDto implements Stretch {
+  @Matches(/^[A-Z]$/, { message: 'must be a formula letter' }) formulaId!: string
+  @MayBeAbsent() @InRange(LIMITS.bandEdgeCm) fromCm?: number
+  @MayBeAbsent() @InRange(LIMITS.bandEdgeCm) toCm?: number
+}
+
+export class RhythmEntryDto implements RhythmEntry {
+  @ListOf(() => StretchDto, 0, COUNTS.stretches) stretches!: StretchDto[]
+  @MayBeAbsent() @Nested(() => TakeDto) take?: TakeDto
+  @MayBeAbsent() @InRange(LIMITS.startCm) startCm?: number
+  @MayBeAbsent() @OneOf(SELECTIONS) select?: RhythmEntry['select']
+  @MayBeAbsent() @OneOf(COVERS) cover?: RhythmEntry['cover']
 }
 
 export class PlacementDto implements Placement {
@@ -187,8 +221,8 @@ export class PlacementDto implements Placement {
   @IsDefined({ message: 'is missing' }) @Nested(() => TakeDto) take!: TakeDto
   @IsArray({ message: 'must be a list' })
   @ArrayMaxSize(COUNTS.sequence, { message: `must have at most ${COUNTS.sequence} entries` })
-  @Matches(/^([A-Z]|leave)$/, { each: true, message: 'must hold formula letters or "leave"' })
-  sequence!: string[]
+  @LettersOr(/^([A-Z]|leave)$/, 'formula letters, "leave"', () => RhythmEntryDto)
+  sequence!: (string | RhythmEntryDto)[]
   @InRange(LIMITS.startCm) startCm!: number
   @OneOf(ROW_ORDERS) rowOrder!: Placement['rowOrder']
   @MayBeAbsent() @OneOf(COVERS) cover?: Placement['cover']
@@ -199,6 +233,9 @@ export class PlacementDto implements Placement {
   @MayBeAbsent() @InRange(LIMITS.bufferCm) bufferCm?: number
   @MayBeAbsent() @InRange(LIMITS.stopBeforeEndsCm) stopBeforeEndsCm?: number
   @MayBeAbsent() @InRange(LIMITS.upToCm) upToCm?: number
+  @MayBeAbsent() @IsBoolean({ message: 'must be true or false' }) onePanel?: boolean
+  @MayBeAbsent() @InRange(LIMITS.zigzagMm) zigzagMm?: number
+  @MayBeAbsent() @IsBoolean({ message: 'must be true or false' }) secondFoil?: boolean
 }
 
 export class SectionDto implements Omit<Zone, 'id'> {
@@ -206,6 +243,7 @@ export class SectionDto implements Omit<Zone, 'id'> {
   @Name() name!: string
   @ListOf(() => BoundaryStepDto, 1, COUNTS.edges) boundary!: BoundaryStepDto[]
   @IsDefined({ message: 'is missing' }) @Nested(() => PlacementDto) placement!: PlacementDto
+  @MayBeAbsent() @Text(COUNTS.noteLength) note?: string
 }
 
 export class ZoneDto extends SectionDto implements Zone {
@@ -222,11 +260,42 @@ export class HairMapDto implements HairMap {
   @Percents(COUNTS.cells) earlierPercent!: number[]
 }
 
+export class BeginsDto implements Begins {
+  @OneOf(BEGINS) kind!: Begins['kind']
+  @Id() stageId!: string
+  @MayBeAbsent() @InRange(LIMITS.beginsMinutes) minutes?: number
+}
+
+export class ComesOffDto implements ComesOff {
+  @OneOf(COMES_OFF) kind!: ComesOff['kind']
+  @MayBeAbsent() @Id() stageId?: string
+}
+
+export class LastsDto implements Lasts {
+  @InRange(LIMITS.lastsMinutes) minutes!: number
+  @MayBeAbsent() @OneOf(COUNTS_FROM) from?: Lasts['from']
+}
+
+export class CutDto implements Cut {
+  @InRange(LIMITS.lengthCm) lengthCm!: number
+  @MayBeAbsent() @OneOf(CUT_LINES) cutLine?: Cut['cutLine']
+}
+
+export class FoilSizesDto implements FoilSizes {
+  @InRange(LIMITS.foilWidthCm) widthCm!: number
+  @Numbers(LIMITS.foilLengthCm, COUNTS.foilLengths) lengthsCm!: number[]
+}
+
 export class StageDto implements Stage {
   @Id() id!: string
   @OneOf(STAGE_KINDS) kind!: Stage['kind']
   @Name() name!: string
   @MayBeAbsent() @Nested(() => WorksOnDto) worksOn?: WorksOnDto
+  @MayBeAbsent() @Nested(() => BeginsDto) begins?: BeginsDto
+  @MayBeAbsent() @Nested(() => ComesOffDto) comesOff?: ComesOffDto
+  @MayBeAbsent() @Nested(() => LastsDto) lasts?: LastsDto
+  @MayBeAbsent() @OneOf(METHODS) method?: Stage['method']
+  @MayBeAbsent() @Nested(() => CutDto) cut?: CutDto
   @IsDefined({ message: 'is missing' }) @Nested(() => LayoutDto) layout!: LayoutDto
   @ListOf(() => ZoneDto, 1, COUNTS.zones) zones!: ZoneDto[]
   @Ids(COUNTS.zones) order!: string[]
@@ -240,7 +309,9 @@ export class VariantDto implements Variant {
 
 export class FaltoPlanDto implements FaltoPlan {
   @Equals(PLAN_FORMAT, { message: `must be "${PLAN_FORMAT}"` }) format!: typeof PLAN_FORMAT
-  @Equals(PLAN_SCHEMA_VERSION, { message: `must be ${PLAN_SCHEMA_VERSION}; a newer Falto may have written this file` })
+  @Equals(PLAN_SCHEMA_VERSION, {
+    message: `must be 1 or ${PLAN_SCHEMA_VERSION}; a newer Falto may have written this file`,
+  })
   schemaVersion!: typeof PLAN_SCHEMA_VERSION
   @Text(40) constantsVersion!: string
   @Name() name!: string
@@ -252,6 +323,8 @@ export class FaltoPlanDto implements FaltoPlan {
   @ListOf(() => FormulaDto, 1, COUNTS.formulas) formulas!: FormulaDto[]
   @IsDefined({ message: 'is missing' }) @Nested(() => LearnedFactorsDto) learned!: LearnedFactorsDto
   @MayBeAbsent() @Nested(() => RatesDto) rates?: RatesDto
+  @MayBeAbsent() @Nested(() => FoilSizesDto) foils?: FoilSizesDto
+  @MayBeAbsent() @Text(COUNTS.noteLength) note?: string
   @MayBeAbsent() @Sentences() proposal?: string[]
   @Id() activeVariantId!: string
   @ListOf(() => VariantDto, 1, COUNTS.variants) variants!: VariantDto[]

@@ -2,7 +2,7 @@ import 'reflect-metadata'
 import { plainToInstance } from 'class-transformer'
 import { validateSync, type ValidationError } from 'class-validator'
 import { checkPlan, type PlanProblem } from '@/core/plan/planner'
-import type { FaltoPlan } from '@/core/model'
+import { upgradePlan, type FaltoPlan } from '@/core/model'
 import { FaltoPlanDto } from './plan'
 import { shapeProblem } from './shape'
 
@@ -31,9 +31,12 @@ export function checkEntry<T extends object>(type: new () => T, entry: unknown):
   return { ok: true, value: entry as T }
 }
 
-/** Holds a document against the schema of `falto-plan` and against the laws the core knows. */
+/**
+ * Holds a document against the schema of `falto-plan` and against the laws the core knows. One of an earlier version is
+ * brought to this one first.
+ */
 export function checkPlanDocument(entry: unknown): Checked<FaltoPlan> {
-  const checked = checkEntry(FaltoPlanDto, entry)
+  const checked = checkEntry(FaltoPlanDto, upgradePlan(entry) as object)
   if (!checked.ok) return checked
   const problems = checkPlan(checked.value)
   return problems.length > 0 ? { ok: false, problems: problems.slice(0, MOST_PROBLEMS) } : checked

@@ -136,6 +136,10 @@ export const WORDS = {
     subsectionMm: 'Subsection',
     rowGapMm: 'Row gap',
     startCm: 'Start from the scalp',
+    upToCm: 'Reach from the scalp',
+    stopBeforeEndsCm: 'Stop before the ends',
+    bandCm: 'Band on the scalp',
+    saturation: 'Saturation',
   } satisfies Record<RampFigure, string>,
   rampWay: {
     upwards: 'growing upwards',
@@ -144,6 +148,7 @@ export const WORDS = {
     afterRows: 'after some rows',
   } satisfies Record<RampWay, string>,
   stage: {
+    clarify: 'Clarify',
     prepare: 'Prepare',
     base: 'Base',
     lighten: 'Lighten',
@@ -154,6 +159,10 @@ export const WORDS = {
     gloss: 'Gloss',
     blockTone: 'Block colour',
     treat: 'Treat',
+    wash: 'Wash',
+    skinWipe: 'Wipe the skin',
+    cut: 'Cut',
+    style: 'Style',
   } satisfies Record<StageKind, string>,
   contrastVerdict: {
     none: 'no contrast',

@@ -7,7 +7,7 @@ import type { FaltoPlan } from '@/core/model'
 import { planWith } from '../support/plan'
 
 const schemaIn = (name: string) => JSON.parse(readFileSync(`docs/schema/${name}.schema.json`, 'utf8')) as object
-const published = schemaIn('falto-plan-1')
+const published = schemaIn('falto-plan-2')
 const matches = new Ajv2020({
   allErrors: true,
   strictTypes: false,
@@ -51,7 +51,7 @@ const REFUSED: [string, Harm, string][] = [
     'variants[0].stages[0].zones[0].placement.take',
   ],
   ['another format', (plan) => set(plan, 'format', 'something-else'), 'format'],
-  ['a newer version', (plan) => set(plan, 'schemaVersion', 2), 'schemaVersion'],
+  ['a newer version', (plan) => set(plan, 'schemaVersion', 3), 'schemaVersion'],
   ['a formula of two letters', (plan) => set(plan.formulas[0]!, 'id', 'AB'), 'formulas[0].id'],
   [
     'a sequence of anything',
@@ -112,6 +112,35 @@ describe('the published schema and the checks at the entry', () => {
     const plan = planWith({ head: { circumferenceCm: 54 } })
     expect(matches(plan)).toBe(true)
     expect(checkEntry(FaltoPlanDto, plan).ok).toBe(true)
+  })
+
+  it.each([
+    ['a word that is no letter', ['A', 'red']],
+    ['a number', ['A', 3]],
+    ['an entry with a field of its own invention', [{ stretches: [], speed: 1 }]],
+    ['a stretch beyond any hair', [{ stretches: [{ formulaId: 'A', toCm: 900 }] }]],
+    ['an entry without stretches', [{ startCm: 2 }]],
+  ])('agree in refusing a rhythm with %s', (_what, sequence) => {
+    const plan = planWith()
+    set(zone(plan).placement, 'sequence', sequence)
+    expect(matches(plan)).toBe(false)
+    const checked = checkPlanDocument(plan)
+    expect(checked.ok ? [] : checked.problems.map(({ path }) => path)).toEqual([
+      'variants[0].stages[0].zones[0].placement.sequence',
+    ])
+  })
+
+  it('agree on entries of their own, relations and notes', () => {
+    const plan = planWith()
+    const stage = plan.variants[0]!.stages[0]!
+    Object.assign(plan, { note: 'Sits by the window', foils: { widthCm: 10, lengthsCm: [20, 30] } })
+    Object.assign(stage, { lasts: { minutes: 30, from: 'eachPiece' }, comesOff: { kind: 'ownRinse' }, method: 'foil' })
+    set(zone(plan).placement, 'sequence', [
+      'A',
+      { stretches: [{ formulaId: 'A', toCm: 5 }, { formulaId: 'B' }], startCm: 1 },
+    ])
+    expect(matches(plan)).toBe(true)
+    expect(checkPlanDocument(plan)).toEqual({ ok: true, value: plan })
   })
 
   it('say the allowed range', () => {

@@ -80,6 +80,9 @@ export async function fill(page: Page, label: string, text: string): Promise<voi
   await page.keyboard.press('Tab')
 }
 
+/** Waits until a taken item listens to keys: its sensor starts to in a timer of its own, after the hand was told. */
+export const listening = (page: Page) => page.evaluate(() => new Promise((resolve) => setTimeout(resolve)))
+
 /** Waits until no menu lies over the page and nothing is fading in or out. */
 export const settled = (page: Page) =>
   page.waitForFunction(

@@ -6,7 +6,7 @@ import { planFigures } from '@/core/plan/planner'
 import { EXPECTED, DESIGNED_BY_HAND } from '../reference/services.expected'
 import { planWith } from '../support/plan'
 import { deviceOf, exported as exportedBy, newClient, newPlan, type Device } from '../support/server'
-import { becomes, fill, press, saved, settled, totals, totalsContain, url, windows, zone } from './browser'
+import { becomes, fill, listening, press, saved, settled, totals, totalsContain, url, windows, zone } from './browser'
 import { computePlan } from '../support/planner'
 
 jest.setTimeout(120_000)
@@ -426,6 +426,7 @@ it('zones and rows are put in order by hand and by keys, and each step is said',
   await (await grip(names[0]!)).focus()
   await page.keyboard.press('Space')
   await page.waitForSelector(`::-p-text(${names[0]} taken, 3 of ${names.length})`)
+  await listening(page)
   await page.keyboard.press('ArrowUp')
   await page.waitForSelector(`::-p-text(${names[0]} at 2 of ${names.length})`)
   await page.keyboard.press('Space')
@@ -439,6 +440,7 @@ it('zones and rows are put in order by hand and by keys, and each step is said',
   await (await page.waitForSelector('[aria-label^="Row 2 of the rhythm"]'))!.focus()
   await page.keyboard.press('Space')
   await page.waitForSelector('::-p-text(row 2, formula B taken, 2 of 2)')
+  await listening(page)
   await page.keyboard.press('ArrowLeft')
   await page.waitForSelector('::-p-text(row 2, formula B at 1 of 2)')
   await page.keyboard.press('Space')

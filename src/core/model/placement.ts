@@ -4,7 +4,17 @@ export const ROW_ORDERS = ['bottomUp', 'topDown', 'fromPart'] as const
 export const COVERS = ['foil', 'film', 'open'] as const
 export const PAINT_SHAPES = ['v', 'w', 'diagonal', 'check'] as const
 export const DROPOUT_KINDS = ['lowlight', 'sameFoil', 'paint', 'base'] as const
-export const RAMP_FIGURES = ['stitchMm', 'stitchGapMm', 'subsectionMm', 'rowGapMm', 'startCm'] as const
+export const RAMP_FIGURES = [
+  'stitchMm',
+  'stitchGapMm',
+  'subsectionMm',
+  'rowGapMm',
+  'startCm',
+  'upToCm',
+  'stopBeforeEndsCm',
+  'bandCm',
+  'saturation',
+] as const
 export const RAMP_WAYS = ['upwards', 'alongRow', 'alternating', 'afterRows'] as const
 export const SELECTIONS = ['all', 'white', 'dark', 'copyWhite', 'earlier', 'notEarlier'] as const
 
@@ -17,6 +27,10 @@ export type DropoutKind = (typeof DROPOUT_KINDS)[number]
 export type RampFigure = (typeof RAMP_FIGURES)[number]
 export type RampWay = (typeof RAMP_WAYS)[number]
 export type Selection = (typeof SELECTIONS)[number]
+
+/** A pair of how a row's hairline end is taken, and what becomes of the rest. */
+export const PANEL_TAKES = ['slice', 'same', 'leave'] as const
+export const PANEL_RESTS = ['same', 'leave'] as const
 
 /** In a sequence: this row is left as it is. */
 export const LEAVE = 'leave'
@@ -36,9 +50,12 @@ export interface Take {
   depthShare: number
   /** `onScalp`: length of the new growth that gets product, cm. */
   bandCm: number
-  /** `painted`: what is painted on the panel, and how much of it is soaked, 0…1. */
+  /** `painted`: what is painted on the panel. */
   shape?: PaintShape | undefined
+  /** How generously product goes on: 0 half of the usual, 0.5 the usual, 1 half as much again. */
   saturation?: number | undefined
+  /** Back-combed first, whatever is taken then: only what is left in the hand gets product. */
+  teased?: boolean | undefined
   /** `painted`: how much higher it starts at the face than at the back, cm. */
   faceLiftCm?: number | undefined
 }
@@ -68,11 +85,33 @@ export interface Ramp {
 /** The hairline end of every row, taken on its own. */
 export interface RowPanel {
   widthCm: number
-  /** `slice`: all of it; `same`: as the rest. */
-  take: 'slice' | 'same'
+  /** `slice`: all of it; `same`: as the rest; `leave`: nothing, so that the hairline keeps its colour. */
+  take: (typeof PANEL_TAKES)[number]
   /** Whether the rest of the row is worked: `leave` is stitching of the hairline alone. */
-  rest: 'same' | 'leave'
+  rest: (typeof PANEL_RESTS)[number]
 }
+
+/** One formula on a part of the strand. What lies between two stretches stays bare: a buffer. */
+export interface Stretch {
+  formulaId: string
+  /** Distances from the scalp, cm. Left out: where the stretch before ends, or the zone's product starts. */
+  fromCm?: number | undefined
+  /** Left out: where the next one begins, or the zone's product ends. */
+  toCm?: number | undefined
+}
+
+/** What a row gets where one letter does not say it. What is left out is as the zone has it. */
+export interface RhythmEntry {
+  /** From the scalp to the ends; they do not overlap. */
+  stretches: Stretch[]
+  take?: Take | undefined
+  startCm?: number | undefined
+  select?: Selection | undefined
+  cover?: Cover | undefined
+}
+
+/** A formula's letter all along the strand, {@link LEAVE}, or an entry of its own. */
+export type RowEntry = string | RhythmEntry
 
 /** Everything that is decided for one zone. */
 export interface Placement {
@@ -84,8 +123,8 @@ export interface Placement {
   /** Offset every other row, so that gaps and foil joints never line up. */
   bricklay: boolean
   take: Take
-  /** Formula ids or {@link LEAVE}, repeated row after row. Empty: the zone is left alone. */
-  sequence: string[]
+  /** What each row gets, repeated row after row. Empty: the zone is left alone. */
+  sequence: RowEntry[]
   /** Distance from the scalp at which product starts, cm. */
   startCm: number
   rowOrder: RowOrder
@@ -100,4 +139,27 @@ export interface Placement {
   stopBeforeEndsCm?: number | undefined
   /** How far from the scalp product reaches at most, cm: the new growth of a retouch. Left out: to the ends. */
   upToCm?: number | undefined
+  /** The section is one panel instead of rows. */
+  onePanel?: boolean | undefined
+  /** Partings that zigzag so far to either side, mm: nothing that is taken ends in a straight line. */
+  zigzagMm?: number | undefined
+  /** A second foil covers each first one. */
+  secondFoil?: boolean | undefined
 }
+
+/** An entry in full. */
+export const entryOf = (entry: RowEntry): RhythmEntry =>
+  typeof entry === 'string' ? { stretches: entry === LEAVE ? [] : [{ formulaId: entry }] } : entry
+
+/** Letters of an entry, from the scalp to the ends; none where the row is left. */
+export const lettersOf = (entry: RowEntry): string[] => entryOf(entry).stretches.map(({ formulaId }) => formulaId)
+
+/** Letters that a placement names in its rhythm, each once. */
+export const rhythmLetters = ({ sequence }: Pick<Placement, 'sequence'>): string[] => [
+  ...new Set(sequence.flatMap(lettersOf)),
+]
+
+/** Letters that a placement names, dropouts included. */
+export const placementLetters = ({ sequence, dropout }: Pick<Placement, 'sequence' | 'dropout'>): string[] => [
+  ...new Set([...rhythmLetters({ sequence }), ...(dropout ? [dropout.formulaId] : [])]),
+]

@@ -1,17 +1,18 @@
 import type { Product } from './catalogue'
 import type { Canvas } from './consultation'
-import type { HairState } from './hair'
+import type { CutLine, HairState } from './hair'
 import type { HeadMeasures } from './head'
 import type { BoundaryStep, Layout } from './layout'
 import type { Placement } from './placement'
 
 export const PLAN_FORMAT = 'falto-plan'
-export const PLAN_SCHEMA_VERSION = 1
+export const PLAN_SCHEMA_VERSION = 2
 /** Changes whenever a constant of the core changes; a document remembers under which it was made. */
 export const CONSTANTS_VERSION = '2026.11.3'
 
 export const TONES = ['cool', 'neutral', 'warm'] as const
 export const STAGE_KINDS = [
+  'clarify',
   'prepare',
   'base',
   'lighten',
@@ -22,10 +23,27 @@ export const STAGE_KINDS = [
   'gloss',
   'blockTone',
   'treat',
+  'wash',
+  'skinWipe',
+  'cut',
+  'style',
 ] as const
 export const WORKS_ON = ['everything', 'took', 'dropped'] as const
 
+/** When a stage begins: with an earlier one rinsed off, on its sections as they are done, or so long after it began. */
+export const BEGINS = ['afterRinse', 'asApplied', 'sectionBySection', 'minutesAfter'] as const
+/** How a stage comes off: with a rinse of its own, in one with another stage, or not at all. */
+export const COMES_OFF = ['ownRinse', 'together', 'stays'] as const
+/** What the time under product counts from: the end of the application, or each piece's own start. */
+export const COUNTS_FROM = ['endOfApplication', 'eachPiece'] as const
+/** How product goes on. It decides the film, the grams and the seconds. */
+export const METHODS = ['foil', 'brushOnScalp', 'brush', 'bottleAndComb', 'painting', 'sprayOrMassage'] as const
+/** How thick a mix is: its developer is a liquid or a cream, or a thickener went in. */
+export const CONSISTENCIES = ['liquid', 'cream', 'thick'] as const
+
 export type Tone = (typeof TONES)[number]
+export type Method = (typeof METHODS)[number]
+export type Consistency = (typeof CONSISTENCIES)[number]
 export type StageKind = (typeof STAGE_KINDS)[number]
 
 /** A mix, told apart by its letter. */
@@ -50,6 +68,8 @@ export interface Formula {
   firstBowlVol?: number | undefined
   /** How many bowls it is mixed in, where that was chosen by hand. */
   bowls?: number | undefined
+  consistency?: Consistency | undefined
+  note?: string | undefined
 }
 
 /** Level that the hair comes to under a formula before anything else goes on it. */
@@ -99,6 +119,7 @@ export interface Zone {
   name: string
   boundary: BoundaryStep[]
   placement: Placement
+  note?: string | undefined
 }
 
 /** Which hair a stage works on: everything, what an earlier stage took, or what it dropped. */
@@ -114,11 +135,47 @@ export interface HairMap {
   earlierPercent: number[]
 }
 
+/** Left out: after the stage before it is rinsed. */
+export interface Begins {
+  kind: (typeof BEGINS)[number]
+  /** The earlier stage it follows. */
+  stageId: string
+  /** `minutesAfter`: how long after that one's application began, min. */
+  minutes?: number | undefined
+}
+
+/** Left out: a rinse of its own, or none where nothing is put on. */
+export interface ComesOff {
+  kind: (typeof COMES_OFF)[number]
+  /** `together`: the other stage. */
+  stageId?: string | undefined
+}
+
+/** Planned time under product. Left out: as the label and the goal have it. */
+export interface Lasts {
+  minutes: number
+  /** Left out: bleach counts from each piece, everything else from the end of the application. */
+  from?: (typeof COUNTS_FROM)[number] | undefined
+}
+
+/** What a cut leaves, cm as stretched at the crown, and the line it is cut on. */
+export interface Cut {
+  lengthCm: number
+  cutLine?: CutLine | undefined
+}
+
 export interface Stage {
   id: string
   kind: StageKind
   name: string
   worksOn?: WorksOn | undefined
+  begins?: Begins | undefined
+  comesOff?: ComesOff | undefined
+  lasts?: Lasts | undefined
+  /** How product goes on where it lies in no foil. Left out: as is usual for the kind of stage and product. */
+  method?: Method | undefined
+  /** `cut`: what is left. */
+  cut?: Cut | undefined
   layout: Layout
   zones: Zone[]
   /** Zone ids in the order of application. */
@@ -155,7 +212,14 @@ export function activeVariant(plan: Pick<FaltoPlan, 'variants' | 'activeVariantI
   return variant
 }
 
-/** The plan document `falto-plan` v1: everything that is needed to compute it. */
+/** Foils as a salon has them, cm. */
+export interface FoilSizes {
+  widthCm: number
+  /** Ready-cut lengths, shortest first; none where foil is cut to measure. */
+  lengthsCm: number[]
+}
+
+/** The plan document `falto-plan` v2: everything that is needed to compute it. */
 export interface FaltoPlan {
   format: typeof PLAN_FORMAT
   schemaVersion: typeof PLAN_SCHEMA_VERSION
@@ -170,8 +234,36 @@ export interface FaltoPlan {
   formulas: Formula[]
   learned: LearnedFactors
   rates?: Rates | undefined
+  foils?: FoilSizes | undefined
+  note?: string | undefined
   /** Why the plan was proposed as it was, choice by choice. */
   proposal?: string[] | undefined
   activeVariantId: string
   variants: Variant[]
+}
+
+/** Hair after a cut: nothing is longer than what the cut leaves. */
+export const hairAfterCut = (hair: HairState, { lengthCm, cutLine }: Cut): HairState => {
+  const shortened = Math.min(hair.lengthCm, lengthCm)
+  const regions = hair.regionLengthsCm
+  return {
+    ...hair,
+    lengthCm: shortened,
+    ...(cutLine && { cutLine }),
+    ...(regions && {
+      regionLengthsCm: Object.fromEntries(
+        Object.entries(regions).map(([region, cm]) => [region, Math.min(cm, lengthCm)]),
+      ),
+    }),
+  }
+}
+
+/** The hair that a stage of the active variant finds: as it came in, less what was cut before. */
+export function hairAt(plan: Pick<FaltoPlan, 'hair' | 'variants' | 'activeVariantId'>, stage: Stage): HairState {
+  let hair = plan.hair
+  for (const { id, cut } of activeVariant(plan).stages) {
+    if (id === stage.id) break
+    if (cut) hair = hairAfterCut(hair, cut)
+  }
+  return hair
 }

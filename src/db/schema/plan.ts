@@ -11,7 +11,8 @@ import {
   uniqueIndex,
   uuid,
 } from 'drizzle-orm/pg-core'
-import type { FaltoPlan, PlanPatch, SavedSections } from '../../core/model'
+import type { PlanPatch } from '../../core/model'
+import { planDocument, sectionsDocument } from './documents'
 import { client, salon, staff } from './salon'
 
 const moment = (name: string) => timestamp(name, { withTimezone: true })
@@ -26,7 +27,7 @@ export const plan = pgTable(
     id: uuid('id').notNull(),
     clientId: uuid('client_id').notNull(),
     name: text('name').notNull(),
-    document: jsonb('document').$type<FaltoPlan>().notNull(),
+    document: planDocument('document').notNull(),
     revision: integer('revision').notNull().default(0),
     createdAt: moment('created_at').notNull().defaultNow(),
     updatedAt: moment('updated_at').notNull().defaultNow(),
@@ -47,7 +48,7 @@ export const planVersion = pgTable(
     planId: uuid('plan_id').notNull(),
     number: integer('number').notNull(),
     label: text('label').notNull(),
-    document: jsonb('document').$type<FaltoPlan>().notNull(),
+    document: planDocument('document').notNull(),
     staffId: uuid('staff_id').notNull(),
     createdAt: moment('created_at').notNull().defaultNow(),
   },
@@ -119,7 +120,7 @@ export const salonLayout = pgTable(
       .references(() => salon.id),
     id: uuid('id').notNull(),
     name: text('name').notNull(),
-    sections: jsonb('sections').$type<SavedSections>().notNull(),
+    sections: sectionsDocument('sections').notNull(),
     staffId: uuid('staff_id').notNull(),
     createdAt: moment('created_at').notNull().defaultNow(),
     deletedAt: moment('deleted_at'),

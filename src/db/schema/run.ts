@@ -10,8 +10,9 @@ import {
   uniqueIndex,
   uuid,
 } from 'drizzle-orm/pg-core'
-import type { FaltoPlan, RunEvent } from '../../core/model'
+import type { RunEvent } from '../../core/model'
 import type { RunScript } from '../../core/time/run'
+import { planDocument } from './documents'
 import { plan } from './plan'
 import { staff } from './salon'
 
@@ -29,7 +30,7 @@ export const run = pgTable(
     planId: uuid('plan_id').notNull(),
     planRevision: integer('plan_revision').notNull(),
     script: jsonb('script').$type<RunScript>().notNull(),
-    document: jsonb('document').$type<FaltoPlan>().notNull(),
+    document: planDocument('document').notNull(),
     visitId: uuid('visit_id'),
     staffId: uuid('staff_id').notNull(),
     startedAt: moment('started_at').notNull().defaultNow(),

@@ -1,22 +1,25 @@
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js'
 import { ValidationTypes } from 'class-validator'
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema'
-import { FaltoPlanDto, PlanClientDto } from '@/dto'
+import { FaltoPlanDto, LETTERS_OR, PlanClientDto } from '@/dto'
 
 type Schema = { properties?: Record<string, unknown>; required?: string[]; [key: string]: unknown }
 
 /** The published JSON Schemas (2020-12), by file name. Run where class names are kept (tests and scripts). */
 export const publishedSchemas = (): Record<string, Schema> => ({
-  'falto-plan-1': schemaOf(FaltoPlanDto, 'falto-plan'),
-  'falto-client-1': schemaOf(PlanClientDto, 'falto-client'),
+  'falto-plan-2': schemaOf(FaltoPlanDto, 'falto-plan', 2),
+  'falto-client-1': schemaOf(PlanClientDto, 'falto-client', 1),
 })
 
 /** The schema of a document, made from its DTO class and those it leans on. */
-function schemaOf(type: { name: string }, title: string): Schema {
+function schemaOf(type: { name: string }, title: string, version: number): Schema {
   const all = validationMetadatasToSchemas({
     classTransformerMetadataStorage: defaultMetadataStorage,
     refPointerPrefix: '#/$defs/',
     additionalConverters: {
+      [LETTERS_OR]: ({ constraints }) => ({
+        items: { anyOf: [{ type: 'string', pattern: constraints[0] as string }, { $ref: '#/$defs/RhythmEntryDto' }] },
+      }),
       equals: ({ constraints }) => ({ const: constraints[0] as unknown }),
       [ValidationTypes.CONDITIONAL_VALIDATION]: {},
     },
@@ -32,7 +35,7 @@ function schemaOf(type: { name: string }, title: string): Schema {
   const closed = (schema: Schema): Schema => ({ ...schema, additionalProperties: false })
   const document = {
     $schema: 'https://json-schema.org/draft/2020-12/schema',
-    $id: `urn:falto:${title}:1`,
+    $id: `urn:falto:${title}:${version}`,
     title,
     ...closed(all[type.name]!),
     $defs: Object.fromEntries([...needed].sort().map((name) => [name, closed(all[name]!)])),

@@ -5,7 +5,7 @@ import TextField from '@mui/material/TextField'
 import type { Remote } from 'comlink'
 import { useRef, useState, type PointerEvent } from 'react'
 import { LIMITS, RAMP_FIGURES, type MapPoint, type Placement, type RampFigure } from '@/core/model'
-import type { ZoneRamp } from '@/core/placement/foils'
+import { isTakeFigure, type ZoneRamp } from '@/core/placement/foils'
 import type { MapDrawing } from '@/core/plan/sheets'
 import type { PlanWorker } from '@/workers/plan.worker'
 import { useUnits } from '../hooks/useUnits'
@@ -186,7 +186,7 @@ function RampLine({ line, wish, scale }: { line: Line; wish: RampWish; scale: nu
 /** The figure itself becomes what it is at the lower edge; a ramp leads to what it is at the upper one. */
 function setRamp(placement: Placement, figure: RampFigure, { lower, upper }: ZoneRamp): void {
   const [first, last] = [inStep(figure, lower), inStep(figure, upper)]
-  if (figure === 'stitchMm' || figure === 'stitchGapMm') placement.take[figure] = first
+  if (isTakeFigure(figure)) placement.take[figure] = first
   else placement[figure] = first
   const others = (placement.ramps ?? []).filter((ramp) => ramp.figure !== figure)
   const ramps = first === last ? others : [...others, { figure, way: 'upwards' as const, to: last }]

@@ -1,14 +1,12 @@
 'use client'
 import Button from '@mui/material/Button'
-import type { FaltoPlan } from '@/core/model'
+import { placementLetters, type FaltoPlan } from '@/core/model'
 import { usePlan, usePlanStore } from './context'
 
 /** Whether any idea puts a formula on hair, in a row rhythm or as what is dropped out. */
 const puts = ({ variants }: FaltoPlan, id: string): boolean =>
   variants.some(({ stages }) =>
-    stages.some(({ zones }) =>
-      zones.some(({ placement }) => placement.sequence.includes(id) || placement.dropout?.formulaId === id),
-    ),
+    stages.some(({ zones }) => zones.some(({ placement }) => placementLetters(placement).includes(id))),
   )
 
 /** Takes a formula out of the plan, once nothing on the map uses it. */

@@ -2,18 +2,18 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import { COUNTS, LEAVE, type Formula } from '@/core/model'
+import { COUNTS, LEAVE, lettersOf, type Formula, type RowEntry } from '@/core/model'
 import type { ReactNode } from 'react'
 import { FormulaSample } from '../parts'
 import { SortableList, useSortableItem } from '../parts/sortable'
 import { withMoved } from './context'
 
 interface Props {
-  sequence: string[]
+  sequence: RowEntry[]
   formulas: Formula[]
   swatches: Record<string, string>
   disabled: boolean
-  onChange: (sequence: string[], what: string) => void
+  onChange: (sequence: RowEntry[], what: string) => void
 }
 
 /** The rhythm of rows as beads: drag one elsewhere, tap one to take it out, tap a formula to add it. */
@@ -47,7 +47,7 @@ export function SequenceBeads({ sequence, formulas, swatches, disabled, onChange
                 )
               }
             >
-              <Sample letter={sequence[i]!} formulas={formulas} swatches={swatches} />
+              <Sample letter={lettersOf(sequence[i]!)[0] ?? LEAVE} formulas={formulas} swatches={swatches} />
             </Bead>
           ))}
           {sequence.length > 0 && (
@@ -76,7 +76,10 @@ export function SequenceBeads({ sequence, formulas, swatches, disabled, onChange
   )
 }
 
-const wordsOf = (letter: string): string => (letter === LEAVE ? 'left as it is' : `formula ${letter}`)
+const wordsOf = (entry: RowEntry): string => {
+  const letters = lettersOf(entry)
+  return letters.length === 0 ? 'left as it is' : `formula ${letters.join(', then ')}`
+}
 
 interface BeadProps {
   id: string

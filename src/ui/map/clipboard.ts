@@ -75,7 +75,11 @@ function fitted(placement: Placement, { formulas }: FaltoPlan): Placement {
   const { dropout } = placement
   return {
     ...placement,
-    sequence: placement.sequence.map(known),
+    sequence: placement.sequence.map((entry) =>
+      typeof entry === 'string'
+        ? known(entry)
+        : { ...entry, stretches: entry.stretches.map((one) => ({ ...one, formulaId: known(one.formulaId) })) },
+    ),
     ...(dropout && { dropout: { ...dropout, formulaId: known(dropout.formulaId) } }),
   }
 }

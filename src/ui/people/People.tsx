@@ -31,7 +31,14 @@ export function People({ clients, more, search, which, writable }: Props) {
   const [adding, setAdding] = useState(false)
   const router = useRouter()
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
-  useEffect(() => () => clearTimeout(timer.current), [])
+  const field = useRef<HTMLInputElement>(null)
+  useEffect(() => {
+    // Whoever types before the page has come alive is heard all the same.
+    const early = field.current!.value
+    if (early !== search) searchFor(early)
+    return () => clearTimeout(timer.current)
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- once, when the page comes alive
+  }, [])
   const removed = which === 'removed'
 
   function searchFor(words: string) {
@@ -51,6 +58,7 @@ export function People({ clients, more, search, which, writable }: Props) {
           label="Search by name"
           type="search"
           defaultValue={search}
+          inputRef={field}
           onChange={(event) => searchFor(event.target.value)}
           sx={{ minWidth: 260 }}
         />

@@ -43,6 +43,7 @@ export {
 } from './canvas'
 export { cellArea, cellAt, cellOutline, SCALP_CELLS, type ScalpCell } from './cells'
 export { checkCanvas, NOT_YET_COME, type CanvasProblem } from './check'
+export { directionOf } from './place'
 export { correctionsOf } from './corrections'
 export {
   HALF_LIFE_WASHES,

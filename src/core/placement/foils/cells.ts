@@ -2,7 +2,7 @@ import { cellArea, cellAt, SCALP_CELLS } from '../../hair/hairRecord'
 import { hairsPerCm2 } from '../../hair/fibre'
 import { placeFromMap, type Head } from '../../scalp/head'
 import type { HairState } from '../../model'
-import type { Piece } from './foils'
+import type { Piece } from './pieces'
 import { ARC, DENSITY, MAP, RISE, STRIDE } from './polyline'
 
 /** Cells under a piece, remembered as long as the piece lives: an edit elsewhere asks for them again. */
@@ -68,6 +68,7 @@ export function takenShareByCell(head: Head, hair: HairState, pieces: readonly P
   const whole = hairsOfCells(head, hair)
   const taken = new Float64Array(whole.length)
   for (const piece of pieces) {
+    if (piece.along) continue
     const { cells, hairs } = hairsByCell(head, piece)
     for (let i = 0; i < cells.length; i++) taken[cells[i]!]! += hairs[i]!
   }

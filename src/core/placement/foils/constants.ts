@@ -94,3 +94,9 @@ export const TEASED_SHARE = 0.6
 
 /** Product that begins nearer than this to the scalp and lies in no foil gets onto the skin, cm. Our estimate. */
 export const ON_SKIN_CM = 0.5
+
+/** Saturation that takes the usual grams, the middle of its scale; and paint's, where nothing is said. Our estimate. */
+export const USUAL_SATURATION = 0.5
+export const PAINT_SATURATION = 1
+/** What the least saturation takes of the usual grams; the most takes as much more. Our estimate. */
+export const THINNEST = 0.5

@@ -1,4 +1,5 @@
-import { RAMP_WAYS, type Placement, type Ramp, type RampFigure, type RampWay } from '../../model'
+import { RAMP_WAYS, type Placement, type Ramp, type RampFigure, type RampWay, type Take } from '../../model'
+import { saturationOf } from './take'
 
 /** Where in a zone a figure is asked for. */
 export interface RampPlace {
@@ -16,14 +17,36 @@ export interface RampPlace {
 export const rampWays = (figure: RampFigure): readonly RampWay[] =>
   figure === 'rowGapMm' || figure === 'subsectionMm' ? RAMP_WAYS.filter((way) => way !== 'alongRow') : RAMP_WAYS
 
-const askedFor = (placement: Placement, figure: RampFigure): number =>
-  figure === 'stitchMm' || figure === 'stitchGapMm' ? placement.take[figure] : placement[figure]
+/** Figures that a take holds; the others are the placement's. */
+const OF_TAKE = ['stitchMm', 'stitchGapMm', 'bandCm', 'saturation'] as const satisfies readonly RampFigure[]
+type TakeFigure = (typeof OF_TAKE)[number]
+export const isTakeFigure = (figure: RampFigure): figure is TakeFigure => OF_TAKE.some((one) => one === figure)
+type PlacementFigure = Exclude<RampFigure, TakeFigure>
 
-/** A figure at a place: the asked one, or what its ramp makes of it. In the figure's own unit. */
-export function rampedFigure(placement: Placement, figure: RampFigure, place: RampPlace): number {
-  const asked = askedFor(placement, figure)
+/**
+ * A placement's figure at a place: the asked one, or what its ramp makes of it, in the figure's own unit; undefined
+ * where nothing is asked.
+ */
+export function rampedFigure<Figure extends PlacementFigure>(
+  placement: Placement,
+  figure: Figure,
+  place: RampPlace,
+): Placement[Figure] {
+  const asked = placement[figure]
   const ramp = placement.ramps?.find((candidate) => candidate.figure === figure)
-  return ramp ? ramped(ramp, asked, place) : asked
+  return ramp && asked !== undefined ? (ramped(ramp, asked, place) as Placement[Figure]) : asked
+}
+
+/** A take at a place, with every ramp worked in. */
+export function rampedTake({ ramps = [] }: Placement, take: Take, place: RampPlace): Take {
+  const own = ramps.filter(({ figure }) => isTakeFigure(figure))
+  if (own.length === 0) return take
+  const changed = own.map((ramp) => {
+    const figure = ramp.figure as TakeFigure
+    const asked = figure === 'saturation' ? saturationOf(take) : take[figure]
+    return [figure, ramped(ramp, asked, place)]
+  })
+  return { ...take, ...(Object.fromEntries(changed) as Partial<Take>) }
 }
 
 function ramped({ way, to, rows = 1 }: Ramp, asked: number, { height, turn, foil, along }: RampPlace): number {

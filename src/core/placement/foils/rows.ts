@@ -68,6 +68,7 @@ const edgesOf = (at: number, from: number, to: number): Row['edges'] => ({ above
 
 /** Asked pitches from the lower edge up: as many as come nearest to filling the zone. */
 function askedPitches(extent: number, placement: Placement): { pitch: number; subsection: number; gap: number }[] {
+  if (placement.onePanel) return [{ pitch: extent, subsection: extent, gap: 0 }]
   const pitches: { pitch: number; subsection: number; gap: number }[] = []
   let filled = 0
   while (pitches.length < MOST_ROWS) {

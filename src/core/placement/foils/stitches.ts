@@ -1,6 +1,6 @@
 import type { MapPoint, PaintShape } from '../../model'
 import { cmFromMm } from '../../units'
-import type { Piece } from './foils'
+import type { Piece } from './pieces'
 import { isStitched } from './take'
 import { TEASED_SHARE, STROKE_CM, STROKES } from './constants'
 import { ARC, MAP, PITCH, polylineLength, positionAt, RISE, STRIDE, valueAt } from './polyline'
@@ -14,7 +14,7 @@ export const pieceOutline = (piece: Piece): MapPoint[] => ribbon(piece, 0, piece
  */
 export function pieceStitches(piece: Piece, bricklay: boolean): MapPoint[][] {
   const { take } = piece
-  if (piece.id.endsWith('/dropout')) return []
+  if (piece.along || piece.id.endsWith('/dropout')) return []
   if (take.kind === 'painted') return paintedShapes(piece, take.shape ?? 'v')
   if (take.kind === 'teased') return [ribbon(piece, 0, piece.width, TEASED_SHARE)]
   if (!isStitched(take)) return [pieceOutline(piece)]
@@ -80,6 +80,7 @@ function beside({ line, thickness, edges }: Piece, along: number, across: number
 function ribbon(piece: Piece, from: number, to: number, share: number): MapPoint[] {
   const { line } = piece
   const total = polylineLength(line)
+  if (piece.zigzag > 0) return zigzagRibbon(piece, Math.min(from, total), Math.min(to, total), share)
   const stops = [Math.min(from, total)]
   for (let at = ARC; at < line.length; at += STRIDE) if (line[at]! > from && line[at]! < to) stops.push(line[at]!)
   stops.push(Math.min(to, total))
@@ -90,4 +91,15 @@ function ribbon(piece: Piece, from: number, to: number, share: number): MapPoint
     below.push(beside(piece, stop, -share))
   }
   return [...above, ...below.reverse()]
+}
+
+/** The same strip between two zigzag partings: teeth as deep as they are wide. */
+function zigzagRibbon(piece: Piece, from: number, to: number, share: number): MapPoint[] {
+  const teeth = Math.max(1, Math.round((to - from) / (2 * piece.zigzag)))
+  const half = piece.thickness / 2
+  const side = (edge: number) =>
+    Array.from({ length: teeth + 1 }, (_, i) =>
+      beside(piece, from + (i / teeth) * (to - from), edge * share + ((i % 2 === 0 ? 1 : -1) * piece.zigzag) / half),
+    )
+  return [...side(1), ...side(-1).reverse()]
 }

@@ -3,7 +3,7 @@ import { createHead, placeFromMap } from '../../scalp/head'
 import { signedArea } from '../layout'
 import { DROPOUT_KINDS, RAMP_FIGURES, type DropoutKind, type MapPoint, type Placement } from '../../model'
 import { planWith, type Wanted } from '../../../../tests/support/plan'
-import { rampedFigure } from './ramps'
+import { isTakeFigure, rampedFigure, rampedTake } from './ramps'
 import { defaultPlacement, MAP, paintRamp, pieceOutline, pieceStitches, STRIDE, type Piece } from '.'
 import { computeStages } from '../../../../tests/support/planner'
 
@@ -22,8 +22,14 @@ describe('ramps', () => {
         fc.double({ min: 0, max: 0.5, noNaN: true }),
         fc.double({ min: 0, max: 0.5, noNaN: true }),
         (figure, to, a, b) => {
-          const placement: Placement = { ...defaultPlacement(), ramps: [{ figure, way: 'upwards', to }] }
-          const at = (height: number) => rampedFigure(placement, figure, { height, turn: 0, foil: 0, along: 0 })
+          const placement: Placement = { ...defaultPlacement(), upToCm: 20, ramps: [{ figure, way: 'upwards', to }] }
+          placement.stopBeforeEndsCm = 3
+          const at = (height: number): number => {
+            const place = { height, turn: 0, foil: 0, along: 0 }
+            return isTakeFigure(figure)
+              ? rampedTake(placement, placement.take, place)[figure]!
+              : rampedFigure(placement, figure, place)!
+          }
           expect(at(1)).toBeCloseTo(to, 9)
           const rising = at(1) >= at(0)
           expect(rising ? at(a + b) >= at(a) - 1e-9 : at(a + b) <= at(a) + 1e-9).toBe(true)

@@ -1,7 +1,17 @@
 import { createHead, HeadMeasureError, type Head } from '../../scalp/head'
 import { checkCanvas } from '../../hair/hairRecord'
 import { checkStage } from '../../placement/layout'
-import { isCompanion, LEAVE, type FaltoPlan, type Formula, type Placement, type Stage } from '../../model'
+import {
+  entryOf,
+  isCompanion,
+  lettersOf,
+  placementLetters,
+  type FaltoPlan,
+  type Formula,
+  type Placement,
+  type Stage,
+  type Stretch,
+} from '../../model'
 import { rampWays } from '../../placement/foils'
 
 /** A law that a document breaks, at a path such as `variants[0].stages[0].zones[2].placement.sequence[1]`. */
@@ -23,6 +33,7 @@ export function checkPlan(plan: FaltoPlan): PlanProblem[] {
     ...problems,
     ...(plan.canvas ? checkCanvas(plan.canvas).map((problem) => within('canvas', problem)) : []),
     ...checkNames(plan),
+    ...checkFoils(plan),
     ...plan.formulas.flatMap((formula, i) => checkFormula(plan, formula, `formulas[${i}]`)),
     ...checkVariantNames(plan),
     ...plan.variants.flatMap(({ stages }, v) =>
@@ -33,6 +44,8 @@ export function checkPlan(plan: FaltoPlan): PlanProblem[] {
             checkPlacement(placement, formulas, `${path}.zones[${z}].placement`),
           ),
           ...checkWorksOn(stage, stages.slice(0, s), path),
+          ...checkRelations(stage, s, stages, path),
+          ...checkLasts(plan, stage, path),
           ...(head ? checkStage(head, stage).map((problem) => within(path, problem)) : []),
         ]
       }),
@@ -88,7 +101,14 @@ function checkPlacement(
   const named = (field: string, id: string): PlanProblem[] =>
     formulas.has(id) ? [] : [{ path: `${path}.${field}`, message: `There is no formula "${id}" in this plan.` }]
   return [
-    ...sequence.flatMap((id, i) => (id === LEAVE ? [] : named(`sequence[${i}]`, id))),
+    ...sequence.flatMap((entry, i) =>
+      typeof entry === 'string'
+        ? lettersOf(entry).flatMap((id) => named(`sequence[${i}]`, id))
+        : entry.stretches.flatMap(({ formulaId }, k) => named(`sequence[${i}].stretches[${k}].formulaId`, formulaId)),
+    ),
+    ...sequence.flatMap((entry, i) =>
+      checkStretches(entryOf(entry).stretches).map((problem) => within(`${path}.sequence[${i}]`, problem)),
+    ),
     ...ramps.flatMap(({ figure, way }, i) =>
       rampWays(figure).includes(way)
         ? []
@@ -101,6 +121,98 @@ function checkPlacement(
           ],
     ),
     ...(dropout ? named('dropout.formulaId', dropout.formulaId) : []),
+  ]
+}
+
+/** Stretches lie one behind the other along the strand, none inside another. */
+function checkStretches(stretches: readonly Stretch[]): PlanProblem[] {
+  return stretches.flatMap(({ fromCm, toCm }, k): PlanProblem[] => {
+    const before = stretches[k - 1]
+    const path = `stretches[${k}]`
+    if (fromCm !== undefined && toCm !== undefined && toCm <= fromCm)
+      return [{ path: `${path}.toCm`, message: `This stretch ends at ${toCm} cm but begins at ${fromCm} cm.` }]
+    if (!before) return []
+    const end = before.toCm ?? before.fromCm
+    if (before.toCm === undefined && fromCm === undefined)
+      return [{ path: `${path}.fromCm`, message: 'Say where this stretch begins, or where the one before it ends.' }]
+    if (fromCm !== undefined && end !== undefined && fromCm < end)
+      return [
+        {
+          path: `${path}.fromCm`,
+          message: `This stretch begins at ${fromCm} cm, inside the one before it, which goes to ${end} cm.`,
+        },
+      ]
+    if (fromCm === undefined && toCm !== undefined && toCm <= before.toCm!)
+      return [
+        { path: `${path}.toCm`, message: `This stretch ends at ${toCm} cm, before it begins at ${before.toCm} cm.` },
+      ]
+    return []
+  })
+}
+
+/** Ready lengths of foil are named from the shortest on. */
+const checkFoils = ({ foils }: FaltoPlan): PlanProblem[] =>
+  foils?.lengthsCm.every((cm, i, all) => i === 0 || cm > all[i - 1]!) === false
+    ? [{ path: 'foils.lengthsCm', message: 'Name the lengths of foil from the shortest to the longest.' }]
+    : []
+
+/** A stage begins on an earlier one, and what comes off together ends in one rinse, not in a circle. */
+function checkRelations(
+  { id, name, begins, comesOff }: Stage,
+  index: number,
+  stages: readonly Stage[],
+  path: string,
+): PlanProblem[] {
+  const problems: PlanProblem[] = []
+  if (begins && !stages.slice(0, index).some((stage) => stage.id === begins.stageId))
+    problems.push({
+      path: `${path}.begins.stageId`,
+      message: `${name} begins after a stage that does not come before it. Choose an earlier stage, or let it begin after the one before it is rinsed.`,
+    })
+  if (begins?.kind === 'minutesAfter' && begins.minutes === undefined)
+    problems.push({
+      path: `${path}.begins.minutes`,
+      message: `Say how many minutes after the other stage ${name} begins.`,
+    })
+  if (comesOff?.kind !== 'together') return problems
+  const field = `${path}.comesOff.stageId`
+  const met = new Set([id])
+  let other = stages.find((stage) => stage.id === comesOff.stageId)
+  if (!other || other.id === id)
+    return [
+      ...problems,
+      { path: field, message: `${name} comes off together with a stage that is not there. Choose another one.` },
+    ]
+  while (other) {
+    if (met.has(other.id))
+      return [
+        ...problems,
+        {
+          path: field,
+          message: `${name} and ${other.name} each wait for the other to come off. Give one of them its own rinse.`,
+        },
+      ]
+    met.add(other.id)
+    const next: Stage['comesOff'] = other.comesOff
+    other = next?.kind === 'together' ? stages.find((stage) => stage.id === next.stageId) : undefined
+  }
+  return problems
+}
+
+/** What is planned to last has to end by the label of everything that is worked with. */
+function checkLasts({ formulas, products }: FaltoPlan, { name, lasts, zones }: Stage, path: string): PlanProblem[] {
+  if (!lasts) return []
+  const letters = new Set(zones.flatMap(({ placement }) => placementLetters(placement)))
+  const leads = formulas
+    .filter(({ id }) => letters.has(id))
+    .flatMap(({ productId }) => products.find(({ id }) => id === productId) ?? [])
+  const shortest = leads.sort((one, another) => one.maximumMinutes - another.maximumMinutes)[0]
+  if (!shortest || lasts.minutes <= shortest.maximumMinutes) return []
+  return [
+    {
+      path: `${path}.lasts.minutes`,
+      message: `${name} lasts ${lasts.minutes} min, but the label of ${shortest.name} ends at ${shortest.maximumMinutes} min.`,
+    },
   ]
 }
 

@@ -101,7 +101,7 @@ export function stageFigures(plan: FaltoPlan, computed: ComputedStages): StageFi
       high: minutesFromSeconds(computed.handsOn.high),
     }),
     zones: computed.zones.map((zone) => {
-      const { pieces, takenByFormula, pitch } = zone.placement
+      const { pieces, takenByFormula, takenShare, pitch } = zone.placement
       const lengths = pieces.filter(({ kind }) => kind === 'foil').map(({ foilLength }) => foilLength)
       return {
         id: zone.zoneId,
@@ -110,7 +110,7 @@ export function stageFigures(plan: FaltoPlan, computed: ComputedStages): StageFi
         hairs: hundred(zone.hair.hairs),
         rows: zone.placement.rowCount,
         foils: lengths.length,
-        takenFraction: thousandth(Object.values(takenByFormula).reduce((sum, share) => sum + share, 0)),
+        takenFraction: thousandth(takenShare),
         takenByFormula: Object.fromEntries(
           Object.entries(takenByFormula).map(([id, share]) => [id, thousandth(share)]),
         ),

@@ -1,5 +1,5 @@
 import { createField, placeZone, takenShareByCell, zoneHair } from '../../placement/foils'
-import type { PartingField, Piece, Site, ZoneHair } from '../../placement/foils'
+import type { PartingField, Piece, Surroundings } from '../../placement/foils'
 import { shapeZone, type ZoneShape } from '../../placement/layout'
 import type { HairState, HeadMeasures, Placement, Stage, Zone } from '../../model'
 import { createHead, type Head } from '../../scalp/head'
@@ -29,8 +29,8 @@ export function createMemory(capacity: number) {
     hair: keyed('hair', (head: Head, hair: HairState, shape: ZoneShape) => zoneHair(head, hair, shape)),
     placement: keyed(
       'placement',
-      (stageId: string, zoneId: string, field: PartingField, wanted: Placement, hair: ZoneHair, site: () => Site) =>
-        placeZone(stageId, zoneId, field, wanted, hair, site()),
+      (stageId: string, zoneId: string, field: PartingField, wanted: Placement, around: Surroundings) =>
+        placeZone(stageId, zoneId, field, wanted, around),
     ),
     taken: keyed('taken', (head: Head, hair: HairState, pieces: readonly Piece[]) =>
       takenShareByCell(head, hair, pieces),

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { activeVariant, DIRECTIONS, type FaltoPlan } from '../../model'
+import { activeVariant, DIRECTIONS, type Begins, type FaltoPlan, type Stage, type Stretch } from '../../model'
 import { planWith, stageOf } from '../../../../tests/support/plan'
 import { memoByKey } from './memo'
 import { checkPlan, createPlanner, derivationsOf, planFigures } from '.'
@@ -151,6 +151,67 @@ describe('checking a plan', () => {
     expect(problems((plan) => plan.formulas.push(plan.formulas[0]!))).toEqual(['formulas'])
     expect(problems((plan) => plan.products.push(plan.products[0]!))).toEqual(['products'])
     expect(problems((plan) => plan.variants.push(plan.variants[0]!))).toContain('variants')
+  })
+
+  it('names the stretch that lies in another one, runs backwards or does not say where it is', () => {
+    const wrong = (stretches: Stretch[]) =>
+      problems((plan) => (stageOf(plan).zones[0]!.placement.sequence = ['A', { stretches }]))
+    const path = 'variants[0].stages[0].zones[0].placement.sequence[1].stretches'
+    const [A, B] = [{ formulaId: 'A' }, { formulaId: 'B' }]
+    expect(wrong([{ ...A, fromCm: 5, toCm: 3 }])).toEqual([`${path}[0].toCm`])
+    expect(
+      wrong([
+        { ...A, toCm: 6 },
+        { ...B, fromCm: 5 },
+      ]),
+    ).toEqual([`${path}[1].fromCm`])
+    expect(
+      wrong([
+        { ...A, fromCm: 6 },
+        { ...B, fromCm: 5 },
+      ]),
+    ).toEqual([`${path}[1].fromCm`])
+    expect(wrong([A, B])).toEqual([`${path}[1].fromCm`])
+    expect(
+      wrong([
+        { ...A, toCm: 6 },
+        { ...B, toCm: 5 },
+      ]),
+    ).toEqual([`${path}[1].toCm`])
+    expect(wrong([{ formulaId: 'Q' }])).toEqual([`${path}[0].formulaId`])
+    expect(
+      wrong([
+        { ...A, toCm: 6 },
+        { ...B, fromCm: 8 },
+      ]),
+    ).toEqual([])
+    expect(wrong([{ ...A, toCm: 6 }, B])).toEqual([])
+    expect(wrong([A, { ...B, fromCm: 8 }])).toEqual([])
+    expect(wrong([])).toEqual([])
+  })
+
+  it('names relations of stages that cannot be', () => {
+    const related = (...changes: Partial<Stage>[]) =>
+      problems((plan) => {
+        const stage = stageOf(plan)
+        plan.variants[0]!.stages = changes.map((change, i) => ({ ...structuredClone(stage), id: `s${i}`, ...change }))
+      })
+    const together = (stageId: string): Partial<Stage> => ({ comesOff: { kind: 'together', stageId } })
+    const begins = (stageId: string, kind: Begins['kind'] = 'asApplied'): Partial<Stage> => ({
+      begins: { kind, stageId },
+    })
+    const path = (stage: number, field: string) => `variants[0].stages[${stage}].${field}`
+    expect(related({}, { ...begins('s0'), ...together('s0') })).toEqual([])
+    expect(related(together('s1'), {})).toEqual([])
+    expect(related(begins('s1'), {})).toEqual([path(0, 'begins.stageId')])
+    expect(related(begins('s0'))).toEqual([path(0, 'begins.stageId')])
+    expect(related({}, begins('s0', 'minutesAfter'))).toEqual([path(1, 'begins.minutes')])
+    expect(related({}, together('gone'))).toEqual([path(1, 'comesOff.stageId')])
+    expect(related(together('s1'), together('s2'), together('s0'))).toContain(path(0, 'comesOff.stageId'))
+    expect(related({}, together('s0'), together('s1'))).toEqual([])
+    expect(related({ lasts: { minutes: 51 } })).toEqual([path(0, 'lasts.minutes')])
+    expect(related({ lasts: { minutes: 50 } })).toEqual([])
+    expect(problems((plan) => (plan.foils = { widthCm: 12, lengthsCm: [30, 20] }))).toEqual(['foils.lengthsCm'])
   })
 
   it('names the measure that cannot be', () => {

@@ -1,5 +1,14 @@
 import { scalpArea, type Head } from '../../scalp/head'
-import { activeVariant, byId, indexPlan, type FaltoPlan, type ProductKind, type Stage } from '../../model'
+import {
+  activeVariant,
+  byId,
+  hairAt,
+  indexPlan,
+  type FaltoPlan,
+  type ProductKind,
+  type Selection,
+  type Stage,
+} from '../../model'
 import { siteFor } from '../../placement/foils'
 import {
   bowlRulesFor,
@@ -39,7 +48,7 @@ export function computeStages(plan: FaltoPlan, memory: Memory): ComputedStages {
     scalpArea: scalpArea(head),
     zones,
     pieces,
-    foilCount: pieces.filter((piece) => piece.kind === 'foil').length,
+    foilCount: pieces.reduce((sum, { foils }) => sum + foils, 0),
     grams,
     handsOn: secondsRange(zones.reduce((sum, zone) => sum + zone.handsOn, 0)),
     hairs,
@@ -116,7 +125,8 @@ function computeStage(
   memory: Memory,
 ): ZoneResult[] {
   const headKey = memory.nameOfText(JSON.stringify(plan.head))
-  const hairKey = memory.nameOfText(JSON.stringify(plan.hair))
+  const here = hairAt(plan, stage)
+  const hairKey = memory.nameOfText(JSON.stringify([here, plan.foils]))
   const mapKey = plan.hairMap ? memory.nameOfText(JSON.stringify(plan.hairMap)) : ''
   const edges = new Map(stage.layout.edges.map((edge) => [edge.id, edge]))
   const vertices = new Map(stage.layout.vertices.map((vertex) => [vertex.id, vertex]))
@@ -132,14 +142,13 @@ function computeStage(
     const { direction, angleDeg } = zone.placement
     const fieldKey = `${shapeKey}/${direction}/${direction.startsWith('diagonal') ? angleDeg : ''}`
     const field = memory.field(fieldKey, shape, zone.placement)
-    const hair = memory.hair(`${shapeKey}/${hairKey}`, head, plan.hair, shape)
+    const hair = memory.hair(`${shapeKey}/${hairKey}`, head, here, shape)
     const placementKey = `${fieldKey}/${hairKey}/${stage.id}/${share?.name ?? ''}/${mapKey}/${JSON.stringify(zone.placement)}`
-    const site = () => siteFor(head, plan.hair, zone.placement.select, share?.share, plan.hairMap)
-    const placement = memory.placement(placementKey, stage.id, shape.id, field, zone.placement, hair, site)
+    const siteOf = (select: Selection) => siteFor(head, here, select, share?.share, plan.hairMap)
+    const { foils } = plan
+    const placement = memory.placement(placementKey, stage.id, shape.id, field, zone.placement, { hair, siteOf, foils })
     const used = placement.pieces.length > 0
-    const grams = placement.pieces.map((piece) =>
-      pieceGrams(piece, kinds.get(piece.formulaId)!, plan.hair, plan.learned),
-    )
+    const grams = placement.pieces.map((piece) => pieceGrams(piece, kinds.get(piece.formulaId)!, here, plan.learned))
     const seconds = placement.pieces.map((piece) => pieceSeconds(piece, plan.learned))
     return {
       stageId: stage.id,

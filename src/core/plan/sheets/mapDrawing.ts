@@ -93,7 +93,10 @@ function zoneDrawing(zone: ZoneResult, { bricklay, take, sequence }: Placement, 
   const stitchesOf =
     detail === 'strips' ? () => '' : (piece: Piece) => pieceStitches(piece, bricklay).map(closedPath).join('')
   // A section in one block colour is drawn whole; strips of it would leave its corners bare.
-  const wholeBlock = take.kind === 'block' && new Set(sequence).size === 1 ? smoothPath(zone.shape.outline) : undefined
+  const wholeBlock =
+    take.kind === 'block' && new Set(sequence).size === 1 && typeof sequence[0] === 'string'
+      ? smoothPath(zone.shape.outline)
+      : undefined
   const drawing: ZoneDrawing = {
     id: zone.zoneId,
     stageId: zone.stageId,

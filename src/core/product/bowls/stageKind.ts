@@ -1,11 +1,10 @@
-import { activeVariant, type FaltoPlan, type StageKind } from '../../model'
+import { activeVariant, placementLetters, type FaltoPlan, type StageKind } from '../../model'
 import { touchesScalp } from '../../placement/foils'
 
 /** The stage a formula is used in first; a treatment where it is used in none. */
 export function stageKindOf(plan: FaltoPlan, formulaId: string): { kind: StageKind; onScalp: boolean } {
   for (const { kind, zones } of activeVariant(plan).stages)
     for (const { placement } of zones)
-      if (placement.sequence.includes(formulaId) || placement.dropout?.formulaId === formulaId)
-        return { kind, onScalp: touchesScalp(placement) }
+      if (placementLetters(placement).includes(formulaId)) return { kind, onScalp: touchesScalp(placement) }
   return { kind: 'treat', onScalp: false }
 }

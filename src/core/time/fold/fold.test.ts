@@ -124,6 +124,47 @@ describe('the hair after every stage', () => {
     )
   })
 
+  it('of two lighteners in one foil is what each of them does, along its own stretch', () => {
+    const sequence = [
+      {
+        stretches: [
+          { formulaId: 'A', toCm: 8 },
+          { formulaId: 'D', fromCm: 10 },
+        ],
+      },
+    ]
+    const after = fold(visit([{ placement: { ...SOME, sequence } }])).stages.at(-1)!
+    const lit = after.flat().find(({ took }) => took.length > 0)!
+    expect(
+      lit.bands.map(({ fromCm, toCm, treatments }) => [fromCm, toCm, treatments.map(({ kind }) => kind).join()]),
+    ).toEqual([
+      [0, 8, 'lightened'],
+      [8, 10, ''],
+      [10, 35, 'demi'],
+    ])
+    expect(lit.sources).toEqual(['v1/A', 'v1/D'])
+    expect(shareOf(after, ({ took }) => took.length > 0)).toBeCloseTo(
+      shareOf(fold(visit([{ placement: SOME }])).stages.at(-1)!, ({ took }) => took.length > 0),
+      9,
+    )
+  })
+
+  it('is shorter after a cut, and nothing of it longer', () => {
+    const plan = visit([{ placement: SOME }, { placement: { sequence: [] } }, { placement: WHOLE }])
+    plan.variants[0]!.stages[1]!.cut = { lengthCm: 20, cutLine: 'layered' }
+    const { stages } = fold(plan)
+    const longest = (cells: FoldedCells) => Math.max(...cells.flat().map(({ bands }) => bands.at(-1)!.toCm))
+    expect(stages.map(longest)).toEqual([35, 35, 20, 20])
+    for (const cells of stages)
+      for (const locks of cells) expect(locks.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9)
+    const { pieces } = computeStages(plan)
+    expect(Math.max(...pieces.filter(({ id }) => id.startsWith('s2')).map(({ hairLength }) => hairLength))).toBeCloseTo(
+      20,
+      6,
+    )
+    expect(checkCanvas(fold(plan).canvas())).toEqual([])
+  })
+
   it('is what it was after a stage that takes nothing', () => {
     const { stages } = fold(visit([{ placement: SOME }, { placement: { sequence: [] } }]))
     expect(stages[2]).toEqual(stages[1])

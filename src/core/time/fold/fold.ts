@@ -1,20 +1,29 @@
 import {
   carriesWork,
+  directionOf,
+  fitBands,
   freshStrandId,
   mergeAlike,
   SCALP_CELLS,
   startingCanvas,
   strandDistance,
+  strandLength,
   tidy,
+  toBandEdge,
 } from '../../hair/hairRecord'
+import { rootLength } from '../../hair/fibre'
+import type { Head } from '../../scalp/head'
 import { recipeOf, type Recipe } from '../../product/formula'
 import {
   activeVariant,
   byId,
+  hairAfterCut,
+  hairAt,
   liftGoalOf,
   type Band,
   type Canvas,
   type FaltoPlan,
+  type HairState,
   type Selection,
   type Stage,
 } from '../../model'
@@ -78,22 +87,42 @@ export function foldPlan(plan: FaltoPlan, computed: ComputedStages, options: Fol
   const { stages } = activeVariant(plan)
   const folded: FoldedCells[] = [locksOf(before)]
   stages.forEach((stage, index) => {
-    const takes = takesByCell(plan, stage, computed, { ...options, on, recipes })
-    const everywhere = stage.zones.every(({ placement }) => takesAll(placement)) && !options.came?.leftOut.size
-    const eligible = worksOnLock(stage, stages)
-    const met = folded.at(-1)!
-    folded.push(
-      met.map((locks, cell) => {
-        const taken = takes[cell]!
-        if (taken.length === 0) return locks
-        return joined(foldCell({ locks, taken, everywhere, eligible, index, visitId, treat }), idOf)
-      }),
-    )
+    if (stage.cut) folded.push(afterCut(folded.at(-1)!, computed.head, hairAfterCut(hairAt(plan, stage), stage.cut)))
+    else folded.push(afterProducts(stage, index))
   })
   return {
     stages: folded,
     canvas: (count = stages.length) => canvasFrom(folded[count]!, before, count > 0 ? on : before.recordedOn),
   }
+
+  function afterProducts(stage: Stage, index: number): FoldedCells {
+    const takes = takesByCell(plan, stage, computed, { ...options, on, recipes })
+    const everywhere = stage.zones.every(({ placement }) => takesAll(placement)) && !options.came?.leftOut.size
+    const eligible = worksOnLock(stage, stages)
+    return folded.at(-1)!.map((locks, cell) => {
+      const taken = takes[cell]!
+      if (taken.length === 0) return locks
+      return joined(foldCell({ locks, taken, everywhere, eligible, index, visitId, treat }), idOf)
+    })
+  }
+}
+
+/** Every strand cut to what the cut leaves where it grows; strands that are shorter already stay as they are. */
+function afterCut(cells: FoldedCells, head: Head, hair: HairState): FoldedCells {
+  const lengthAt = rootLength(head, hair)
+  const cut = new Map<string, readonly Band[]>()
+  const shortened = (bands: readonly Band[], cm: number): readonly Band[] => {
+    if (strandLength(bands) <= cm) return bands
+    const key = `${cm} ${JSON.stringify(bands)}`
+    const known = cut.get(key) ?? fitBands(bands, cm)
+    cut.set(key, known)
+    return known
+  }
+  return cells.map((locks, cell) => {
+    const { theta, psi } = directionOf(head, SCALP_CELLS[cell]!.centre)
+    const cm = toBandEdge(lengthAt(theta, psi))
+    return locks.map((lock) => ({ ...lock, bands: shortened(lock.bands, cm), was: shortened(lock.was, cm) }))
+  })
 }
 
 /** Virgin hair as the plan describes it, white where its map says so. */
@@ -131,10 +160,10 @@ function locksOf({ strands, cells }: Canvas): FoldedCells {
   )
 }
 
-/** What one mix takes of a cell, and which hair it may take. */
+/** What one piece takes of a cell, with all that goes along its strands, and which hair it may take. */
 interface Taken {
   key: string
-  application: Application
+  applications: readonly Application[]
   select: Selection
   /** Of the cell's hairs, 0…1. */
   share: number
@@ -172,24 +201,40 @@ function takesByCell(
   const hairs = hairsOfCells(head, plan.hair)
   const byCell = SCALP_CELLS.map(() => new Map<string, Taken>())
   for (const zone of zones.filter(({ stageId }) => stageId === stage.id)) {
-    const { placement } = byId(stage.zones, zone.zoneId)
-    const [select, whole] = [placement.select ?? 'all', takesAll(placement) && !came?.leftOut.size]
-    for (const piece of zone.placement.pieces) {
-      if (came?.leftOut.has(piece.id)) continue
-      const application = applicationOf(recipes.get(piece.formulaId)!, piece, on, cameOf(came, zone, piece))
-      const key = `${piece.formulaId} ${application.goal} ${application.fromCm} ${application.toCm} ${select} ${whole}`
+    const whole = takesAll(byId(stage.zones, zone.zoneId).placement) && !came?.leftOut.size
+    const { pieces } = zone.placement
+    const further = furtherAlong(pieces)
+    for (const piece of pieces) {
+      if (piece.along || came?.leftOut.has(piece.id)) continue
+      const { select } = piece
+      const applications = [piece, ...(further.get(piece.id) ?? [])].map((one) =>
+        applicationOf(recipes.get(one.formulaId)!, one, on, cameOf(came, zone, one)),
+      )
+      const key = `${applications.map(nameOf).join('+')} ${select} ${whole}`
       const { cells, hairs: taken } = hairsByCell(head, piece)
       for (let i = 0; i < cells.length; i++) {
         const cell = cells[i]!
         const share = taken[i]! / hairs[cell]!
         const known = byCell[cell]!.get(key)
         if (known) known.share += share
-        else byCell[cell]!.set(key, { key, application, select, share, whole })
+        else byCell[cell]!.set(key, { key, applications, select, share, whole })
       }
     }
   }
   return byCell.map((cell) => [...cell.values()])
 }
+
+/** Pieces that go on hair which another one holds, under that one's id. */
+function furtherAlong(pieces: readonly Piece[]): Map<string, Piece[]> {
+  const further = new Map<string, Piece[]>()
+  for (const piece of pieces) {
+    if (!piece.along) continue
+    further.set(piece.along, [...(further.get(piece.along) ?? []), piece])
+  }
+  return further
+}
+
+const nameOf = ({ recipe, goal, fromCm, toCm }: Application): string => `${recipe.formula.id} ${goal} ${fromCm} ${toCm}`
 
 const cameOf = (came: FoldOptions['came'], { zoneId }: ZoneResult, { formulaId }: Piece): number | undefined =>
   came?.levels.find((one) => one.zoneId === zoneId && one.formulaId === formulaId)?.level
@@ -238,7 +283,7 @@ function foldCell({ locks, taken, everywhere, eligible, index, visitId, treat }:
           ...lock,
           bands: treat(lock, one),
           share: lock.share * one.share * fit,
-          sources: [...lock.sources, `${visitId}/${one.application.recipe.formula.id}`],
+          sources: [...lock.sources, ...one.applications.map(({ recipe }) => `${visitId}/${recipe.formula.id}`)],
           took: [...lock.took, index],
         })
       const rest = 1 - asked * fit
@@ -289,11 +334,14 @@ function namesOfStrands(): IdOf {
 /** Treats locks, each kind of hair once for each mix on each stretch. */
 function treatments({ hair: { naturalLevel } }: FaltoPlan, idOf: IdOf): CellFold['treat'] {
   const treated = new Map<string, readonly Band[]>()
-  return ({ bands, white }, { key, application }) => {
+  return ({ bands, white }, { key, applications }) => {
     const name = `${idOf(bands)} ${white} ${key}`
     const known = treated.get(name)
     if (known) return known
-    const after = treatStrand(bands, application, { naturalLevel, white })
+    const after = applications.reduce(
+      (strand: readonly Band[], application) => treatStrand(strand, application, { naturalLevel, white }),
+      bands,
+    )
     treated.set(name, after)
     return after
   }

@@ -1,32 +1,25 @@
 import { cellAt } from '../../hair/hairRecord'
 import { activeVariant, byId, type Band, type FaltoPlan, type Selection } from '../../model'
-import type { Piece } from '../../placement/foils'
 import type { ComputedStages } from '../../placement/quantity'
 import { createProcess, middleOf, ROOM_CELSIUS, type HairOf, type MetHair, type ServiceProcess } from '../lightening'
 import { foldPlan, selects, worksOnLock, type Fold, type FoldOptions, type Lock } from './fold'
 
-/** Which locks of a cell a stage's pieces go on: those it works on, of the hair that their take selects. */
-export function lockFilter(plan: FaltoPlan, stageId: string, select: Selection | undefined): (lock: Lock) => boolean {
+/** Which locks of a cell a piece of a stage goes on: those the stage works on, of the hair that the take selects. */
+export function lockFilter(plan: FaltoPlan, stageId: string): (select: Selection) => (lock: Lock) => boolean {
   const { stages } = activeVariant(plan)
   const worksOn = worksOnLock(byId(stages, stageId), stages)
-  return (lock) => worksOn(lock) && selects(lock, select ?? 'all')
+  return (select) => (lock) => worksOn(lock) && selects(lock, select)
 }
 
 /** What every piece of a plan meets, as the stages before its own left it. */
-export function hairMetBy(plan: FaltoPlan, { head, zones }: ComputedStages, fold: Fold): HairOf {
-  const { stages } = activeVariant(plan)
-  const cellsOf = new Map(stages.map(({ id }, i) => [id, fold.stages[i]!]))
-  // A piece that is put on in two goes has an id of its own for each, which begins with stage and zone all the same.
-  const zoneOf = ({ id }: Pick<Piece, 'id'>) => id.split('/', 2).join('/')
-  const from = new Map(
-    zones.map(({ stageId, zoneId }) => {
-      const { select } = byId(byId(stages, stageId).zones, zoneId).placement
-      return [`${stageId}/${zoneId}`, { stageId, fits: lockFilter(plan, stageId, select) }]
-    }),
+export function hairMetBy(plan: FaltoPlan, { head }: ComputedStages, fold: Fold): HairOf {
+  const stages = new Map(
+    activeVariant(plan).stages.map(({ id }, i) => [id, { cells: fold.stages[i]!, fits: lockFilter(plan, id) }]),
   )
   return (piece) => {
-    const { stageId, fits } = from.get(zoneOf(piece))!
-    return byBands(cellsOf.get(stageId)![cellAt(middleOf(head, piece))]!.filter(fits))
+    // A piece that is put on in two goes has an id of its own for each, which begins with its stage all the same.
+    const { cells, fits } = stages.get(piece.id.split('/', 1)[0]!)!
+    return byBands(cells[cellAt(middleOf(head, piece))]!.filter(fits(piece.select)))
   }
 }
 

@@ -1,5 +1,5 @@
 import { isVirgin } from '../../hair/hairRecord'
-import { byId, activeVariant, type Band, type FaltoPlan } from '../../model'
+import { activeVariant, indexPlan, isLightener, type Band, type FaltoPlan } from '../../model'
 import { surfaceOfBand, type Surface } from '../../product/formula'
 import { hairsByCell, type Piece } from '../../placement/foils'
 import type { ComputedStages } from '../../placement/quantity'
@@ -25,20 +25,23 @@ interface Stretch {
  */
 export function surfacesOf(plan: FaltoPlan, computed: ComputedStages, fold: Fold): Record<string, Surface[]> {
   const { stages } = activeVariant(plan)
+  const { leadOf } = indexPlan(plan)
+  const lighteners = new Set(plan.formulas.filter((formula) => isLightener(leadOf(formula).kind)).map(({ id }) => id))
   const met = new Map(plan.formulas.map(({ id }) => [id, new Map<string, Stretch>()]))
-  for (const { stageId, zoneId, placement } of computed.zones) {
+  for (const { stageId, placement } of computed.zones) {
     const index = stages.findIndex(({ id }) => id === stageId)
-    const fits = lockFilter(plan, stageId, byId(stages[index]!.zones, zoneId).placement.select)
+    const filter = lockFilter(plan, stageId)
     for (const piece of placement.pieces) {
+      const fits = filter(piece.select)
       const { cells, hairs } = hairsByCell(computed.head, piece)
       cells.forEach((cell, i) =>
         fold.stages[index]![cell]!.filter(fits).forEach((lock) =>
-          addStretches(met.get(piece.formulaId)!, lock, hairs[i]! * lock.share, piece),
+          addStretches(met.get(piece.formulaId)!, lock, hairs[i]! * lock.share, { ...piece, lighteners }),
         ),
       )
     }
   }
-  const whole: Pick<Piece, 'fromCm' | 'toCm'> = { fromCm: 0, toCm: Infinity }
+  const whole = { fromCm: 0, toCm: Infinity, lighteners }
   return Object.fromEntries(
     [...met].map(([id, stretches]) => {
       if (stretches.size === 0)
@@ -53,14 +56,17 @@ function addStretches(
   known: Map<string, Stretch>,
   { bands, white, sources, took }: Lock,
   hairs: number,
-  { fromCm, toCm }: Pick<Piece, 'fromCm' | 'toCm'>,
+  { fromCm, toCm, lighteners }: Pick<Piece, 'fromCm' | 'toCm'> & { lighteners: ReadonlySet<string> },
 ): void {
   for (const band of bands) {
     const [from, to] = [Math.max(band.fromCm, fromCm), Math.min(band.toCm, toCm)]
     if (to - from < SHORTEST_SURFACE_CM) continue
     const last = band.treatments.at(-1)
     // What an earlier visit lightened is told by where it is, as all that was recorded.
-    const lightenedBy = last?.kind === 'lightened' && took.length > 0 ? sources.at(-1)?.split('/')[1] : undefined
+    const lightenedBy =
+      last?.kind === 'lightened' && took.length > 0
+        ? sources.map((source) => source.split('/')[1]!).findLast((letter) => lighteners.has(letter))
+        : undefined
     const key = `${band.level} ${band.hue} ${band.strength} ${last?.kind} ${lightenedBy} ${white && !last}`
     const one = known.get(key)
     if (!one) {
