@@ -42,6 +42,7 @@ export const METHODS = ['foil', 'brushOnScalp', 'brush', 'bottleAndComb', 'paint
 export const CONSISTENCIES = ['liquid', 'cream', 'thick'] as const
 
 export type Tone = (typeof TONES)[number]
+export type CountsFrom = (typeof COUNTS_FROM)[number]
 export type Method = (typeof METHODS)[number]
 export type Consistency = (typeof CONSISTENCIES)[number]
 export type StageKind = (typeof STAGE_KINDS)[number]
@@ -155,7 +156,7 @@ export interface ComesOff {
 export interface Lasts {
   minutes: number
   /** Left out: bleach counts from each piece, everything else from the end of the application. */
-  from?: (typeof COUNTS_FROM)[number] | undefined
+  from?: CountsFrom | undefined
 }
 
 /** What a cut leaves, cm as stretched at the crown, and the line it is cut on. */

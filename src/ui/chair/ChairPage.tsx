@@ -263,10 +263,15 @@ function Bar({ open, live, view, mayTell }: BarProps) {
         </Button>
       )}
       <Typography role="status" variant="body2" color={live.unsent > 0 ? 'warning' : 'textSecondary'}>
-        {live.unsent > 0 ? `${live.unsent} kept here, sent when the network is back` : 'in step'}
+        {keptWords(live)}
       </Typography>
     </Box>
   )
+}
+
+const keptWords = ({ unsent, writing }: LiveRun): string => {
+  if (unsent === 0) return 'in step'
+  return writing ? `keeping ${unsent} here …` : `${unsent} kept here, sent when the network is back`
 }
 
 const causeWords = ({ step, by }: Cause): string =>

@@ -14,6 +14,8 @@ interface Followed {
   events: readonly KeptRunEvent[]
   /** What this device could not send yet. */
   queue: readonly RunEvent[]
+  /** Writes to this device that are still under way. */
+  writing: number
   /** Words of the server about something it refused. */
   refused: string | undefined
 }
@@ -45,16 +47,18 @@ export type RunFollower = ReturnType<typeof createRunFollower>
  * or without a network.
  */
 export function createRunFollower(open: OpenRun<RunScript>) {
-  const store = createStore<Followed>(() => ({ events: open.events, queue: [], refused: undefined }))
+  const store = createStore<Followed>(() => ({ events: open.events, queue: [], writing: 0, refused: undefined }))
   const { getState: get, setState: set } = store
   const device = { id: newId(), seq: 0, offsetMs: open.now - Date.now() }
   let sending = false
   const lastSeq = () => get().events.at(-1)?.runSeq ?? 0
 
-  const remember = (change: (kept: Kept) => Kept) =>
+  function remember(change: (kept: Kept) => Kept): void {
+    set({ writing: get().writing + 1 })
     void update<Kept>(`falto-run/${open.id}`, (kept) =>
       change(kept ?? { events: [], queue: [], offsetMs: device.offsetMs }),
-    )
+    ).finally(() => set({ writing: get().writing - 1 }))
+  }
 
   /** Takes in what the server told, however it came. */
   function take(fresh: readonly KeptRunEvent[]): void {

@@ -12,6 +12,8 @@ export interface LiveRun {
   tell: (told: Told) => void
   /** Events that this device keeps because they could not be sent yet. */
   unsent: number
+  /** Something told is not yet written where a reload finds it. */
+  writing: boolean
   /** Words of the server about something it refused. */
   refused: string | undefined
 }
@@ -19,7 +21,7 @@ export interface LiveRun {
 /** A run as it goes on, for a page. */
 export function useRun(open: OpenRun<RunScript>): LiveRun {
   const [follower] = useState(() => createRunFollower(open))
-  const { events, queue, refused } = useStore(follower)
+  const { events, queue, writing, refused } = useStore(follower)
   useEffect(() => follower.follow(), [follower])
   const state = useMemo(() => {
     const sent = new Set(events.map(({ id }) => id))
@@ -27,5 +29,5 @@ export function useRun(open: OpenRun<RunScript>): LiveRun {
   }, [events, queue])
   const { clock } = state
   const now = useCallback(() => shownAt(clock, follower.serverTime()), [clock, follower])
-  return { state, now, tell: follower.tell, unsent: queue.length, refused }
+  return { state, now, tell: follower.tell, unsent: queue.length, writing: writing > 0, refused }
 }

@@ -7,6 +7,7 @@ import { piecesOf, type Piece, type RowPart } from './pieces'
 import { cutLine, MAP, polylineLength, reversed, SPACE, STRIDE, type Polyline } from './polyline'
 import { layRows, type Row } from './rows'
 import type { Site } from './site'
+import { coverOf } from './take'
 
 /** Hair of a zone, at every vertex of its mesh and in all. */
 export interface ZoneHair extends VertexHair {
@@ -150,7 +151,8 @@ function rowParts(row: Row, { placement, site }: OwnEntry, foils: FoilSizes): Ro
 
   function split(line: Polyline, start: number, width: number): RowPart[] {
     let at = start
-    const whole = take.kind === 'onScalp'
+    // What lies in no foil is worked along the whole row.
+    const whole = take.kind === 'onScalp' || coverOf(placement) === 'open'
     return (whole ? [line] : splitRow(line, row.index, placement.bricklay, foils.widthCm)).map((part) => {
       const from = at
       at += polylineLength(part)

@@ -1,24 +1,33 @@
-import { fibreGramsPerCm } from '../../hair/fibre'
+import { FIBRE_DIAMETER_UM, fibreGramsPerCm } from '../../hair/fibre'
 import {
   isLightener,
+  type Consistency,
   type Formula,
   type HairState,
   type LearnedFactors,
+  type Method,
   type Product,
   type ProductKind,
+  type Texture,
 } from '../../model'
-import type { Piece } from '../foils'
+import { pieceTouchesScalp, takenShare, type Piece } from '../foils'
 import { bowlCapacity, planBowls, type Bowl, type BowlRules, type BowlUse } from './bowls'
 import {
+  BARE_FOIL_G_PER_CM2,
   BOWL_RESIDUE_G,
+  COATED_AT_UM,
   COLOUR_LIFE_MINUTES,
+  CONSISTENCY_LOAD,
   EDGE_LOSS_G,
+  FILM_G_PER_CM2,
   GRAMS_VARIATION,
+  LIGHTENER_FILM_G_PER_CM2,
   LIGHTENER_LIFE_MINUTES,
   LOAD,
   LONG_HAIR_CM,
   LONG_HAIR_EXPONENT,
-  SCALP_FILM_G_PER_CM2,
+  METHOD_LOAD,
+  PAINT_FILM_G_PER_CM2,
   WASTE_VARIATION,
 } from './constants'
 import { secondsFromMinutes } from '../../units'
@@ -36,21 +45,55 @@ export interface PieceGrams {
   edge: number
 }
 
-/** Grams of mix per gram of hair of a given length, cm. */
-export function loadFor(kind: ProductKind, hairLength: number): number {
-  return LOAD[kind] * Math.min(1, (LONG_HAIR_CM / hairLength) ** LONG_HAIR_EXPONENT)
+/** Grams of mix per gram of hair of a given length, cm, and texture. */
+export function loadFor(kind: ProductKind, hairLength: number, texture: Texture): number {
+  const coated = COATED_AT_UM / FIBRE_DIAMETER_UM[texture]
+  return LOAD[kind] * coated * Math.min(1, (LONG_HAIR_CM / hairLength) ** LONG_HAIR_EXPONENT)
 }
 
-/** Mix needed for one foil or scalp parting, g. */
-export function pieceGrams(piece: Piece, kind: ProductKind, hair: HairState, learned: LearnedFactors): PieceGrams {
+/** What goes on a piece, and how. */
+export interface Applied {
+  kind: ProductKind
+  method: Method
+  consistency?: Consistency | undefined
+}
+
+/** Mix needed for one foil, panel or scalp parting, g. */
+export function pieceGrams(
+  piece: Piece,
+  { kind, method, consistency = 'cream' }: Applied,
+  hair: HairState,
+  learned: LearnedFactors,
+): PieceGrams {
   const grams = piece.treatedFibre * fibreGramsPerCm(hair.texture)
+  const thick = CONSISTENCY_LOAD[consistency] * learned.load
+  const load = loadFor(kind, piece.hairLength, hair.texture) * METHOD_LOAD[method] * thick
+  const inFoil = piece.kind === 'foil'
   return {
     hair: grams,
-    onHair: grams * loadFor(kind, piece.hairLength) * learned.load,
-    onScalp: piece.kind === 'onScalp' ? piece.area * SCALP_FILM_G_PER_CM2 * learned.load : 0,
-    edge: piece.kind === 'foil' ? EDGE_LOSS_G : 0,
+    onHair: grams * load + paintFilm(piece, method) * thick,
+    onScalp: wetScalp(piece) * filmOf(kind, method) * thick,
+    edge: (inFoil ? EDGE_LOSS_G : 0) + bareFoil(piece) * BARE_FOIL_G_PER_CM2,
   }
 }
+
+/** Scalp that product lies on, cm²: all of the subsection where product is put on the skin or begins at it. */
+const wetScalp = (piece: Piece): number =>
+  piece.kind === 'onScalp' ? piece.area : pieceTouchesScalp(piece) ? (piece.area * piece.takenHairs) / piece.hairs : 0
+
+const filmOf = (kind: ProductKind, method: Method): number =>
+  method === 'brushOnScalp' && isLightener(kind) ? LIGHTENER_FILM_G_PER_CM2 : FILM_G_PER_CM2[method]
+
+/** Length of a piece's hair that gets product, cm. */
+const treatedCm = ({ fromCm, toCm, hairLength }: Piece): number => Math.max(0, Math.min(toCm, hairLength) - fromCm)
+
+/** Foil that shows between what was picked up, cm²; of what lies in a foil, however it got there. */
+const bareFoil = (piece: Piece): number =>
+  piece.cover === 'open' ? 0 : piece.width * treatedCm(piece) * (1 - takenShare(piece.take))
+
+/** What lies on the surface of a painted panel, g. */
+const paintFilm = (piece: Piece, method: Method): number =>
+  method === 'painting' ? piece.width * treatedCm(piece) * takenShare(piece.take) * PAINT_FILM_G_PER_CM2 : 0
 
 /** What all pieces of one formula need, with where it goes. */
 export interface FormulaGrams {

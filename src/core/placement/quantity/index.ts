@@ -18,10 +18,12 @@ export {
   formulaGrams,
   loadFor,
   pieceGrams,
+  type Applied,
   type FormulaGrams,
   type PieceGrams,
   type PieceUse,
 } from './grams'
+export { methodOf } from './method'
 export { type ComputedStages, type ZoneResult } from './computedStages'
 export { combinedSigma, rangeOf, type Range } from './range'
 export { lengthSlowness, pieceSeconds, secondsRange, zoneSeconds } from './seconds'

@@ -99,8 +99,8 @@ describe('grams', () => {
 
   it('fall per gram of hair beyond 45 cm, and not before', () => {
     for (const kind of PRODUCT_KINDS.filter((one) => !isCompanion(one))) {
-      expect(loadFor(kind, 20)).toBe(loadFor(kind, 45))
-      expect(loadFor(kind, 90)).toBeLessThan(loadFor(kind, 46))
+      expect(loadFor(kind, 20, 'medium')).toBe(loadFor(kind, 45, 'medium'))
+      expect(loadFor(kind, 90, 'medium')).toBeLessThan(loadFor(kind, 46, 'medium'))
     }
   })
 })

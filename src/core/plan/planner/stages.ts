@@ -1,22 +1,15 @@
 import { scalpArea, type Head } from '../../scalp/head'
-import {
-  activeVariant,
-  byId,
-  hairAt,
-  indexPlan,
-  type FaltoPlan,
-  type ProductKind,
-  type Selection,
-  type Stage,
-} from '../../model'
+import { activeVariant, byId, hairAt, indexPlan, type FaltoPlan, type Selection, type Stage } from '../../model'
 import { siteFor } from '../../placement/foils'
 import {
   bowlRulesFor,
   formulaGrams,
+  methodOf,
   pieceGrams,
   pieceSeconds,
   secondsRange,
   zoneSeconds,
+  type Applied,
   type ComputedStages,
   type PieceUse,
   type ZoneResult,
@@ -31,11 +24,13 @@ import type { Memory } from './memory'
 export function computeStages(plan: FaltoPlan, memory: Memory): ComputedStages {
   const head = memory.head(plan.head)
   const { leadOf } = indexPlan(plan)
-  const kinds = new Map(plan.formulas.map((formula) => [formula.id, leadOf(formula).kind]))
+  const mixes: Mixes = new Map(
+    plan.formulas.map((formula) => [formula.id, { kind: leadOf(formula).kind, consistency: formula.consistency }]),
+  )
   const { stages } = activeVariant(plan)
   const zones: ZoneResult[] = []
   for (const stage of stages)
-    zones.push(...computeStage(plan, head, stage, kinds, stageShare(plan, head, stage, zones, memory), memory))
+    zones.push(...computeStage(plan, head, stage, mixes, stageShare(plan, head, stage, zones, memory), memory))
   const pieces = zones.flatMap((zone) => zone.placement.pieces)
   const uses = usesByFormula(plan, stages, zones)
   const grams = plan.formulas.map((formula) =>
@@ -116,11 +111,14 @@ function stageShare(
   }
 }
 
+/** What is mixed under each letter. */
+type Mixes = ReadonlyMap<string, Pick<Applied, 'kind' | 'consistency'>>
+
 function computeStage(
   plan: FaltoPlan,
   head: Head,
   stage: Stage,
-  kinds: ReadonlyMap<string, ProductKind>,
+  mixes: Mixes,
   share: StageShare | undefined,
   memory: Memory,
 ): ZoneResult[] {
@@ -148,8 +146,12 @@ function computeStage(
     const { foils } = plan
     const placement = memory.placement(placementKey, stage.id, shape.id, field, zone.placement, { hair, siteOf, foils })
     const used = placement.pieces.length > 0
-    const grams = placement.pieces.map((piece) => pieceGrams(piece, kinds.get(piece.formulaId)!, here, plan.learned))
-    const seconds = placement.pieces.map((piece) => pieceSeconds(piece, plan.learned))
+    const how = placement.pieces.map((piece) => {
+      const { kind, consistency } = mixes.get(piece.formulaId)!
+      return { kind, consistency, method: methodOf(stage, kind, piece) }
+    })
+    const grams = placement.pieces.map((piece, i) => pieceGrams(piece, how[i]!, here, plan.learned))
+    const seconds = placement.pieces.map((piece, i) => pieceSeconds(piece, how[i]!.method, plan.learned))
     return {
       stageId: stage.id,
       zoneId: id,

@@ -125,7 +125,7 @@ export function scriptFor(plan: FaltoPlan, computed: ComputedStages, options: Cl
       from,
       to,
       least,
-      most: most ?? null,
+      most: most === undefined || most === Infinity ? null : most,
       formulaId: formulaId ?? null,
     })),
     zones: clock.zones,

@@ -1,4 +1,4 @@
-import { byId, activeVariant, isLightener, liftGoalOf, type Canvas, type FaltoPlan } from '../../model'
+import { byId, activeVariant, liftGoalOf, type Canvas, type FaltoPlan } from '../../model'
 import { processOf } from '../fold'
 import { ROOM_CELSIUS, type ServiceProcess, type SpotResult } from '../lightening'
 import { combinedSigma, rangeOf, SECONDS_VARIATION, type Range, type ComputedStages } from '../../placement/quantity'
@@ -7,6 +7,7 @@ import { prepare, type Person, type Prepared, type Resource, type Schedule } fro
 import { findSchedule } from './search'
 import {
   chunksOf,
+  lightens,
   mixId,
   visitOf,
   type ServedPiece,
@@ -189,6 +190,8 @@ function busySeconds(tasks: readonly VisitTask[], starts: Float64Array): number 
 interface PieceOutcome {
   served: ServedPiece
   on: number
+  /** What its times count from. */
+  counted: number
   off: number
   bowlAgeMinutes: number
   spots: SpotResult[]
@@ -224,17 +227,22 @@ function outcomesByZone(
     if (kind === 'takeOut')
       pieces.forEach(({ piece }, i) => offs.set(piece, startOf.get(id)! + (i * seconds) / pieces.length))
   const rinseOf = new Map(
-    visit.lags.flatMap(({ from, to, most }) =>
-      most !== undefined && to.startsWith('rinse/') ? [[from, startOf.get(to)!]] : [],
+    visit.lags.flatMap(({ from, to, ideal }) =>
+      ideal !== undefined && to.startsWith('rinse/') ? [[from, startOf.get(to)!]] : [],
     ),
   )
+  const appliedUntil = new Map<string, number>()
+  for (const { id, kind, stageId = '', seconds } of visit.tasks)
+    if (kind === 'apply')
+      appliedUntil.set(stageId, Math.max(appliedUntil.get(stageId) ?? 0, startOf.get(id)! + seconds))
   const groups = new Map<string, ZoneGroup & { outcomes: PieceOutcome[] }>()
   for (const { id, kind, stageId = '', pieces = [] } of visit.tasks) {
     if (kind !== 'apply') continue
     for (const served of pieces) {
       const { piece, zoneId, vol, bowl } = served
       const on = startOf.get(id)! + served.on
-      const off = offs.get(piece) ?? rinseOf.get(id)!
+      // What stays in works on until the visit ends.
+      const off = offs.get(piece) ?? rinseOf.get(id) ?? startOf.get('finish')!
       const mixed = startOf.get(mixId(piece.formulaId, bowl))
       const bowlAgeMinutes = mixed === undefined ? served.bowlAgeMinutes : Math.max(0, minutesFromSeconds(on - mixed))
       const spots = process.after(piece, {
@@ -246,7 +254,8 @@ function outcomesByZone(
       const key = `${stageId}/${zoneId}/${piece.formulaId}`
       const group = groups.get(key) ?? { stageId, zoneId, formulaId: piece.formulaId, outcomes: [] }
       groups.set(key, group)
-      group.outcomes.push({ served, on, off, bowlAgeMinutes, spots })
+      const counted = served.counts === 'endOfApplication' ? appliedUntil.get(stageId)! : on
+      group.outcomes.push({ served, on, counted, off, bowlAgeMinutes, spots })
     }
   }
   return [...groups.values()]
@@ -275,8 +284,8 @@ function zoneClock(
     pieces: outcomes.length,
     firstOn: minute(({ on }) => on, Math.min),
     lastOn: minute(({ on }) => on, Math.max),
-    ready: minute(({ on, served }) => on + served.ready, Math.min),
-    latest: minute(({ on, served }) => on + served.most, Math.min),
+    ready: minute(({ counted, served }) => counted + served.ready, Math.min),
+    latest: minute(({ counted, served }) => counted + served.most, Math.min),
     firstOut: minute(({ off }) => off, Math.min),
     lastOut: minute(({ off }) => off, Math.max),
     level: {
@@ -317,12 +326,6 @@ export function liftOf(process: ServiceProcess, lifting: readonly ServedPiece[])
         followed.length,
     }
   })
-}
-
-/** Whether what a formula puts on lifts. */
-export function lightens({ formulas, products }: FaltoPlan, formulaId: string): boolean {
-  const { productId } = byId(formulas, formulaId)
-  return isLightener(byId(products, productId).kind)
 }
 
 function curveOf(process: ServiceProcess, outcomes: readonly PieceOutcome[]): CurvePoint[] {

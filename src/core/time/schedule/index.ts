@@ -9,7 +9,6 @@ export {
   clockFor,
   HELPERS,
   helpersFor,
-  lightens,
   liftOf,
   SECOND_COLOURIST,
   visitFor,
@@ -23,6 +22,7 @@ export {
   type Helper,
   type ZoneClock,
 } from './clock'
+export { lightens } from './visit'
 export { TAKE_OUT_SECONDS } from './constants'
 export { arrivalFor, dayFor, type DayClock, type DayVisit } from './day'
 export { exactSchedule } from './exact'

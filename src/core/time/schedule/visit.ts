@@ -1,6 +1,6 @@
 /* eslint-disable max-lines -- one step: from foils to tasks; it is rebuilt with the stages’ relations */
 import { bowlVol } from '../../product/formula'
-import { activeVariant, type FaltoPlan, type Stage } from '../../model'
+import { activeVariant, byId, isLightener, type CountsFrom, type FaltoPlan, type Stage } from '../../model'
 import type { Piece } from '../../placement/foils'
 import type { ServiceProcess } from '../lightening'
 import { MIXING_MINUTES, zoneSeconds, type ComputedStages, type ZoneResult } from '../../placement/quantity'
@@ -57,6 +57,12 @@ export interface VisitLag extends Lag {
   about?: string | undefined
 }
 
+/** Whether what a formula puts on lifts. */
+export function lightens({ formulas, products }: FaltoPlan, formulaId: string): boolean {
+  const { productId } = byId(formulas, formulaId)
+  return isLightener(byId(products, productId).kind)
+}
+
 /** A piece with what serves it. */
 export interface ServedPiece {
   piece: Piece
@@ -74,6 +80,8 @@ export interface ServedPiece {
   /** Whether its goal is out of reach in the time its label gives. */
   short: boolean
   seconds: number
+  /** What its times count from: its own start, or the end of the application. */
+  counts: CountsFrom
 }
 
 /** Pieces that are put in without a break. */
@@ -124,11 +132,26 @@ export function chunksOf(
   const { stages } = activeVariant(plan)
   const bowlOf = bowlFinder(plan, computed)
   let index = 0
+  const timesOf = new Map(stages.map((stage) => [stage.id, stage]))
   const serve = (zone: ZoneResult, piece: Piece, seconds: number, at: number): ServedPiece => {
     const { bowl, vol, ageMinutes } = bowlOf(piece, at)
     const { least, ready, most, short } = process.stay(piece, ageMinutes, vol)
-    const stay = { least: secondsFromMinutes(least), ready: secondsFromMinutes(ready), most: secondsFromMinutes(most) }
-    return { piece, zoneId: zone.zoneId, bowl, vol, bowlAgeMinutes: ageMinutes, on: 0, ...stay, short, seconds }
+    const { lasts } = timesOf.get(zone.stageId)!
+    const counts = lasts?.from ?? (lightens(plan, piece.formulaId) ? 'eachPiece' : 'endOfApplication')
+    return {
+      piece,
+      zoneId: zone.zoneId,
+      bowl,
+      vol,
+      bowlAgeMinutes: ageMinutes,
+      on: 0,
+      least: secondsFromMinutes(Math.min(least, lasts?.minutes ?? least)),
+      ready: secondsFromMinutes(Math.min(most, lasts?.minutes ?? ready)),
+      most: secondsFromMinutes(most),
+      short,
+      seconds,
+      counts,
+    }
   }
   const served = computed.zones.map((zone) => ({ zone, first: [] as ServedPiece[], then: [] as ServedPiece[] }))
   for (const { zone, first, then } of served)
@@ -210,7 +233,7 @@ function atBowls(pieces: readonly ServedPiece[]): ServedPiece[][] {
 
 /** Halves a stretch until its pieces can all keep their times. */
 function fittingParts(pieces: ServedPiece[]): ServedPiece[][] {
-  if (pieces.length === 1) return [pieces]
+  if (pieces.length === 1 || pieces.every(({ counts }) => counts === 'endOfApplication')) return [pieces]
   const { foils, others } = byRemoval(onTimes(pieces, 0))
   const fits = [windowOf(foils, TAKE_OUT_SECONDS), windowOf(others, 0)].every(({ least, most }) => least <= most)
   if (fits) return [pieces]
@@ -262,14 +285,11 @@ export function visitOf(
   let gate = draft.add({ id: 'setUp', kind: 'setUp', about: '', seconds: SET_UP_SECONDS })
   for (const stages of rinsedTogether(chunks)) {
     const group = newGroup(gate)
-    for (const { own } of stages) {
-      // What goes between the foils waits until all of them are in.
-      const waitsFor = [...group.applied]
+    for (const { stage, own } of stages)
       for (const chunk of own) {
-        const applied = applyChunk(draft, group, chunk, plan, waitsFor)
-        takeOff(draft, group, chunk, applied, rinsing)
+        const applied = applyChunk(draft, group, chunk, plan)
+        if (stage.comesOff?.kind !== 'stays') takeOff(draft, group, chunk, applied, rinsing)
       }
-    }
     gate = rinseGroup(draft, group, stages, plan.hair.lengthCm)
   }
   const finish = draft.add({
@@ -323,14 +343,13 @@ function newDraft(): Draft {
 interface RinsedGroup {
   /** What is done before any of it. */
   gate: VisitTask
-  applied: VisitTask[]
+  applied: { task: VisitTask; chunk: Chunk }[]
   /** Pieces that stay on until the rinse. */
   stays: { task: VisitTask; pieces: ServedPiece[] }[]
   /** What has to be done before the rinse beside applying. */
   before: VisitTask[]
   /** The task that put product on a zone's lengths. */
   lengthsOf: Map<string, VisitTask>
-  last: VisitTask | undefined
 }
 
 const newGroup = (gate: VisitTask): RinsedGroup => ({
@@ -339,7 +358,6 @@ const newGroup = (gate: VisitTask): RinsedGroup => ({
   stays: [],
   before: [],
   lengthsOf: new Map(),
-  last: undefined,
 })
 
 interface Applied {
@@ -350,13 +368,7 @@ interface Applied {
 }
 
 /** Mixes what a stretch is the first to use, and applies it. */
-function applyChunk(
-  draft: Draft,
-  group: RinsedGroup,
-  chunk: Chunk,
-  plan: FaltoPlan,
-  waitsFor: readonly VisitTask[],
-): Applied {
+function applyChunk(draft: Draft, group: RinsedGroup, chunk: Chunk, plan: FaltoPlan): Applied {
   const { stage, zone } = chunk
   const pieces = onTimes(chunk.pieces, chunk.opens ? zoneSeconds(plan.learned) : 0)
   const name = chunk.parts > 1 ? `${zone.name} ${chunk.part}/${chunk.parts}` : zone.name
@@ -369,16 +381,40 @@ function applyChunk(
   }
   const task = draft.add({ id, kind: 'apply', about: name, stageId: stage.id, seconds: pieces.at(-1)!.on, pieces })
   draft.after(group.gate, task)
-  for (const earlier of waitsFor) draft.after(earlier, task)
-  // The planned order is kept, also where two work side by side.
-  if (group.last) draft.lags.push({ from: group.last.id, to: task.id, least: 0 })
-  group.last = task
-  group.applied.push(task)
+  for (const lag of begunAfter(group, chunk)) draft.lags.push({ ...lag, to: task.id })
+  group.applied.push({ task, chunk })
   const lengths = group.lengthsOf.get(zone.zoneId)
   if (chunk.follows && lengths)
     draft.lags.push({ from: lengths.id, to: task.id, least: lengths.seconds + LENGTHS_LEAD_SECONDS })
   else group.lengthsOf.set(zone.zoneId, task)
   return { task, name, key, pieces }
+}
+
+/** What a stretch waits for in its group: the one before it, and what its stage begins on. */
+function begunAfter({ applied }: RinsedGroup, { stage, zone }: Chunk): Pick<VisitLag, 'from' | 'least'>[] {
+  const begun = (task: VisitTask) => ({ from: task.id, least: 0 })
+  const done = (task: VisitTask) => ({ from: task.id, least: task.seconds })
+  const sameStage = applied.filter(({ chunk }) => chunk.stage === stage)
+  const others = applied.filter(({ chunk }) => chunk.stage !== stage)
+  // The planned order is kept, also where two work side by side.
+  const before = sameStage.slice(-1).map(({ task }) => begun(task))
+  const { begins } = stage
+  if (begins?.kind === 'sectionBySection') {
+    const on = others.filter(({ chunk }) => chunk.stage.id === begins.stageId)
+    const here = on.filter(({ chunk }) => chunk.zone.name === zone.name)
+    return [...before, ...(here.length > 0 ? here : on).map(({ task }) => done(task))]
+  }
+  if (begins?.kind === 'minutesAfter') {
+    const first = others.find(({ chunk }) => chunk.stage.id === begins.stageId)
+    const last = others.at(-1)
+    return [
+      ...before,
+      ...(first ? [{ from: first.task.id, least: secondsFromMinutes(begins.minutes ?? 0) }] : []),
+      ...(last ? [begun(last.task)] : []),
+    ]
+  }
+  // What goes between the foils, or on the wet root, waits until all of those are done.
+  return [...before, ...others.map(({ task }) => done(task))]
 }
 
 /** How what a stretch put on comes off: foils taken out one by one, the rest rinsed with the group or by section. */
@@ -394,25 +430,57 @@ function takeOff(
   if (others.length > 0 && rinsing === 'bySection') {
     const part = draft.add({ id: `rinse/${key}`, kind: 'rinse', ...common, seconds: PARTIAL_RINSE_SECONDS })
     draft.after(task, part)
-    draft.stay(task, part, others, 0)
+    draft.stay(
+      task,
+      part,
+      others.map((one) => countedIn(one, task)),
+      0,
+    )
     group.before.push(part)
   } else if (others.length > 0) group.stays.push({ task, pieces: others })
   if (foils.length === 0) return
   const seconds = foils.length * TAKE_OUT_SECONDS
   const out = draft.add({ id: `takeOut/${key}`, kind: 'takeOut', ...common, seconds, pieces: foils })
-  draft.stay(task, out, foils, TAKE_OUT_SECONDS)
+  draft.stay(
+    task,
+    out,
+    foils.map((one) => countedIn(one, task)),
+    TAKE_OUT_SECONDS,
+  )
   group.before.push(out)
 }
 
-/** Rinses a group and dries it. @returns what the next one waits for */
+/** A piece with its times counted from where they are: the end of the task that put it on, or its own start. */
+const countedIn = (one: ServedPiece, { seconds }: VisitTask): ServedPiece =>
+  one.counts === 'endOfApplication' ? { ...one, on: seconds } : one
+
+/**
+ * Pieces stay on until the group's rinse. The longest time of what counts from the end of the application counts from
+ * when the last of its stage is on.
+ */
+function stayUntil(draft: Draft, { stays }: RinsedGroup, rinse: VisitTask): void {
+  const lastOf = new Map(stays.map(({ task }) => [task.stageId, task]))
+  for (const { task, pieces } of stays) {
+    const last = task === lastOf.get(task.stageId)
+    const counted = pieces.map((one) => {
+      const own = countedIn(one, task)
+      return last || own.counts === 'eachPiece' ? own : { ...own, most: Infinity }
+    })
+    draft.stay(task, rinse, counted, 0)
+  }
+}
+
+/** Rinses a group and dries it; what only stays in is not rinsed. @returns what the next one waits for */
 function rinseGroup(
   draft: Draft,
   group: RinsedGroup,
   stages: readonly { stage: Stage }[],
   lengthCm: number,
 ): VisitTask {
-  const about = stages.map(({ stage }) => stage.name).join(' and ')
-  const stageId = stages[0]!.stage.id
+  const off = stages.filter(({ stage }) => stage.comesOff?.kind !== 'stays')
+  if (off.length === 0) return group.applied.at(-1)!.task
+  const about = off.map(({ stage }) => stage.name).join(' and ')
+  const stageId = off[0]!.stage.id
   const rinse = draft.add({
     id: `rinse/${stageId}`,
     kind: 'rinse',
@@ -420,8 +488,8 @@ function rinseGroup(
     stageId,
     seconds: RINSE_SECONDS + RINSE_SECONDS_PER_CM * lengthCm,
   })
-  for (const task of [...group.applied, ...group.before]) draft.after(task, rinse)
-  for (const { task, pieces } of group.stays) draft.stay(task, rinse, pieces, 0)
+  for (const task of [...group.applied.map((one) => one.task), ...group.before]) draft.after(task, rinse)
+  stayUntil(draft, group, rinse)
   const dry = draft.add({ id: `dry/${stageId}`, kind: 'dry', about, seconds: BETWEEN_SECONDS })
   draft.after(rinse, dry)
   return dry
@@ -447,21 +515,28 @@ function mixesFor({ stage, pieces }: Chunk, tasks: readonly VisitTask[]): Omit<V
 export const mixId = (formulaId: string, bowl: number): string => `mix/${formulaId}/${bowl}`
 
 /**
- * Stages in groups that come off in one rinse: what works on the hair between another stage's foils is rinsed with
- * them.
+ * Stages in groups that come off in one rinse: what works between another stage's foils, begins while it is still on,
+ * or is said to come off with it.
  */
 function rinsedTogether(chunks: readonly Chunk[]): { stage: Stage; own: Chunk[] }[][] {
-  const groups: { stage: Stage; own: Chunk[] }[][] = []
-  for (const chunk of chunks) {
-    const { stage } = chunk
-    const known = groups.flat().find((one) => one.stage === stage)
-    if (known) known.own.push(chunk)
-    else if (
-      stage.worksOn?.kind === 'dropped' &&
-      groups.at(-1)?.some(({ stage: { id } }) => id === stage.worksOn!.stageId)
-    )
-      groups.at(-1)!.push({ stage, own: [chunk] })
-    else groups.push([{ stage, own: [chunk] }])
+  const stages = [...new Set(chunks.map(({ stage }) => stage))]
+  const groups: Stage[][] = []
+  for (const stage of stages) {
+    const tied = new Set([stage.id, ...tiesOf(stage)])
+    const met = groups.filter((group) => group.some((other) => tied.has(other.id) || tiesOf(other).includes(stage.id)))
+    if (met.length === 0) groups.push([stage])
+    else {
+      const [first, ...rest] = met
+      first!.push(...rest.flat(), stage)
+      for (const group of rest) groups.splice(groups.indexOf(group), 1)
+    }
   }
-  return groups
+  return groups.map((group) => group.map((stage) => ({ stage, own: chunks.filter((chunk) => chunk.stage === stage) })))
 }
+
+/** Stages that are on the hair while this one is. */
+const tiesOf = ({ worksOn, begins, comesOff }: Stage): string[] => [
+  ...(worksOn?.kind === 'dropped' && !begins ? [worksOn.stageId!] : []),
+  ...(begins && begins.kind !== 'afterRinse' ? [begins.stageId] : []),
+  ...(comesOff?.kind === 'together' ? [comesOff.stageId!] : []),
+]
