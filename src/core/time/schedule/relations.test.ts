@@ -1,7 +1,7 @@
 import type { FaltoPlan, Stage } from '../../model'
 import { planWith } from '../../../../tests/support/plan'
 import { computeStages } from '../../../../tests/support/planner'
-import { ALONE, ASSISTANT, clockFor, withHelp, type Clock } from '.'
+import { ALONE, clockFor, visitFor, type Clock } from '.'
 
 /** Two stages on one head: a colour on the scalp, then a gloss over everything. */
 function visit(second: Partial<Stage> = {}, first: Partial<Stage> = {}): FaltoPlan {
@@ -32,7 +32,7 @@ function visit(second: Partial<Stage> = {}, first: Partial<Stage> = {}): FaltoPl
   return plan
 }
 
-const clockOf = (plan: FaltoPlan, crew = ALONE): Clock => clockFor(plan, computeStages(plan), { crew })
+const clockOf = (plan: FaltoPlan): Clock => clockFor(plan, computeStages(plan), { crew: ALONE })
 const span = ({ tasks }: Clock, stageId: string, kind = 'apply') => {
   const own = tasks.filter((task) => task.kind === kind && task.stageId === stageId)
   return { from: Math.min(...own.map(({ from }) => from)), to: Math.max(...own.map(({ to }) => to)), count: own.length }
@@ -79,15 +79,17 @@ describe('a stage so many minutes after another', () => {
 })
 
 describe('a stage section by section', () => {
-  it('follows the other one with other hands, before all of that is on', () => {
-    const plan = visit({ begins: { kind: 'sectionBySection', stageId: 'root' } })
-    for (const { placement } of plan.variants[0]!.stages[0]!.zones) placement.subsectionMm = 3
-    const helper = { ...ASSISTANT, skills: [...ASSISTANT.skills, 'colour' as const] }
-    const clock = clockOf(plan, withHelp([helper]))
-    expect(span(clock, 'gloss').from).toBeLessThan(span(clock, 'root').to)
-    const zones = (id: string) => clock.zones.filter(({ stageId }) => stageId === id)
-    for (const { name, firstOn } of zones('gloss'))
-      expect(firstOn).toBeGreaterThanOrEqual(zones('root').find((zone) => zone.name === name)!.lastOn)
+  const waitsFor = (kind: 'sectionBySection' | 'asApplied') => {
+    const plan = visit({ begins: { kind, stageId: 'root' } })
+    const { lags } = visitFor(plan, computeStages(plan), {})
+    const first = plan.variants[0]!.stages[0]!.order[0]!
+    return lags.flatMap(({ from, to }) => (to === `apply/gloss/${first}/1` && from.startsWith('apply/') ? [from] : []))
+  }
+
+  it('waits for the same section alone, so that other hands can follow', () => {
+    const [first, ...others] = waitsFor('asApplied')
+    expect(waitsFor('sectionBySection')).toEqual([first])
+    expect(others.length).toBeGreaterThan(1)
   })
 })
 
