@@ -1,6 +1,14 @@
 import { parseArgs } from 'node:util'
 import { v7 as newId } from 'uuid'
-import { bandFault, checkCanvas, hairMapOf, meanLevels, meanWhite, uniformCanvas } from '@/core/hair/hairRecord'
+import {
+  bandFault,
+  checkCanvas,
+  hairMapOf,
+  lengthsHistory,
+  meanLevels,
+  meanWhite,
+  uniformCanvas,
+} from '@/core/hair/hairRecord'
 import { DENSITIES, LIMITS, STARTING_HAIR, TEXTURES, type Canvas, type FaltoPlan, type HairState } from '@/core/model'
 import { createPlanner } from '@/core/plan/planner'
 import { planFromService, proposePlan, SERVICES } from '@/core/plan/serviceKinds'
@@ -105,6 +113,7 @@ function planFor(kind: string, client: PlanClientDto, hair: HairState): FaltoPla
     goal: client.goal,
     meanWhite: canvas ? meanWhite(head, hair, canvas) : 0,
     levels: canvas && meanLevels(canvas),
+    history: canvas && lengthsHistory(canvas),
   }
   return withCanvas(proposePlan(createPlanner(), wished, person).plan, canvas)
 }

@@ -6,7 +6,7 @@ import { computePlan } from '../support/planner'
 
 /**
  * Kinds of service against what was written down before they were built (`services.expected.ts`; common practice, no
- * source). Of 105 figures 93 lie where they were expected; these do not, and nothing was moved afterwards to make
+ * source). Of 105 figures 92 lie where they were expected; these do not, and nothing was moved afterwards to make
  * them:
  * - boldSlices: 48 % low instead of at most 45: two formulas in turn back to back share the head evenly.
  * - faceFrame: 20 foils instead of at most 18: two rows along the whole face side are split into three foils each.
@@ -17,6 +17,7 @@ import { computePlan } from '../support/planner'
  * - onScalpRetouch, foilRetouch: a root of a few centimetres makes no strand light.
  * - triangleFan, crossedPanels: a gloss of 8 or 7 on natural 6 or 5 lightens nothing.
  * - lowInWhite, baseAndLight: level 5 on natural 5 darkens nothing; the head of this test has no white.
+ * - whiteCopied: white hair is glossed with everything else and a little deeper for it.
  * - tieredCorrection, boldSlices: what lies between the light is taken by the low, all of it.
  */
 const MISSES: Partial<Record<ServiceId, string[]>> = {
@@ -28,6 +29,7 @@ const MISSES: Partial<Record<ServiceId, string[]>> = {
   triangleFan: ['light', 'first'],
   crossedPanels: ['light'],
   tieredCorrection: ['low'],
+  whiteCopied: ['low'],
   baseAndLight: ['foils', 'low'],
   haloBrightness: ['last'],
 }

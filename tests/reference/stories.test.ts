@@ -190,7 +190,14 @@ describe('base under foils', () => {
 
   it('is refused with a product of twenty minutes, which the foils outlast', () => {
     const plan = planOf(20)
-    // The foils need longer than that after the last of them is in.
+    // The base goes on first and the foils over it: it sits from then on, and they need longer after the last is in.
+    const [foils, base] = plan.variants[0]!.stages
+    const { worksOn: _all, ...first } = base!
+    const over = {
+      begins: { kind: 'asApplied', stageId: first.id },
+      comesOff: { kind: 'together', stageId: first.id },
+    } as const
+    plan.variants[0]!.stages = [first, { ...foils!, ...over }]
     plan.products[0]!.rules = {
       ratios: [2],
       developerMinVol: 10,

@@ -1,4 +1,4 @@
-import { meanLevels, meanWhite } from '@/core/hair/hairRecord'
+import { lengthsHistory, meanLevels, meanWhite } from '@/core/hair/hairRecord'
 import type { Canvas, Caution, Consultation, FaltoPlan } from '@/core/model'
 import { createPlanner, planFigures } from '@/core/plan/planner'
 import { proposePlan, type Person } from '@/core/plan/serviceKinds'
@@ -46,7 +46,13 @@ export const jobs = {
   proposal: (person: Omit<Person, 'newId'>, { hair, canvas, goal }: Pick<Consultation, 'hair' | 'canvas' | 'goal'>) =>
     proposePlan(
       planner,
-      { hair, goal, meanWhite: meanWhite(createHead(person.head), hair, canvas), levels: meanLevels(canvas) },
+      {
+        hair,
+        goal,
+        meanWhite: meanWhite(createHead(person.head), hair, canvas),
+        levels: meanLevels(canvas),
+        history: lengthsHistory(canvas),
+      },
       {
         ...person,
         newId,

@@ -12,6 +12,7 @@ import {
   type Population,
   type RegionLengths,
   type Strand,
+  type TreatmentKind,
 } from '../../model'
 import { toBandEdge, fitBands, strandLength, virginBand } from './bands'
 import { cellArea, SCALP_CELLS } from './cells'
@@ -256,6 +257,27 @@ export function meanLevels({ strands, cells }: Canvas): { root: number; lengths:
       sum.lengths += (share * lengths) / cells.length
     }
   return sum
+}
+
+/** Least share of all hair that one history needs to be the lengths' own, 0…1. Our estimate. */
+const OWN_HISTORY_SHARE = 0.3
+
+/** What most lengths carry: the last dye where there is one, else whether they were lightened; nothing on virgin hair. */
+export function lengthsHistory({ strands, cells }: Canvas): TreatmentKind | undefined {
+  const kinds = new Map(strands.map(({ id, bands }) => [id, historyAt(bands, strandLength(bands) * HIDDEN_SHARE)]))
+  const shares = new Map<TreatmentKind, number>()
+  for (const { populations } of cells)
+    for (const { strandId, share } of populations) {
+      const kind = kinds.get(strandId)
+      if (kind) shares.set(kind, (shares.get(kind) ?? 0) + share / cells.length)
+    }
+  const [most] = [...shares].sort(([, one], [, other]) => other - one)
+  return most && most[1] >= OWN_HISTORY_SHARE ? most[0] : undefined
+}
+
+function historyAt(bands: readonly Band[], cm: number): TreatmentKind | undefined {
+  const { treatments } = bands.find(({ toCm }) => toCm > cm) ?? bands.at(-1)!
+  return treatments.findLast(({ kind }) => kind !== 'demi')?.kind
 }
 
 /**

@@ -27,6 +27,7 @@ export {
   hairFromCanvas,
   hairMapOf,
   kindsOf,
+  lengthsHistory,
   mainStrand,
   meanLevels,
   meanWhite,

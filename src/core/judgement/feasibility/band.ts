@@ -63,8 +63,12 @@ export const isArtificial = (band: Band): boolean => lastDyeOf(band) !== undefin
 function requiredCanvas(band: Band, target: Target, goal: Goal): number {
   const lighter = target.level > band.level + UNSEEN_LEVELS
   if (!lighter && !wasTreatedWith(band, 'lightened')) return band.level
-  const reads = TONE_CANVAS[target.hue] - WARMTH_ALLOWANCE[goal.warmth]
-  return Math.min(LIGHTEST_AT_ALL, Math.max(target.level, reads))
+  return canvasFor(target, goal)
+}
+
+/** Level that lightened hair has to reach for a target to show on it: its own, or what its tone needs beneath it. */
+export function canvasFor({ level, hue }: Pick<Target, 'level' | 'hue'>, { warmth }: Pick<Goal, 'warmth'>): number {
+  return Math.min(LIGHTEST_AT_ALL, Math.max(level, TONE_CANVAS[hue] - WARMTH_ALLOWANCE[warmth]))
 }
 
 /**

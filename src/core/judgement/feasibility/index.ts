@@ -3,7 +3,7 @@
  * spans from cautious to hopeful.
  */
 export { assess, type Feasibility, type JudgedBand, type Reach, type Wish } from './assess'
-export { judgeBand, type BandVerdict, type Prework, type Span } from './band'
+export { canvasFor, judgeBand, type BandVerdict, type Prework, type Span } from './band'
 export { CONTRAST_LEVELS, SCHOOL_MEANS, TONE_CANVAS, UPKEEP_WEEKS } from './constants'
 export { checkGoal, startingGoal, type GoalProblem } from './goal'
 export { targetFor } from './target'

@@ -66,7 +66,7 @@ export const METHOD_LOAD: Record<Method, number> = {
 export const CONSISTENCY_LOAD: Record<Consistency, number> = { liquid: 0.85, cream: 1, thick: 1.15 }
 /**
  * Product coats the fibre's surface, and a gram of coarse hair has less of it than a gram of fine: load goes with
- * 1/diameter (geometry of a cylinder), 1 at this diameter, µm: medium hair.
+ * 1/diameter (mathematics: a cylinder), 1 at this diameter, µm: medium hair.
  */
 export const COATED_AT_UM = 70
 /**
@@ -80,6 +80,11 @@ export const PAINT_FILM_G_PER_CM2 = 0.012
 /** Left on each foil's edges, and left in each bowl, g. Our estimate. */
 export const EDGE_LOSS_G = 0.3
 export const BOWL_RESIDUE_G = 4
+/**
+ * Less than this is not mixed, g: shades and developer of a few grams cannot be weighed against each other. Our
+ * estimate; common practice mixes more for a few rows of gloss.
+ */
+export const LEAST_MIX_G = 20
 /** Mix that one bowl holds, g, and from this length on a double one. Common practice; the length is our estimate. */
 export const BOWL_G = 120
 export const LONG_BOWL_G = 220

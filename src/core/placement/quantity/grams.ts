@@ -21,6 +21,7 @@ import {
   EDGE_LOSS_G,
   FILM_G_PER_CM2,
   GRAMS_VARIATION,
+  LEAST_MIX_G,
   LIGHTENER_FILM_G_PER_CM2,
   LIGHTENER_LIFE_MINUTES,
   LOAD,
@@ -141,7 +142,8 @@ export function formulaGrams(formulaId: string, uses: readonly PieceUse[], rules
   const [hair, onHair, onScalp, edge] = [sum('hair'), sum('onHair'), sum('onScalp'), sum('edge')]
   const applied = uses.map((use) => ({ ...use, grams: appliedGrams(use.grams) }))
   const bowls = planBowls(applied, rules)
-  const residue = bowls.length * BOWL_RESIDUE_G
+  const used = onHair + onScalp + edge
+  const residue = uses.length === 0 ? 0 : Math.max(bowls.length * BOWL_RESIDUE_G, LEAST_MIX_G - used)
   return {
     formulaId,
     pieces: uses.length,

@@ -33,3 +33,13 @@ export const ALL_OVER_PERCENT = 60
 export const PERMANENT_LIFTS = 3.5
 /** Going darker by so many levels needs warm pigment first. Common practice. */
 export const WARMTH_BACK_LEVELS = 3
+
+/** Less light than this is none wished for, %. Our estimate. */
+export const FEW_LIGHTS_PERCENT = 5
+/** Block shapes are seen on hair up to this length, cm. Our estimate: bobs. */
+export const BLOCK_SHAPES_CM = 25
+/** Developer by school, vol. Common practice. */
+export const LOW_AND_SLOW_VOL = 20
+export const STEP_UP_VOL = 30
+/** What depth is made with where it has to have gone again: a gloss as a new plan mixes it. Common practice. */
+export const FADING = { id: 'lull', developerVol: 7, ratio: 1.5 } as const

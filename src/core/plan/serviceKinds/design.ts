@@ -1,11 +1,16 @@
 import { haircutParting } from '../../hair/fibre'
 import { createLayout, defaultLayoutParameters, mirrorRole, partOffsetFor, pastPartFor } from '../../placement/layout'
+import { byId } from '../../model'
 import type {
+  Begins,
+  Cut,
   FaltoPlan,
   Formula,
   HairState,
   LayoutParameters,
   LayoutTemplate,
+  Lasts,
+  Method,
   Placement,
   Stage,
   StageKind,
@@ -28,6 +33,12 @@ export interface StageDesign {
   order?: string[]
   /** Which earlier stage (by its turn, from 0) leaves the hair this one works on. */
   worksOn?: { kind: 'took' | 'dropped'; stage: number }
+  /** Relations to earlier stages, by their turn. */
+  begins?: Omit<Begins, 'stageId'> & { stage: number }
+  comesOff?: { kind: 'together'; stage: number } | { kind: 'stays' }
+  lasts?: Lasts
+  method?: Method
+  cut?: Cut
 }
 
 /** A service as shared parts and parameters; it becomes a plan for somebody's head and hair. */
@@ -37,6 +48,9 @@ export interface Design {
   formulas: Partial<Formula>[]
   stages: StageDesign[]
 }
+
+/** A preset's take. */
+export const takeOf = (preset: TakePresetId): Take => ({ ...byId(TAKE_PRESETS, preset).take })
 
 /** Default placement with a preset's take and subsection, and changes of its own. */
 export function placed({ preset, take, ...change }: Change): Placement {
@@ -75,7 +89,7 @@ export function planFromDesign({ name, formulas, stages }: Design, person: Perso
 }
 
 function stageFromDesign(
-  { kind, name, template, parameters, zones: wanted, order: usual, worksOn }: StageDesign,
+  { kind, name, template, parameters, zones: wanted, order: usual, ...relations }: StageDesign,
   before: readonly Stage[],
   { hair, newId }: Person,
 ): Stage {
@@ -100,9 +114,28 @@ function stageFromDesign(
     id: newId(),
     kind,
     name,
-    ...(worksOn && { worksOn: { kind: worksOn.kind, stageId: before[worksOn.stage]!.id } }),
+    ...related(relations, before),
     layout,
     zones,
     order: [...zones].sort((one, other) => rank(one.role) - rank(other.role)).map(({ id }) => id),
+  }
+}
+
+/** Relations of a stage, with the ids that the stages before it got. */
+function related(
+  {
+    worksOn,
+    begins,
+    comesOff,
+    ...own
+  }: Pick<StageDesign, 'worksOn' | 'begins' | 'comesOff' | 'lasts' | 'method' | 'cut'>,
+  before: readonly Stage[],
+): Partial<Stage> {
+  const named = <T extends { stage: number }>({ stage, ...rest }: T) => ({ ...rest, stageId: before[stage]!.id })
+  return {
+    ...own,
+    ...(worksOn && { worksOn: named(worksOn) }),
+    ...(begins && { begins: named(begins) }),
+    ...(comesOff && { comesOff: comesOff.kind === 'together' ? named(comesOff) : comesOff }),
   }
 }

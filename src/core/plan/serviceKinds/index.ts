@@ -2,4 +2,5 @@
 export { placed, planFromDesign, type Change, type Design, type StageDesign } from './design'
 export { newPlanDocument, onShelf, STARTING_PRODUCTS, type Person } from './newPlan'
 export { proposePlan, type Proposal, type Wished } from './propose'
-export { planFromService, SERVICES, type Service, type ServiceId } from './serviceKinds'
+export type { Service } from './parts'
+export { planFromService, SERVICES, type ServiceId } from './serviceKinds'

@@ -113,6 +113,73 @@ export const STARTING_PRODUCTS: Product[] = [
   },
 ]
 
+const AS_IT_IS = {
+  ...OFF_SCALP,
+  onScalp: true,
+  damp: true,
+  ratios: [],
+  developerMinVol: 0,
+  developerMaxVol: 0,
+  workingLifeMinutes: 60,
+  minimumMinutes: 1,
+  maximumLift: 0,
+}
+
+/** Invented products that only some kinds of service use; a plan holds those that it does. */
+export const FURTHER_PRODUCTS: Product[] = [
+  {
+    id: 'ebb',
+    name: 'Ebb remover',
+    line: 'Ebb',
+    kind: 'remover',
+    maximumMinutes: 30,
+    rules: { ...AS_IT_IS, damp: false, minimumMinutes: 10 },
+    pack: { grams: 300, priceMinor: 2600, densityGPerMl: 1 },
+  },
+  {
+    id: 'ebb-even',
+    name: 'Ebb porosity equaliser',
+    line: 'Ebb',
+    kind: 'equaliser',
+    maximumMinutes: 5,
+    rules: AS_IT_IS,
+    pack: { grams: 250, priceMinor: 1650, densityGPerMl: 1 },
+  },
+  {
+    id: 'ebb-clear',
+    name: 'Ebb clarifier',
+    line: 'Ebb',
+    kind: 'treatment',
+    maximumMinutes: 10,
+    rules: AS_IT_IS,
+    pack: { grams: 500, priceMinor: 1400, densityGPerMl: 1 },
+  },
+  {
+    id: 'keel-mask',
+    name: 'Keel treatment',
+    line: 'Keel',
+    kind: 'treatment',
+    maximumMinutes: 15,
+    rules: { ...AS_IT_IS, heat: true },
+    pack: { grams: 500, priceMinor: 2300, densityGPerMl: 1 },
+  },
+  {
+    id: 'fathom-filler',
+    name: 'Fathom filler',
+    line: 'Fathom',
+    kind: 'filler',
+    maximumMinutes: 20,
+    rules: { ...AS_IT_IS, ratios: [0, 1], developerMaxVol: 10, minimumMinutes: 10 },
+    pack: { grams: 60, priceMinor: 690, densityGPerMl: 1 },
+  },
+]
+
+/** The products of a new plan: those it starts with, and what else its formulas name. */
+const productsFor = (formulas: readonly Formula[]): Product[] => [
+  ...STARTING_PRODUCTS,
+  ...FURTHER_PRODUCTS.filter(({ id }) => formulas.some(({ productId }) => productId === id)),
+]
+
 /** A light and a low formula that suit the natural level. */
 export function startingFormulas(hair: Pick<HairState, 'naturalLevel'>): Formula[] {
   const light = Math.min(10, Math.max(8, Math.round(hair.naturalLevel + 3)))
@@ -170,7 +237,7 @@ export function planOf(
     head,
     hair,
     ...(hairMap && { hairMap }),
-    products: STARTING_PRODUCTS,
+    products: productsFor(formulas),
     formulas,
     learned: { load: 1, seconds: 1 },
     activeVariantId: variantId,

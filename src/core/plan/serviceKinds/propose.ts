@@ -1,16 +1,32 @@
-import { targetFor } from '../../judgement/feasibility'
-import { byId, isLightener, type FaltoPlan, type Goal, type HairState, type Tone, type ToneHue } from '../../model'
+import { canvasFor, targetFor } from '../../judgement/feasibility'
+import {
+  byId,
+  isLightener,
+  rhythmLetters,
+  type FaltoPlan,
+  type Formula,
+  type Goal,
+  type HairState,
+  type Tone,
+  type ToneHue,
+  type TreatmentKind,
+} from '../../model'
 import type { Planner } from '../planner'
 import { fitAmount, fitFaceFrame, fitRegrowth, fitShadow } from './fit'
 import type { Person } from './newPlan'
 import { planFromService, SERVICES, type ServiceId } from './serviceKinds'
 import {
   ALL_OVER_PERCENT,
+  BLOCK_SHAPES_CM,
+  FADING,
+  FEW_LIGHTS_PERCENT,
   LIGHT_ALREADY_LEVELS,
   LONG_CM,
+  LOW_AND_SLOW_VOL,
   PERMANENT_LIFTS,
   ROOT_SHOWS_LEVELS,
   SHORT_CM,
+  STEP_UP_VOL,
   WARMTH_BACK_LEVELS,
 } from './constants'
 
@@ -28,6 +44,8 @@ export interface Wished {
   meanWhite: number
   /** Mean level of the new growth and of the lengths; where nothing is recorded, both as the hair grows. */
   levels?: { root: number; lengths: number } | undefined
+  /** What most lengths carry. */
+  history?: TreatmentKind | undefined
 }
 
 interface Choice {
@@ -54,8 +72,36 @@ const onlyRootsToLighten = (wished: Wished): boolean => {
   )
 }
 
+const darkerThanLengths = (wished: Wished): boolean => target(wished.goal).level <= levelsOf(wished).lengths - 1
+const fewLights = ({ goal }: Wished): boolean => goal.lightPercent < FEW_LIGHTS_PERCENT
+
 /** The first that applies is proposed. Order: common practice; bounds: our estimate. */
 const CHOICES: readonly Choice[] = [
+  {
+    serviceId: 'dyeTakenOut',
+    when: (wished) =>
+      (wished.history === 'boxDye' || wished.history === 'unknown') &&
+      target(wished.goal).level > levelsOf(wished).lengths &&
+      wished.goal.means === 'open',
+    because: (wished) =>
+      `Dye of level ${rounded(levelsOf(wished).lengths)} lies over the lengths, and lightener takes it unevenly: a remover takes it out first. What is then there decides about light another day.`,
+  },
+  {
+    serviceId: 'rootColour',
+    when: (wished) => wished.goal.white === 'cover' && fewLights(wished) && wished.goal.means !== 'depositOnly',
+    because: ({ meanWhite }) =>
+      `${Math.round(100 * meanWhite)} % white is to be covered and nothing to be lighter: colour on the new growth alone.`,
+  },
+  {
+    serviceId: 'filledAndDeepened',
+    when: (wished) =>
+      wished.history === 'lightened' &&
+      darkerThanLengths(wished) &&
+      fewLights(wished) &&
+      wished.goal.means !== 'depositOnly',
+    because: (wished) =>
+      `Lightened lengths of level ${rounded(levelsOf(wished).lengths)} to level ${target(wished.goal).level} all over: warm pigment goes in first, as a filler, then the depth.`,
+  },
   {
     serviceId: 'lowInWhite',
     when: ({ goal, meanWhite }) => goal.means === 'permanentOnly' && goal.white === 'blend' && meanWhite >= 0.1,
@@ -69,10 +115,7 @@ const CHOICES: readonly Choice[] = [
   },
   {
     serviceId: 'deeperAgain',
-    when: (wished) =>
-      target(wished.goal).level <= levelsOf(wished).lengths - 1 &&
-      wished.goal.lightPercent > 0 &&
-      wished.goal.means !== 'depositOnly',
+    when: (wished) => darkerThanLengths(wished) && wished.goal.lightPercent > 0 && wished.goal.means !== 'depositOnly',
     because: (wished) =>
       `Level ${target(wished.goal).level} is wished for, darker than the lengths are (${rounded(levelsOf(wished).lengths)}): lowlights bring depth back.`,
   },
@@ -87,6 +130,13 @@ const CHOICES: readonly Choice[] = [
     when: onlyRootsToLighten,
     because: (wished) =>
       `The lengths are at level ${rounded(levelsOf(wished).lengths)} already: light strands again where they have grown, nothing over what is light.`,
+  },
+  {
+    serviceId: 'triangleFan',
+    when: ({ goal, hair }) =>
+      goal.means === 'depositOnly' && goal.contrast === 'bold' && hair.lengthCm <= BLOCK_SHAPES_CM,
+    because: ({ hair }) =>
+      `Bold contrast by deposit alone on ${hair.lengthCm} cm: block colour in two shades, seen whichever way it falls.`,
   },
   {
     serviceId: 'shadowAndMelt',
@@ -190,25 +240,8 @@ const TONES: Record<ToneHue, Tone> = {
 export function proposePlan(planner: Planner, wished: Wished, person: Person): Proposal {
   const { serviceId, because } = CHOICES.find(({ when }) => when(wished))!
   const plan = planFromService(serviceId, person)
-  const wish = target(wished.goal)
   const reasons = [`${byId(SERVICES, serviceId).name}. ${because(wished)}`]
-  const kindOf = (productId: string) => byId(plan.products, productId).kind
-  const strength = wished.goal.school === 'stepUp' ? 30 : 20
-  plan.formulas = plan.formulas.map((formula) => {
-    const kind = kindOf(formula.productId)
-    if (serviceId === 'deeperAgain') return { ...formula, level: wish.level, tone: TONES[wish.hue] }
-    if (!isLightener(kind)) return formula
-    const painted = kind === 'clayLightener'
-    reasons.push(
-      `Formula ${formula.id} at level ${wish.level}, ${TONES[wish.hue]}: the wished tone. ${painted ? '30 vol, one step stronger than in foil, because it is painted open-air.' : `${strength} vol, by the school "${wished.goal.school === 'stepUp' ? 'step up' : 'low and slow'}".`}`,
-    )
-    return {
-      ...formula,
-      level: wish.level,
-      tone: TONES[wish.hue],
-      ...(kind === 'powderLightener' && { developerVol: strength }),
-    }
-  })
+  plan.formulas = plan.formulas.map((formula) => formulaFor(plan, formula, serviceId, wished, reasons))
   if (wished.hair.fragile?.includes('nape')) {
     for (const { zones } of plan.variants[0]!.stages)
       for (const zone of zones) if (zone.role === 'nape') zone.placement = { ...zone.placement, sequence: [] }
@@ -229,6 +262,53 @@ export function proposePlan(planner: Planner, wished: Wished, person: Person): P
       `About ${minutes} minutes of hands alone, more than the ${timeLimitMinutes} there are: choose a smaller service, work with help, or split the visit.`,
     )
   return { plan: { ...plan, proposal: reasons }, serviceId, reasons }
+}
+
+/** A formula of a kind of service as the wish has it; says why, where it is a choice. */
+function formulaFor(
+  plan: FaltoPlan,
+  formula: Formula,
+  serviceId: ServiceId,
+  wished: Wished,
+  reasons: string[],
+): Formula {
+  const wish = target(wished.goal)
+  const wanted = { level: wish.level, tone: TONES[wish.hue] }
+  const { kind } = byId(plan.products, formula.productId)
+  if (isLightener(kind)) {
+    const stronger = wished.goal.school === 'stepUp'
+    const liftGoal = canvasFor(wish, wished.goal)
+    const strength = stronger ? STEP_UP_VOL : LOW_AND_SLOW_VOL
+    reasons.push(
+      `Formula ${formula.id} to level ${liftGoal}${liftGoal > wish.level ? `, which the wished ${wish.hue} needs beneath it` : ''}; toned it shows ${wish.level}, ${wanted.tone}. ${kind === 'clayLightener' ? '30 vol, one step stronger than in foil, because it is painted open-air.' : `${strength} vol, by the school "${stronger ? 'step up' : 'low and slow'}".`}`,
+    )
+    return { ...formula, ...wanted, liftGoal, ...(kind === 'powderLightener' && { developerVol: strength }) }
+  }
+  if (serviceId === 'deeperAgain') return lasting(formula, wished, wanted, reasons)
+  if (serviceId === 'rootColour' || (serviceId === 'filledAndDeepened' && kind === 'permanentColour'))
+    return lasting(formula, wished, wanted, reasons)
+  if (serviceId === 'dyeTakenOut') return { ...formula, tone: wanted.tone }
+  return tonesEverything(plan, formula.id) ? { ...formula, ...wanted } : formula
+}
+
+/** Whether a formula is the gloss that goes over the hair at the end. */
+const tonesEverything = ({ variants }: FaltoPlan, letter: string): boolean =>
+  variants[0]!.stages.some(
+    ({ kind, zones }) => kind === 'gloss' && zones.some(({ placement }) => rhythmLetters(placement).includes(letter)),
+  )
+
+/** Depth that stays: permanent colour, or a gloss where lighter is planned before it would have gone. */
+function lasting(
+  formula: Formula,
+  { goal: { lighterInMonths } }: Wished,
+  wanted: Pick<Formula, 'level' | 'tone'>,
+  reasons: string[],
+): Formula {
+  if (lighterInMonths === undefined) return { ...formula, ...wanted }
+  reasons.push(
+    `Lighter again in ${lighterInMonths} months: a gloss, which washes out, instead of permanent pigment that would have to be lifted.`,
+  )
+  return { ...formula, ...wanted, productId: FADING.id, developerVol: FADING.developerVol, ratio: FADING.ratio }
 }
 
 /** What a proposal without lightener cannot do, or has to do first. */

@@ -1,78 +1,26 @@
 /* eslint-disable max-lines -- one table: the kinds of service */
-import { newGrowthCm } from '../../hair/fibre'
-import type { FaltoPlan, Formula, HairState, StageKind } from '../../model'
-import { planFromDesign, type Change, type Design, type StageDesign } from './design'
+import type { FaltoPlan } from '../../model'
+import { planFromDesign, type Change } from './design'
+import { MANY_AT_ONCE } from './manyAtOnce'
 import type { Person } from './newPlan'
-
-/** A kind of service to start a plan from. */
-export interface Service<Id extends string = string> {
-  id: Id
-  name: string
-  /** When one would choose it. */
-  help: string
-  design: (hair: Pick<HairState, 'naturalLevel' | 'density' | 'weeksSinceColour' | 'growthCmPerMonth'>) => Design
-}
-
-// Parts that services share. Figures: common practice, unless it says otherwise.
-
-const light = (level: number, rest: Partial<Formula> = {}): Partial<Formula> => ({
-  name: 'Light',
-  level: Math.min(10, level),
-  ...rest,
-})
-const low = (level: number, rest: Partial<Formula> = {}): Partial<Formula> => ({
-  name: 'Low',
-  productId: 'fathom',
-  developerVol: 10,
-  ratio: 1,
-  level: Math.max(1, level),
-  ...rest,
-})
-const gloss = (level: number, rest: Partial<Formula> = {}): Partial<Formula> => ({
-  name: 'Gloss',
-  productId: 'lull',
-  developerVol: 7,
-  ratio: 1.5,
-  level,
-  ...rest,
-})
-
-/** How far from the scalp a retouch reaches, cm. Where nothing is recorded, as after eight weeks. */
-const retouched = (hair: Parameters<Service['design']>[0]): number =>
-  newGrowthCm({ ...hair, weeksSinceColour: hair.weeksSinceColour || 8 })
-
-const stage = (kind: StageKind, name: string, rest: Omit<StageDesign, 'kind' | 'name'>): StageDesign => ({
-  kind,
-  name,
-  ...rest,
-})
-const QUADRANTS = { template: 'fourQuadrants', parameters: { separateNape: true } } as const
-const STRIP = { template: 'topStrip' } as const
-/** Nape to top, back before front: the order in which most heads of foils are worked. */
-const NAPE_TO_FRONT = ['nape', 'backLeft', 'backRight', 'frontLeft', 'frontRight']
-
-/** Fine above, bolder below: bold pieces are seen only in movement, fine ones on top stay soft. */
-const throughout = (change: Change, nape: Change = change): StageDesign['zones'] => ({ '*': change, nape })
-
-const glossAll = (formula: string): StageDesign =>
-  stage('gloss', 'Gloss', {
-    template: 'fourQuadrants',
-    zones: { '*': { preset: 'block', sequence: [formula], rowGapMm: 0 } },
-  })
-const shadow = (formula: string, bandCm: number): StageDesign =>
-  stage('shadowRoot', 'Shadow root', {
-    template: 'fourQuadrants',
-    zones: {
-      '*': {
-        preset: 'onScalp',
-        take: { bandCm },
-        subsectionMm: 20,
-        rowGapMm: 0,
-        direction: 'vertical',
-        sequence: [formula],
-      },
-    },
-  })
+import {
+  NAPE_TO_FRONT,
+  QUADRANTS,
+  STRIP,
+  allOver,
+  gloss,
+  glossAll,
+  glossWhere,
+  light,
+  low,
+  onto,
+  retouched,
+  shadow,
+  stage,
+  throughout,
+  tone,
+  type Service,
+} from './parts'
 
 /** Kinds of service of our own making, on shared parts. */
 const KINDS = [
@@ -82,13 +30,14 @@ const KINDS = [
     help: 'A whole head one soft shade lighter, to the skin.',
     design: ({ naturalLevel }) => ({
       name: 'Babylights all over',
-      formulas: [light(naturalLevel + 3)],
+      formulas: [light(naturalLevel + 3), tone(naturalLevel + 3)],
       stages: [
         stage('lighten', 'Lighten', {
           ...QUADRANTS,
           order: NAPE_TO_FRONT,
           zones: { '*': { preset: 'babylight', rowGapMm: 6, sequence: ['A'] } },
         }),
+        glossAll('B'),
       ],
     }),
   },
@@ -98,7 +47,7 @@ const KINDS = [
     help: 'Between full heads: what is seen first.',
     design: ({ naturalLevel }) => ({
       name: 'Top and sides again',
-      formulas: [light(naturalLevel + 3)],
+      formulas: [light(naturalLevel + 3), tone(naturalLevel + 3)],
       stages: [
         stage('lighten', 'Lighten', {
           ...STRIP,
@@ -109,6 +58,7 @@ const KINDS = [
             top: { preset: 'fineWeave', rowGapMm: 8, sequence: ['A'] },
           },
         }),
+        glossAll('B'),
       ],
     }),
   },
@@ -118,7 +68,7 @@ const KINDS = [
     help: 'Contrast that is seen from afar: nothing of the old colour in between.',
     design: ({ naturalLevel }) => ({
       name: 'Bold slices, light and low',
-      formulas: [light(10), low(naturalLevel - 2)],
+      formulas: [light(10), low(naturalLevel - 2), tone(10)],
       stages: [
         stage('lighten', 'Lighten', {
           ...STRIP,
@@ -130,6 +80,7 @@ const KINDS = [
             top: { preset: 'slice', subsectionMm: 6, rowGapMm: 0, sequence: ['A', 'B'] },
           },
         }),
+        glossAll('C'),
       ],
     }),
   },
@@ -139,7 +90,7 @@ const KINDS = [
     help: 'A quarter of an hour of foils for hair that grows out at the edge.',
     design: ({ naturalLevel }) => ({
       name: 'Hairline and part',
-      formulas: [light(naturalLevel + 3)],
+      formulas: [light(naturalLevel + 3), tone(naturalLevel + 3)],
       stages: [
         stage('lighten', 'Lighten', {
           template: 'hairlineRim',
@@ -151,6 +102,7 @@ const KINDS = [
             partStrip: { preset: 'fineWeave', rowGapMm: 8, rowOrder: 'topDown', sequence: ['A'] },
           },
         }),
+        glossWhere('B', 0),
       ],
     }),
   },
@@ -160,7 +112,7 @@ const KINDS = [
     help: 'A bright panel at the face, a few pieces behind it to carry it into the rest.',
     design: ({ naturalLevel }) => ({
       name: 'Face frame',
-      formulas: [light(naturalLevel + 4)],
+      formulas: [light(naturalLevel + 4), tone(naturalLevel + 4)],
       stages: [
         stage('lighten', 'Lighten', {
           template: 'faceFrame',
@@ -185,6 +137,7 @@ const KINDS = [
             },
           },
         }),
+        glossWhere('B', 0),
       ],
     }),
   },
@@ -194,13 +147,14 @@ const KINDS = [
     help: 'New growth of a light blonde; back first, hairline last.',
     design: ({ naturalLevel }) => ({
       name: 'On-scalp retouch',
-      formulas: [light(naturalLevel + 4, { productId: 'skerry', developerVol: 20, ratio: 1 })],
+      formulas: [light(naturalLevel + 4, { productId: 'skerry', developerVol: 20, ratio: 1 }), tone(naturalLevel + 4)],
       stages: [
         stage('lighten', 'Regrowth', {
           template: 'onScalpSections',
           parameters: { stripWidthCm: 7 },
           zones: { '*': { preset: 'onScalp', rowGapMm: 0, take: { bandCm: 1 }, sequence: ['A'] } },
         }),
+        glossAll('B'),
       ],
     }),
   },
@@ -210,13 +164,14 @@ const KINDS = [
     help: 'Light strands again, where they have grown: nothing over what is light already.',
     design: (hair) => ({
       name: 'New growth in foils',
-      formulas: [light(hair.naturalLevel + 3)],
+      formulas: [light(hair.naturalLevel + 3), tone(hair.naturalLevel + 3)],
       stages: [
         stage('lighten', 'New growth', {
           ...QUADRANTS,
           order: NAPE_TO_FRONT,
           zones: { '*': { preset: 'fineWeave', rowGapMm: 6, upToCm: retouched(hair), sequence: ['A'] } },
         }),
+        glossAll('B'),
       ],
     }),
   },
@@ -247,13 +202,14 @@ const KINDS = [
     help: 'As much light as foils give, without lightener on the skin.',
     design: ({ naturalLevel }) => ({
       name: 'Scalp to tip',
-      formulas: [light(naturalLevel + 3)],
+      formulas: [light(naturalLevel + 3), tone(naturalLevel + 3)],
       stages: [
         stage('lighten', 'Lighten', {
           ...QUADRANTS,
           order: NAPE_TO_FRONT,
           zones: { '*': { preset: 'slice', subsectionMm: 8, rowGapMm: 0, sequence: ['A'] } },
         }),
+        glossAll('B'),
       ],
     }),
   },
@@ -297,12 +253,13 @@ const KINDS = [
     help: 'Light where the white is, as much of it as there is white: growing out softly.',
     design: ({ naturalLevel }) => ({
       name: 'White pattern copied',
-      formulas: [light(naturalLevel + 3, { tone: 'cool' })],
+      formulas: [light(naturalLevel + 3, { tone: 'cool' }), tone(naturalLevel + 3, { tone: 'cool' })],
       stages: [
         stage('lighten', 'Lighten', {
           template: 'fourQuadrants',
           zones: { '*': { preset: 'fineWeave', rowGapMm: 8, select: 'copyWhite', sequence: ['A'] } },
         }),
+        glossAll('B'),
       ],
     }),
   },
@@ -312,7 +269,7 @@ const KINDS = [
     help: 'Painted open-air on long hair, higher towards the face.',
     design: ({ naturalLevel }) => ({
       name: 'Painted by hand',
-      formulas: [light(naturalLevel + 3, { productId: 'whin', developerVol: 30, ratio: 1.5 })],
+      formulas: [light(naturalLevel + 3, { productId: 'whin', developerVol: 30, ratio: 1.5 }), tone(naturalLevel + 3)],
       stages: [
         stage('lighten', 'Paint', {
           ...QUADRANTS,
@@ -329,6 +286,7 @@ const KINDS = [
             { preset: 'painted', rowGapMm: 12, startCm: 14, take: { shape: 'w', faceLiftCm: 8 }, sequence: ['A'] },
           ),
         }),
+        glossAll('B'),
       ],
     }),
   },
@@ -338,7 +296,10 @@ const KINDS = [
     help: 'Painted where each curl turns to the light.',
     design: ({ naturalLevel }) => ({
       name: 'Curl by curl',
-      formulas: [light(naturalLevel + 3, { productId: 'whin', developerVol: 30, ratio: 1.5, tone: 'warm' })],
+      formulas: [
+        light(naturalLevel + 3, { productId: 'whin', developerVol: 30, ratio: 1.5, tone: 'warm' }),
+        tone(naturalLevel + 3, { tone: 'warm' }),
+      ],
       stages: [
         stage('lighten', 'Paint', {
           ...QUADRANTS,
@@ -354,6 +315,7 @@ const KINDS = [
             },
           },
         }),
+        glossAll('B'),
       ],
     }),
   },
@@ -363,7 +325,7 @@ const KINDS = [
     help: 'Block colour for short shapes worn any way.',
     design: ({ naturalLevel }) => ({
       name: 'Triangles round a circle',
-      formulas: [gloss(naturalLevel + 2, { name: 'Pale' }), low(naturalLevel - 1, { name: 'Deep' })],
+      formulas: [gloss(naturalLevel + 2, { name: 'Pale' }), gloss(Math.max(1, naturalLevel - 1), { name: 'Deep' })],
       stages: [
         stage('blockTone', 'Block colour', {
           template: 'triangleFan',
@@ -387,7 +349,7 @@ const KINDS = [
     help: 'Panels over a darker perimeter, for crops.',
     design: ({ naturalLevel }) => ({
       name: 'Crossed panels',
-      formulas: [gloss(naturalLevel + 2, { name: 'Pale' }), low(naturalLevel - 1, { name: 'Deep' })],
+      formulas: [gloss(naturalLevel + 2, { name: 'Pale' }), gloss(Math.max(1, naturalLevel - 1), { name: 'Deep' })],
       stages: [
         stage('blockTone', 'Block colour', {
           template: 'crossedPanels',
@@ -449,9 +411,11 @@ const KINDS = [
         { ...shadow('A', 3), template: 'fourQuadrants', parameters: { separateNape: true }, order: NAPE_TO_FRONT },
         stage('melt', 'Melt', {
           template: 'fourQuadrants',
-          zones: { '*': { preset: 'block', rowGapMm: 0, startCm: 3, sequence: ['B'] } },
+          ...onto(0),
+          method: 'bottleAndComb',
+          zones: allOver('B', { startCm: 3, upToCm: 8 }),
         }),
-        glossAll('C'),
+        stage('gloss', 'Gloss', { template: 'fourQuadrants', ...onto(1), zones: allOver('C', { startCm: 8 }) }),
       ],
     }),
   },
@@ -461,7 +425,7 @@ const KINDS = [
     help: 'Light where tied-up hair shows it: nape, sides, hairline.',
     design: ({ naturalLevel }) => ({
       name: 'For a low knot',
-      formulas: [light(naturalLevel + 3)],
+      formulas: [light(naturalLevel + 3), tone(naturalLevel + 3)],
       stages: [
         stage('lighten', 'Lighten', {
           template: 'hairlineRim',
@@ -475,6 +439,7 @@ const KINDS = [
             rimRight: { preset: 'fineWeave', direction: 'parallel', rowGapMm: 4, sequence: ['A'] },
           },
         }),
+        glossAll('B'),
       ],
     }),
   },
@@ -484,7 +449,11 @@ const KINDS = [
     help: 'Root colour that sits while the foils go in, with old colour left between the two.',
     design: ({ naturalLevel }) => ({
       name: 'Base and light',
-      formulas: [light(naturalLevel + 3), low(naturalLevel, { name: 'Base', developerVol: 20 })],
+      formulas: [
+        light(naturalLevel + 3),
+        low(naturalLevel, { name: 'Base', developerVol: 20 }),
+        tone(naturalLevel + 3),
+      ],
       stages: [
         stage('lighten', 'Lighten', {
           ...QUADRANTS,
@@ -497,8 +466,13 @@ const KINDS = [
           ...QUADRANTS,
           order: NAPE_TO_FRONT,
           worksOn: { kind: 'dropped', stage: 0 },
-          zones: { '*': { preset: 'onScalp', take: { bandCm: 1.5 }, rowGapMm: 0, sequence: ['B'] } },
+          begins: { kind: 'sectionBySection', stage: 0 },
+          comesOff: { kind: 'together', stage: 0 },
+          zones: {
+            '*': { preset: 'onScalp', take: { bandCm: 1.5 }, subsectionMm: 8, rowGapMm: 0, sequence: ['B'] },
+          },
         }),
+        glossAll('C'),
       ],
     }),
   },
@@ -508,7 +482,7 @@ const KINDS = [
     help: 'Light round a calm circle: for hair tied high, and for dense tops.',
     design: ({ naturalLevel }) => ({
       name: 'Bright perimeter',
-      formulas: [light(naturalLevel + 3)],
+      formulas: [light(naturalLevel + 3), tone(naturalLevel + 3)],
       stages: [
         stage('lighten', 'Lighten', {
           template: 'halo',
@@ -518,9 +492,11 @@ const KINDS = [
             perimeterRight: { preset: 'mediumWeave', rowGapMm: 8, direction: 'parallel', sequence: ['A'] },
           },
         }),
+        glossAll('B'),
       ],
     }),
   },
+  ...MANY_AT_ONCE,
 ] as const satisfies readonly Service[]
 export type ServiceId = (typeof KINDS)[number]['id']
 export const SERVICES: readonly Service<ServiceId>[] = KINDS

@@ -345,7 +345,7 @@ interface RinsedGroup {
   gate: VisitTask
   applied: { task: VisitTask; chunk: Chunk }[]
   /** Pieces that stay on until the rinse. */
-  stays: { task: VisitTask; pieces: ServedPiece[] }[]
+  stays: { task: VisitTask; stage: Stage; pieces: ServedPiece[] }[]
   /** What has to be done before the rinse beside applying. */
   before: VisitTask[]
   /** The task that put product on a zone's lengths. */
@@ -437,7 +437,7 @@ function takeOff(
       0,
     )
     group.before.push(part)
-  } else if (others.length > 0) group.stays.push({ task, pieces: others })
+  } else if (others.length > 0) group.stays.push({ task, stage, pieces: others })
   if (foils.length === 0) return
   const seconds = foils.length * TAKE_OUT_SECONDS
   const out = draft.add({ id: `takeOut/${key}`, kind: 'takeOut', ...common, seconds, pieces: foils })
@@ -456,17 +456,36 @@ const countedIn = (one: ServedPiece, { seconds }: VisitTask): ServedPiece =>
 
 /**
  * Pieces stay on until the group's rinse. The longest time of what counts from the end of the application counts from
- * when the last of its stage is on.
+ * when the last of it is on: of its stage, and of colour that is put on after it in the same go.
  */
 function stayUntil(draft: Draft, { stays }: RinsedGroup, rinse: VisitTask): void {
-  const lastOf = new Map(stays.map(({ task }) => [task.stageId, task]))
-  for (const { task, pieces } of stays) {
-    const last = task === lastOf.get(task.stageId)
+  const lastOf = new Map(stays.map(({ task, stage }) => [stage.id, { task, stage }]))
+  const inOneGo = ({ task, stage }: { task: VisitTask; stage: Stage }): VisitTask => {
+    const then = stays.findLast(
+      ({ stage: other, pieces }) =>
+        other.begins?.kind === 'asApplied' &&
+        other.begins.stageId === stage.id &&
+        pieces.every(({ counts }) => counts === 'endOfApplication'),
+    )
+    return then ? inOneGo(lastOf.get(then.stage.id)!) : task
+  }
+  for (const { task, stage, pieces } of stays) {
+    const end = inOneGo(lastOf.get(stage.id)!)
     const counted = pieces.map((one) => {
       const own = countedIn(one, task)
-      return last || own.counts === 'eachPiece' ? own : { ...own, most: Infinity }
+      return own.counts === 'eachPiece' || task === end ? own : { ...own, most: Infinity }
     })
     draft.stay(task, rinse, counted, 0)
+    const last = pieces.filter(({ counts }) => counts === 'endOfApplication')
+    if (task === lastOf.get(stage.id)!.task && task !== end && last.length > 0)
+      draft.lags.push({
+        from: end.id,
+        to: rinse.id,
+        least: 0,
+        most: end.seconds + Math.min(...last.map(({ most }) => most)),
+        formulaId: last[0]!.piece.formulaId,
+        about: task.about,
+      })
   }
 }
 
