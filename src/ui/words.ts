@@ -2,8 +2,11 @@ import type { TakePresetId } from '@/core/placement/foils'
 import type { ContrastVerdict } from '@/core/judgement/look'
 import type { Reach } from '@/core/judgement/feasibility'
 import type {
+  Begins,
   CareKind,
+  ComesOff,
   Contrast,
+  CountsFrom,
   Cover,
   CutLine,
   Curl,
@@ -19,6 +22,7 @@ import type {
   LayoutTemplate,
   LengthRegion,
   Means,
+  Method,
   PaintShape,
   Part,
   Porosity,
@@ -164,6 +168,29 @@ export const WORDS = {
     cut: 'Cut',
     style: 'Style',
   } satisfies Record<StageKind, string>,
+  begins: {
+    afterRinse: 'after the one before is rinsed',
+    asApplied: 'as soon as another is on',
+    sectionBySection: 'behind another, section by section',
+    minutesAfter: 'some minutes after another',
+  } satisfies Record<Begins['kind'], string>,
+  comesOff: {
+    ownRinse: 'in a rinse of its own',
+    together: 'together with another stage',
+    stays: 'not at all, it stays in',
+  } satisfies Record<ComesOff['kind'], string>,
+  countsFrom: {
+    endOfApplication: 'the end of the application',
+    eachPiece: 'each piece’s own start',
+  } satisfies Record<CountsFrom, string>,
+  method: {
+    foil: 'in foil',
+    brushOnScalp: 'brushed onto the scalp',
+    brush: 'by brush',
+    bottleAndComb: 'by bottle and comb',
+    painting: 'painted',
+    sprayOrMassage: 'sprayed or massaged in',
+  } satisfies Record<Method, string>,
   contrastVerdict: {
     none: 'no contrast',
     barely: 'barely visible',

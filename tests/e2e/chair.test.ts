@@ -110,10 +110,11 @@ describe('at the chair', () => {
     await press(page, 'This is the hair now')
     await page.waitForSelector('::-p-text(The hair this visit left is in)')
     const { latest } = (await oriel.call('GET', `/api/clients/${client.id}/consultation`)).body as {
-      latest: { kind: string; canvas: { strands: { bands: { level: number }[] }[] } }
+      latest: { kind: string; canvas: { strands: { bands: { level: number; beneathLevel?: number }[] }[] } }
     }
     expect(latest.kind).toBe('done')
-    expect(latest.canvas.strands.some(({ bands }) => bands.some((band) => band.level === 9.5))).toBe(true)
+    // What was seen under the lightener was toned afterwards: it lies beneath the gloss.
+    expect(latest.canvas.strands.some(({ bands }) => bands.some(({ beneathLevel }) => beneathLevel === 9.5))).toBe(true)
     expect((await openRun(id)).recorded).toBe(true)
   })
 

@@ -75,7 +75,7 @@ describe('the clock', () => {
 
   it('moves a zone where its lane is dragged to, and takes the way that was chosen to the chair', async () => {
     const id = await planOf('Dragged', 'topAndSides')
-    const { order, zones } = (await documentOf(id)).variants[0]!.stages[0]!
+    const { id: stageId, order, zones } = (await documentOf(id)).variants[0]!.stages[0]!
     const working = order.filter((zoneId) => byId(zones, zoneId).placement.sequence.length > 0)
     const page = await clockPage(id)
     const names = await page.$$('button[aria-label*=", formula"]')
@@ -84,7 +84,7 @@ describe('the clock', () => {
     await page.mouse.down()
     await page.mouse.move(box.x + 20, box.y + 60, { steps: 4 })
     await page.mouse.move(box.x + 20, box.y + 102, { steps: 4 })
-    await page.waitForSelector(`::-p-text(at 3 of ${working.length})`)
+    await page.waitForSelector(`::-p-text(at 3 of ${names.length})`)
     await page.mouse.up()
     await saved(page)
     const after = (await documentOf(id)).variants[0]!.stages[0]!.order
@@ -102,7 +102,9 @@ describe('the clock', () => {
     const run = (await oriel.call('GET', `/api/runs/${page.url().split('/').at(-1)!}`)).body as unknown as {
       script: { steps: { kind: string; id: string }[] }
     }
-    const put = run.script.steps.filter(({ kind }) => kind === 'apply').map((step) => step.id.split('/')[2])
+    const put = run.script.steps
+      .filter((step) => step.id.startsWith(`apply/${stageId}/`))
+      .map((step) => step.id.split('/')[2])
     expect(put).toEqual(after.filter((zoneId) => working.includes(zoneId)).reverse())
   })
 

@@ -6,7 +6,8 @@ import type { Band, HairState } from '@/core/model'
  * virgin hair of level 5 is meant unless it says otherwise.
  *
  * - `atOnce`: names of stages that are on the hair at the same time; those that are not named together never are.
- * - `foils`: how many she would lay out. `share`: of all hairs, % by letter. `grams`: mix by letter, bowls' rest included.
+ * - `foils`: how many she would lay out. `share`: of all hairs, % by letter. `grams`: mix by letter, with what stays in
+ *   the bowls.
  * - `out`: kinds of hair that leave, as share of all hair in %, and what they show at distances from the scalp.
  */
 export interface ExpectedVisit {

@@ -40,6 +40,19 @@ const without = <Item extends { id: string }>(list: readonly Item[], gone: reado
   return list.filter(({ id }) => !ids.has(id))
 }
 
+const keyOf = ({ id }: { id: string }): string => `falto-run/${id}`
+
+/** Changes what this device keeps of a run, and says while that is being written. */
+async function keepFor(
+  run: { id: string },
+  nothing: Kept,
+  change: (kept: Kept) => Kept,
+  writing: (by: number) => void,
+): Promise<void> {
+  writing(1)
+  await update<Kept>(keyOf(run), (kept) => change(kept ?? nothing)).finally(() => writing(-1))
+}
+
 export type RunFollower = ReturnType<typeof createRunFollower>
 
 /**
@@ -53,12 +66,9 @@ export function createRunFollower(open: OpenRun<RunScript>) {
   let sending = false
   const lastSeq = () => get().events.at(-1)?.runSeq ?? 0
 
-  function remember(change: (kept: Kept) => Kept): void {
-    set({ writing: get().writing + 1 })
-    void update<Kept>(`falto-run/${open.id}`, (kept) =>
-      change(kept ?? { events: [], queue: [], offsetMs: device.offsetMs }),
-    ).finally(() => set({ writing: get().writing - 1 }))
-  }
+  const writing = (by: number) => set({ writing: get().writing + by })
+  const remember = (change: (kept: Kept) => Kept): void =>
+    void keepFor(open, { events: [], queue: [], offsetMs: device.offsetMs }, change, writing)
 
   /** Takes in what the server told, however it came. */
   function take(fresh: readonly KeptRunEvent[]): void {
@@ -97,7 +107,7 @@ export function createRunFollower(open: OpenRun<RunScript>) {
 
   /** Takes up what this device kept before. */
   async function resume(): Promise<void> {
-    const kept = await readKept<Kept>(`falto-run/${open.id}`)
+    const kept = await readKept<Kept>(keyOf(open))
     if (!kept) return
     // The page may have come from the device itself, hours old, and its clock with it. What is old says too little.
     device.offsetMs = Math.max(device.offsetMs, kept.offsetMs)

@@ -36,6 +36,7 @@ import { useNotice } from '../notices'
 
 // Fetched once it is opened; mounted only while it is, so that a drag on the comb does not draw it again and again.
 const ZoneMore = dynamic(() => import('./ZoneMore').then((module) => module.ZoneMore))
+const RowCards = dynamic(() => import('./RowCards').then((module) => module.RowCards))
 
 /** What is decided for the chosen zones. */
 export function ChosenZones() {
@@ -62,6 +63,9 @@ export function ChosenZones() {
       </Box>
       <Presets />
       <Rhythm />
+      <Further name="Row by row: along the strand, a take of its own…">
+        <RowCards />
+      </Further>
       {stitched && <ZoneComb />}
       <Columns>
         {stitched && (
@@ -82,23 +86,28 @@ export function ChosenZones() {
       {diagonal && <FigureField figure="angleDeg" label="Slope" step={5} />}
       <RowOrders />
       <Bricklay />
-      <Accordion
-        disableGutters
-        variant="outlined"
-        slotProps={{ transition: { unmountOnExit: true } }}
-        sx={{ '&::before': { display: 'none' } }}
-      >
-        <AccordionSummary expandIcon={<ExpandMore />}>
-          <Typography sx={{ fontWeight: 600 }}>Paint, dropout, hairline, ramps…</Typography>
-        </AccordionSummary>
-        <AccordionDetails sx={{ p: 1 }}>
-          <ZoneMore />
-        </AccordionDetails>
-      </Accordion>
+      <Further name="Paint, dropout, hairline, ramps…">
+        <ZoneMore />
+      </Further>
       {permissions.write && <CopyButtons />}
     </Stack>
   )
 }
+
+/** What not everybody needs, drawn once it is opened. */
+const Further = ({ name, children }: { name: string; children: ReactNode }) => (
+  <Accordion
+    disableGutters
+    variant="outlined"
+    slotProps={{ transition: { unmountOnExit: true } }}
+    sx={{ '&::before': { display: 'none' } }}
+  >
+    <AccordionSummary expandIcon={<ExpandMore />}>
+      <Typography sx={{ fontWeight: 600 }}>{name}</Typography>
+    </AccordionSummary>
+    <AccordionDetails sx={{ p: 1 }}>{children}</AccordionDetails>
+  </Accordion>
+)
 
 const Columns = ({ children }: { children: ReactNode }) => (
   <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(auto-fit, minmax(290px, 1fr))', columnGap: 3, rowGap: 0.5 }}>

@@ -47,7 +47,9 @@ export function SequenceBeads({ sequence, formulas, swatches, disabled, onChange
                 )
               }
             >
-              <Sample letter={lettersOf(sequence[i]!)[0] ?? LEAVE} formulas={formulas} swatches={swatches} />
+              {(lettersOf(sequence[i]!).length > 0 ? lettersOf(sequence[i]!) : [LEAVE]).map((letter, k) => (
+                <Sample key={k} letter={letter} formulas={formulas} swatches={swatches} />
+              ))}
             </Bead>
           ))}
           {sequence.length > 0 && (

@@ -9,21 +9,19 @@ import { byId, COUNTS } from '@/core/model'
 import { LINE } from '../theme'
 import { stageOf, usePlan, usePlanStore, variantOf } from './context'
 import type { StageOutline } from './StageMenus'
+import { hasTies, StageTies } from './StageTies'
 
 const AddStage = dynamic(() => import('./StageMenus').then((module) => module.AddStage))
+const StageDialog = dynamic(() => import('./dialogs/StageDialog').then((module) => module.StageDialog))
 const StageMenu = dynamic(() => import('./StageMenus').then((module) => module.StageMenu))
 
 /** The stages of the service in their order; the one in hand is on the map. */
 export function StageBar() {
   const { store, permissions } = usePlanStore()
-  // Their names and what they work on; the zones in them are read when a hand asks for something, so that drags redraw
-  // nothing here.
-  const outline = usePlan((state) =>
-    JSON.stringify(variantOf(state).stages.map(({ id, name, worksOn }) => ({ id, name, worksOn }))),
-  )
-  const stages = useMemo(() => JSON.parse(outline) as StageOutline[], [outline])
+  const stages = useStageOutlines()
   const stageId = usePlan((state) => stageOf(state).id)
   const stage = byId(stages, stageId)
+  const [dialog, setDialog] = useState<'open'>()
   return (
     <Box
       className="screen-only"
@@ -40,9 +38,13 @@ export function StageBar() {
         overflowX: 'auto',
       }}
     >
-      <Box component="ol" aria-label="Stages" sx={{ display: 'flex', listStyle: 'none', m: 0, p: 0 }}>
+      <Box
+        component="ol"
+        aria-label="Stages"
+        sx={{ display: 'grid', gridTemplateRows: 'auto auto', listStyle: 'none', m: 0, p: 0 }}
+      >
         {stages.map(({ id, name }, i) => (
-          <Box component="li" key={id}>
+          <Box component="li" key={id} sx={{ gridRow: 1, gridColumn: i + 1 }}>
             <Button
               color="inherit"
               aria-pressed={id === stageId}
@@ -60,6 +62,7 @@ export function StageBar() {
             </Button>
           </Box>
         ))}
+        {hasTies(stages) && <StageTies stages={stages} />}
       </Box>
       {permissions.write && (
         <>
@@ -67,12 +70,40 @@ export function StageBar() {
             {(anchor, onClose) => <AddStage anchor={anchor} onClose={onClose} />}
           </MenuButton>
           <MenuButton label={`${stage.name}: stage`} icon={<MoreHoriz fontSize="small" />}>
-            {(anchor, onClose) => <StageMenu anchor={anchor} onClose={onClose} stages={stages} stage={stage} />}
+            {(anchor, onClose) => (
+              <StageMenu
+                anchor={anchor}
+                onClose={onClose}
+                stages={stages}
+                stage={stage}
+                onRelate={() => setDialog('open')}
+              />
+            )}
           </MenuButton>
+          {dialog && <StageDialog onClose={() => setDialog(undefined)} />}
         </>
       )}
     </Box>
   )
+}
+
+/**
+ * The stages' names and what they say of each other; the zones in them are read when a hand asks for something, so that
+ * drags redraw nothing.
+ */
+function useStageOutlines(): StageOutline[] {
+  const outline = usePlan((state) =>
+    JSON.stringify(
+      variantOf(state).stages.map(({ id, name, worksOn, begins, comesOff }) => ({
+        id,
+        name,
+        worksOn,
+        begins,
+        comesOff,
+      })),
+    ),
+  )
+  return useMemo(() => JSON.parse(outline) as StageOutline[], [outline])
 }
 
 const SMALL = { minWidth: 40, minHeight: 40 }

@@ -10,11 +10,11 @@ import { editStage, stageOf, usePlanStore, variantOf } from './context'
 
 const BLOCK = byId(TAKE_PRESETS, 'block')
 
-export type StageOutline = Pick<Stage, 'id' | 'name' | 'worksOn'>
+export type StageOutline = Pick<Stage, 'id' | 'name' | 'worksOn' | 'begins' | 'comesOff'>
 
 /** A new stage on the layout of another one, nothing taken yet. */
 function stageLike(other: Stage, kind: StageKind): Stage {
-  const { worksOn: _earlier, ...rest } = other
+  const { worksOn: _earlier, begins: _begins, comesOff: _off, lasts: _lasts, cut: _cut, ...rest } = other
   const ids = new Map(rest.zones.map((zone) => [zone.id, newId()]))
   return {
     ...structuredClone(rest),
@@ -64,10 +64,12 @@ export function AddStage({ anchor, onClose }: MenuProps) {
 interface StageProps extends MenuProps {
   stages: readonly StageOutline[]
   stage: StageOutline
+  /** Asks when the stage begins and how it comes off. */
+  onRelate: () => void
 }
 
 /** What the stage in hand works on, what lies under it, and how it goes. */
-export function StageMenu({ anchor, onClose, stages, stage }: StageProps) {
+export function StageMenu({ anchor, onClose, stages, stage, onRelate }: StageProps) {
   const { workOn, layUnder, remove } = useStageEdits(stage)
   const then = (work: () => void) => () => {
     onClose()
@@ -76,6 +78,7 @@ export function StageMenu({ anchor, onClose, stages, stage }: StageProps) {
   const before = stages.slice(0, stages.indexOf(stage))
   return (
     <Menu open anchorEl={anchor} onClose={onClose}>
+      <MenuItem onClick={then(onRelate)}>On, off and how long…</MenuItem>
       <MenuHeading>Works on</MenuHeading>
       <MenuItem
         selected={!stage.worksOn || stage.worksOn.kind === 'everything'}
@@ -135,8 +138,12 @@ function useStageEdits(stage: StageOutline) {
       store.edit(`${stage.name} removed`, 'stage/remove', (draft) => {
         const variant = variantOf({ document: draft })
         variant.stages = variant.stages.filter(({ id }) => id !== stage.id)
-        // What worked on the stage that goes works on everything.
-        for (const other of variant.stages) if (other.worksOn?.stageId === stage.id) delete other.worksOn
+        // What worked on the stage that goes works on everything; what was tied to it stands alone.
+        for (const other of variant.stages) {
+          if (other.worksOn?.stageId === stage.id) delete other.worksOn
+          if (other.begins?.stageId === stage.id) delete other.begins
+          if (other.comesOff?.stageId === stage.id) delete other.comesOff
+        }
       })
       store.show(undefined)
     },

@@ -262,7 +262,7 @@ export function meanLevels({ strands, cells }: Canvas): { root: number; lengths:
 /** Least share of all hair that one history needs to be the lengths' own, 0…1. Our estimate. */
 const OWN_HISTORY_SHARE = 0.3
 
-/** What most lengths carry: the last dye where there is one, else whether they were lightened; nothing on virgin hair. */
+/** What most lengths carry: the last dye or lightener, demi colour aside; nothing on virgin hair. */
 export function lengthsHistory({ strands, cells }: Canvas): TreatmentKind | undefined {
   const kinds = new Map(strands.map(({ id, bands }) => [id, historyAt(bands, strandLength(bands) * HIDDEN_SHARE)]))
   const shares = new Map<TreatmentKind, number>()

@@ -50,6 +50,13 @@ describe('several formulas in one foil', () => {
   })
 })
 
+it('a formula that comes twice along a strand is counted once', () => {
+  const twice = entry({ formulaId: 'A', toCm: 4 }, { formulaId: 'B', toCm: 8 }, { formulaId: 'A' })
+  const { shareByFormula } = worked({ sequence: [twice] })
+  expect(shareByFormula['A']).toBeCloseTo(shareByFormula['B']!, 9)
+  expect(shareByFormula['A']).toBeCloseTo(worked({ sequence: ['A'] }).shareByFormula['A']!, 9)
+})
+
 describe('rows of a rhythm', () => {
   const kinds = (sequence: Placement['sequence'], rest: Partial<Placement> = {}) => {
     const rows = new Map<number, string>()

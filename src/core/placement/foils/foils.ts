@@ -73,7 +73,13 @@ export function placeZone(
   // Hair is counted along partings here and over the mesh there; the two differ by a fraction of a per mille.
   const whole = Math.max(hair.hairs, takenHairs)
   const taken: Record<string, number> = {}
-  for (const piece of pieces) taken[piece.formulaId] = (taken[piece.formulaId] ?? 0) + piece.takenHairs
+  const met = new Set<string>()
+  for (const { id, along = id, formulaId, takenHairs } of pieces) {
+    // A formula that comes twice along the same strands goes on the same hair.
+    if (met.has(`${along} ${formulaId}`)) continue
+    met.add(`${along} ${formulaId}`)
+    taken[formulaId] = (taken[formulaId] ?? 0) + takenHairs
+  }
   return {
     zoneId,
     rowCount: rows.length,

@@ -27,10 +27,7 @@ export interface Judgement {
 export function judgePlan(plan: FaltoPlan, computed: ComputedStages, fold: Fold = foldPlan(plan, computed)): Judgement {
   const { stages } = activeVariant(plan)
   const look = lookOf(plan, computed, fold)
-  const shareLeft =
-    stages.length > 1
-      ? untouched(plan, computed, fold)
-      : Math.max(0, 1 - Object.values(computed.shareByFormula).reduce((sum, share) => sum + share, 0))
+  const shareLeft = stages.length > 1 ? untouched(plan, computed, fold) : notTaken(computed)
   return {
     look,
     shareLeft,
@@ -39,6 +36,10 @@ export function judgePlan(plan: FaltoPlan, computed: ComputedStages, fold: Fold 
     mixes: mixPlan(plan, computed),
   }
 }
+
+/** Share of the hair that the only stage does not take. */
+const notTaken = ({ zones, hairs }: ComputedStages): number =>
+  Math.max(0, 1 - zones.reduce((sum, { placement, hair }) => sum + placement.takenShare * hair.hairs, 0) / hairs)
 
 /** Share of the hair that no stage took: over several stages the same hair may be taken more than once. */
 function untouched(plan: FaltoPlan, { head }: ComputedStages, { stages }: Fold): number {

@@ -1,6 +1,6 @@
 /* eslint-disable max-lines -- one step: from foils to tasks; it is rebuilt with the stages’ relations */
 import { bowlVol } from '../../product/formula'
-import { activeVariant, byId, isLightener, type CountsFrom, type FaltoPlan, type Stage } from '../../model'
+import { activeVariant, byId, inOneRinse, isLightener, type CountsFrom, type FaltoPlan, type Stage } from '../../model'
 import type { Piece } from '../../placement/foils'
 import type { ServiceProcess } from '../lightening'
 import { MIXING_MINUTES, zoneSeconds, type ComputedStages, type ZoneResult } from '../../placement/quantity'
@@ -130,29 +130,8 @@ export function chunksOf(
   { order = 'planned', only }: Working = {},
 ): Chunk[] {
   const { stages } = activeVariant(plan)
-  const bowlOf = bowlFinder(plan, computed)
   let index = 0
-  const timesOf = new Map(stages.map((stage) => [stage.id, stage]))
-  const serve = (zone: ZoneResult, piece: Piece, seconds: number, at: number): ServedPiece => {
-    const { bowl, vol, ageMinutes } = bowlOf(piece, at)
-    const { least, ready, most, short } = process.stay(piece, ageMinutes, vol)
-    const { lasts } = timesOf.get(zone.stageId)!
-    const counts = lasts?.from ?? (lightens(plan, piece.formulaId) ? 'eachPiece' : 'endOfApplication')
-    return {
-      piece,
-      zoneId: zone.zoneId,
-      bowl,
-      vol,
-      bowlAgeMinutes: ageMinutes,
-      on: 0,
-      least: secondsFromMinutes(Math.min(least, lasts?.minutes ?? least)),
-      ready: secondsFromMinutes(Math.min(most, lasts?.minutes ?? ready)),
-      most: secondsFromMinutes(most),
-      short,
-      seconds,
-      counts,
-    }
-  }
+  const serve = server(plan, computed, process)
   const served = computed.zones.map((zone) => ({ zone, first: [] as ServedPiece[], then: [] as ServedPiece[] }))
   for (const { zone, first, then } of served)
     zone.placement.pieces.forEach((piece, i) => {
@@ -191,6 +170,35 @@ export function chunksOf(
       ),
     ]
   })
+}
+
+/** Gives pieces what serves them: their bowl, and how long they stay by it. */
+function server(
+  plan: FaltoPlan,
+  computed: ComputedStages,
+  process: ServiceProcess,
+): (zone: ZoneResult, piece: Piece, seconds: number, at: number) => ServedPiece {
+  const lastsOf = new Map(activeVariant(plan).stages.map(({ id, lasts }) => [id, lasts]))
+  const bowlOf = bowlFinder(plan, computed)
+  return (zone, piece, seconds, at) => {
+    const { bowl, vol, ageMinutes } = bowlOf(piece, at)
+    const { least, ready, most, short } = process.stay(piece, ageMinutes, vol)
+    const lasts = lastsOf.get(zone.stageId)
+    return {
+      piece,
+      zoneId: zone.zoneId,
+      bowl,
+      vol,
+      bowlAgeMinutes: ageMinutes,
+      on: 0,
+      least: secondsFromMinutes(Math.min(least, lasts?.minutes ?? least)),
+      ready: secondsFromMinutes(Math.min(most, lasts?.minutes ?? ready)),
+      most: secondsFromMinutes(most),
+      short,
+      seconds,
+      counts: lasts?.from ?? (lightens(plan, piece.formulaId) ? 'eachPiece' : 'endOfApplication'),
+    }
+  }
 }
 
 /** Product that is not closed in foil can be put on the lengths first and on the scalp later. */
@@ -533,29 +541,8 @@ function mixesFor({ stage, pieces }: Chunk, tasks: readonly VisitTask[]): Omit<V
 
 export const mixId = (formulaId: string, bowl: number): string => `mix/${formulaId}/${bowl}`
 
-/**
- * Stages in groups that come off in one rinse: what works between another stage's foils, begins while it is still on,
- * or is said to come off with it.
- */
-function rinsedTogether(chunks: readonly Chunk[]): { stage: Stage; own: Chunk[] }[][] {
-  const stages = [...new Set(chunks.map(({ stage }) => stage))]
-  const groups: Stage[][] = []
-  for (const stage of stages) {
-    const tied = new Set([stage.id, ...tiesOf(stage)])
-    const met = groups.filter((group) => group.some((other) => tied.has(other.id) || tiesOf(other).includes(stage.id)))
-    if (met.length === 0) groups.push([stage])
-    else {
-      const [first, ...rest] = met
-      first!.push(...rest.flat(), stage)
-      for (const group of rest) groups.splice(groups.indexOf(group), 1)
-    }
-  }
-  return groups.map((group) => group.map((stage) => ({ stage, own: chunks.filter((chunk) => chunk.stage === stage) })))
-}
-
-/** Stages that are on the hair while this one is. */
-const tiesOf = ({ worksOn, begins, comesOff }: Stage): string[] => [
-  ...(worksOn?.kind === 'dropped' && !begins ? [worksOn.stageId!] : []),
-  ...(begins && begins.kind !== 'afterRinse' ? [begins.stageId] : []),
-  ...(comesOff?.kind === 'together' ? [comesOff.stageId!] : []),
-]
+/** Stages in groups that come off in one rinse, with their stretches of work. */
+const rinsedTogether = (chunks: readonly Chunk[]): { stage: Stage; own: Chunk[] }[][] =>
+  inOneRinse([...new Set(chunks.map(({ stage }) => stage))]).map((group) =>
+    group.map((stage) => ({ stage, own: chunks.filter((chunk) => chunk.stage === stage) })),
+  )
