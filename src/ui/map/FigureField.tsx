@@ -6,7 +6,7 @@ import { editChosen, usePlacement, usePlanStore } from './context'
 
 const OF_TAKE = ['stitchMm', 'stitchGapMm', 'bandCm', 'faceLiftCm'] as const
 type TakeFigure = (typeof OF_TAKE)[number]
-type RowFigure = 'subsectionMm' | 'rowGapMm' | 'startCm' | 'angleDeg' | 'stopBeforeEndsCm' | 'bufferCm'
+type RowFigure = 'subsectionMm' | 'rowGapMm' | 'startCm' | 'angleDeg' | 'stopBeforeEndsCm' | 'bufferCm' | 'zigzagMm'
 
 interface Props {
   figure: TakeFigure | RowFigure

@@ -1,7 +1,11 @@
 'use client'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
+import FormControlLabel from '@mui/material/FormControlLabel'
 import Stack from '@mui/material/Stack'
+import Switch from '@mui/material/Switch'
+import TextField from '@mui/material/TextField'
+import { useShallow } from 'zustand/react/shallow'
 import { newGrowthCm } from '@/core/hair/fibre'
 import {
   COUNTS,
@@ -13,10 +17,10 @@ import {
   type Placement,
   type Ramp,
 } from '@/core/model'
-import { coverOf, isStitched } from '@/core/placement/foils'
+import { coverOf, isStitched, saturationOf } from '@/core/placement/foils'
 import { Choice, ListChoice, NumberField, Read } from '../parts'
 import { optionsOf, WORDS } from '../words'
-import { editChosen, usePlacement, usePlan, usePlanStore } from './context'
+import { chosenZones, editChosen, editStage, usePlacement, usePlan, usePlanStore } from './context'
 import { FigureField } from './FigureField'
 import { RampRow } from './RampRow'
 
@@ -28,7 +32,7 @@ export function ZoneMore() {
   const stitched = usePlacement(({ take }) => isStitched(take))
   return (
     <Stack spacing={1.5}>
-      {kind === 'painted' && <Paint />}
+      {kind === 'painted' ? <Paint /> : <Saturation />}
       {kind !== 'onScalp' && <CoverChoice />}
       {stitched && <Dropout />}
       <WhichHair />
@@ -41,6 +45,8 @@ export function ZoneMore() {
         </Box>
       )}
       <Ramps />
+      <Partings />
+      <ZoneNote />
     </Stack>
   )
 }
@@ -79,6 +85,92 @@ function Paint() {
       />
       <FigureField figure="faceLiftCm" label="Higher towards the face by" step={1} />
     </>
+  )
+}
+
+/** How generously product goes on: the words for what a take's figure says, 0…1. Our choice. */
+const SATURATIONS = { thin: 0.2, usual: 0.5, generous: 0.8 }
+type SaturationWord = keyof typeof SATURATIONS
+const SATURATION_WORDS = Object.keys(SATURATIONS) as SaturationWord[]
+
+function Saturation() {
+  const { readOnly, set } = useChosen()
+  const value = usePlacement(({ take }) => saturationOf(take))
+  const word = SATURATION_WORDS.find((one) => SATURATIONS[one] === value)
+  return (
+    <Choice
+      label="How generously"
+      value={word}
+      disabled={readOnly}
+      options={SATURATION_WORDS.map((one) => ({ value: one, label: one }))}
+      onChange={(next) =>
+        set(`Product ${next}`, 'saturation', (draft) => void (draft.take.saturation = SATURATIONS[next]))
+      }
+    />
+  )
+}
+
+/** How the partings are drawn, and what is done to a subsection before it is taken. */
+function Partings() {
+  const { readOnly, set } = useChosen()
+  const [teased, onePanel, secondFoil] = usePlacement(useShallow(switchesOf))
+  const inFoil = usePlacement((placement) => coverOf(placement) === 'foil')
+  const { kind } = usePlacement(({ take }) => take)
+  const flip = (label: string, checked: boolean, recipe: (draft: Placement, on: boolean) => void) => (
+    <FormControlLabel
+      disabled={readOnly}
+      control={
+        <Switch
+          checked={checked}
+          onChange={({ target }) =>
+            set(`${label}: ${target.checked ? 'yes' : 'no'}`, label, (draft) => recipe(draft, target.checked))
+          }
+        />
+      }
+      label={label}
+    />
+  )
+  return (
+    <Box>
+      <FigureField figure="zigzagMm" label="Partings zigzag by" step={1} />
+      {kind !== 'teased' &&
+        kind !== 'onScalp' &&
+        flip('Back-combed first', teased, (draft, on) => void (draft.take.teased = on))}
+      {flip('The section is one panel', onePanel, (draft, on) => void (draft.onePanel = on))}
+      {inFoil && flip('A second foil over each', secondFoil, (draft, on) => void (draft.secondFoil = on))}
+    </Box>
+  )
+}
+
+const switchesOf = ({ take, onePanel, secondFoil }: Placement): [boolean, boolean, boolean] => [
+  take.teased ?? false,
+  onePanel ?? false,
+  secondFoil ?? false,
+]
+
+/** What a hand should know of this zone. */
+function ZoneNote() {
+  const { store, permissions } = usePlanStore()
+  const note = usePlan((state) => chosenZones(state)[0]?.note ?? '')
+  const keep = (words: string) => {
+    if (words === note) return
+    editStage(store, 'Note of a zone', 'zone/note', (stage) => {
+      const chosen = new Set(chosenZones(store.getState()).map(({ id }) => id))
+      for (const zone of stage.zones) if (chosen.has(zone.id)) zone.note = words
+    })
+  }
+  return (
+    <TextField
+      key={note}
+      label="Note for this zone"
+      size="small"
+      multiline
+      fullWidth
+      defaultValue={note}
+      disabled={!permissions.write}
+      slotProps={{ htmlInput: { maxLength: COUNTS.noteLength } }}
+      onBlur={({ target }) => keep(target.value)}
+    />
   )
 }
 
@@ -159,6 +251,7 @@ const PANELS = {
   sliceSame: { words: 'a slice, then as set', panel: { take: 'slice', rest: 'same' } },
   sameLeave: { words: 'stitched, the rest left', panel: { take: 'same', rest: 'leave' } },
   sliceLeave: { words: 'a slice, the rest left', panel: { take: 'slice', rest: 'leave' } },
+  leaveSame: { words: 'left as it is, the rest worked', panel: { take: 'leave', rest: 'same' } },
 } satisfies Record<string, { words: string; panel: Omit<Panel, 'widthCm'> | undefined }>
 type PanelKind = keyof typeof PANELS
 const PANEL_KINDS = Object.keys(PANELS) as PanelKind[]

@@ -13,5 +13,14 @@ export { MAP, pointCount, polylineLength, STRIDE, type Polyline } from './polyli
 export { isTakeFigure, rampWays } from './ramps'
 export { pieceOutline, pieceStitches } from './stitches'
 export { siteFor, type Site } from './site'
-export { coverOf, isDiagonal, isStitched, pieceTouchesScalp, takenShare, takesAll, touchesScalp } from './take'
+export {
+  coverOf,
+  isDiagonal,
+  isStitched,
+  pieceTouchesScalp,
+  saturationOf,
+  takenShare,
+  takesAll,
+  touchesScalp,
+} from './take'
 export { zoneHair } from './zoneHair'

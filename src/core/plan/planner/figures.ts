@@ -109,7 +109,7 @@ export function stageFigures(plan: FaltoPlan, computed: ComputedStages): StageFi
         areaCm2: roundToTenth(zone.shape.area),
         hairs: hundred(zone.hair.hairs),
         rows: zone.placement.rowCount,
-        foils: lengths.length,
+        foils: pieces.reduce((sum, piece) => sum + piece.foils, 0),
         takenFraction: thousandth(takenShare),
         takenByFormula: Object.fromEntries(
           Object.entries(takenByFormula).map(([id, share]) => [id, thousandth(share)]),

@@ -33,7 +33,7 @@ export function foilList(plan: FaltoPlan, { zones }: Pick<ComputedStages, 'zones
         row: piece.row + 1,
         formula: piece.formulaId,
         kind: piece.kind === 'open' && piece.cover === 'foil' ? 'same foil' : KINDS[piece.kind],
-        take: piece.id.endsWith('/dropout') ? 'dropout' : piece.take.kind,
+        take: piece.along ? 'along the strand' : piece.id.endsWith('/dropout') ? 'dropout' : piece.take.kind,
         widthCm: roundToTenth(piece.width),
         foilLengthCm: roundToTenth(piece.foilLength),
         fromCm: roundToTenth(piece.fromCm),

@@ -56,15 +56,16 @@ export function headSheet(
       order: stage.order.map((id, i) => {
         const zone = byId(stage.zones, id)
         const { pieces } = computed.zones.find(({ zoneId }) => zoneId === id)!.placement
-        const foils = pieces.filter(({ kind }) => kind === 'foil').length
+        const foils = pieces.reduce((sum, piece) => sum + piece.foils, 0)
         const letters = [...new Set(pieces.map(({ formulaId }) => formulaId))].join(' ')
         return {
           turn: i + 1,
           name: zone.name,
-          words:
+          words: `${
             pieces.length === 0
               ? 'left'
-              : `${foils > 0 ? `${foils} foils` : `${pieces.length} ${pieces[0]!.kind === 'open' ? 'panels' : 'partings'}`} ${letters}`,
+              : `${foils > 0 ? `${foils} foils` : `${pieces.length} ${pieces[0]!.kind === 'open' ? 'panels' : 'partings'}`} ${letters}`
+          }${zone.note ? ` · ${shortNote(zone.note)}` : ''}`,
         }
       }),
     })),
@@ -75,6 +76,10 @@ export function headSheet(
     })),
   }
 }
+
+/** As much of a note as fits beside the map. Our choice. */
+const NOTE_LETTERS = 30
+const shortNote = (note: string): string => (note.length > NOTE_LETTERS ? `${note.slice(0, NOTE_LETTERS - 1)}…` : note)
 
 /** What a formula is mixed from, in words. */
 function mixedFrom({ products }: FaltoPlan, productId: string, shades: Formula['shades'] = []): string {

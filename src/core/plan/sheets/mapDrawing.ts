@@ -102,15 +102,18 @@ function zoneDrawing(zone: ZoneResult, { bricklay, take, sequence }: Placement, 
     stageId: zone.stageId,
     outline: smoothPath(zone.shape.outline),
     label: labelPlace(zone),
-    pieces: zone.placement.pieces.map((piece, i) => ({
-      id: piece.id,
-      formulaId: piece.formulaId,
-      kind: piece.kind,
-      outline: closedPath(pieceOutline(piece)),
-      stitches: wholeBlock ? (i === 0 ? wholeBlock : '') : stitchesOf(piece),
-      widthCm: roundToTenth(piece.width),
-      foilLengthCm: Math.round(piece.foilLength),
-    })),
+    // What shares a foil with something nearer to the scalp lies under it.
+    pieces: zone.placement.pieces
+      .filter(({ along }) => along === undefined)
+      .map((piece, i) => ({
+        id: piece.id,
+        formulaId: piece.formulaId,
+        kind: piece.kind,
+        outline: closedPath(pieceOutline(piece)),
+        stitches: wholeBlock ? (i === 0 ? wholeBlock : '') : stitchesOf(piece),
+        widthCm: roundToTenth(piece.width),
+        foilLengthCm: Math.round(piece.foilLength),
+      })),
   }
   drawn[detail].set(zone.placement, drawing)
   return drawing
