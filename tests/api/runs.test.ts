@@ -155,7 +155,11 @@ describe('a run', () => {
     const { event, send } = deviceWith(oriel, id)
     const on = day()
     const zones = [
-      ...new Map(script.zones.map(({ zoneId, formulaId }) => [zoneId, { zoneId, formulaId, level: 9.5 }])).values(),
+      ...new Map(
+        script.zones
+          .filter(({ formulaId }) => formulaId === 'A')
+          .map(({ zoneId, formulaId }) => [zoneId, { zoneId, formulaId, level: 9.5 }]),
+      ).values(),
     ]
     const record = (device = oriel) => device.call('POST', `/api/runs/${id}/hair`, { on, levels: zones })
     expect((await record()).status).toBe(422)
@@ -173,7 +177,8 @@ describe('a run', () => {
       latest: Consultation
     }
     const lightened = latest.canvas.strands
-      .filter(({ bands }) => bands.some(({ level }) => level === 9.5))
+      // Toned afterwards: what was seen lies beneath the gloss.
+      .filter(({ bands }) => bands.some(({ beneathLevel }) => beneathLevel === 9.5))
       .map((strand) => strand.id)
     expect([latest.kind, latest.recordedOn, lightened.length > 0]).toEqual(['done', on, true])
     // As much of the head as the zones that were done take, so less than the whole plan would have.

@@ -34,7 +34,7 @@ export function StageBar() {
         bgcolor: 'background.paper',
         borderRight: LINE,
         borderBottom: LINE,
-        maxWidth: '62%',
+        maxWidth: 'calc(100% - 46px)',
         overflowX: 'auto',
       }}
     >

@@ -1,4 +1,6 @@
 import { planWith, type Wanted } from '../../../../tests/support/plan'
+import { uniformCanvas, virginBand } from '../../hair/hairRecord'
+import { createHead } from '../../scalp/head'
 import { computePlan } from '../../../../tests/support/planner'
 
 const raised = (wanted: Wanted, change?: (plan: ReturnType<typeof planWith>) => void): string[] => {
@@ -23,6 +25,25 @@ describe('cautions', () => {
     expect(onScalp(30)).toContain('on-scalp-strength-C')
     expect(onScalp(20)).not.toContain('on-scalp-strength-C')
     expect(raised({}, (plan) => (plan.formulas[0]!.developerVol = 30))).not.toContain('on-scalp-strength-A')
+  })
+
+  it('speak up where lightener goes over box dye, and not where it only goes on what grew out of it', () => {
+    const dyed = (kind: 'boxDye' | 'permanent', upToCm: number) =>
+      raised({ placement: { upToCm } }, (plan) => {
+        const bands = [{ ...virginBand(5, 0, 3) }, { ...virginBand(3, 3, 30), treatments: [{ kind }] }]
+        plan.canvas = uniformCanvas(createHead(plan.head), plan.hair, { bands, white: 0, recordedOn: '2026-11-01' })
+      })
+    expect(dyed('boxDye', 60)).toContain('over-unknown-dye-A')
+    expect(dyed('boxDye', 2.5)).not.toContain('over-unknown-dye-A')
+    expect(dyed('permanent', 60)).not.toContain('over-unknown-dye-A')
+  })
+
+  it('say that a broken base turns warm', () => {
+    const base = (level: number, kind: 'onScalp' | 'weave') =>
+      raised({ placement: { take: { kind }, sequence: ['B'] } }, (plan) => (plan.formulas[1]!.level = level))
+    expect(base(7, 'onScalp')).toContain('base-turns-warm-B')
+    expect(base(5, 'onScalp')).not.toContain('base-turns-warm-B')
+    expect(base(7, 'weave')).not.toContain('base-turns-warm-B')
   })
 
   it('count whatever begins at the root without a foil around it as work on the scalp', () => {

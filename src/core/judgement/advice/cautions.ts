@@ -1,17 +1,28 @@
-import { indexPlan, isLightener, type Caution, type FaltoPlan, type Formula, type Product } from '../../model'
+import {
+  activeVariant,
+  indexPlan,
+  isLightener,
+  type Band,
+  type Caution,
+  type FaltoPlan,
+  type Formula,
+  type Product,
+  type TreatmentKind,
+} from '../../model'
+import type { Fold } from '../../time/fold'
 import { liftAfter } from '../../time/lightening'
-import { pieceTouchesScalp } from '../../placement/foils'
+import { hairsByCell, pieceTouchesScalp } from '../../placement/foils'
 import type { ComputedStages } from '../../placement/quantity'
 import { LONG_FOIL_CM, THICK_SUBSECTION_MM, ON_SCALP_VOL, UNEVEN_LEVELS, LONGEST_DAY_MIN } from './constants'
 
 /** Conditions in a closed foil in an ordinary room. Our estimate. */
 const IN_FOIL = { celsius: 30, moist: 0.9, fresh: 0.95, maximumLift: 8, rate: 1 } as const
 
-type Rule = (plan: FaltoPlan, computed: ComputedStages) => Caution[]
+type Rule = (plan: FaltoPlan, computed: ComputedStages, fold: Fold) => Caution[]
 
-/** Everything to be looked at before this plan is carried out, in a fixed order. */
-export const cautionsFor = (plan: FaltoPlan, computed: ComputedStages): Caution[] =>
-  RULES.flatMap((rule) => rule(plan, computed))
+/** Everything to be looked at before this plan is carried out, in a fixed order. @param fold the hair at every stage */
+export const cautionsFor = (plan: FaltoPlan, computed: ComputedStages, fold: Fold): Caution[] =>
+  RULES.flatMap((rule) => rule(plan, computed, fold))
 
 const careChecks: Rule = (_plan, { pieces }) =>
   pieces.length === 0
@@ -66,9 +77,66 @@ const notForTheScalp: Rule = (plan, { zones }) =>
     ]
   })
 
-const longerThanMaximum: Rule = (plan, computed) =>
+/** Dyes of which nobody knows what is in them, or that react with lightener. Common practice. */
+const UNKNOWN_DYES: readonly TreatmentKind[] = ['boxDye', 'metallic', 'henna', 'unknown']
+
+/** Lightener on hair that carries such dye when its stage begins. */
+const overUnknownDye: Rule = (plan, { head, zones }, fold) => {
+  const { stages } = activeVariant(plan)
+  const turnOf = new Map(stages.map(({ id }, i) => [id, i]))
+  return lighteners(plan).flatMap(({ formula }) => {
+    const zoneIds = zones
+      .filter(({ stageId, placement }) =>
+        placement.pieces.some(
+          (piece) =>
+            piece.formulaId === formula.id &&
+            [...hairsByCell(head, piece).cells].some((cell) =>
+              fold.stages[turnOf.get(stageId)!]![cell]!.some(({ bands }) => reachesDye(bands, piece)),
+            ),
+        ),
+      )
+      .map(({ zoneId }) => zoneId)
+    if (zoneIds.length === 0) return []
+    return [
+      {
+        id: `over-unknown-dye-${formula.id}`,
+        severity: 'caution',
+        text: `Formula ${formula.id} lightens hair that carries box dye, henna or a dye that is not known: it lifts unevenly, and some such dyes heat up or break the hair under lightener.`,
+        remedy:
+          'Make a strand test with this very mix first, take the dye out with a remover where its instructions allow it, and stop at the first heat or stretching.',
+        zoneIds,
+      },
+    ]
+  })
+}
+
+const reachesDye = (bands: readonly Band[], { fromCm, toCm }: { fromCm: number; toCm: number }): boolean =>
+  bands.some(
+    (band) =>
+      band.toCm > fromCm && band.fromCm < toCm && band.treatments.some(({ kind }) => UNKNOWN_DYES.includes(kind)),
+  )
+
+/** Permanent colour that lifts the natural root: it may turn warm beside what was lightened. */
+const baseTurnsWarm: Rule = (plan, { zones }) =>
   plan.formulas.flatMap((formula) => {
-    const product = indexPlan(plan).leadOf(formula)
+    const { kind } = indexPlan(plan).leadOf(formula)
+    if (kind !== 'permanentColour' || formula.level <= plan.hair.naturalLevel) return []
+    const zoneIds = zonesOnTheScalp(zones, formula)
+    if (zoneIds.length === 0) return []
+    return [
+      {
+        id: `base-turns-warm-${formula.id}`,
+        severity: 'note',
+        text: `Formula ${formula.id} lifts the natural level ${plan.hair.naturalLevel} to ${formula.level} at the root: a base that is broken turns warm.`,
+        remedy: 'Mix a cool tone into it, keep it at the natural level, or plan a gloss over the root.',
+        zoneIds,
+      },
+    ]
+  })
+
+/** Colour counts from the end of its application; lightener works from its first piece on. */
+const longerThanMaximum: Rule = (plan, computed) =>
+  lighteners(plan).flatMap(({ formula, product }) => {
     const { minutes, zoneIds } = applicationSpan(formula, computed)
     if (minutes <= product.maximumMinutes) return []
     return [
@@ -155,6 +223,8 @@ const RULES: readonly Rule[] = [
   careChecks,
   onScalpStrength,
   notForTheScalp,
+  overUnknownDye,
+  baseTurnsWarm,
   longerThanMaximum,
   unevenLift,
   thickSubsections,

@@ -31,7 +31,7 @@ export function judgePlan(plan: FaltoPlan, computed: ComputedStages, fold: Fold 
   return {
     look,
     shareLeft,
-    cautions: cautionsFor(plan, computed),
+    cautions: cautionsFor(plan, computed, fold),
     advice: adviceFor(plan, stages, computed, look),
     mixes: mixPlan(plan, computed),
   }

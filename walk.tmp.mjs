@@ -1,0 +1,43 @@
+import puppeteer from 'puppeteer-core'
+import pg from 'pg'
+import { readFileSync, readdirSync } from 'node:fs'
+const B='http://127.0.0.1:4613'
+const browser = await puppeteer.launch({ executablePath: '/usr/bin/chromium', args:['--no-sandbox'], headless: true })
+const page = await browser.newPage()
+await page.setViewport({width:1280,height:800})
+page.on('console', m => ['error','warn'].includes(m.type()) && console.log('console', m.type(), m.text().slice(0,200)))
+page.on('pageerror', e => console.log('pageerror', e.message))
+const press = (n)=>page.locator(`::-p-aria([name="${n}"][role="button"])`).click()
+await page.goto(B+'/')
+await press('Oriel Castellane owner')
+await page.waitForFunction(()=>document.querySelector('a[href="/people"]'))
+const clients = await page.evaluate(async()=> (await (await fetch('/api/clients')).json()))
+const list = clients.clients ?? clients
+console.log(list.map(c=>c.name).join(', '))
+const make = async (c, service)=> page.evaluate(async (id,service)=>{ const r = await fetch(`/api/clients/${id}/plans`,{method:'POST',headers:{'content-type':'application/json'},body:JSON.stringify({template:'fourQuadrants',service,name:service})}); return r.json() }, c.id, service)
+// import a v1 document
+const v1 = JSON.parse(readFileSync('tests/support/plans1/maren-hale-abara.json','utf8'))
+console.log('v1', v1.schemaVersion, JSON.stringify(await page.evaluate(async (id, d)=>{ const r = await fetch(`/api/clients/${id}/plans/import`,{method:'POST',headers:{'content-type':'application/json'},body:JSON.stringify(d)}); return [r.status, (await r.text()).slice(0,200)] }, list[0].id, v1)))
+const maren = list.find(c=>/Maren/.test(c.name)) ?? list[0]
+const plan = await make(maren, 'threeInOneFoil')
+await page.goto(B+'/plans/'+plan.id)
+await page.waitForSelector('[aria-label="Totals"]')
+await page.locator('::-p-aria([name="Order of application"]) ::-p-text(Back left)').click()
+await page.locator('::-p-text(Row by row)').click()
+await page.waitForSelector('[aria-label="Row 1 of the rhythm, along the strand"]')
+await new Promise(r=>setTimeout(r,1500))
+await page.screenshot({path:'/tmp/s1.png'})
+await page.locator('::-p-text(Paint, dropout)').click()
+await new Promise(r=>setTimeout(r,1500))
+await page.evaluate(()=>[...document.querySelectorAll('label')].find(e=>/zigzag/.test(e.textContent))?.scrollIntoView({block:'center'}))
+await new Promise(r=>setTimeout(r,500))
+await page.screenshot({path:'/tmp/s2.png'})
+const p3 = await make(maren, 'paintedAndMelted')
+await page.setViewport({width:1024,height:768})
+await page.goto(B+'/plans/'+p3.id)
+await page.waitForSelector('[aria-label="Totals"]'); await new Promise(r=>setTimeout(r,1500))
+await page.screenshot({path:'/tmp/s3.png'})
+await page.setViewport({width:1280,height:800})
+await page.goto(B+'/plans/'+p3.id+'/clock'); await new Promise(r=>setTimeout(r,3500))
+await page.screenshot({path:'/tmp/s4.png'})
+await browser.close()
