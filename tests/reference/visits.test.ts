@@ -1,8 +1,9 @@
 import type { FaltoPlan } from '@/core/model'
 import { afterFigures, checkPlan } from '@/core/plan/planner'
-import { SERVICES } from '@/core/plan/serviceKinds'
+import { planFromService, SERVICES } from '@/core/plan/serviceKinds'
 import { foldPlan } from '@/core/time/fold'
 import { ALONE, clockFor, type Clock } from '@/core/time/schedule'
+import { MEDIUM_HAIR } from '../support/plan'
 import { computePlan } from '../support/planner'
 import { visitPlan } from '../support/visitPlans'
 import { EXPECTED } from './services.expected'
@@ -127,3 +128,22 @@ it('no strand leaves lightened and untoned where a gloss goes over everything (C
     }
   }
 })
+
+/** Lengths, cm, at which a kind of service is too much for one pair of hands; its own text says so, or what helps. */
+const NEEDS_HELP: Record<string, number[]> = { baseUnderFoils: [60] }
+
+it.each(SERVICES.map(({ id }) => [id] as const))(
+  '%s fits a standard head for one colourist at 25 to 60 cm, or is known to need help',
+  (id) => {
+    const tooMuch = [25, 35, 60].filter((lengthCm) => {
+      let n = 0
+      const plan = planFromService(id, {
+        head: { circumferenceCm: 55 },
+        hair: { ...MEDIUM_HAIR, lengthCm, weeksSinceColour: 6 },
+        newId: () => `id-${n++}`,
+      })
+      return !clockFor(plan, computePlan(plan), { crew: ALONE }).fits
+    })
+    expect(tooMuch).toEqual(NEEDS_HELP[id] ?? [])
+  },
+)

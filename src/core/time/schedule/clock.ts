@@ -8,6 +8,7 @@ import { findSchedule } from './search'
 import {
   chunksOf,
   lightens,
+  mayStayFrom,
   mixId,
   visitOf,
   type ServedPiece,
@@ -190,8 +191,9 @@ function busySeconds(tasks: readonly VisitTask[], starts: Float64Array): number 
 interface PieceOutcome {
   served: ServedPiece
   on: number
-  /** What its times count from. */
-  counted: number
+  /** When it is near its goal, and when it has to be off at the latest. */
+  ready: number
+  latest: number
   off: number
   bowlAgeMinutes: number
   spots: SpotResult[]
@@ -236,8 +238,14 @@ function outcomesByZone(
     if (kind === 'apply')
       appliedUntil.set(stageId, Math.max(appliedUntil.get(stageId) ?? 0, startOf.get(id)! + seconds))
   const groups = new Map<string, ZoneGroup & { outcomes: PieceOutcome[] }>()
-  for (const { id, kind, stageId = '', pieces = [] } of visit.tasks) {
+  for (const { id, kind, stageId = '', pieces = [], seconds } of visit.tasks) {
     if (kind !== 'apply') continue
+    const windowOf = (served: ServedPiece, on: number): Pick<PieceOutcome, 'ready' | 'latest'> => {
+      const inFoil = offs.has(served.piece)
+      const rinsed = served.counts === 'endOfApplication' && !inFoil ? appliedUntil.get(stageId)! : on
+      const { most } = inFoil ? mayStayFrom(served, { seconds }) : served
+      return { ready: rinsed + served.ready, latest: rinsed + most }
+    }
     for (const served of pieces) {
       const { piece, zoneId, vol, bowl } = served
       const on = startOf.get(id)! + served.on
@@ -254,8 +262,7 @@ function outcomesByZone(
       const key = `${stageId}/${zoneId}/${piece.formulaId}`
       const group = groups.get(key) ?? { stageId, zoneId, formulaId: piece.formulaId, outcomes: [] }
       groups.set(key, group)
-      const counted = served.counts === 'endOfApplication' ? appliedUntil.get(stageId)! : on
-      group.outcomes.push({ served, on, counted, off, bowlAgeMinutes, spots })
+      group.outcomes.push({ served, on, ...windowOf(served, on), off, bowlAgeMinutes, spots })
     }
   }
   return [...groups.values()]
@@ -284,8 +291,8 @@ function zoneClock(
     pieces: outcomes.length,
     firstOn: minute(({ on }) => on, Math.min),
     lastOn: minute(({ on }) => on, Math.max),
-    ready: minute(({ counted, served }) => counted + served.ready, Math.min),
-    latest: minute(({ counted, served }) => counted + served.most, Math.min),
+    ready: minute((one) => one.ready, Math.min),
+    latest: minute((one) => one.latest, Math.min),
     firstOut: minute(({ off }) => off, Math.min),
     lastOut: minute(({ off }) => off, Math.max),
     level: {

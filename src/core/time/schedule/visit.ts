@@ -452,7 +452,7 @@ function takeOff(
   draft.stay(
     task,
     out,
-    foils.map((one) => countedIn(one, task)),
+    foils.map((one) => mayStayFrom(one, task)),
     TAKE_OUT_SECONDS,
   )
   group.before.push(out)
@@ -461,6 +461,10 @@ function takeOff(
 /** A piece with its times counted from where they are: the end of the task that put it on, or its own start. */
 const countedIn = (one: ServedPiece, { seconds }: VisitTask): ServedPiece =>
   one.counts === 'endOfApplication' ? { ...one, on: seconds } : one
+
+/** A piece in foil whose longest time runs from the end of its application, its least from its own start. */
+export const mayStayFrom = (one: ServedPiece, { seconds }: Pick<VisitTask, 'seconds'>): ServedPiece =>
+  one.counts === 'endOfApplication' ? { ...one, most: one.most + seconds - one.on } : one
 
 /**
  * Pieces stay on until the group's rinse. The longest time of what counts from the end of the application counts from
