@@ -90,7 +90,7 @@ const treatedCm = ({ fromCm, toCm, hairLength }: Piece): number => Math.max(0, M
 
 /** Foil that shows between what was picked up, cm²; of what lies in a foil, however it got there. */
 const bareFoil = (piece: Piece): number =>
-  piece.cover === 'open' ? 0 : piece.width * treatedCm(piece) * (1 - takenShare(piece.take))
+  piece.cover !== 'foil' ? 0 : piece.width * treatedCm(piece) * (1 - takenShare(piece.take))
 
 /** What lies on the surface of a painted panel, g. */
 const paintFilm = (piece: Piece, method: Method): number =>

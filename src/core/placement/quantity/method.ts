@@ -3,7 +3,7 @@ import type { Piece } from '../foils'
 import { LIQUID_KINDS, MASSAGED_KINDS } from './constants'
 
 /**
- * How product of a kind goes on a piece: into the foil where it lies in one (or under film), otherwise as the stage
+ * How product of a kind goes on a piece: into the foil where it lies in one, otherwise, also under film, as the stage
  * says, or as is usual for the take and the product.
  */
 export function methodOf(
@@ -11,7 +11,7 @@ export function methodOf(
   kind: ProductKind,
   { cover, take, kind: applied, toCm }: Pick<Piece, 'cover' | 'take' | 'kind' | 'toCm'>,
 ): Method {
-  if (cover !== 'open') return 'foil'
+  if (cover === 'foil') return 'foil'
   if (method && method !== 'foil') return method
   if (take.kind === 'painted') return 'painting'
   if (MASSAGED_KINDS.includes(kind)) return 'sprayOrMassage'

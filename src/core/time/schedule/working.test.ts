@@ -85,7 +85,7 @@ describe('rinsing section by section', () => {
 describe('remedies', () => {
   it('are only what works: a rinse for each section, and two visits, each of which fits, come last', () => {
     const plan = filmPlan()
-    plan.products.forEach((product) => (product.maximumMinutes = 30))
+    plan.products.forEach((product) => (product.maximumMinutes = 60))
     const computed = computeStages(plan)
     const clock = clockFor(plan, computed, { crew: ALONE })
     expect(clock.fits).toBe(false)
