@@ -1,4 +1,4 @@
-import { plainToInstance, Type } from 'class-transformer'
+import { Type } from 'class-transformer'
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -20,10 +20,10 @@ import {
   ValidateNested,
   isISO8601,
   matches,
-  validateSync,
   type ValidationArguments,
 } from 'class-validator'
 import { COUNTS, LIMITS, type Limit } from '@/core/model'
+import { fieldProblems } from './fields'
 
 /** Joins decorators into one. */
 const all =
@@ -174,12 +174,17 @@ export const LETTERS_OR = 'lettersOr'
 
 /** A list of short words, with an object wherever a word does not say it. */
 export function LettersOr(pattern: RegExp, words: string, type: () => new () => object): PropertyDecorator {
+  const wrongEntry = (one: unknown): string | undefined => {
+    if (typeof one === 'string') return pattern.test(one) ? undefined : `must hold ${words} or entries of their own`
+    if (typeof one !== 'object' || one === null || Array.isArray(one)) return 'must be an object'
+    const [first] = fieldProblems(type(), one)
+    return first && `${first.path} ${first.message}`
+  }
   const wrong = (value: unknown): string | undefined => {
     if (!Array.isArray(value)) return 'must be a list'
     for (const [i, one] of value.entries()) {
-      if (typeof one === 'string' ? pattern.test(one) : fieldProblem(type(), one) === undefined) continue
-      const why = typeof one === 'string' ? undefined : fieldProblem(type(), one)
-      return why ? `entry ${i + 1}: ${why}` : `must hold ${words} or entries of their own`
+      const why = wrongEntry(one)
+      if (why !== undefined) return typeof one === 'string' ? why : `entry ${i + 1}: ${why}`
     }
     return undefined
   }
@@ -194,19 +199,4 @@ export function LettersOr(pattern: RegExp, words: string, type: () => new () => 
     },
     {},
   )
-}
-
-/** The first thing that is wrong with an object, with the field it is in. */
-function fieldProblem(type: new () => object, value: unknown): string | undefined {
-  if (typeof value !== 'object' || value === null || Array.isArray(value)) return 'must be an object'
-  const options = { whitelist: true, forbidNonWhitelisted: true, stopAtFirstError: true }
-  let [error] = validateSync(plainToInstance(type, value), options)
-  const path: string[] = []
-  while (error) {
-    path.push(error.property)
-    const [name, message] = Object.entries(error.constraints ?? {})[0] ?? []
-    if (name) return `${path.join('.')} ${name === 'whitelistValidation' ? 'is not a field Falto knows' : message}`
-    error = error.children?.[0]
-  }
-  return undefined
 }

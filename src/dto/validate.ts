@@ -1,8 +1,7 @@
 import 'reflect-metadata'
-import { plainToInstance } from 'class-transformer'
-import { validateSync, type ValidationError } from 'class-validator'
 import { checkPlan, type PlanProblem } from '@/core/plan/planner'
 import { upgradePlan, type FaltoPlan } from '@/core/model'
+import { fieldProblems } from './fields'
 import { FaltoPlanDto } from './plan'
 import { shapeProblem } from './shape'
 
@@ -20,13 +19,8 @@ export function checkEntry<T extends object>(type: new () => T, entry: unknown):
     return { ok: false, problems: [{ path: '', message: 'must be a JSON object' }] }
   const unfit = shapeProblem(entry)
   if (unfit) return { ok: false, problems: [unfit] }
-  const errors = validateSync(plainToInstance(type, entry), {
-    whitelist: true,
-    forbidNonWhitelisted: true,
-    forbidUnknownValues: true,
-    stopAtFirstError: true,
-  })
-  if (errors.length > 0) return { ok: false, problems: flatten(errors, '').slice(0, MOST_PROBLEMS) }
+  const problems = fieldProblems(type, entry)
+  if (problems.length > 0) return { ok: false, problems: problems.slice(0, MOST_PROBLEMS) }
   // The entry itself and not the instance: nothing was changed, and plain objects are what patches and JSON work on.
   return { ok: true, value: entry as T }
 }
@@ -40,21 +34,6 @@ export function checkPlanDocument(entry: unknown): Checked<FaltoPlan> {
   if (!checked.ok) return checked
   const problems = checkPlan(checked.value)
   return problems.length > 0 ? { ok: false, problems: problems.slice(0, MOST_PROBLEMS) } : checked
-}
-
-function flatten(errors: ValidationError[], parent: string): FieldProblem[] {
-  return errors.flatMap((error) => {
-    const path = /^\d+$/.test(error.property)
-      ? `${parent}[${error.property}]`
-      : parent
-        ? `${parent}.${error.property}`
-        : error.property
-    const own = Object.entries(error.constraints ?? {}).map(([name, message]) => ({
-      path,
-      message: name === 'whitelistValidation' ? 'is not a field Falto knows' : message,
-    }))
-    return [...own.slice(0, 1), ...flatten(error.children ?? [], path)]
-  })
 }
 
 /** One line that names the fields and what they need. The core's messages are sentences that stand alone. */

@@ -1,5 +1,6 @@
-import type { Formula, FaltoPlan } from './plan'
-import type { Product } from './catalogue'
+import { placementLetters } from './placement'
+import type { Formula, FaltoPlan, Stage } from './plan'
+import { isLightener, type Product } from './catalogue'
 
 /** The one of a list with this id. @throws Error when there is none: names are checked where a document comes in */
 export function byId<Item extends { id: string }>(list: readonly Item[], id: Item['id']): Item {
@@ -25,3 +26,18 @@ export const indexPlan = ({
   product: (id) => byId(products, id),
   leadOf: ({ productId }) => byId(products, productId),
 })
+
+/** Letters of the formulas that lighten. */
+export function lighteningLetters({ formulas, products }: Pick<FaltoPlan, 'formulas' | 'products'>): Set<string> {
+  const { leadOf } = indexPlan({ products })
+  return new Set(formulas.filter((formula) => isLightener(leadOf(formula).kind)).map(({ id }) => id))
+}
+
+/** What of a stage's products may stay on for the shortest time; nothing where nothing is worked with. */
+export function shortestLabel({ formulas, products }: FaltoPlan, { zones }: Stage): Product | undefined {
+  const letters = new Set(zones.flatMap(({ placement }) => placementLetters(placement)))
+  return formulas
+    .filter(({ id }) => letters.has(id))
+    .flatMap(({ productId }) => products.find(({ id }) => id === productId) ?? [])
+    .sort((one, other) => one.maximumMinutes - other.maximumMinutes)[0]
+}

@@ -1,7 +1,7 @@
-import { activeVariant, type Canvas, type FaltoPlan, type Formula, type Limit } from '@/core/model'
+import { activeVariant, lighteningLetters, type Canvas, type FaltoPlan, type Formula, type Limit } from '@/core/model'
 import { coverOf } from '@/core/placement/foils'
 import { ROOM_CELSIUS } from '@/core/time/lightening'
-import { helpersFor, lightens, withHelp, type ClockOptions, type Helper, type WorkingOrder } from '@/core/time/schedule'
+import { helpersFor, withHelp, type ClockOptions, type Helper, type WorkingOrder } from '@/core/time/schedule'
 import type { Comparison } from './useClock'
 
 /** What a colourist tries out on the Clock page. */
@@ -32,7 +32,10 @@ export const NO_WHAT_IF: WhatIf = {
 export const WEAKER_BY = 5
 
 /** Formulas that lighten. */
-export const lightenersOf = (plan: FaltoPlan): Formula[] => plan.formulas.filter(({ id }) => lightens(plan, id))
+export function lightenersOf(plan: FaltoPlan): Formula[] {
+  const letters = lighteningLetters(plan)
+  return plan.formulas.filter(({ id }) => letters.has(id))
+}
 
 /**
  * Whether some of a plan's work is not closed in foil and begins at the scalp, so that the order of lengths and scalp

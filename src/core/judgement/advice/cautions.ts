@@ -82,6 +82,8 @@ const UNKNOWN_DYES: readonly TreatmentKind[] = ['boxDye', 'metallic', 'henna', '
 
 /** Lightener on hair that carries such dye when its stage begins. */
 const overUnknownDye: Rule = (plan, { head, zones }, fold) => {
+  // No visit puts such dye on, so without any before it there is none at any stage.
+  if (!fold.stages[0]!.some((locks) => locks.some(({ bands }) => reachesDye(bands, WHOLE_STRAND)))) return []
   const { stages } = activeVariant(plan)
   const turnOf = new Map(stages.map(({ id }, i) => [id, i]))
   return lighteners(plan).flatMap(({ formula }) => {
@@ -109,6 +111,8 @@ const overUnknownDye: Rule = (plan, { head, zones }, fold) => {
     ]
   })
 }
+
+const WHOLE_STRAND = { fromCm: 0, toCm: Infinity }
 
 const reachesDye = (bands: readonly Band[], { fromCm, toCm }: { fromCm: number; toCm: number }): boolean =>
   bands.some(

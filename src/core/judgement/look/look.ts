@@ -1,7 +1,7 @@
 import { cellAt, SCALP_CELLS, wornLevel } from '../../hair/hairRecord'
 import { partX } from '../../hair/fibre'
 import { hairsOfCells, type Piece } from '../../placement/foils'
-import { byId, isLightener, type Band, type FaltoPlan } from '../../model'
+import { lighteningLetters, type Band, type FaltoPlan } from '../../model'
 import type { ComputedStages } from '../../placement/quantity'
 import { shownLevel, type Fold, type Lock } from '../../time/fold'
 import { fromFace, seenShares, WEARS, type WearKind } from './visibility'
@@ -159,10 +159,8 @@ function rootOf(cells: readonly (readonly WornLock[])[]): number {
 
 /** Teased and painted takes begin softly: where they lead, the root is as soft as if it began further down, cm. */
 function softStart(plan: FaltoPlan, zones: ComputedStages['zones']): number {
-  const kinds = new Map(plan.formulas.map((formula) => [formula.id, byId(plan.products, formula.productId).kind]))
-  const light = zones.flatMap(({ placement }) =>
-    placement.pieces.filter(({ formulaId }) => isLightener(kinds.get(formulaId)!)),
-  )
+  const lighteners = lighteningLetters(plan)
+  const light = zones.flatMap(({ placement }) => placement.pieces.filter(({ formulaId }) => lighteners.has(formulaId)))
   const hairs = light.reduce((sum, { takenHairs }) => sum + takenHairs, 0)
   if (hairs === 0) return 0
   const soft = ({ take, fromCm }: Piece) => (SOFT_TAKES.includes(take.kind) ? Math.max(fromCm, SOFT_START_CM) : fromCm)

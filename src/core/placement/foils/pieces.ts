@@ -72,6 +72,9 @@ export interface Piece {
   treatedFibre: number
 }
 
+/** Foils that pieces take. */
+export const foilsOf = (pieces: readonly Piece[]): number => pieces.reduce((sum, { foils }) => sum + foils, 0)
+
 /** A share of hair below this is none: nothing is picked for it. Our estimate. */
 const NOTHING = 0.02
 

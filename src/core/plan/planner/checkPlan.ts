@@ -5,7 +5,7 @@ import {
   entryOf,
   isCompanion,
   lettersOf,
-  placementLetters,
+  shortestLabel,
   type FaltoPlan,
   type Formula,
   type Placement,
@@ -200,13 +200,10 @@ function checkRelations(
 }
 
 /** What is planned to last has to end by the label of everything that is worked with. */
-function checkLasts({ formulas, products }: FaltoPlan, { name, lasts, zones }: Stage, path: string): PlanProblem[] {
+function checkLasts(plan: FaltoPlan, stage: Stage, path: string): PlanProblem[] {
+  const { name, lasts } = stage
   if (!lasts) return []
-  const letters = new Set(zones.flatMap(({ placement }) => placementLetters(placement)))
-  const leads = formulas
-    .filter(({ id }) => letters.has(id))
-    .flatMap(({ productId }) => products.find(({ id }) => id === productId) ?? [])
-  const shortest = leads.sort((one, another) => one.maximumMinutes - another.maximumMinutes)[0]
+  const shortest = shortestLabel(plan, stage)
   if (!shortest || lasts.minutes <= shortest.maximumMinutes) return []
   return [
     {

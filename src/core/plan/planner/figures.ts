@@ -1,5 +1,6 @@
 import { CONSTANTS_VERSION, type Advice, type Caution, type FaltoPlan, type ToneHue } from '../../model'
 import type { BowlOption, FormulaMix, MixedBowl } from '../../product/bowls'
+import { foilsOf } from '../../placement/foils'
 import { mixGramPrice, quoteFor, type Quote } from '../../product/money'
 import { minutesFromSeconds, roundToTenth } from '../../units'
 import type { ContrastVerdict, Look, WearKind } from '../../judgement/look'
@@ -109,7 +110,7 @@ export function stageFigures(plan: FaltoPlan, computed: ComputedStages): StageFi
         areaCm2: roundToTenth(zone.shape.area),
         hairs: hundred(zone.hair.hairs),
         rows: zone.placement.rowCount,
-        foils: pieces.reduce((sum, piece) => sum + piece.foils, 0),
+        foils: foilsOf(pieces),
         takenFraction: thousandth(takenShare),
         takenByFormula: Object.fromEntries(
           Object.entries(takenByFormula).map(([id, share]) => [id, thousandth(share)]),

@@ -1,6 +1,6 @@
 import { scalpArea, type Head } from '../../scalp/head'
 import { activeVariant, byId, hairAt, indexPlan, type FaltoPlan, type Selection, type Stage } from '../../model'
-import { siteFor } from '../../placement/foils'
+import { foilsOf, siteFor } from '../../placement/foils'
 import {
   bowlRulesFor,
   formulaGrams,
@@ -43,7 +43,7 @@ export function computeStages(plan: FaltoPlan, memory: Memory): ComputedStages {
     scalpArea: scalpArea(head),
     zones,
     pieces,
-    foilCount: pieces.reduce((sum, { foils }) => sum + foils, 0),
+    foilCount: foilsOf(pieces),
     grams,
     handsOn: secondsRange(zones.reduce((sum, zone) => sum + zone.handsOn, 0)),
     hairs,

@@ -1,5 +1,5 @@
 import { newGrowthCm } from '../../hair/fibre'
-import { byId, isLightener, LIMITS, rhythmLetters, type FaltoPlan, type Goal, type Placement } from '../../model'
+import { lighteningLetters, LIMITS, rhythmLetters, type FaltoPlan, type Goal, type Placement } from '../../model'
 import type { Planner } from '../planner'
 import { isStitched } from '../../placement/foils'
 import { FACE_PANEL_CM, SOFT_FRAME, CLOSEST_ROWS, WIDEST_ROWS, FIT_STEPS, LIGHT_NEAR_ENOUGH } from './constants'
@@ -100,7 +100,7 @@ export function fitRegrowth(plan: FaltoPlan): string | undefined {
   return `${plan.hair.weeksSinceColour} weeks since the last colour: ${cm} cm have grown, and lightener goes on them alone.`
 }
 
-const lightens = ({ formulas, products }: FaltoPlan, placement: Placement): boolean =>
-  formulas.some(
-    ({ id, productId }) => rhythmLetters(placement).includes(id) && isLightener(byId(products, productId).kind),
-  )
+const lightens = (plan: FaltoPlan, placement: Placement): boolean => {
+  const lighteners = lighteningLetters(plan)
+  return rhythmLetters(placement).some((letter) => lighteners.has(letter))
+}

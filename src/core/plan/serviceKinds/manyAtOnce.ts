@@ -7,7 +7,6 @@ import {
   glossAll,
   light,
   low,
-  NAPE_TO_FRONT,
   onto,
   QUADRANTS,
   retouched,
@@ -72,7 +71,6 @@ export const MANY_AT_ONCE = [
       stages: [
         stage('base', 'Base', {
           ...QUADRANTS,
-          order: NAPE_TO_FRONT,
           lasts: { minutes: 45 },
           zones: {
             '*': {
@@ -86,7 +84,6 @@ export const MANY_AT_ONCE = [
         }),
         stage('lighten', 'Foils over the base', {
           ...QUADRANTS,
-          order: NAPE_TO_FRONT,
           ...onto(0),
           zones: {
             '*': { preset: 'mediumWeave', rowGapMm: 12, startCm: retouched(hair), bufferCm: 0.5, sequence: ['A'] },
@@ -109,7 +106,6 @@ export const MANY_AT_ONCE = [
       stages: [
         stage('lighten', 'Lighten', {
           ...QUADRANTS,
-          order: NAPE_TO_FRONT,
           zones: {
             '*': {
               preset: 'fineWeave',
@@ -135,7 +131,6 @@ export const MANY_AT_ONCE = [
       stages: [
         stage('melt', 'Melt in foils', {
           ...QUADRANTS,
-          order: NAPE_TO_FRONT,
           zones: {
             '*': {
               preset: 'mediumWeave',
@@ -160,7 +155,6 @@ export const MANY_AT_ONCE = [
       stages: [
         stage('lighten', 'Light and low', {
           ...QUADRANTS,
-          order: NAPE_TO_FRONT,
           zones: { '*': { preset: 'fineWeave', rowGapMm: 4, sequence: ['A', 'B'] } },
         }),
       ],
@@ -176,7 +170,6 @@ export const MANY_AT_ONCE = [
       stages: [
         stage('lighten', 'Lighten', {
           ...QUADRANTS,
-          order: NAPE_TO_FRONT,
           zones: {
             '*': {
               preset: 'mediumWeave',
@@ -291,7 +284,6 @@ export const MANY_AT_ONCE = [
         { ...bare('cut', 'Cut', 30), cut: { lengthCm: Math.max(8, Math.round(KEPT_OF_LENGTH * lengthCm)) } },
         stage('lighten', 'Lighten', {
           ...QUADRANTS,
-          order: NAPE_TO_FRONT,
           zones: { '*': { preset: 'mediumWeave', rowGapMm: 8, sequence: ['A'] } },
         }),
         glossAll('B'),
@@ -312,7 +304,6 @@ export const MANY_AT_ONCE = [
       stages: [
         stage('lighten', 'Paint', {
           ...QUADRANTS,
-          order: NAPE_TO_FRONT,
           zones: throughout(
             { preset: 'painted', rowGapMm: 14, startCm: 14, take: { faceLiftCm: 8 }, sequence: ['A'] },
             { preset: 'painted', rowGapMm: 10, startCm: 14, take: { shape: 'w', faceLiftCm: 8 }, sequence: ['A'] },
@@ -333,7 +324,6 @@ export const MANY_AT_ONCE = [
       stages: [
         stage('lighten', 'Paint', {
           ...QUADRANTS,
-          order: NAPE_TO_FRONT,
           zones: {
             '*': {
               preset: 'painted',

@@ -50,10 +50,13 @@ export const stage = (kind: StageKind, name: string, rest: Omit<StageDesign, 'ki
   name,
   ...rest,
 })
-export const QUADRANTS = { template: 'fourQuadrants', parameters: { separateNape: true } } as const
+/** Quadrants over a nape, worked nape to top, back before front: as most heads of foils are. */
+export const QUADRANTS = {
+  template: 'fourQuadrants',
+  parameters: { separateNape: true },
+  order: ['nape', 'backLeft', 'backRight', 'frontLeft', 'frontRight'],
+} satisfies Partial<StageDesign>
 export const STRIP = { template: 'topStrip' } as const
-/** Nape to top, back before front: the order in which most heads of foils are worked. */
-export const NAPE_TO_FRONT = ['nape', 'backLeft', 'backRight', 'frontLeft', 'frontRight']
 
 /** Fine above, bolder below: bold pieces are seen only in movement, fine ones on top stay soft. */
 export const throughout = (change: Change, nape: Change = change): StageDesign['zones'] => ({ '*': change, nape })

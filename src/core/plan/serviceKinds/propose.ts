@@ -264,6 +264,9 @@ export function proposePlan(planner: Planner, wished: Wished, person: Person): P
   return { plan: { ...plan, proposal: reasons }, serviceId, reasons }
 }
 
+/** Kinds of service whose permanent colour comes to the wished level. */
+const DEEPENS: readonly ServiceId[] = ['deeperAgain', 'rootColour', 'filledAndDeepened']
+
 /** A formula of a kind of service as the wish has it; says why, where it is a choice. */
 function formulaFor(
   plan: FaltoPlan,
@@ -284,9 +287,7 @@ function formulaFor(
     )
     return { ...formula, ...wanted, liftGoal, ...(kind === 'powderLightener' && { developerVol: strength }) }
   }
-  if (serviceId === 'deeperAgain') return lasting(formula, wished, wanted, reasons)
-  if (serviceId === 'rootColour' || (serviceId === 'filledAndDeepened' && kind === 'permanentColour'))
-    return lasting(formula, wished, wanted, reasons)
+  if (DEEPENS.includes(serviceId) && kind === 'permanentColour') return lasting(formula, wished, wanted, reasons)
   if (serviceId === 'dyeTakenOut') return { ...formula, tone: wanted.tone }
   return tonesEverything(plan, formula.id) ? { ...formula, ...wanted } : formula
 }

@@ -4,7 +4,6 @@ import { planFromDesign, type Change } from './design'
 import { MANY_AT_ONCE } from './manyAtOnce'
 import type { Person } from './newPlan'
 import {
-  NAPE_TO_FRONT,
   QUADRANTS,
   STRIP,
   allOver,
@@ -34,7 +33,6 @@ const KINDS = [
       stages: [
         stage('lighten', 'Lighten', {
           ...QUADRANTS,
-          order: NAPE_TO_FRONT,
           zones: { '*': { preset: 'babylight', rowGapMm: 6, sequence: ['A'] } },
         }),
         glossAll('B'),
@@ -168,7 +166,6 @@ const KINDS = [
       stages: [
         stage('lighten', 'New growth', {
           ...QUADRANTS,
-          order: NAPE_TO_FRONT,
           zones: { '*': { preset: 'fineWeave', rowGapMm: 6, upToCm: retouched(hair), sequence: ['A'] } },
         }),
         glossAll('B'),
@@ -185,7 +182,6 @@ const KINDS = [
       stages: [
         stage('lighten', 'Lighten', {
           ...QUADRANTS,
-          order: NAPE_TO_FRONT,
           zones: throughout(
             { preset: 'teased', rowGapMm: 14, direction: 'diagonalBack', startCm: 3, sequence: ['A'] },
             { preset: 'teased', rowGapMm: 14, startCm: 4, sequence: ['A'] },
@@ -206,7 +202,6 @@ const KINDS = [
       stages: [
         stage('lighten', 'Lighten', {
           ...QUADRANTS,
-          order: NAPE_TO_FRONT,
           zones: { '*': { preset: 'slice', subsectionMm: 8, rowGapMm: 0, sequence: ['A'] } },
         }),
         glossAll('B'),
@@ -223,7 +218,6 @@ const KINDS = [
       stages: [
         stage('lighten', 'Lowlight', {
           ...QUADRANTS,
-          order: NAPE_TO_FRONT,
           zones: {
             '*': { preset: 'chunkyWeave', rowGapMm: 9, direction: 'diagonalBack', startCm: 1, sequence: ['A'] },
           },
@@ -241,7 +235,6 @@ const KINDS = [
       stages: [
         stage('lighten', 'Lowlight', {
           ...QUADRANTS,
-          order: NAPE_TO_FRONT,
           zones: { '*': { preset: 'fineWeave', rowGapMm: 7, sequence: ['A'] } },
         }),
       ],
@@ -273,7 +266,6 @@ const KINDS = [
       stages: [
         stage('lighten', 'Paint', {
           ...QUADRANTS,
-          order: NAPE_TO_FRONT,
           zones: throughout(
             {
               preset: 'painted',
@@ -303,7 +295,6 @@ const KINDS = [
       stages: [
         stage('lighten', 'Paint', {
           ...QUADRANTS,
-          order: NAPE_TO_FRONT,
           zones: {
             '*': {
               preset: 'painted',
@@ -380,7 +371,6 @@ const KINDS = [
       stages: [
         stage('lighten', 'Lighten', {
           ...QUADRANTS,
-          order: NAPE_TO_FRONT,
           zones: {
             '*': {
               preset: 'mediumWeave',
@@ -408,7 +398,7 @@ const KINDS = [
         gloss(naturalLevel + 3, { tone: 'cool' }),
       ],
       stages: [
-        { ...shadow('A', 3), template: 'fourQuadrants', parameters: { separateNape: true }, order: NAPE_TO_FRONT },
+        { ...shadow('A', 3), ...QUADRANTS },
         stage('melt', 'Melt', {
           template: 'fourQuadrants',
           ...onto(0),
@@ -457,14 +447,12 @@ const KINDS = [
       stages: [
         stage('lighten', 'Lighten', {
           ...QUADRANTS,
-          order: NAPE_TO_FRONT,
           zones: {
             '*': { preset: 'mediumWeave', rowGapMm: 8, startCm: 1.5, bufferCm: 1.5, sequence: ['A', 'A', 'leave'] },
           },
         }),
         stage('base', 'Base between the foils', {
           ...QUADRANTS,
-          order: NAPE_TO_FRONT,
           worksOn: { kind: 'dropped', stage: 0 },
           begins: { kind: 'sectionBySection', stage: 0 },
           comesOff: { kind: 'together', stage: 0 },

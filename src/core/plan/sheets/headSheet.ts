@@ -1,4 +1,5 @@
 import { byId, type FaltoPlan, type Formula, type Stage } from '../../model'
+import { foilsOf } from '../../placement/foils'
 import type { ComputedStages } from '../../placement/quantity'
 import { mapDrawing, type MapDrawing, type ZoneDrawing } from './mapDrawing'
 
@@ -56,7 +57,7 @@ export function headSheet(
       order: stage.order.map((id, i) => {
         const zone = byId(stage.zones, id)
         const { pieces } = computed.zones.find(({ zoneId }) => zoneId === id)!.placement
-        const foils = pieces.reduce((sum, piece) => sum + piece.foils, 0)
+        const foils = foilsOf(pieces)
         const letters = [...new Set(pieces.map(({ formulaId }) => formulaId))].join(' ')
         return {
           turn: i + 1,

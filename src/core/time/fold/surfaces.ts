@@ -1,5 +1,5 @@
 import { isVirgin } from '../../hair/hairRecord'
-import { activeVariant, indexPlan, isLightener, type Band, type FaltoPlan } from '../../model'
+import { activeVariant, lighteningLetters, type Band, type FaltoPlan } from '../../model'
 import { surfaceOfBand, type Surface } from '../../product/formula'
 import { hairsByCell, type Piece } from '../../placement/foils'
 import type { ComputedStages } from '../../placement/quantity'
@@ -25,8 +25,7 @@ interface Stretch {
  */
 export function surfacesOf(plan: FaltoPlan, computed: ComputedStages, fold: Fold): Record<string, Surface[]> {
   const { stages } = activeVariant(plan)
-  const { leadOf } = indexPlan(plan)
-  const lighteners = new Set(plan.formulas.filter((formula) => isLightener(leadOf(formula).kind)).map(({ id }) => id))
+  const lighteners = lighteningLetters(plan)
   const met = new Map(plan.formulas.map(({ id }) => [id, new Map<string, Stretch>()]))
   for (const { stageId, placement } of computed.zones) {
     const index = stages.findIndex(({ id }) => id === stageId)
@@ -36,16 +35,18 @@ export function surfacesOf(plan: FaltoPlan, computed: ComputedStages, fold: Fold
       const { cells, hairs } = hairsByCell(computed.head, piece)
       cells.forEach((cell, i) =>
         fold.stages[index]![cell]!.filter(fits).forEach((lock) =>
-          addStretches(met.get(piece.formulaId)!, lock, hairs[i]! * lock.share, { ...piece, lighteners }),
+          addStretches(met.get(piece.formulaId)!, lock, hairs[i]! * lock.share, piece, lighteners),
         ),
       )
     }
   }
-  const whole = { fromCm: 0, toCm: Infinity, lighteners }
+  const whole = { fromCm: 0, toCm: Infinity }
   return Object.fromEntries(
     [...met].map(([id, stretches]) => {
       if (stretches.size === 0)
-        fold.stages[0]!.forEach((locks) => locks.forEach((lock) => addStretches(stretches, lock, lock.share, whole)))
+        fold.stages[0]!.forEach((locks) =>
+          locks.forEach((lock) => addStretches(stretches, lock, lock.share, whole, lighteners)),
+        )
       return [id, surfacesFrom([...stretches.values()])]
     }),
   )
@@ -56,7 +57,8 @@ function addStretches(
   known: Map<string, Stretch>,
   { bands, white, sources, took }: Lock,
   hairs: number,
-  { fromCm, toCm, lighteners }: Pick<Piece, 'fromCm' | 'toCm'> & { lighteners: ReadonlySet<string> },
+  { fromCm, toCm }: Pick<Piece, 'fromCm' | 'toCm'>,
+  lighteners: ReadonlySet<string>,
 ): void {
   for (const band of bands) {
     const [from, to] = [Math.max(band.fromCm, fromCm), Math.min(band.toCm, toCm)]

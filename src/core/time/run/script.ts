@@ -1,15 +1,7 @@
-import type { FaltoPlan } from '../../model'
+import { lighteningLetters, type FaltoPlan } from '../../model'
 import { processOf } from '../fold'
 import { driesAfter, type Course, type ServiceProcess } from '../lightening'
-import {
-  clockFor,
-  lightens,
-  liftOf,
-  type ServedPiece,
-  type ClockOptions,
-  type TaskKind,
-  type ZoneClock,
-} from '../schedule'
+import { clockFor, liftOf, type ServedPiece, type ClockOptions, type TaskKind, type ZoneClock } from '../schedule'
 import type { ComputedStages } from '../../placement/quantity'
 
 /** A step of a visit as it was planned. Seconds count from the start of the visit. */
@@ -98,12 +90,13 @@ function courseIn(process: ServiceProcess, lifting: readonly ServedPiece[]): Scr
 export function scriptFor(plan: FaltoPlan, computed: ComputedStages, options: ClockOptions): RunScript {
   const process = processOf(plan, computed, { canvas: options.canvas, roomCelsius: options.roomCelsius })
   const { visit, ...clock } = clockFor(plan, computed, options, process)
+  const lighteners = lighteningLetters(plan)
   const starts = new Map(clock.tasks.map(({ id, from, personId }) => [id, { start: Math.round(60 * from), personId }]))
   return {
     people: options.crew.people.map(({ id, name }) => ({ id, name })),
     steps: visit.tasks
       .map(({ id, kind, about, seconds, pieces = [] }) => {
-        const lifting = kind === 'apply' ? pieces.filter(({ piece }) => lightens(plan, piece.formulaId)) : []
+        const lifting = kind === 'apply' ? pieces.filter(({ piece }) => lighteners.has(piece.formulaId)) : []
         return {
           id,
           kind,

@@ -1,4 +1,4 @@
-import { byId, activeVariant, liftGoalOf, type Canvas, type FaltoPlan } from '../../model'
+import { byId, activeVariant, lighteningLetters, liftGoalOf, type Canvas, type FaltoPlan } from '../../model'
 import { processOf } from '../fold'
 import { ROOM_CELSIUS, type ServiceProcess, type SpotResult } from '../lightening'
 import { combinedSigma, rangeOf, SECONDS_VARIATION, type Range, type ComputedStages } from '../../placement/quantity'
@@ -7,7 +7,6 @@ import { prepare, type Person, type Prepared, type Resource, type Schedule } fro
 import { findSchedule } from './search'
 import {
   chunksOf,
-  lightens,
   mayStayFrom,
   mixId,
   visitOf,
@@ -205,8 +204,9 @@ function zonesOf(
   visit: Visit,
   startOf: ReadonlyMap<string, number>,
 ): { zone: ZoneClock; outcomes: PieceOutcome[]; lifts: boolean }[] {
+  const lighteners = lighteningLetters(plan)
   return outcomesByZone(process, visit, startOf).map(({ outcomes, ...group }) => {
-    const lifts = lightens(plan, group.formulaId)
+    const lifts = lighteners.has(group.formulaId)
     return { zone: zoneClock(plan, process, group, outcomes, lifts), outcomes, lifts }
   })
 }

@@ -22,7 +22,6 @@ export {
   type Helper,
   type ZoneClock,
 } from './clock'
-export { lightens } from './visit'
 export { TAKE_OUT_SECONDS } from './constants'
 export { arrivalFor, dayFor, type DayClock, type DayVisit } from './day'
 export { exactSchedule } from './exact'

@@ -1,6 +1,6 @@
 /* eslint-disable max-lines -- one step: from foils to tasks; it is rebuilt with the stages’ relations */
 import { bowlVol } from '../../product/formula'
-import { activeVariant, byId, inOneRinse, isLightener, type CountsFrom, type FaltoPlan, type Stage } from '../../model'
+import { activeVariant, inOneRinse, lighteningLetters, type CountsFrom, type FaltoPlan, type Stage } from '../../model'
 import type { Piece } from '../../placement/foils'
 import type { ServiceProcess } from '../lightening'
 import { MIXING_MINUTES, zoneSeconds, type ComputedStages, type ZoneResult } from '../../placement/quantity'
@@ -55,12 +55,6 @@ export interface VisitTask extends Task {
 export interface VisitLag extends Lag {
   formulaId?: string | undefined
   about?: string | undefined
-}
-
-/** Whether what a formula puts on lifts. */
-export function lightens({ formulas, products }: FaltoPlan, formulaId: string): boolean {
-  const { productId } = byId(formulas, formulaId)
-  return isLightener(byId(products, productId).kind)
 }
 
 /** A piece with what serves it. */
@@ -179,6 +173,7 @@ function server(
   process: ServiceProcess,
 ): (zone: ZoneResult, piece: Piece, seconds: number, at: number) => ServedPiece {
   const lastsOf = new Map(activeVariant(plan).stages.map(({ id, lasts }) => [id, lasts]))
+  const lighteners = lighteningLetters(plan)
   const bowlOf = bowlFinder(plan, computed)
   return (zone, piece, seconds, at) => {
     const { bowl, vol, ageMinutes } = bowlOf(piece, at)
@@ -196,7 +191,7 @@ function server(
       most: secondsFromMinutes(most),
       short,
       seconds,
-      counts: lasts?.from ?? (lightens(plan, piece.formulaId) ? 'eachPiece' : 'endOfApplication'),
+      counts: lasts?.from ?? (lighteners.has(piece.formulaId) ? 'eachPiece' : 'endOfApplication'),
     }
   }
 }

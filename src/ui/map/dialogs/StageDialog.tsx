@@ -9,16 +9,14 @@ import Stack from '@mui/material/Stack'
 import Switch from '@mui/material/Switch'
 import {
   BEGINS,
-  byId,
   COMES_OFF,
   COUNTS_FROM,
   LIMITS,
   METHODS,
-  placementLetters,
+  shortestLabel,
   type Begins,
   type ComesOff,
   type CountsFrom,
-  type FaltoPlan,
   type Method,
   type Stage,
 } from '@/core/model'
@@ -142,7 +140,9 @@ function ComesOffField() {
 
 function LastsFields() {
   const { stage, set } = useStage()
-  const longest = usePlan((state) => longestFor(state.document, stageOf(state)))
+  const longest = usePlan(
+    (state) => shortestLabel(state.document, stageOf(state))?.maximumMinutes ?? LIMITS.lastsMinutes.max,
+  )
   const { lasts } = stage
   return (
     <>
@@ -187,15 +187,6 @@ function LastsFields() {
       )}
     </>
   )
-}
-
-/** The shortest longest time among the labels of what a stage works with, min. */
-function longestFor({ formulas, products }: FaltoPlan, { zones }: Stage): number {
-  const letters = new Set(zones.flatMap(({ placement }) => placementLetters(placement)))
-  const times = formulas
-    .filter(({ id }) => letters.has(id))
-    .map(({ productId }) => byId(products, productId).maximumMinutes)
-  return Math.min(LIMITS.lastsMinutes.max, ...times)
 }
 
 function MethodField() {
