@@ -1,9 +1,9 @@
-import { entryOf, type FoilSizes, type Placement, type RhythmEntry, type RowEntry, type Selection } from '../../model'
+import { entryOf, type FoilSizes, type Placement, type RowEntry, type Selection } from '../../model'
 import { placeFromMap } from '../../scalp/head'
 import { FOIL_USABLE_CM, MOST_PIECES, NARROWEST_FOIL_CM, ONE_FOIL_ROW_CM } from './constants'
 import type { VertexHair } from './contour'
 import type { PartingField } from './field'
-import { piecesOf, type Piece, type RowPart } from './pieces'
+import { piecesOf, type OwnEntry, type Piece, type RowPart } from './pieces'
 import { cutLine, MAP, polylineLength, reversed, SPACE, STRIDE, type Polyline } from './polyline'
 import { layRows, type Row } from './rows'
 import type { Site } from './site'
@@ -66,7 +66,7 @@ export function placeZone(
           'This zone would need thousands of foils. Make subsections thicker or the gaps between them wider.',
         )
       const id = `${stageId}/${zoneId}/${row.index}/${index}`
-      pieces.push(...piecesOf({ ...entry, part, id, zoneId, row, index, foils, foil: pieces.length, turn }))
+      pieces.push(...piecesOf({ entry, part, id, zoneId, row, index, foils, foil: pieces.length, turn }))
     })
   })
   const takenHairs = pieces.reduce((sum, piece) => sum + (piece.along ? 0 : piece.takenHairs), 0)
@@ -91,14 +91,6 @@ export function placeZone(
     takenShare: takenHairs / whole,
     takenByFormula: Object.fromEntries(Object.entries(taken).map(([id, hairs]) => [id, hairs / whole])),
   }
-}
-
-/** A row's entry with everything the zone says in its place, and where it finds its hair. */
-interface OwnEntry {
-  placement: Placement
-  stretches: RhythmEntry['stretches']
-  select: Selection
-  site: Site
 }
 
 function inFull(zone: Placement, entry: RowEntry, siteOf: Surroundings['siteOf']): OwnEntry {

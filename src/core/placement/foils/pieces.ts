@@ -85,17 +85,22 @@ export interface RowPart {
   along: { from: number; to: number }
 }
 
+/** What is done with a row: its turn of the rhythm with everything the zone says in its place, and its hair. */
+export interface OwnEntry {
+  placement: Placement
+  stretches: RhythmEntry['stretches']
+  select: Selection
+  site: Site
+}
+
 /** A part of a row, with all that decides what is put there. */
 export interface Laid {
+  entry: OwnEntry
   part: RowPart
   id: string
   zoneId: string
   row: Row
   index: number
-  placement: Placement
-  stretches: RhythmEntry['stretches']
-  select: Selection
-  site: Site
   foils: FoilSizes
   foil: number
   turn: number
@@ -103,7 +108,8 @@ export interface Laid {
 
 /** The pieces of a part: one for every stretch along the strand and, where what is left is worked too, its dropout. */
 export function piecesOf(laid: Laid): Piece[] {
-  const { row, placement, site, foil, turn } = laid
+  const { row, foil, turn } = laid
+  const { placement, site } = laid.entry
   const { line, take: taken, along } = laid.part
   const placeAt = (share: number) => ({
     height: row.height,
@@ -130,7 +136,7 @@ export function piecesOf(laid: Laid): Piece[] {
   const reach: Reach = {
     startCm,
     upToCm: rampedFigure(placement, 'upToCm', middle) ?? Infinity,
-    stopBeforeEndsCm: rampedFigure({ stopBeforeEndsCm: 0, ...placement }, 'stopBeforeEndsCm', middle) ?? 0,
+    stopBeforeEndsCm: rampedFigure(placement, 'stopBeforeEndsCm', middle, 0) ?? 0,
   }
   const bulk = { area, hairs, takenHairs: hairs * open * share }
   const mains = stretchPieces(laid, site.white ? thinnedTo(take, share) : take, bulk, reach)
@@ -140,9 +146,8 @@ export function piecesOf(laid: Laid): Piece[] {
   if (!dropout || !isStitched(take) || left <= 0) return mains
   const base = dropout.kind === 'base'
   const dropped = createPiece(laid, base ? { ...take, kind: 'onScalp' } : take, {
-    ...bulk,
-    takenHairs: left,
-    ...extentOf(laid, base ? { ...take, kind: 'onScalp' } : take, { ...reach, startCm: base ? 0 : startCm }),
+    bulk: { area, hairs, takenHairs: left },
+    extent: extentOf(laid, base ? { ...take, kind: 'onScalp' } : take, { ...reach, startCm: base ? 0 : startCm }),
     formulaId: dropout.formulaId,
     id: `${laid.id}/dropout`,
     ...DROPPED[dropout.kind],
@@ -174,26 +179,25 @@ function extentOf({ part: { line } }: Laid, take: Take, { startCm, upToCm, stopB
 function stretchPieces(
   laid: Laid,
   take: Take,
-  bulk: Pick<Amount, 'area' | 'hairs' | 'takenHairs'>,
+  bulk: Bulk,
   reach: Reach,
 ): Piece[] {
-  const { id, stretches, placement } = laid
+  const { id } = laid
+  const { stretches, placement } = laid.entry
   const whole = extentOf(laid, take, reach)
   const applied = appliedAs(take, coverOf(placement))
   return stretches.map(({ formulaId, fromCm, toCm }, i) => {
     const before = stretches[i - 1]
     const next = stretches[i + 1]
-    const extent = {
-      fromCm: fromCm ?? before?.toCm ?? whole.fromCm,
-      toCm: toCm ?? next?.fromCm ?? whole.toCm,
-    }
     const further = i > 0
     return createPiece(laid, take, {
-      ...bulk,
-      ...extent,
+      bulk,
+      extent: { fromCm: fromCm ?? before?.toCm ?? whole.fromCm, toCm: toCm ?? next?.fromCm ?? whole.toCm },
       formulaId,
       id: further ? `${id}/s${i + 1}` : id,
-      ...(further ? { along: id, kind: 'open', cover: applied.cover } : applied),
+      along: further ? id : undefined,
+      kind: further ? 'open' : applied.kind,
+      cover: applied.cover,
     })
   })
 }
@@ -242,24 +246,30 @@ function meanOver(line: Polyline, value: (x: number, y: number) => number): numb
   return sum / count
 }
 
-interface Amount extends Extent {
-  id: string
-  along?: string
-  kind: Piece['kind']
-  cover: Cover
-  formulaId: string
+/** Scalp of a subsection, cm², its hairs, and those of them that are picked up. */
+interface Bulk {
   area: number
   hairs: number
   takenHairs: number
+}
+
+interface Amount {
+  bulk: Bulk
+  extent: Extent
+  id: string
+  along?: string | undefined
+  kind: Piece['kind']
+  cover: Cover
+  formulaId: string
 }
 
 /** Product on hair against the usual. */
 const soaked = (take: Take): number => THINNEST + saturationOf(take)
 
 function createPiece(
-  { zoneId, row, index, placement, foils, select, part: { line } }: Laid,
+  { zoneId, row, index, entry: { placement, select }, foils, part: { line } }: Laid,
   take: Take,
-  { id, along, kind, cover, formulaId, area, hairs, takenHairs, fromCm, toCm }: Amount,
+  { id, along, kind, cover, formulaId, bulk: { area, hairs, takenHairs }, extent: { fromCm, toCm } }: Amount,
 ): Piece {
   const meanLength = meanAlong(line, LENGTH)
   const hairLength = greatestAlong(line, LENGTH)
@@ -268,7 +278,7 @@ function createPiece(
   const longest = foils.lengthsCm.at(-1) ?? Infinity
   return {
     id,
-    ...(along !== undefined && { along }),
+    along,
     zoneId,
     kind,
     cover,

@@ -24,15 +24,16 @@ export const isTakeFigure = (figure: RampFigure): figure is TakeFigure => OF_TAK
 type PlacementFigure = Exclude<RampFigure, TakeFigure>
 
 /**
- * A placement's figure at a place: the asked one, or what its ramp makes of it, in the figure's own unit; undefined
- * where nothing is asked.
+ * A placement's figure at a place: the asked one, or what its ramp makes of it, in the figure's own unit.
+ * @param usual the figure where nothing is asked; where nothing is usual either, there is no ramp
  */
 export function rampedFigure<Figure extends PlacementFigure>(
   placement: Placement,
   figure: Figure,
   place: RampPlace,
+  usual: Placement[Figure] = undefined as Placement[Figure],
 ): Placement[Figure] {
-  const asked = placement[figure]
+  const asked = placement[figure] ?? usual
   const ramp = placement.ramps?.find((candidate) => candidate.figure === figure)
   return ramp && asked !== undefined ? (ramped(ramp, asked, place) as Placement[Figure]) : asked
 }
