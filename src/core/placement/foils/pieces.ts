@@ -176,12 +176,7 @@ function extentOf({ part: { line } }: Laid, take: Take, { startCm, upToCm, stopB
 }
 
 /** One piece for each stretch of an entry; all but the first go on hair that the first holds already. */
-function stretchPieces(
-  laid: Laid,
-  take: Take,
-  bulk: Bulk,
-  reach: Reach,
-): Piece[] {
+function stretchPieces(laid: Laid, take: Take, bulk: Bulk, reach: Reach): Piece[] {
   const { id } = laid
   const { stretches, placement } = laid.entry
   const whole = extentOf(laid, take, reach)
