@@ -106,6 +106,7 @@ export class FormulaDto implements Formula {
   @MayBeAbsent() @ListOf(() => FormulaAdditiveDto, 0, COUNTS.additives) additives?: FormulaAdditiveDto[]
   @MayBeAbsent() @InRange(LIMITS.targetLevel) liftGoal?: number
   @MayBeAbsent() @InRange(LIMITS.developerVol) firstBowlVol?: number
+  @MayBeAbsent() @IsBoolean({ message: 'must be true or false' }) firstBowlOnly?: boolean
   @MayBeAbsent() @Counting() @InRange(LIMITS.bowls) bowls?: number
   @MayBeAbsent() @OneOf(CONSISTENCIES) consistency?: Formula['consistency']
   @MayBeAbsent() @Text(COUNTS.noteLength) note?: string

@@ -9,6 +9,7 @@ import type {
   CountsFrom,
   Cover,
   CutLine,
+  Consistency,
   Curl,
   Density,
   Direction,
@@ -50,6 +51,7 @@ import type {
 export const WORDS = {
   density: { low: 'low', medium: 'medium', high: 'high' } satisfies Record<Density, string>,
   texture: { fine: 'fine', medium: 'medium', coarse: 'coarse' } satisfies Record<Texture, string>,
+  consistency: { liquid: 'Liquid', cream: 'Cream', thick: 'Thick' } satisfies Record<Consistency, string>,
   curl: { straight: 'straight', wavy: 'wavy', curly: 'curly', coily: 'coily' } satisfies Record<Curl, string>,
   cutLine: {
     oneLength: 'One length',

@@ -160,6 +160,40 @@ it('a parting is drawn, bent, merged away and undone; one that crosses itself is
   )
 })
 
+it('an island is taken out by a round parting, moved, cut through, and put back', async () => {
+  const planId = await newPlan(oriel, await newClient(oriel, 'Island'))
+  const { page } = await counted(planId)
+  const zonesOf = async () => (await exported(planId)).variants[0]!.stages[0]!.zones
+  const whole = await totals(page)
+  await press(page, 'Draw a parting')
+  await page.waitForSelector('[aria-label="Partings in hand"]')
+  const map = (await page.waitForSelector('svg[aria-label^="Scalp map"]'))!
+  const box = (await map.boundingBox())!
+  const around = (turn: number) =>
+    [
+      box.x + box.width * 0.36 + 0.07 * box.width * Math.cos(2 * Math.PI * turn),
+      box.y + box.height * 0.34 + 0.07 * box.width * Math.sin(2 * Math.PI * turn),
+    ] as const
+  await page.mouse.move(...around(0))
+  await page.mouse.down()
+  // A little past where it began, as hands do.
+  for (let turn = 1; turn <= 41; turn++) await page.mouse.move(...around(turn / 40))
+  await page.mouse.up()
+  await page.waitForSelector('::-p-text(Front left, part)')
+  await saved(page)
+  const [kept, island] = (await zonesOf()).filter(({ name }) => name.startsWith('Front left'))
+  expect(island!.boundary).toHaveLength(2)
+  expect(kept!.boundary.length).toBeGreaterThan(5)
+  expect(await totals(page)).not.toBe(whole)
+
+  await press(page, 'Merge')
+  await zone(page, 'Front left, part')
+  await page.mouse.click(box.x + box.width * 0.36, box.y + box.height * 0.5)
+  await page.waitForSelector('[aria-label="Undo: Zones merged"]')
+  await saved(page)
+  expect(await zonesOf()).toHaveLength(4)
+})
+
 it('a parting is drawn and merged away with the keyboard alone', async () => {
   const planId = await newPlan(oriel, await newClient(oriel, 'By keys'))
   const { page } = await counted(planId)
@@ -187,6 +221,14 @@ it('a parting is drawn and merged away with the keyboard alone', async () => {
   await page.waitForSelector('[aria-label="Undo: Zones merged"]')
   await saved(page)
   expect(await zonesOf()).toHaveLength(4)
+  // A diamond, corner by corner, back to where it began.
+  await tool('Draw a parting')
+  await strokes(['ArrowUp', 14], ['ArrowLeft', 8], ['Enter'], ['ArrowLeft', 4], ['ArrowDown', 4], ['Space'])
+  await strokes(['ArrowRight', 4], ['ArrowDown', 4], ['Space'], ['ArrowRight', 4], ['ArrowUp', 4], ['Space'])
+  await strokes(['ArrowLeft', 4], ['ArrowUp', 4], ['Enter'])
+  await page.waitForSelector('::-p-text(Front left, part)')
+  await saved(page)
+  expect(await zonesOf()).toHaveLength(5)
 })
 
 it('starts from a kind of service fitted to the client, switches between stages and opens how it will look', async () => {

@@ -65,8 +65,10 @@ export interface Formula {
   /** What is mixed, where it is more than `productId` alone; that one then leads: it decides kind, times and rules. */
   shades?: FormulaShade[] | undefined
   additives?: FormulaAdditive[] | undefined
-  /** Strength of the first bowl, vol; the others rise to `developerVol` evenly. */
+  /** Strength of the first bowl, vol; the others rise to `developerVol` evenly, or at once. */
   firstBowlVol?: number | undefined
+  /** Only the first bowl is weaker. */
+  firstBowlOnly?: boolean | undefined
   /** How many bowls it is mixed in, where that was chosen by hand. */
   bowls?: number | undefined
   consistency?: Consistency | undefined

@@ -54,7 +54,7 @@ export function PlanMenu({ anchor, onClose, onOpen, onRename, underlay }: Props)
 
   return (
     <Menu open anchorEl={anchor} onClose={onClose}>
-      {permissions.write && <MenuItem onClick={then(onRename)}>Rename</MenuItem>}
+      {permissions.write && <MenuItem onClick={then(onRename)}>Name, note and foils</MenuItem>}
       {permissions.write && <MenuItem onClick={then(() => void keep())}>Keep as a version</MenuItem>}
       <MenuItem onClick={then(() => onOpen('variants'))}>Ideas side by side</MenuItem>
       {underlay && (

@@ -32,7 +32,7 @@ const HeadHairDialog = dynamic(() => import('./dialogs/HeadHairDialog').then((mo
 const FormulasDialog = dynamic(() => import('./dialogs/FormulasDialog').then((module) => module.FormulasDialog))
 const VariantsDialog = dynamic(() => import('./dialogs/VariantsDialog').then((module) => module.VariantsDialog))
 const KeysDialog = dynamic(() => import('./dialogs/KeysDialog').then((module) => module.KeysDialog))
-const RenameDialog = dynamic(() => import('./dialogs/RenameDialog').then((module) => module.RenameDialog))
+const PlanDialog = dynamic(() => import('./dialogs/PlanDialog').then((module) => module.PlanDialog))
 
 /** The first ramp that is offered: denser towards the end of the line, as is usual at the face. Our estimate. */
 const FIRST_RAMP: RampWish = { figure: 'rowGapMm', from: 12, to: 4 }
@@ -58,7 +58,7 @@ export function Workspace({ open, permissions }: Props) {
 function Studio({ client, lastVisit }: Pick<OpenPlan, 'client' | 'lastVisit'>) {
   const { store, permissions } = usePlanStore()
   const worker = usePlanWorker(store)
-  const [dialog, setDialog] = useState<DialogName | 'rename'>()
+  const [dialog, setDialog] = useState<DialogName | 'plan'>()
   const [tool, setTool] = useState<MapTool>('rest')
   const [wish, setWish] = useState(FIRST_RAMP)
   const totalOpen = usePlan((state) => state.openTotal !== undefined)
@@ -74,7 +74,7 @@ function Studio({ client, lastVisit }: Pick<OpenPlan, 'client' | 'lastVisit'>) {
       onFocus={prepare}
       sx={{ display: 'flex', flexDirection: 'column', height: { md: '100dvh' }, minHeight: '100%' }}
     >
-      <Header client={client} onOpen={setDialog} onRename={() => setDialog('rename')} underlay={underlay} />
+      <Header client={client} onOpen={setDialog} onRename={() => setDialog('plan')} underlay={underlay} />
       <SaveTrouble />
       <HeadNotes recordChanged={client.recordChanged === 'changed'} onHead={() => setDialog('head')} />
       <Box sx={PANES}>
@@ -211,7 +211,7 @@ function HeadNotes({ recordChanged, onHead }: { recordChanged: boolean; onHead: 
 }
 
 interface OpenDialogProps {
-  dialog: DialogName | 'rename'
+  dialog: DialogName | 'plan'
   clientId: string
   worker: Worker
   onClose: () => void
@@ -229,7 +229,7 @@ function OpenDialog({ dialog, clientId, worker, onClose }: OpenDialogProps) {
       return <VariantsDialog worker={worker} onClose={onClose} />
     case 'keys':
       return <KeysDialog onClose={onClose} />
-    case 'rename':
-      return <RenameDialog onClose={onClose} />
+    case 'plan':
+      return <PlanDialog onClose={onClose} />
   }
 }

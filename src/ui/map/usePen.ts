@@ -11,6 +11,8 @@ interface Pen {
   onMove?: (at: MapPoint) => void
   /** Enter was pressed with the pen here. */
   onPress: (at: MapPoint, shift: boolean) => void
+  /** Space was pressed with the pen here. */
+  onCorner?: (at: MapPoint) => void
   /** Escape, or another place has the keys. */
   onAway?: () => void
 }
@@ -20,7 +22,7 @@ interface Pen {
  * downwards). A tool that was chosen with the keyboard has it in hand at once.
  * @returns where it is, while the sheet has the keys, and what the sheet needs
  */
-export function usePen({ left, right, top, bottom }: MapDrawing['extent'], { onMove, onPress, onAway }: Pen) {
+export function usePen({ left, right, top, bottom }: MapDrawing['extent'], { onMove, onPress, onCorner, onAway }: Pen) {
   const [at, setAt] = useState<MapPoint>()
   const sheet = useRef<SVGRectElement>(null)
   useEffect(() => {
@@ -37,6 +39,7 @@ export function usePen({ left, right, top, bottom }: MapDrawing['extent'], { onM
       setAt(next)
       onMove?.(next)
     } else if (event.key === 'Enter') onPress(at, event.shiftKey)
+    else if (event.key === ' ' && onCorner) onCorner(at)
     else if (event.key === 'Escape') onAway?.()
     else return
     event.preventDefault()

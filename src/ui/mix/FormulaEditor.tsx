@@ -4,6 +4,7 @@ import Stack from '@mui/material/Stack'
 import TextField from '@mui/material/TextField'
 import {
   byId,
+  CONSISTENCIES,
   COUNTS,
   isColour,
   isCompanion,
@@ -62,6 +63,18 @@ export function FormulaEditor({ id, onSuggest }: { id: string; onSuggest: () => 
       <Figures {...edit} leading={leading} set={set} />
       <Hints formula={formula} readOnly={edit.readOnly} onLevel={(level) => set('level', { level })} />
       <Additives {...edit} />
+      <TextField
+        key={formula.note}
+        size="small"
+        multiline
+        label="Note for this formula"
+        defaultValue={formula.note ?? ''}
+        disabled={edit.readOnly}
+        slotProps={{ htmlInput: { maxLength: COUNTS.noteLength } }}
+        onBlur={({ target }) => {
+          if (target.value.trim() !== (formula.note ?? '')) set('note', { note: target.value.trim() })
+        }}
+      />
     </Stack>
   )
 }
@@ -118,6 +131,13 @@ function Figures({ formula, leading, readOnly, onEdit, set }: FiguresProps) {
         options={TONES.map((value) => ({ value, label: WORDS.tone[value] }))}
         onChange={(tone) => set('tone', { tone })}
       />
+      <Choice
+        label="Mixed to"
+        value={formula.consistency ?? 'cream'}
+        disabled={readOnly}
+        options={CONSISTENCIES.map((value) => ({ value, label: WORDS.consistency[value] }))}
+        onChange={(consistency) => set('consistency', { consistency })}
+      />
     </Box>
   )
 }
@@ -139,18 +159,36 @@ function LiftGoal({ formula: { liftGoal, level }, readOnly, onEdit }: FormulaEdi
 }
 
 /** The strength of the first bowl, where the bowls rise. */
-function FirstBowl({ formula: { firstBowlVol, developerVol }, readOnly, onEdit }: FormulaEdit) {
+function FirstBowl({ formula: { firstBowlVol, firstBowlOnly = false, developerVol }, readOnly, onEdit }: FormulaEdit) {
   return (
-    <NumberField
-      label="Weaker first bowl"
-      value={firstBowlVol}
-      limit={{ ...LIMITS.developerVol, max: developerVol }}
-      step={1}
-      disabled={readOnly}
-      help={firstBowlVol === undefined ? 'all bowls alike' : `rises to ${developerVol} vol bowl by bowl`}
-      onChange={(vol) => onEdit('first bowl', (draft) => void (draft.firstBowlVol = vol))}
-      onClear={() => onEdit('first bowl', (draft) => delete draft.firstBowlVol)}
-    />
+    <>
+      <NumberField
+        label="Weaker first bowl"
+        value={firstBowlVol}
+        limit={{ ...LIMITS.developerVol, max: developerVol }}
+        step={1}
+        disabled={readOnly}
+        help={
+          firstBowlVol === undefined
+            ? 'all bowls alike'
+            : `${firstBowlOnly ? 'the second has' : 'rises bowl by bowl to'} ${developerVol} vol`
+        }
+        onChange={(vol) => onEdit('first bowl', (draft) => void (draft.firstBowlVol = vol))}
+        onClear={() => onEdit('first bowl', (draft) => delete draft.firstBowlVol)}
+      />
+      {firstBowlVol !== undefined && (
+        <Choice
+          label="The bowls after it"
+          value={firstBowlOnly ? 'only' : 'rise'}
+          disabled={readOnly}
+          options={[
+            { value: 'rise', label: 'Rise evenly' },
+            { value: 'only', label: 'All at full strength' },
+          ]}
+          onChange={(how) => onEdit('bowls after the first', (draft) => void (draft.firstBowlOnly = how === 'only'))}
+        />
+      )}
+    </>
   )
 }
 

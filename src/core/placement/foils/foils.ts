@@ -36,7 +36,7 @@ export class TooManyPiecesError extends Error {
 }
 
 /** What a salon's foils are where it says nothing: any length, cut to measure. */
-const USUAL_FOILS: FoilSizes = { widthCm: FOIL_USABLE_CM, lengthsCm: [] }
+export const USUAL_FOILS: FoilSizes = { widthCm: FOIL_USABLE_CM, lengthsCm: [] }
 
 /** What a zone's placement leans on besides its own figures. */
 export interface Surroundings {
@@ -171,12 +171,15 @@ function startsAtHairline(line: Polyline, head: Site['head']): boolean {
 export function splitRow(line: Polyline, row: number, bricklay: boolean, foilCm = FOIL_USABLE_CM): Polyline[] {
   const width = polylineLength(line)
   if (width < NARROWEST_FOIL_CM) return []
-  if (width <= foilCm * (ONE_FOIL_ROW_CM / FOIL_USABLE_CM)) return [line]
+  if (width <= rowOfOneFoil(foilCm)) return [line]
   const count = Math.ceil(width / foilCm)
   const foil = width / count
   const joints = bricklay && row % 2 === 1 ? halves(count) : whole(count)
   return joints.slice(1).map((joint, i) => cutLine(line, joints[i]! * foil, joint * foil))
 }
+
+/** The widest row that still goes into one foil of a width, cm. */
+export const rowOfOneFoil = (foilCm: number): number => foilCm * (ONE_FOIL_ROW_CM / FOIL_USABLE_CM)
 
 const whole = (count: number): number[] => Array.from({ length: count + 1 }, (_, i) => i)
 const halves = (count: number): number[] => [0, ...Array.from({ length: count }, (_, i) => i + 0.5), count]

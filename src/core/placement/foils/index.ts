@@ -5,7 +5,15 @@
 export { FOIL_USABLE_CM, ONE_FOIL_ROW_CM } from './constants'
 export { createField, type PartingField } from './field'
 export { hairsByCell, hairsOfCells, takenShareByCell } from './cells'
-export { placeZone, TooManyPiecesError, type Surroundings, type ZoneHair, type ZonePlacement } from './foils'
+export {
+  placeZone,
+  rowOfOneFoil,
+  TooManyPiecesError,
+  USUAL_FOILS,
+  type Surroundings,
+  type ZoneHair,
+  type ZonePlacement,
+} from './foils'
 export { foilsOf, type Piece } from './pieces'
 export { paintRamp, type PaintedRamp, type ZoneRamp } from './paintedRamp'
 export { defaultPlacement, TAKE_PRESETS, type TakePreset, type TakePresetId } from './presets'

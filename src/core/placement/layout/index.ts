@@ -6,19 +6,13 @@ export { checkStage, type LayoutProblem } from './check'
 export type { ZoneMesh } from './mesh'
 export { edgeDrawer, signedArea, type DrawnEdges } from './outline'
 export { shapeZone, type ZoneShape } from './shape'
-export {
-  bendParting,
-  cut,
-  DivisionError,
-  merge,
-  mirrored,
-  moveParting,
-  moveVertex,
-  zoneAt,
-  zoneOutline,
-  type Bounded,
-  type Division,
-} from './division'
+export { cut, cutClosed } from './cut'
+export { bridgedAnew } from './islands'
+export { closedLine } from './closing'
+export { bridgesOf } from './loops'
+export { merge } from './merge'
+export { bendParting, mirrored, moveParting, moveVertex } from './move'
+export { DivisionError, zoneAt, zoneOutline, type Bounded, type Division } from './division'
 export { snapPoint, type Snap, type SnapKind, type SnapTargets } from './snap'
 export { diskFromPlace, insidePolygon, placeOf, type DiskPoint } from './disk'
 export { mirrorRole, otherSideFirst, sideBegun } from './sides'

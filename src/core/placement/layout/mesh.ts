@@ -13,7 +13,7 @@ import { LATTICE_LOCATED, LATTICE_ROW_HEIGHT, LATTICE_SPACING, MESH_CLEARANCE, M
  * edge from corner k to corner k+1, or −1 at the outline.
  */
 export interface ZoneMesh {
-  /** So many vertices come first that lie on the outline, in its order. */
+  /** So many vertices come first that lie on the outline and round islands, in their order. */
   rim: number
   map: Float64Array
   space: Float64Array
@@ -25,22 +25,40 @@ export interface ZoneMesh {
   areas: Float64Array
 }
 
-/** @throws Error when the outline cannot be triangulated, which checked layouts always can */
-export function createMesh(head: Head, outline: readonly MapPoint[]): ZoneMesh {
+/**
+ * @param loops the outline round the zone and, the other way round, round each island in it
+ * @throws Error when the outline cannot be triangulated, which checked layouts always can
+ */
+export function createMesh(head: Head, loops: readonly (readonly MapPoint[])[]): ZoneMesh {
   const lattice = latticeOf(head)
-  const inner = innerPoints(lattice, outline)
-  let rim = [...outline]
+  const inner = innerPoints(lattice, loops)
+  let rims = loops
   for (let attempt = 0; attempt < MOST_REFINEMENTS; attempt++) {
-    const map = coordinates(rim, inner, lattice)
+    const map = coordinates(rims.flat(), inner, lattice)
     const delaunay = new Delaunator(map)
-    const missing = missingSides(delaunay, rim.length)
-    if (!missing.includes(1)) return finishMesh(head, delaunay, map, rim.length, inner, lattice)
-    rim = rim.flatMap((point, i) => {
-      const next = rim[(i + 1) % rim.length]!
-      return missing[i] ? [point, { x: (point.x + next.x) / 2, y: (point.y + next.y) / 2 }] : [point]
-    })
+    const next = following(rims)
+    const missing = missingSides(delaunay, next)
+    if (!missing.includes(1)) return finishMesh(head, delaunay, map, next, inner, lattice)
+    let at = 0
+    rims = rims.map((rim) =>
+      rim.flatMap((point, i) => {
+        const after = rim[(i + 1) % rim.length]!
+        return missing[at++] ? [point, { x: (point.x + after.x) / 2, y: (point.y + after.y) / 2 }] : [point]
+      }),
+    )
   }
   throw new Error('This zone is too narrow or too jagged to be worked out.')
+}
+
+/** For every point of the outline the one after it in its loop. */
+function following(rims: readonly (readonly MapPoint[])[]): Uint32Array {
+  const next = new Uint32Array(rims.reduce((count, rim) => count + rim.length, 0))
+  let start = 0
+  for (const { length } of rims) {
+    for (let i = 0; i < length; i++) next[start + i] = start + ((i + 1) % length)
+    start += length
+  }
+  return next
 }
 
 /** Points of the outline, then of the inside, as x, y pairs. */
@@ -62,12 +80,13 @@ function coordinates(rim: readonly MapPoint[], inner: readonly number[], { locat
  * 1 for sides of the outline (by their first point) that are not edges of the triangulation; halving them makes them
  * so.
  */
-function missingSides({ triangles }: Delaunator<Float64Array>, rim: number): Uint8Array {
+function missingSides({ triangles }: Delaunator<Float64Array>, next: Uint32Array): Uint8Array {
+  const rim = next.length
   const missing = new Uint8Array(rim).fill(1)
   for (let half = 0; half < triangles.length; half++) {
     const a = triangles[half]!
     const b = triangles[half % 3 === 2 ? half - 2 : half + 1]!
-    if (a < rim && b < rim && a === (b + 1) % rim) missing[b] = 0
+    if (a < rim && b < rim && a === next[b]) missing[b] = 0
   }
   return missing
 }
@@ -76,10 +95,11 @@ function finishMesh(
   head: Head,
   delaunay: Delaunator<Float64Array>,
   map: Float64Array,
-  rim: number,
+  next: Uint32Array,
   inner: readonly number[],
   { located }: Lattice,
 ): ZoneMesh {
+  const rim = next.length
   const count = map.length / 2
   const space = new Float64Array(3 * count)
   const direction = new Float64Array(2 * count)
@@ -96,7 +116,7 @@ function finishMesh(
     direction[2 * i + 1] = from[at + 6]!
     s[i] = from[at + 7]!
   }
-  const kept = insideTriangles(delaunay, rim)
+  const kept = insideTriangles(delaunay, next)
   const place = new Int32Array(delaunay.triangles.length / 3).fill(-1)
   kept.forEach((triangle, i) => (place[triangle] = i))
   const triangles = new Uint32Array(kept.length * 3)
@@ -123,7 +143,8 @@ function triangleArea(map: Float64Array, a: number, b: number, c: number): numbe
 }
 
 /** Points of the lattice inside the outline and not near its corners, by where they stand in the lattice. */
-function innerPoints(lattice: Lattice, outline: readonly MapPoint[]): number[] {
+function innerPoints(lattice: Lattice, loops: readonly (readonly MapPoint[])[]): number[] {
+  const outline = loops.length === 1 ? loops[0]! : loops.flat()
   let lowest = Infinity
   let highest = -Infinity
   for (const { y } of outline) {
@@ -134,7 +155,7 @@ function innerPoints(lattice: Lattice, outline: readonly MapPoint[]): number[] {
   for (let row = Math.ceil(lowest / LATTICE_ROW_HEIGHT); row <= highest / LATTICE_ROW_HEIGHT; row++) {
     const y = row * LATTICE_ROW_HEIGHT
     const corners = outline.filter((corner) => Math.abs(corner.y - y) < MESH_CLEARANCE)
-    const crossings = crossingsAt(outline, y)
+    const crossings = crossingsAt(loops, y)
     const shift = rowShift(row)
     for (let k = 0; k + 1 < crossings.length; k += 2) {
       for (
@@ -160,12 +181,14 @@ function isClear(corners: readonly MapPoint[], x: number, y: number): boolean {
 }
 
 /** Where a level line enters and leaves the outline, in turn (even-odd rule). */
-function crossingsAt(outline: readonly MapPoint[], y: number): number[] {
+function crossingsAt(loops: readonly (readonly MapPoint[])[], y: number): number[] {
   const crossings: number[] = []
-  let a = outline[outline.length - 1]!
-  for (const b of outline) {
-    if (a.y > y !== b.y > y) crossings.push(((b.x - a.x) * (y - a.y)) / (b.y - a.y) + a.x)
-    a = b
+  for (const outline of loops) {
+    let a = outline[outline.length - 1]!
+    for (const b of outline) {
+      if (a.y > y !== b.y > y) crossings.push(((b.x - a.x) * (y - a.y)) / (b.y - a.y) + a.x)
+      a = b
+    }
   }
   return crossings.length > 2
     ? crossings.sort((one, other) => one - other)
@@ -178,9 +201,10 @@ function crossingsAt(outline: readonly MapPoint[], y: number): number[] {
  * Triangles of the triangulation that lie inside the outline, in its order: those left of it, and all reached without
  * crossing it.
  */
-function insideTriangles(delaunay: Delaunator<Float64Array>, rim: number): Uint32Array {
+function insideTriangles(delaunay: Delaunator<Float64Array>, next: Uint32Array): Uint32Array {
   const { triangles, halfedges } = delaunay
-  const isRim = (a: number, b: number) => a < rim && b < rim && (b === (a + 1) % rim || a === (b + 1) % rim)
+  const rim = next.length
+  const isRim = (a: number, b: number) => a < rim && b < rim && (b === next[a] || a === next[b])
   const inside = new Uint8Array(triangles.length / 3)
   const queue = new Uint32Array(inside.length)
   let reached = 0
@@ -188,7 +212,7 @@ function insideTriangles(delaunay: Delaunator<Float64Array>, rim: number): Uint3
     const a = triangles[half]!
     const b = triangles[half % 3 === 2 ? half - 2 : half + 1]!
     // Delaunator winds its triangles clockwise where y points up, the outline runs anticlockwise.
-    if (a < rim && b < rim && a === (b + 1) % rim && !inside[Math.floor(half / 3)]) {
+    if (a < rim && b < rim && a === next[b] && !inside[Math.floor(half / 3)]) {
       inside[Math.floor(half / 3)] = 1
       queue[reached++] = Math.floor(half / 3)
     }

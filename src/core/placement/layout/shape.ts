@@ -1,5 +1,6 @@
 import { CROWN_POLAR_ANGLE, mapFromDirection, pointFromMap, type Head } from '../../scalp/head'
 import type { BoundaryStep, Layout, MapPoint, Point3 } from '../../model'
+import { loopsOf } from './loops'
 import { createMesh, type ZoneMesh } from './mesh'
 import { drawEdges, joinOutline, signedArea } from './outline'
 
@@ -7,7 +8,10 @@ import { drawEdges, joinOutline, signedArea } from './outline'
 export interface ZoneShape {
   id: string
   role: string
+  /** One closed walk; over a bridge and back where there is an island in the zone. */
   outline: MapPoint[]
+  /** The outline round the zone, and the other way round each island in it. */
+  loops: MapPoint[][]
   /** cm² of scalp. */
   area: number
   mesh: ZoneMesh
@@ -42,12 +46,15 @@ export function shapeZone(
   const own = edges.filter((edge) => used.has(edge.id))
   const drawn = drawEdges(head, { vertices, edges: own })
   const outline = joinOutline(drawn, boundary)
-  const mesh = createMesh(head, outline)
+  const walks = loopsOf(boundary)
+  const loops = walks.length === 1 ? [outline] : walks.map((walk) => joinOutline(drawn, walk))
+  const mesh = createMesh(head, loops)
   const hairline = own.filter(({ kind }) => kind === 'hairline').flatMap((edge) => drawn.get(edge.id)!)
   return {
     id,
     role,
     outline,
+    loops,
     area: signedArea(outline),
     mesh,
     ...summarise(mesh),

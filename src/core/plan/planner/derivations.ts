@@ -1,6 +1,6 @@
-import type { FaltoPlan, HairState } from '../../model'
+import type { FaltoPlan, FoilSizes, HairState } from '../../model'
 import { fibreGramsPerCm, fullDensity, newGrowthCm } from '../../hair/fibre'
-import { FOIL_USABLE_CM, ONE_FOIL_ROW_CM } from '../../placement/foils'
+import { rowOfOneFoil, USUAL_FOILS } from '../../placement/foils'
 import { GRAMS_VARIATION, SECONDS_VARIATION, WASTE_VARIATION, type FormulaGrams } from '../../placement/quantity'
 import { minutesFromSeconds, roundToTenth } from '../../units'
 import type { ComputedPlan } from './judgePlan'
@@ -34,7 +34,7 @@ export function derivationsOf(plan: FaltoPlan, computed: ComputedPlan): Derivati
   const figures = planFigures(plan, computed)
   const hair = hairInputs(plan, figures)
   return {
-    foils: foilsOpened(figures),
+    foils: foilsOpened(figures, plan.foils ?? USUAL_FOILS),
     grams: Object.fromEntries(computed.grams.map((grams) => [grams.formulaId, gramsOpened(grams, figures, hair)])),
     minutes: minutesOpened(plan, computed, figures),
     share: shareOpened(plan, figures, hair),
@@ -54,7 +54,7 @@ const hairInputs = (plan: FaltoPlan, figures: PlanFigures): DerivationLine[] => 
   },
 ]
 
-const foilsOpened = (figures: PlanFigures): Derivation => ({
+const foilsOpened = (figures: PlanFigures, { widthCm }: FoilSizes): Derivation => ({
   total: `${figures.foils} foils`,
   adds: figures.zones.map((zone) => ({
     zoneId: zone.id,
@@ -62,7 +62,7 @@ const foilsOpened = (figures: PlanFigures): Derivation => ({
     value: `${zone.foils} from ${zone.rows} rows, ${zone.pitchMm} mm apart (${zone.pitchSpreadMm.p5}–${zone.pitchSpreadMm.p95})`,
   })),
   inputs: [{ label: 'Scalp under hair', value: `${figures.scalpAreaCm2} cm²` }],
-  rule: `Rows are laid at the asked distance over the real surface; a row up to ${ONE_FOIL_ROW_CM} cm goes into one foil, a wider one is split into foils of at most ${FOIL_USABLE_CM} cm. Bricklaid rows begin with half a foil.`,
+  rule: `Rows are laid at the asked distance over the real surface; a row up to ${roundToTenth(rowOfOneFoil(widthCm))} cm goes into one foil, a wider one is split into foils of at most ${widthCm} cm. Bricklaid rows begin with half a foil.`,
   uncertainty: 'Counted from the geometry. Hands that part a little wider or closer change it in proportion.',
 })
 

@@ -49,7 +49,7 @@ export function headSheet(
   const { naturalLevel, lengthCm, texture, density } = plan.hair
   return {
     title: plan.name,
-    hair: `level ${naturalLevel}, ${lengthCm} cm, ${texture} fibre, ${density} density`,
+    hair: `level ${naturalLevel}, ${lengthCm} cm, ${texture} fibre, ${density} density${plan.note ? ` · ${shortNote(plan.note, PLAN_NOTE_LETTERS)}` : ''}`,
     map: drawing,
     stages: stages.map((stage) => ({
       name: stage.name,
@@ -70,17 +70,19 @@ export function headSheet(
         }
       }),
     })),
-    formulas: plan.formulas.map(({ id, name, developerVol, ratio, level, tone, productId, shades }, i) => ({
+    formulas: plan.formulas.map(({ id, name, developerVol, ratio, level, tone, productId, shades, note }, i) => ({
       id,
-      words: `${name}: ${mixedFrom(plan, productId, shades)}, ${developerVol} vol, 1 : ${ratio}, level ${level} ${tone}, ${grams[id] ?? '0 g'}`,
+      words: `${name}: ${mixedFrom(plan, productId, shades)}, ${developerVol} vol, 1 : ${ratio}, level ${level} ${tone}, ${grams[id] ?? '0 g'}${note ? ` · ${shortNote(note)}` : ''}`,
       hatch: HATCHES[i % HATCHES.length]!,
     })),
   }
 }
 
-/** As much of a note as fits beside the map. Our choice. */
+/** As much of a note as fits beside the map, and under the title. Our choice. */
 const NOTE_LETTERS = 30
-const shortNote = (note: string): string => (note.length > NOTE_LETTERS ? `${note.slice(0, NOTE_LETTERS - 1)}…` : note)
+const PLAN_NOTE_LETTERS = 60
+const shortNote = (note: string, letters = NOTE_LETTERS): string =>
+  note.length > letters ? `${note.slice(0, letters - 1)}…` : note
 
 /** What a formula is mixed from, in words. */
 function mixedFrom({ products }: FaltoPlan, productId: string, shades: Formula['shades'] = []): string {

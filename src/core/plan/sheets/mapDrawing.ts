@@ -92,15 +92,14 @@ function zoneDrawing(zone: ZoneResult, { bricklay, take, sequence }: Placement, 
   if (known) return known
   const stitchesOf =
     detail === 'strips' ? () => '' : (piece: Piece) => pieceStitches(piece, bricklay).map(closedPath).join('')
+  const outline = zone.shape.loops.map(smoothPath).join('')
   // A section in one block colour is drawn whole; strips of it would leave its corners bare.
   const wholeBlock =
-    take.kind === 'block' && new Set(sequence).size === 1 && typeof sequence[0] === 'string'
-      ? smoothPath(zone.shape.outline)
-      : undefined
+    take.kind === 'block' && new Set(sequence).size === 1 && typeof sequence[0] === 'string' ? outline : undefined
   const drawing: ZoneDrawing = {
     id: zone.zoneId,
     stageId: zone.stageId,
-    outline: smoothPath(zone.shape.outline),
+    outline,
     label: labelPlace(zone),
     // What shares a foil with something nearer to the scalp lies under it.
     pieces: zone.placement.pieces

@@ -40,6 +40,9 @@ describe('the mixes of a plan', () => {
     expect(strengths[0]).toBe(10)
     expect(strengths.at(-1)).toBe(plan.formulas[0]!.developerVol)
     expect([...strengths].sort((a, b) => a - b)).toEqual(strengths)
+    plan.formulas[0]!.firstBowlOnly = true
+    const own = plan.formulas[0]!.developerVol
+    expect(mixesOf(plan)[0]!.bowls.map(({ vol }) => vol)).toEqual([10, ...strengths.slice(1).map(() => own)])
   })
 
   it('offer fresher bowls for more mix and more walking, one of them as it is', () => {

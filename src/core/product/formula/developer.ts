@@ -70,9 +70,13 @@ export function addDeveloper(
 /** Strengths are blended in whole volumes. Common practice. */
 const wholeVol = (vol: number): number => Math.round(vol)
 
-/** Weaker first bowls rise evenly to the formula's strength, so that the first foils do not overtake the last. */
-export function bowlVol({ developerVol, firstBowlVol }: Formula, number: number, of: number): number {
+/**
+ * Weaker first bowls rise evenly to the formula's strength, so that the first foils do not overtake the last; or the
+ * first one alone is weaker.
+ */
+export function bowlVol({ developerVol, firstBowlVol, firstBowlOnly }: Formula, number: number, of: number): number {
   if (firstBowlVol === undefined || of === 1) return developerVol
+  if (firstBowlOnly) return number === 1 ? firstBowlVol : developerVol
   return number === of
     ? developerVol
     : wholeVol(firstBowlVol + ((developerVol - firstBowlVol) * (number - 1)) / (of - 1))

@@ -1,7 +1,7 @@
 'use client'
 import { useRef, useState, type PointerEvent } from 'react'
 import { v7 as newId } from 'uuid'
-import { cut, mirrored, type Snap } from '@/core/placement/layout'
+import { closedLine, cut, cutClosed, mirrored, type Snap } from '@/core/placement/layout'
 import type { MapPoint, Zone } from '@/core/model'
 import { placeUnder } from '../../parts'
 import { INK } from '../../theme'
@@ -10,7 +10,7 @@ import { usePen } from '../usePen'
 import { overEdges, pointsOf, upright } from './division'
 import { Handle } from './Handle'
 import { SnapMark } from './SnapMark'
-import { usePartings, type LayerProps } from './usePartings'
+import { SNAP_CM, usePartings, type LayerProps } from './usePartings'
 
 /** A line is thinned to a place every so many cm. */
 const SPACING_CM = 0.6
@@ -31,15 +31,17 @@ export function DrawLayer({ scale, drawing }: LayerProps) {
   function finish(drawn: readonly MapPoint[], alike: boolean): void {
     away()
     if (drawn.length < 2) return
-    const ends = overEdges(drawn.map(toDisk))
+    const closed = closedLine(drawn, SNAP_CM * scale)
+    const line = closed ? closed.map(toDisk) : overEdges(drawn.map(toDisk))
+    const lay = closed ? cutClosed : cut
     change('Parting drawn', `draw/${newId()}`, (division, parents) => {
       const make = (parent: Zone): Zone => {
         const id = newId()
         parents.set(id, parent.id)
         return { ...structuredClone(parent), id, role: `part${id.slice(-8)}`, name: `${parent.name}, part` }
       }
-      const once = cut(division, ends, make)
-      return alike ? cut(once, mirrored(ends), make) : once
+      const once = lay(division, line, make)
+      return alike ? lay(once, mirrored(line), make) : once
     })
   }
 
@@ -50,6 +52,7 @@ export function DrawLayer({ scale, drawing }: LayerProps) {
       if (line.length === 0) setLine([point])
       else finish([...line, point], shift)
     },
+    onCorner: (at) => line.length > 0 && setLine([...line, snapped(upright(at)).point]),
     onAway: away,
   })
 
@@ -66,7 +69,7 @@ export function DrawLayer({ scale, drawing }: LayerProps) {
         extent={drawing.extent}
         cursor="crosshair"
         {...pen.props}
-        aria-label="Pen: arrow keys move it, Enter begins and ends a parting, with Shift on both sides alike"
+        aria-label="Pen: arrow keys move it, Enter begins and ends a parting, Space makes a corner in it; with Shift on both sides alike; ended where it began it takes out an island"
         onPointerDown={(event) => {
           // A second finger means to zoom, not to draw.
           if (!event.isPrimary) return setLine([])

@@ -1,5 +1,7 @@
 import { useMemo } from 'react'
 import {
+  bridgedAnew,
+  bridgesOf,
   diskFromPlace,
   DivisionError,
   edgeDrawer,
@@ -10,7 +12,7 @@ import {
   type Snap,
 } from '@/core/placement/layout'
 import { createHead, mapFromPlace, placeFromMap } from '@/core/scalp/head'
-import type { MapPoint, Stage, Zone } from '@/core/model'
+import type { LayoutEdge, MapPoint, Stage, Zone } from '@/core/model'
 import type { MapDrawing } from '@/core/plan/sheets'
 import { editStage, stageOf, usePlan, usePlanStore } from '../context'
 import { divisionOf, faultOf, putIn } from './division'
@@ -19,7 +21,7 @@ import { divisionOf, faultOf, putIn } from './division'
  * A point nearer than this to a corner, landmark or line is drawn to it, cm of the whole map; less where the map is
  * zoomed in.
  */
-const SNAP_CM = 0.7
+export const SNAP_CM = 0.7
 
 export interface LayerProps {
   /** Map cm that stay as large on screen as one of the whole map. */
@@ -40,7 +42,9 @@ export function usePartings({ scale, drawing }: LayerProps) {
   const toMap = ({ psiDeg, s }: { psiDeg: number; s: number }) => mapFromPlace(head, placeOf({ psiDeg, s }))
   const lineOf = (edgeId: string): readonly MapPoint[] => lines.get(edgeId)!
   const corners = stage.layout.vertices.map((vertex) => ({ id: vertex.id, ...toMap(vertex) }))
-  const partings = stage.layout.edges.filter(({ kind }) => kind === 'parting')
+  // Nobody parts hair along a bridge, so none is taken hold of.
+  const bridges = new Set(stage.zones.flatMap(({ boundary }) => [...bridgesOf(boundary)]))
+  const partings = stage.layout.edges.filter(({ id, kind }) => kind === 'parting' && !bridges.has(id))
 
   /** Carries out a change of the division, or says why it cannot be. @returns whether it was done */
   function change(
@@ -50,7 +54,7 @@ export function usePartings({ scale, drawing }: LayerProps) {
   ): boolean {
     const parents = new Map<string, string>()
     const before = divisionOf(stage)
-    const [next, fault] = tried(() => work(before, parents))
+    const [next, fault] = tried(() => bridgedAnew(work(before, parents)))
     const problem = fault ?? (next && faultOf(head, draw, stage, next))
     if (store.getState().partingProblem !== problem) store.setState({ partingProblem: problem })
     if (!next || problem) return false
@@ -68,7 +72,7 @@ export function usePartings({ scale, drawing }: LayerProps) {
     change,
     /** Where a point is drawn to. @param besides corner that does not count, because it is the one that moves */
     snapped: (point: MapPoint, besides?: string): Snap =>
-      snapPoint(point, targetsOf({ stage, corners, drawing, lineOf }, besides), SNAP_CM * scale),
+      snapPoint(point, targetsOf({ stage, corners, partings, drawing, lineOf }, besides), SNAP_CM * scale),
   }
 }
 
@@ -85,19 +89,19 @@ function tried(work: () => Division<Zone>): [Division<Zone>, undefined] | [undef
 interface Ground {
   stage: Stage
   corners: readonly (MapPoint & { id: string })[]
+  partings: readonly LayoutEdge[]
   drawing: MapDrawing
   lineOf: (edgeId: string) => readonly MapPoint[]
 }
 
 /** What points are drawn to: a corner that moves only to landmarks and to partings that do not end in it. */
-function targetsOf({ stage, corners, drawing, lineOf }: Ground, besides: string | undefined) {
-  const { edges } = stage.layout
-  const partings = edges.filter(({ kind, from, to }) => kind === 'parting' && from !== besides && to !== besides)
-  const hairlines = edges.filter(({ kind }) => kind === 'hairline')
+function targetsOf({ stage, corners, partings, drawing, lineOf }: Ground, besides: string | undefined) {
+  const apart = partings.filter(({ from, to }) => from !== besides && to !== besides)
+  const hairlines = stage.layout.edges.filter(({ kind }) => kind === 'hairline')
   return {
     corners: besides ? [] : corners,
     landmarks: drawing.landmarks.map(({ x, y }) => ({ x, y: -y })),
-    partings: partings.map(({ id }) => lineOf(id)),
+    partings: apart.map(({ id }) => lineOf(id)),
     hairline: besides ? [] : hairlines.flatMap(({ id }) => lineOf(id)),
   }
 }

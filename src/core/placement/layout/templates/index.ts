@@ -11,17 +11,10 @@ import {
   type LayoutTemplate,
 } from '../../../model'
 import { radians } from '../../../units'
-import {
-  cut,
-  DivisionError,
-  merge,
-  mirrored,
-  wholeScalp,
-  zoneAt,
-  zoneOutline,
-  type Bounded,
-  type Division,
-} from '../division'
+import { cut } from '../cut'
+import { DivisionError, wholeScalp, zoneAt, zoneOutline, type Bounded, type Division } from '../division'
+import { merge } from '../merge'
+import { mirrored } from '../move'
 import { diskFromPlace, type DiskPoint } from '../disk'
 import {
   circle,
