@@ -141,7 +141,11 @@ describe('a parting closed in itself', () => {
   it('is what a hand drew whose end comes back to its beginning, cut where it meets itself', () => {
     const line = round(0, 0, 5)
     expect(closedLine([...line, { x: 5, y: -0.2 }], 0.7)).toEqual(line)
+    expect(closedLine([...line, line[0]!], 0.7)).toEqual(line)
     expect(closedLine(line.slice(0, 14), 0.7)).toBeUndefined()
+    // Run on along where it began, the first place drawn a little aside.
+    const twice = [{ x: 5.3, y: 0.1 }, ...line.slice(1), line[0]!, { x: 4.9, y: 1.2 }]
+    expect(Math.abs(diskArea(closedLine(twice, 0.7)!))).toBeCloseTo(Math.abs(diskArea(line)), 0)
     const overrun = [{ x: 5, y: -1 }, ...line, { x: 5.2, y: -0.3 }, { x: 4.6, y: 0.5 }]
     const closed = closedLine(overrun, 0.7)!
     expect(Math.abs(diskArea(closed))).toBeCloseTo(Math.abs(diskArea(line)), 0)

@@ -1,8 +1,10 @@
 import { crossing, type DiskPoint } from './disk'
-import { distance } from './division'
+import { distance, pointAlong } from './division'
 
 /** A closed line is at least so many times as long as the gap between its ends may be wide. Our choice. */
 const LONG_ENOUGH = 4
+/** How far a line may run on beyond its beginning, in reaches. Our choice. */
+const OVERRUN = 3
 /** Ends that cross lie within this share of the line from its begin and its end. Our choice. */
 const NEAR_THE_ENDS = 0.12
 
@@ -12,20 +14,31 @@ const NEAR_THE_ENDS = 0.12
  * @param reach how near its ends have to come, in the line's own measure
  */
 export function closedLine(line: readonly DiskPoint[], reach: number): DiskPoint[] | undefined {
-  const [first, last] = [line[0]!, line.at(-1)!]
   const length = line.slice(1).reduce((sum, point, i) => sum + distance(line[i]!, point), 0)
   if (line.length < 4 || length < LONG_ENOUGH * reach) return undefined
+  return metAgain(line, reach) ?? crossedOver(line)
+}
+
+/** Up to where a line comes nearest to its beginning again, near its end. */
+function metAgain(line: readonly DiskPoint[], reach: number): DiskPoint[] | undefined {
+  let nearest = line.length - 1
+  let left = 0
+  for (let j = line.length - 1; j > line.length / 2 && left <= OVERRUN * reach; j--) {
+    if (distance(line[0]!, line[j]!) < distance(line[0]!, line[nearest]!)) nearest = j
+    left += distance(line[j]!, line[j - 1]!)
+  }
+  if (distance(line[0]!, line[nearest]!) > reach) return undefined
+  const end = line.slice(0, nearest + 1).findLastIndex((point) => distance(line[0]!, point) > reach / 2)
+  return line.slice(0, end + 1)
+}
+
+/** Up to where its end crosses its beginning. */
+function crossedOver(line: readonly DiskPoint[]): DiskPoint[] | undefined {
   const near = Math.max(1, Math.floor(NEAR_THE_ENDS * line.length))
   for (let i = 0; i < near; i++)
     for (let j = line.length - 2; j >= line.length - 1 - near && j > i + 1; j--) {
       const met = crossing(line[i]!, line[i + 1]!, line[j]!, line[j + 1]!)
-      if (!met) continue
-      const { t } = met
-      const knot = {
-        x: line[i]!.x + t * (line[i + 1]!.x - line[i]!.x),
-        y: line[i]!.y + t * (line[i + 1]!.y - line[i]!.y),
-      }
-      return [knot, ...line.slice(i + 1, j + 1)]
+      if (met) return [pointAlong(line, i + met.t), ...line.slice(i + 1, j + 1)]
     }
-  return distance(first, last) <= reach ? line.slice(0, -1) : undefined
+  return undefined
 }

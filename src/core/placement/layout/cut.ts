@@ -7,6 +7,7 @@ import {
   evenlyThinned,
   freshId,
   outlineOf,
+  pointAlong,
   withVertex,
   zoneAt,
   zoneOutline,
@@ -140,12 +141,6 @@ function onOutline(point: DiskPoint, outline: readonly DiskPoint[]): boolean {
     const t = Math.min(1, Math.max(0, ((point.x - a.x) * (b.x - a.x) + (point.y - a.y) * (b.y - a.y)) / length ** 2))
     return distance(point, { x: between(a.x, b.x, t), y: between(a.y, b.y, t) }) < 1e-4
   })
-}
-
-function pointAlong(line: readonly DiskPoint[], along: number): DiskPoint {
-  const i = Math.min(Math.floor(along), line.length - 2)
-  const [a, b] = [line[i]!, line[i + 1]!]
-  return { x: a.x + (along - i) * (b.x - a.x), y: a.y + (along - i) * (b.y - a.y) }
 }
 
 function cutZone<Z extends Bounded>(

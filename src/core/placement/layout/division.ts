@@ -62,6 +62,13 @@ export const zoneAt = <Z extends Bounded>(division: Division<Z>, point: DiskPoin
 
 export const distance = (a: DiskPoint, b: DiskPoint): number => Math.hypot(a.x - b.x, a.y - b.y)
 
+/** A place along a line. @param along in segments */
+export function pointAlong(line: readonly DiskPoint[], along: number): DiskPoint {
+  const i = Math.min(Math.floor(along), line.length - 2)
+  const [a, b] = [line[i]!, line[i + 1]!]
+  return { x: a.x + (along - i) * (b.x - a.x), y: a.y + (along - i) * (b.y - a.y) }
+}
+
 /**
  * Puts a vertex where a line meets a zone's boundary: one that is near, or a new one that splits the edge for both its
  * zones.

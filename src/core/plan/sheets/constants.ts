@@ -13,3 +13,6 @@ export const STAND_OFF = 1.012
  * point to point.
  */
 export const CORNER_TURN = radians(25)
+
+/** Room that a label's middle keeps from a zone's outline, cm of the map. Our choice. */
+export const LABEL_ROOM_CM = 0.9

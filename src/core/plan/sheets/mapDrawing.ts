@@ -4,7 +4,7 @@ import type { FaltoPlan, MapPoint, Placement } from '../../model'
 import type { ComputedStages, ZoneResult } from '../../placement/quantity'
 import { pieceOutline, pieceStitches, type Piece } from '../../placement/foils'
 import { roundToTenth } from '../../units'
-import { CORNER_TURN } from './constants'
+import { CORNER_TURN, LABEL_ROOM_CM } from './constants'
 
 /**
  * The scalp map as paths to draw. Units: cm on the map; x grows to the right and y downwards, as screens and paper have
@@ -118,22 +118,31 @@ function zoneDrawing(zone: ZoneResult, { bricklay, take, sequence }: Placement, 
   return drawing
 }
 
-/** The point of the zone's mesh nearest to its centre of area: inside even where a zone is bent. */
+/**
+ * The point of the zone's mesh nearest to its centre of area, with room for a label round it where there is any: inside
+ * even where a zone is bent or goes round another.
+ */
 function labelPlace({ shape }: ZoneResult): { x: number; y: number } {
   const { map, triangles, areas } = shape.mesh
-  const centres = Array.from(areas, (_, t) => ({
-    x: (map[2 * triangles[3 * t]!]! + map[2 * triangles[3 * t + 1]!]! + map[2 * triangles[3 * t + 2]!]!) / 3,
-    y:
-      (map[2 * triangles[3 * t]! + 1]! + map[2 * triangles[3 * t + 1]! + 1]! + map[2 * triangles[3 * t + 2]! + 1]!) / 3,
-  }))
+  const mean = (t: number, axis: 0 | 1) =>
+    (map[2 * triangles[3 * t]! + axis]! +
+      map[2 * triangles[3 * t + 1]! + axis]! +
+      map[2 * triangles[3 * t + 2]! + axis]!) /
+    3
+  const centres = Array.from(areas, (_, t) => ({ x: mean(t, 0), y: mean(t, 1) }))
   const total = areas.reduce((sum, area) => sum + area, 0)
   const x = centres.reduce((sum, centre, t) => sum + centre.x * areas[t]!, 0) / total
   const y = centres.reduce((sum, centre, t) => sum + centre.y * areas[t]!, 0) / total
-  const nearest = centres.reduce((best, centre) =>
-    Math.hypot(centre.x - x, centre.y - y) < Math.hypot(best.x - x, best.y - y) ? centre : best,
-  )
+  const nearest =
+    centres
+      .sort((a, b) => Math.hypot(a.x - x, a.y - y) - Math.hypot(b.x - x, b.y - y))
+      .find((centre) => hasRoom(shape, centre)) ?? centres[0]!
   return { x: round(nearest.x), y: round(-nearest.y) }
 }
+
+/** Whether a label at a place keeps clear of the zone's outline and of the islands in it. */
+const hasRoom = ({ loops }: ZoneResult['shape'], { x, y }: MapPoint): boolean =>
+  loops.every((loop) => loop.every((corner) => Math.hypot(corner.x - x, corner.y - y) > LABEL_ROOM_CM))
 
 function landmarks(head: Head): MapDrawing['landmarks'] {
   const ear = head.hairline(EAR_AZIMUTH)
