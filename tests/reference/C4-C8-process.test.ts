@@ -11,6 +11,7 @@ import {
 } from '@/core/time/lightening'
 import { dyeOfShades } from '@/core/product/formula'
 import { band } from '../support/canvas'
+import { LIFT_FACTS, predicted, residual, TOLERANCE } from '../support/liftFacts'
 import { MEDIUM_HAIR, planWith } from '../support/plan'
 import { computePlan } from '../support/planner'
 
@@ -48,6 +49,29 @@ describe('C4. natural 3, cream lightener 1:1 with 20 vol on a short regrowth, ke
   it('stops where the label says so, however short the lift', () => {
     const capped = exposureOf({ ...course, maximumMinutes: 50 }, 90).levels
     expect(capped[90]).toBe(capped[50])
+  })
+})
+
+describe('every fact of lift, with one set of constants', () => {
+  it.each(LIFT_FACTS.map((one) => [one.name, one] as const))('%s', (_name, one) => {
+    expect(Math.abs(residual(one))).toBeLessThanOrEqual(TOLERANCE)
+  })
+
+  it('is missed by less than a fifth of a level on the whole', () => {
+    const squares = LIFT_FACTS.reduce((sum, one) => sum + residual(one) ** 2, 0)
+    expect(Math.sqrt(squares / LIFT_FACTS.length)).toBeLessThan(0.2)
+  })
+
+  it('keeps the pace that is taught: 0.09 to 0.10 levels a minute with 20 vol, from any level to the last quarter', () => {
+    const paceFrom = (naturalLevel: number) => {
+      const one = LIFT_FACTS.find(({ name }) => name.startsWith('C4 natural 3'))!
+      const place = { ...one.place, naturalLevel, band: { ...one.place.band, level: naturalLevel } }
+      return (predicted({ ...one, place, minutes: 20 }) - naturalLevel) / 20
+    }
+    for (const level of [2, 4, 6]) {
+      expect(paceFrom(level)).toBeGreaterThan(0.09)
+      expect(paceFrom(level)).toBeLessThan(0.105)
+    }
   })
 })
 

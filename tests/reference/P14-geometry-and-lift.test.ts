@@ -28,11 +28,20 @@ it('lifts in proportion to time where headroom does not matter', () => {
   expect(liftAfter(40, conditions)).toBeCloseTo(40 * liftRate(conditions), 6)
 })
 
-it('lifts as the closed form says: t = m/k · ½ (artanh x + arctan x) with x = lift / m', () => {
+it('lifts as dL/dt = k (1 − (L/m)⁸) says, followed step by step (Runge and Kutta, fourth order)', () => {
   const conditions = { developerVol: 20, ratio: 1, celsius: 33, moist: 0.9, fresh: 0.95, maximumLift: 8, rate: 1 }
-  for (const minutes of [10, 35, 75]) {
-    const x = liftAfter(minutes, conditions) / 8
-    expect((8 / liftRate(conditions)) * 0.5 * (Math.atanh(x) + Math.atan(x))).toBeCloseTo(minutes, 4)
+  const k = liftRate(conditions)
+  const pace = (lift: number) => k * (1 - (lift / 8) ** 8)
+  const [step, minutes] = [0.1, 120]
+  let lift = 0
+  for (let at = 0; at < minutes / step; at++) {
+    const one = pace(lift)
+    const two = pace(lift + (step / 2) * one)
+    const three = pace(lift + (step / 2) * two)
+    const four = pace(lift + step * three)
+    lift += (step / 6) * (one + 2 * two + 2 * three + four)
+    const minute = (at + 1) * step
+    if (minute % 10 < step / 2) expect(liftAfter(minute, conditions)).toBeCloseTo(lift, 6)
   }
 })
 

@@ -9,7 +9,7 @@ import { CONSTANTS_VERSION } from '@/core/model'
  * the constants that it was computed with, so a change of one is a change of CONSTANTS_VERSION, and of what stands
  * here.
  */
-const KNOWN = { version: '2026.11.5', sha256: '190c1ccbc882b516730ae3c438c22b186ded09a231886ab0b33cf75186759de1' }
+const KNOWN = { version: '2026.11.6', sha256: '23bef79407874b51fc352855fff9fd801556b7d636efab5157aea4cd445b2e90' }
 
 /** Words that say where a figure comes from. */
 const SOURCE =

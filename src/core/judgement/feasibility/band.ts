@@ -1,11 +1,10 @@
 import { lastDyeOf } from '../../hair/hairRecord'
 import { colourLift, fillerNeeded, STRONGEST_VOL, surfaceOfBand } from '../../product/formula'
-import { liftAfter, historyRate } from '../../time/lightening'
+import { liftAfter, historyRate, lightestOf } from '../../time/lightening'
 import type { Band, Goal, Target, Texture, TreatmentKind } from '../../model'
 import {
   BUDGET,
   IN_FOIL,
-  LIGHTEST,
   LIGHTEST_AT_ALL,
   MOST_VISITS,
   ONE_VISIT,
@@ -132,7 +131,7 @@ function lightestLevel(
       lightest: band.level + (isArtificial(band) ? 0 : colourLift(STRONGEST_VOL)),
       lightestBy: 'permanent colour',
     }
-  const byHistory = Math.min(LIGHTEST_AT_ALL, ...band.treatments.map(({ kind }) => LIGHTEST[kind] ?? LIGHTEST_AT_ALL))
+  const byHistory = Math.min(LIGHTEST_AT_ALL, lightestOf(band))
   // A remover takes artificial pigment and leaves the hair's own, so what it gains costs the hair nothing here.
   const byIntegrity = band.level + stands + removed.low
   if (byIntegrity < byHistory) return { lightest: byIntegrity, lightestBy: 'integrity' }

@@ -22,10 +22,7 @@ export const WARMTH_ALLOWANCE = { none: 0, some: 0.5, welcome: 1 } as const
 /** A difference that nobody sees, levels. Our estimate. */
 export const UNSEEN_LEVELS = 0.25
 
-/**
- * Lightest level that lightener can be trusted to reach over a history. Our estimate; what is not named can reach 10.
- */
-export const LIGHTEST: Partial<Record<TreatmentKind, number>> = { permanent: 9, boxDye: 8.5, henna: 8, unknown: 7.5 }
+/** Lightest level that is promised. Our estimate: palest yellow. */
 export const LIGHTEST_AT_ALL = 10
 
 /** Lightener in foil for 40–50 min at 29–33 °C (30–60 min is common practice; the range within it our estimate). */

@@ -10,7 +10,7 @@ import {
   type ToneHue,
   type TreatmentKind,
 } from '../../model'
-import { LIGHTEST_LEVEL, USUAL_MAXIMUM_LIFT, historyRate } from '../lightening'
+import { LIGHTEST_LEVEL, lightestOf, USUAL_MAXIMUM_LIFT, historyRate } from '../lightening'
 import { FILLER_TONE, REMOVED_LEVELS, TONE_IS_LOST_LEVELS, WHITE_LEVEL } from './constants'
 
 /** One mix on a stretch of strands. */
@@ -74,7 +74,7 @@ export function treatBand(band: Band, application: Application, fibre: Fibre): B
 function lightened(band: Band, { recipe, goal, seen, on }: Application, { naturalLevel, white }: Fibre): Band {
   if (historyRate(band, 'medium') === 0) return band
   const maximumLift = recipe.leading.rules?.maximumLift || USUAL_MAXIMUM_LIFT
-  const reach = Math.min(LIGHTEST_LEVEL, Math.min(naturalLevel, band.level) + maximumLift)
+  const reach = Math.min(lightestOf(band), Math.min(naturalLevel, band.level) + maximumLift)
   const overlaps = band.treatments.some((one) => one.kind === 'lightened')
   const { beneathLevel: _gone, ...bare } = band
   return {

@@ -12,7 +12,7 @@ export const BODY_HEAT_CM = 3
  * Share of the warmth between room and scalp that product keeps away from the scalp under each cover. Our estimate:
  * foils lie warm on one another.
  */
-export const KEPT_WARMTH: Record<Cover, number> = { foil: 0.6, film: 0.5, open: 0.15 }
+export const KEPT_WARMTH: Record<Cover, number> = { foil: 0.8, film: 0.5, open: 0.2 }
 /**
  * What neighbours on both sides add to it; the last foils of a head lie in cold air and lag (common practice; figure
  * our estimate).
@@ -99,29 +99,47 @@ export const COURSE_STEP = 0.5
  * at all.
  */
 export const HISTORY_RATE: Record<TreatmentKind, number> = {
-  lightened: 1.2,
-  sun: 1.1,
+  lightened: 1.05,
+  sun: 1.05,
   mineral: 0.9,
   demi: 0.8,
-  permanent: 0.65,
+  permanent: 0.75,
   unknown: 0.5,
   boxDye: 0.5,
   henna: 0.45,
   metallic: 0,
 }
 
+/**
+ * How much slower each further layer of dye makes it, up to so many: ends that were dyed again and again hold the most
+ * pigment (common practice; figures our estimate).
+ */
+export const BUILD_UP = 0.85
+export const MOST_BUILD_UP = 3
+
+/**
+ * Lightest level that lightener can be trusted to reach over a history. Our estimate; what is not named can reach what
+ * any hair can.
+ */
+export const LIGHTEST_OVER: Partial<Record<TreatmentKind, number>> = {
+  permanent: 9,
+  boxDye: 8.5,
+  henna: 8,
+  unknown: 7.5,
+}
+/**
+ * How uncertain the speed is over what nobody knows, against virgin hair (common practice: promise nothing over box dye;
+ * twice is our estimate).
+ */
+export const UNSURE_OVER: Partial<Record<TreatmentKind, number>> = { boxDye: 2, unknown: 2, henna: 2 }
+
 /** Fine hair lifts faster, coarse hair more slowly (common practice; figures our estimate). */
 export const TEXTURE_RATE: Record<Texture, number> = { fine: 1.15, medium: 1, coarse: 0.85 }
 
 /**
- * Model constants. Rate and exponents: our estimate, set on level 3 hair reaching orange after half an hour and palest
- * yellow after about 75 min with cream lightener 1:1 and 20 vol on the scalp (common practice).
- */
-
-/**
  * Lightener's rate at 33 °C, levels a minute, on virgin medium hair, and how it follows peroxide (% in the mix), share
- * of lightener in the mix and warmth (times ten degrees). Our estimate, set on level 3 hair reaching orange after half
- * an hour and palest yellow after about 75 min with cream lightener 1:1 and 20 vol on the scalp (common practice).
+ * of lightener in the mix and warmth (times ten degrees). Our estimate: set, together with the warmth kept by covers and
+ * the speeds over histories, on every fact that is known (scripts/calibrate.ts prints how far each is missed).
  */
 export const RATE_LEVELS_PER_MIN = 0.12
 export const REFERENCE_PEROXIDE = 4

@@ -13,7 +13,7 @@ export {
   USUAL_MAXIMUM_LIFT,
 } from './constants'
 export { EVERY_MINUTE, fullStrengthOf, type FullStrength } from './fullStrength'
-export { historyRate } from './history'
+export { historyRate, lightestOf } from './history'
 export { dilutionFactor, liftAfter, liftRate, mixRate, type LiftConditions } from './lift'
 export {
   createProcess,

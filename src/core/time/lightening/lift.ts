@@ -51,13 +51,21 @@ export const liftAfter = (minutes: number, conditions: LiftConditions): number =
   liftFromExposure(minutes * liftRate(conditions), conditions.maximumLift)
 
 /**
- * Exposure that a lift takes: the levels it would come to if headroom did not matter. From dL/dE = 1 − (L/maximum)⁴:
- * E = m/2 · (artanh x + arctan x), x = L/m.
+ * Exposure that a lift takes: the levels it would come to if headroom did not matter. From dL/dE = 1 − x⁸, x = L/m: an
+ * even pace that slows in the last quarter of the headroom. As 1/(1 − x⁸) is half of 1/(1 − x⁴) and 1/(1 + x⁴),
+ * E = m · (¼ (artanh x + arctan x) + ½ F(x)) with F the integral of 1/(1 + x⁴).
  */
 export function exposureForLift(lift: number, maximumLift: number): number {
   const x = lift / maximumLift
-  return x >= 1 ? Infinity : (maximumLift / 2) * (Math.atanh(x) + Math.atan(x))
+  return x >= 1 ? Infinity : maximumLift * unbraked(x)
 }
+
+const unbraked = (x: number): number => (Math.atanh(x) + Math.atan(x)) / 4 + integralOfFourth(x) / 2
+
+/** ∫ dx / (1 + x⁴) from 0, in closed form. */
+const integralOfFourth = (x: number): number =>
+  Math.log((x * x + Math.SQRT2 * x + 1) / (x * x - Math.SQRT2 * x + 1)) / (4 * Math.SQRT2) +
+  (Math.atan(Math.SQRT2 * x + 1) + Math.atan(Math.SQRT2 * x - 1)) / (2 * Math.SQRT2)
 
 /**
  * Levels lifted by an exposure: the inverse of {@link exposureForLift}, by Newton's method kept inside a shrinking
@@ -69,10 +77,10 @@ export function liftFromExposure(exposure: number, maximumLift: number): number 
   let high = 1
   let x = Math.min(0.999, exposure / maximumLift)
   for (let step = 0; step < 60; step++) {
-    const error = (Math.atanh(x) + Math.atan(x)) / 2 - exposure / maximumLift
+    const error = unbraked(x) - exposure / maximumLift
     if (error > 0) high = x
     else low = x
-    const next = x - error * (1 - x ** 4)
+    const next = x - error * (1 - x ** 8)
     const moved = next > low && next < high ? next : (low + high) / 2
     if (Math.abs(moved - x) < 1e-13) break
     x = moved

@@ -3,7 +3,7 @@ import { colourLift, depositAfter, depositOn, surfaceOfBand, type Dye } from '..
 import { isColour, isLightener, type Band, type ProductKind, type Texture } from '../../model'
 import { rangeOf, combinedSigma, type Range } from '../../placement/quantity'
 import { COLOUR_LIFT_MINUTES, LIGHTEST_LEVEL, OVERLAP_STRAIN, RATE_VARIATION, STRAIN_BUDGET } from './constants'
-import { historyRate } from './history'
+import { historyRate, lightestOf, uncertaintyOf } from './history'
 import { exposureForLift, liftFromExposure } from './lift'
 
 /** One place of one strand, as product finds it. */
@@ -16,8 +16,6 @@ export interface StrandPlace {
   placeRate: number
 }
 
-const RATE_SIGMA = combinedSigma([RATE_VARIATION])
-
 /**
  * Where a place stands on its curve of lift: levels it can be lifted in all (what the product can, and no lighter than
  * hair becomes), what of them is behind it, and its speed. Hair that was lightened starts higher, with less headroom;
@@ -28,7 +26,7 @@ function standing(
   maximumLift: number,
 ): { reach: number; before: number; rate: number } {
   const natural = Math.min(naturalLevel, band.level)
-  const reach = Math.max(0, Math.min(maximumLift, LIGHTEST_LEVEL - natural))
+  const reach = Math.max(0, Math.min(maximumLift, lightestOf(band) - natural))
   return { reach, before: Math.min(band.level - natural, 0.999 * reach), rate: historyRate(band, texture) * placeRate }
 }
 
@@ -36,7 +34,7 @@ function standing(
 export function levelAfter(place: StrandPlace, exposure: number, maximumLift: number): Range {
   const { reach, before, rate } = standing(place, maximumLift)
   const already = exposureForLift(before, reach)
-  const lift = rangeOf(rate * exposure, 0, RATE_SIGMA)
+  const lift = rangeOf(rate * exposure, 0, combinedSigma([RATE_VARIATION * uncertaintyOf(place.band)]))
   const levelOf = (added: number) =>
     reach <= 0 || added <= 0 ? place.band.level : place.band.level + liftFromExposure(already + added, reach) - before
   return { low: levelOf(lift.low), expected: levelOf(lift.expected), high: levelOf(lift.high) }

@@ -367,7 +367,7 @@ describe('the hair that is left', () => {
     const plain = levelsToConfirm({ script, formulas }, foldRun(all))
     // What went as planned came to what the clock had said.
     for (const { zoneId, expected } of plain)
-      expect(Math.abs(expected - script.zones.find((zone) => zone.zoneId === zoneId)!.level.expected)).toBeLessThan(0.3)
+      expect(Math.abs(expected - script.zones.find((zone) => zone.zoneId === zoneId)!.level.expected)).toBeLessThan(0.35)
     expect(new Set(plain.map(({ zoneId }) => zoneId))).toEqual(zonesPut)
     for (const { proposed, expected, seen } of plain) {
       expect(seen).toBeUndefined()
