@@ -116,7 +116,8 @@ export function prepare(problem: Problem): Prepared {
 /**
  * Earliest starts under given decisions: each person and each basin takes tasks one after the other in that order.
  * Longest times are kept by beginning earlier tasks later. Where ideals cannot all be kept they give way to the least
- * evenly; where no starts keep the longest times, those are passed and the excess is told.
+ * evenly. Trouble stays local: where longest times cannot all be kept, of those that push each other in a circle the
+ * latest is passed and its excess told, and every other one is kept as before.
  * @param known starts that are not too late where everything is as wanted, which saves finding them
  * @param noMatterAbove a cost above which nobody asks how ideals give way, so that this need not be found out
  */
@@ -134,18 +135,26 @@ export function timed(
     released[task] = Math.max(tasks[task]!.release ?? 0, people[person]!.from ?? 0)
   }
   const links = turnsOf(prepared, decisions)
-  let starts = settled(known ?? released, arcs, links, 1)
-  if (!starts) {
-    starts = settled(released, arcs, links, 0)
-    if (starts && finishOf(prepared, starts) <= noMatterAbove)
-      for (let [low, high, i] = [0, 1, 0]; i < HALVINGS; i++) {
-        const middle = (low + high) / 2
-        const better = settled(released, arcs, links, middle)
-        if (better) [starts, low] = [better, middle]
-        else high = middle
+  const passed = new Uint8Array(arcs.from.length)
+  const settledAt = (share: number): Float64Array | undefined => {
+    const found = settle(released, arcs, links, share, passed)
+    return 'starts' in found ? found.starts : undefined
+  }
+  const wanted = settle(known ?? released, arcs, links, 1, passed)
+  let starts: Float64Array
+  if ('starts' in wanted) starts = wanted.starts
+  else {
+    starts = passingLeast(released, arcs, links, passed)
+    if (finishOf(prepared, starts) <= noMatterAbove)
+      for (let [low, high, i] = [0, 1, 0]; i <= HALVINGS; i++) {
+        // All of the way first, where what is passed was all that stood in it.
+        const share = i === 0 ? 1 : (low + high) / 2
+        const better = settledAt(share)
+        if (better) [starts, low] = [better, share]
+        else high = share
+        if (low === 1) break
       }
   }
-  starts ??= passing(released, arcs, links)
   let [violation, longer, shorter] = [0, 0, 0]
   for (let i = 0; i < tasks.length; i++)
     violation += Math.max(0, starts[i]! + tasks[i]!.seconds - (people[doers[i]!]!.to ?? Infinity))
@@ -194,27 +203,42 @@ function turnsOf({ tasks, people, resources }: Prepared, decisions: readonly Dec
 
 /**
  * Longest paths by repeated relaxation (Bellman 1958): starts that keep every lag between its least (or `share` of the
- * way from there to what is wanted) and its most; undefined where there are none, which shows as tasks that push each
- * other in a circle.
+ * way from there to what is wanted) and its most, except the ones that are passed; or, where there are none, the longest
+ * times of tasks that push each other in a circle.
  */
-function settled(
+function settle(
   released: Float64Array,
   arcs: Arcs,
   links: readonly number[],
   share: number,
-): Float64Array | undefined {
+  passed: Uint8Array,
+): { starts: Float64Array } | { circle: number[] } {
   const starts = released.slice()
-  const pushers = new Int32Array(starts.length).fill(-1)
-  while (pushed(starts, pushers, arcs, links, share, 'kept')) if (hasCircle(pushers)) return undefined
-  return starts
+  const pushers: Pushers = {
+    task: new Int32Array(starts.length).fill(-1),
+    most: new Int32Array(starts.length).fill(-1),
+  }
+  while (pushed(starts, pushers, arcs, links, share, passed)) {
+    const circle = circleOf(pushers)
+    if (circle) return { circle }
+  }
+  return { starts }
 }
 
-/** Starts that keep every least, whatever is passed. */
-function passing(released: Float64Array, arcs: Arcs, links: readonly number[]): Float64Array {
-  const starts = released.slice()
-  const pushers = new Int32Array(starts.length).fill(-1)
-  while (pushed(starts, pushers, arcs, links, 0, 'passed') && !hasCircle(pushers));
-  return starts
+/** Starts that keep every least; longest times that stand in the way are passed one by one, and marked. */
+function passingLeast(released: Float64Array, arcs: Arcs, links: readonly number[], passed: Uint8Array): Float64Array {
+  for (;;) {
+    const found = settle(released, arcs, links, 0, passed)
+    if ('starts' in found) return found.starts
+    if (found.circle.length === 0) throw new Error('Tasks wait for each other in a circle.')
+    passed[found.circle.reduce((last, arc) => (arcs.from[arc]! > arcs.from[last]! ? arc : last))] = 1
+  }
+}
+
+/** Who pushed each task last, and by which longest time (−1: not by one). */
+interface Pushers {
+  task: Int32Array
+  most: Int32Array
 }
 
 /**
@@ -223,11 +247,11 @@ function passing(released: Float64Array, arcs: Arcs, links: readonly number[]): 
  */
 function pushed(
   starts: Float64Array,
-  pushers: Int32Array,
+  pushers: Pushers,
   { from, to, least, wanted, most }: Arcs,
   links: readonly number[],
   share: number,
-  longest: 'kept' | 'passed',
+  passed: Uint8Array,
 ): boolean {
   let moved = false
   for (let i = 0; i < links.length; i += 3) {
@@ -235,7 +259,8 @@ function pushed(
     const earliest = starts[one]! + links[i + 2]!
     if (starts[other]! >= earliest - SAME_COST) continue
     starts[other] = earliest
-    pushers[other] = one
+    pushers.task[other] = one
+    pushers.most[other] = -1
     moved = true
   }
   for (let i = 0; i < from.length; i++) {
@@ -244,29 +269,35 @@ function pushed(
     const earliest = starts[one]! + least[i]! + share * (wanted[i]! - least[i]!)
     if (starts[other]! < earliest - SAME_COST) {
       starts[other] = earliest
-      pushers[other] = one
+      pushers.task[other] = one
+      pushers.most[other] = -1
       moved = true
     }
-    if (longest === 'passed') continue
+    if (passed[i]) continue
     const latest = starts[other]! - most[i]!
     if (starts[one]! >= latest - SAME_COST) continue
     starts[one] = latest
-    pushers[one] = other
+    pushers.task[one] = other
+    pushers.most[one] = i
     moved = true
   }
   return moved
 }
 
-/** Whether following who pushed whom comes back to where it began. */
-function hasCircle(pushers: Int32Array): boolean {
-  const seen = new Int32Array(pushers.length).fill(-1)
-  for (let start = 0; start < pushers.length; start++) {
+/** Following who pushed whom back to where it began: the longest times on the way, where there is such a circle. */
+function circleOf({ task, most }: Pushers): number[] | undefined {
+  const seen = new Int32Array(task.length).fill(-1)
+  for (let start = 0; start < task.length; start++) {
     let at = start
     while (at >= 0 && seen[at]! < 0) {
       seen[at] = start
-      at = pushers[at]!
+      at = task[at]!
     }
-    if (at >= 0 && seen[at] === start) return true
+    if (at < 0 || seen[at] !== start) continue
+    const circle: number[] = []
+    for (let on = at, first = true; first || on !== at; on = task[on]!, first = false)
+      if (most[on]! >= 0) circle.push(most[on]!)
+    return circle
   }
-  return false
+  return undefined
 }
