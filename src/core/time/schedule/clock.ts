@@ -3,8 +3,8 @@ import { processOf } from '../fold'
 import { ROOM_CELSIUS, type ServiceProcess, type SpotResult } from '../lightening'
 import { combinedSigma, rangeOf, SECONDS_VARIATION, type Range, type ComputedStages } from '../../placement/quantity'
 import { minutesFromSeconds } from '../../units'
-import { prepare, type Person, type Prepared, type Resource, type Schedule } from './problem'
-import { findSchedule } from './search'
+import { scheduleInTurn } from './inTurn'
+import type { Person, Resource, Schedule } from './problem'
 import {
   chunksOf,
   mayStayFrom,
@@ -139,12 +139,20 @@ export function clockFor(
   process = processOf(plan, computed, { canvas: options.canvas, roomCelsius: options.roomCelsius }),
 ): Clock {
   const visit = visitFor(plan, computed, options, process)
-  const prepared = prepare({ ...visit, ...crew })
-  const schedule = findSchedule(prepared)
-  return read(plan, process, visit, prepared, schedule)
+  const schedule = scheduleInTurn(
+    { ...visit, ...crew },
+    visit.tasks.map(({ turn }) => turn),
+  )
+  return read(plan, process, visit, crew.people, schedule)
 }
 
-function read(plan: FaltoPlan, process: ServiceProcess, visit: Visit, prepared: Prepared, schedule: Schedule): Clock {
+function read(
+  plan: FaltoPlan,
+  process: ServiceProcess,
+  visit: Visit,
+  crew: readonly Person[],
+  schedule: Schedule,
+): Clock {
   const { starts, people } = schedule
   const startOf = new Map(visit.tasks.map(({ id }, i) => [id, starts[i]!]))
   const tasks = visit.tasks.map(({ id, kind, about, stageId, seconds }, i): ClockTask => ({
@@ -154,7 +162,7 @@ function read(plan: FaltoPlan, process: ServiceProcess, visit: Visit, prepared: 
     stageId,
     from: minutesFromSeconds(starts[i]!),
     to: minutesFromSeconds(starts[i]! + seconds),
-    personId: prepared.people[people[i]!]!.id,
+    personId: crew[people[i]!]!.id,
   }))
   const zones = zonesOf(plan, process, visit, startOf)
   const conflicts = visit.lags.flatMap(({ from, to, most = Infinity, formulaId, about = '' }): Conflict[] => {

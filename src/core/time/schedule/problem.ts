@@ -155,6 +155,12 @@ export function timed(
         if (low === 1) break
       }
   }
+  return judged(prepared, starts, doers)
+}
+
+/** What starts come to. @param doers index of each task's person */
+export function judged(prepared: Prepared, starts: Float64Array, doers: Int32Array): Schedule {
+  const { tasks, people, arcs } = prepared
   let [violation, longer, shorter] = [0, 0, 0]
   for (let i = 0; i < tasks.length; i++)
     violation += Math.max(0, starts[i]! + tasks[i]!.seconds - (people[doers[i]!]!.to ?? Infinity))

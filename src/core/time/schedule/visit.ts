@@ -47,6 +47,8 @@ export interface VisitTask extends Task {
   /** What it is about: a zone, a formula's letter with the bowl, or stages. */
   about: string
   stageId?: string | undefined
+  /** What comes off in one rinse is one turn of the visit, from 0; the next begins once the one before is rinsed. */
+  turn: number
   /** Pieces put in or taken out, in working order. */
   pieces?: readonly ServedPiece[] | undefined
 }
@@ -294,6 +296,7 @@ export function visitOf(
         if (stage.comesOff?.kind !== 'stays') takeOff(draft, group, chunk, applied, rinsing)
       }
     gate = rinseGroup(draft, group, stages, plan.hair.lengthCm)
+    draft.next()
   }
   const finish = draft.add({
     id: 'finish',
@@ -309,7 +312,9 @@ export function visitOf(
 interface Draft extends Visit {
   tasks: VisitTask[]
   lags: VisitLag[]
-  add: (task: Omit<VisitTask, 'skill' | 'resource'>) => VisitTask
+  add: (task: Omit<VisitTask, 'skill' | 'resource' | 'turn'>) => VisitTask
+  /** Begins the next turn. */
+  next: () => void
   /** The second begins once the first is done. */
   after: (from: VisitTask, to: VisitTask) => void
   /** Product put on by the first stays on until the second, as long as its pieces ask for; `each` as for a window. */
@@ -319,11 +324,13 @@ interface Draft extends Visit {
 function newDraft(): Draft {
   const tasks: VisitTask[] = []
   const lags: VisitLag[] = []
+  let turn = 0
   return {
     tasks,
     lags,
+    next: () => void turn++,
     add: (task) => {
-      tasks.push({ ...task, ...needsOf(task.kind), seconds: Math.round(task.seconds) })
+      tasks.push({ ...task, ...needsOf(task.kind), turn, seconds: Math.round(task.seconds) })
       return tasks.at(-1)!
     },
     after: (from, to) => void lags.push({ from: from.id, to: to.id, least: from.seconds }),
@@ -522,8 +529,8 @@ function rinseGroup(
 }
 
 /** Bowls that a stretch is the first to use, as tasks before it. */
-function mixesFor({ stage, pieces }: Chunk, tasks: readonly VisitTask[]): Omit<VisitTask, 'skill'>[] {
-  const mixes: Omit<VisitTask, 'skill'>[] = []
+function mixesFor({ stage, pieces }: Chunk, tasks: readonly VisitTask[]): Omit<VisitTask, 'skill' | 'turn'>[] {
+  const mixes: Omit<VisitTask, 'skill' | 'turn'>[] = []
   for (const { piece, bowl } of pieces) {
     const id = mixId(piece.formulaId, bowl)
     if (![...tasks, ...mixes].some((task) => task.id === id))
