@@ -4,6 +4,7 @@ import type { FaltoPlan } from '@/core/model'
 import { database, inTransaction } from '@/db'
 import { BASE_URL, beginRun, deviceOf, newClient, newPlan, servicePlanOf, type Device } from '../support/server'
 import { day } from '../support/days'
+import { servicePlan } from '../support/samples'
 
 /** What was found under load and in the hands of the careless, and is to stay mended. */
 jest.setTimeout(120_000)
@@ -97,6 +98,33 @@ describe('a visit', () => {
     expect(acknowledgements.map(({ cautionId }) => cautionId).sort()).toEqual(cautions.map(({ id }) => id).sort())
     expect(new Set(acknowledgements.map(({ by, reason }) => `${by}: ${reason}`))).toEqual(
       new Set(['Oriel Castellane: Tested at home']),
+    )
+  })
+
+  it('that passes a label’s time begins only by who may, with a reason, which is kept', async () => {
+    const plan = servicePlan('baseUnderFoils')
+    plan.hair.lengthCm = 60
+    const client = await newClient(oriel, 'Past a label')
+    const { body } = await oriel.call('POST', `/api/clients/${client}/imports`, plan)
+    const path = `/api/plans/${body['id'] as string}/runs`
+    const entry = { id: newId(), helping: [] }
+    const refused = await oriel.call('POST', path, entry)
+    expect([refused.status, refused.body['error']]).toEqual([422, 'unacknowledged'])
+    const cautions = refused.body['cautions'] as { id: string; text: string; needsReason: boolean }[]
+    const past = cautions.filter(({ needsReason }) => needsReason)
+    expect(past.length).toBeGreaterThan(0)
+    expect(past[0]!.text).toMatch(/stays on \d+ min longer at .* than the \d+ min of its label/)
+    const with_ = (reason: string) => cautions.map(({ id }) => ({ cautionId: id, reason }))
+    const without = await oriel.call('POST', path, { ...entry, acknowledged: with_(' ') })
+    expect([without.status, without.body['error']]).toEqual([422, 'unacknowledged'])
+    expect(
+      (await oriel.call('POST', path, { ...entry, acknowledged: with_('A second pair of hands comes') })).status,
+    ).toBe(200)
+    const kept = (await oriel.call('GET', `/api/plans/${body['id'] as string}`)).body as {
+      acknowledgements: { cautionId: string; reason: string }[]
+    }
+    expect(kept.acknowledgements.find(({ cautionId }) => cautionId === past[0]!.id)!.reason).toBe(
+      'A second pair of hands comes',
     )
   })
 

@@ -1,6 +1,6 @@
 import { and, desc, eq, sql } from 'drizzle-orm'
 import { byId, type Caution, type FaltoPlan, type KeptRunEvent, type OpenRun, type RunFormula } from '@/core/model'
-import { foldRun, leftOut, type RunScript } from '@/core/time/run'
+import { foldRun, leftOut, pastLabels, type RunScript } from '@/core/time/run'
 import { helpersFor, withHelp } from '@/core/time/schedule'
 import { swatchesOf } from '@/core/plan/sheets'
 import { database, inTransaction, run, type Transaction } from '@/db'
@@ -41,12 +41,15 @@ export async function beginRun(
       'invalid',
       'Nothing is placed in this plan yet, so there is nothing to carry out. Lay foils on the Map page first.',
     )
-  const waiting = await waitingCautions(member, found)
+  const past = pastLabels(script, document)
+  if (past.length > 0) requirePermission(member, 'acknowledge')
+  const waiting = [...past, ...(await waitingCautions(member, found))]
   const looked = waiting.flatMap((caution) => {
     const told = acknowledged.find(({ cautionId }) => cautionId === caution.id)
     return told ? [{ caution, reason: told.reason }] : []
   })
-  if (looked.length < waiting.length) throw unacknowledged(waiting)
+  const unexplained = looked.some(({ caution, reason }) => past.includes(caution) && reason.trim() === '')
+  if (looked.length < waiting.length || unexplained) throw unacknowledged(waiting, past)
   await inTransaction(async (tx) => {
     for (const { caution, reason } of looked) await keepAcknowledgement(tx, member, found, caution, reason)
     await tx
@@ -57,12 +60,20 @@ export async function beginRun(
   return { id }
 }
 
-const unacknowledged = (cautions: Caution[]): AppError =>
+/** @param past those that only go ahead with a reason */
+const unacknowledged = (cautions: readonly Caution[], past: readonly Caution[]): AppError =>
   new AppError(
     422,
     'unacknowledged',
     'Before this visit begins, somebody has to have looked at its cautions by name.',
-    { cautions: cautions.map(({ id, text, remedy }) => ({ id, text, remedy })) },
+    {
+      cautions: cautions.map((one) => ({
+        id: one.id,
+        text: one.text,
+        remedy: one.remedy,
+        needsReason: past.includes(one),
+      })),
+    },
   )
 
 /** Visits of a plan, newest first. */

@@ -14,7 +14,10 @@ import { useState } from 'react'
 import type { Caution } from '@/core/model'
 import { Read } from '../parts'
 
-export type WaitingCaution = Pick<Caution, 'id' | 'text' | 'remedy'>
+export type WaitingCaution = Pick<Caution, 'id' | 'text' | 'remedy'> & {
+  /** It goes ahead only with a reason. */
+  needsReason: boolean
+}
 
 interface Props {
   cautions: readonly WaitingCaution[]
@@ -29,6 +32,7 @@ export function CautionSheet({ cautions, onBegin, onClose }: Props) {
   const [reason, setReason] = useState('')
   const [busy, setBusy] = useState(false)
   const left = cautions.length - looked.size
+  const unexplained = reason.trim() === '' && cautions.some(({ needsReason }) => needsReason)
 
   function tick(id: string) {
     const next = new Set(looked)
@@ -71,6 +75,7 @@ export function CautionSheet({ cautions, onBegin, onClose }: Props) {
         ))}
         <TextField
           label="Why it goes ahead (kept with each)"
+          required={cautions.some(({ needsReason }) => needsReason)}
           value={reason}
           onChange={(event) => setReason(event.target.value)}
           size="small"
@@ -84,12 +89,17 @@ export function CautionSheet({ cautions, onBegin, onClose }: Props) {
             {left} still to look at.
           </Alert>
         )}
+        {left === 0 && unexplained && (
+          <Alert severity="info" sx={{ mt: 2 }}>
+            It passes a label’s time: say why it goes ahead.
+          </Alert>
+        )}
       </DialogContent>
       <DialogActions>
         <Button color="inherit" onClick={onClose}>
           Not now
         </Button>
-        <Button variant="contained" disabled={left > 0 || busy} onClick={() => void begin()}>
+        <Button variant="contained" disabled={left > 0 || unexplained || busy} onClick={() => void begin()}>
           {busy ? 'One moment…' : 'I have looked at these: begin'}
         </Button>
       </DialogActions>

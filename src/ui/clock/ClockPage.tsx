@@ -93,7 +93,7 @@ function Visit({ client, canvas, booking }: VisitProps) {
         <>
           <DoneAt figures={figures} start={start} />
           {!figures.fits && <DoesNotFit figures={figures} />}
-          <RunOffer what={what} fits={figures.fits} />
+          <RunOffer what={what} />
           <Timed figures={figures} start={start} what={what}>
             <WhatIfPanel
               what={what}
@@ -204,7 +204,7 @@ function DoesNotFit({
 }) {
   const worst = [...conflicts].sort((a, b) => b.overMinutes - a.overMinutes).slice(0, 3)
   return (
-    <Alert severity="error" sx={{ mx: 2, mb: 1 }}>
+    <Alert severity="warning" sx={{ mx: 2, mb: 1 }}>
       <strong>This does not fit: a product’s longest time would be passed.</strong>{' '}
       {worst
         .map(
@@ -226,7 +226,8 @@ function DoesNotFit({
           {' '}
           Help, another order or a slower product alone do not mend it: take less in one visit, or split it over two.
         </>
-      )}
+      )}{' '}
+      It can be begun all the same by who may, with a reason; the alarm at the chair holds to the label.
     </Alert>
   )
 }

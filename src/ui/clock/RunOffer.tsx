@@ -17,7 +17,7 @@ interface Begun {
 }
 
 /** Takes the clock to the chair. */
-export function RunOffer({ what, fits }: { what: WhatIf; fits: boolean }) {
+export function RunOffer({ what }: { what: WhatIf }) {
   const { store, permissions } = usePlanStore()
   const id = usePlan((state) => state.id)
   const router = useRouter()
@@ -60,7 +60,6 @@ export function RunOffer({ what, fits }: { what: WhatIf; fits: boolean }) {
         <Button
           variant={going ? 'outlined' : 'contained'}
           color={going ? 'inherit' : 'primary'}
-          disabled={!fits}
           onClick={() => void begin()}
         >
           {going ? 'Begin anew' : 'Begin at the chair'}

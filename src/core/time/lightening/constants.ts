@@ -128,8 +128,8 @@ export const LIGHTEST_OVER: Partial<Record<TreatmentKind, number>> = {
   unknown: 7.5,
 }
 /**
- * How uncertain the speed is over what nobody knows, against virgin hair (common practice: promise nothing over box dye;
- * twice is our estimate).
+ * How uncertain the speed is over what nobody knows, against virgin hair (common practice: promise nothing over box
+ * dye; twice is our estimate).
  */
 export const UNSURE_OVER: Partial<Record<TreatmentKind, number>> = { boxDye: 2, unknown: 2, henna: 2 }
 
@@ -138,8 +138,8 @@ export const TEXTURE_RATE: Record<Texture, number> = { fine: 1.15, medium: 1, co
 
 /**
  * Lightener's rate at 33 °C, levels a minute, on virgin medium hair, and how it follows peroxide (% in the mix), share
- * of lightener in the mix and warmth (times ten degrees). Our estimate: set, together with the warmth kept by covers and
- * the speeds over histories, on every fact that is known (scripts/calibrate.ts prints how far each is missed).
+ * of lightener in the mix and warmth (times ten degrees). Our estimate: set, together with the warmth kept by covers
+ * and the speeds over histories, on every fact that is known (scripts/calibrate.ts prints how far each is missed).
  */
 export const RATE_LEVELS_PER_MIN = 0.12
 export const REFERENCE_PEROXIDE = 4

@@ -7,6 +7,6 @@ export { foldRun, shownAt, WAITING, type BowlState, type RunState, type StepStat
 export { leftOut, levelsToConfirm, runOutcome, type LevelToConfirm, type RunOutcome } from './outcome'
 export { rescuesFor, type Rescue } from './rescue'
 export { expectedRun, type Cause, type Deadline, type Expected, type ExpectedStep } from './retime'
-export { endsOf, scriptFor, zoneOfStep, type RunScript, type ScriptLag, type ScriptStep } from './script'
+export { endsOf, pastLabels, scriptFor, zoneOfStep, type RunScript, type ScriptLag, type ScriptStep } from './script'
 export { runZones, type RunZone, type ZoneStatus } from './zones'
 export { underProduct, type UnderProduct } from './underProduct'

@@ -365,9 +365,10 @@ describe('the hair that is left', () => {
     const all = asPlanned(1000)
     const zonesPut = new Set(script.zones.map(({ zoneId }) => zoneId))
     const plain = levelsToConfirm({ script, formulas }, foldRun(all))
+    const byZone = (id: string) => script.zones.find(({ zoneId }) => zoneId === id)!
     // What went as planned came to what the clock had said.
     for (const { zoneId, expected } of plain)
-      expect(Math.abs(expected - script.zones.find((zone) => zone.zoneId === zoneId)!.level.expected)).toBeLessThan(0.35)
+      expect(Math.abs(expected - byZone(zoneId).level.expected)).toBeLessThan(0.35)
     expect(new Set(plain.map(({ zoneId }) => zoneId))).toEqual(zonesPut)
     for (const { proposed, expected, seen } of plain) {
       expect(seen).toBeUndefined()

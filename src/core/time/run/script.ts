@@ -1,7 +1,15 @@
-import { lighteningLetters, type FaltoPlan } from '../../model'
+import { byId, lighteningLetters, type Caution, type FaltoPlan } from '../../model'
 import { processOf } from '../fold'
 import { driesAfter, type Course, type ServiceProcess } from '../lightening'
-import { clockFor, liftOf, type ServedPiece, type ClockOptions, type TaskKind, type ZoneClock } from '../schedule'
+import {
+  clockFor,
+  liftOf,
+  type ServedPiece,
+  type ClockOptions,
+  type Conflict,
+  type TaskKind,
+  type ZoneClock,
+} from '../schedule'
 import type { ComputedStages } from '../../placement/quantity'
 
 /** A step of a visit as it was planned. Seconds count from the start of the visit. */
@@ -46,6 +54,8 @@ export interface RunScript {
   steps: ScriptStep[]
   lags: ScriptLag[]
   zones: ZoneClock[]
+  /** Longest times that the visit passes as it was planned; missing where it was pinned before they were kept. */
+  conflicts?: Conflict[] | undefined
 }
 
 /** The zone that a step puts product into, under the first of its formulas that has one. */
@@ -86,6 +96,30 @@ function courseIn(process: ServiceProcess, lifting: readonly ServedPiece[]): Scr
   )
 }
 
+/** Cautions of a visit that passes a label's longest time, one a formula, told with where it passes it most. */
+export function pastLabels(
+  { conflicts = [] }: Pick<RunScript, 'conflicts'>,
+  { formulas, products }: FaltoPlan,
+): Caution[] {
+  return formulas.flatMap(({ id, productId }) => {
+    const worst = conflicts
+      .filter(({ formulaId }) => formulaId === id)
+      .reduce<Conflict | undefined>((most, one) => (most && most.over >= one.over ? most : one), undefined)
+    if (!worst) return []
+    const { name, maximumMinutes } = byId(products, productId)
+    return [
+      {
+        id: `past-label-${id}`,
+        severity: 'caution',
+        text: `As it is planned, ${name} (${id}) stays on ${Math.ceil(worst.over)} min longer at ${worst.about} than the ${maximumMinutes} min of its label.`,
+        remedy:
+          'The Clock page offers other orders and help. If it goes ahead, take out early where the alarm sounds; the label’s time holds.',
+        zoneIds: [],
+      },
+    ]
+  })
+}
+
 /** Pins the clock of a plan. @throws Error when nobody of the crew can do something */
 export function scriptFor(plan: FaltoPlan, computed: ComputedStages, options: ClockOptions): RunScript {
   const process = processOf(plan, computed, { canvas: options.canvas, roomCelsius: options.roomCelsius })
@@ -122,5 +156,6 @@ export function scriptFor(plan: FaltoPlan, computed: ComputedStages, options: Cl
       formulaId: formulaId ?? null,
     })),
     zones: clock.zones,
+    conflicts: clock.conflicts,
   }
 }

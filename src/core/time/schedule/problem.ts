@@ -209,8 +209,8 @@ function turnsOf({ tasks, people, resources }: Prepared, decisions: readonly Dec
 
 /**
  * Longest paths by repeated relaxation (Bellman 1958): starts that keep every lag between its least (or `share` of the
- * way from there to what is wanted) and its most, except the ones that are passed; or, where there are none, the longest
- * times of tasks that push each other in a circle.
+ * way from there to what is wanted) and its most, except the ones that are passed; or, where there are none, the
+ * longest times of tasks that push each other in a circle.
  */
 function settle(
   released: Float64Array,
