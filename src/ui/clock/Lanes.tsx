@@ -143,6 +143,10 @@ const SHADES: Record<TaskKind, { bgcolor: string; color: string; border?: string
   takeOut: { bgcolor: 'text.secondary', color: 'background.paper' },
   rinse: { bgcolor: 'action.selected', color: 'text.primary', border: '1px solid var(--mui-palette-text-secondary)' },
   dry: { bgcolor: 'transparent', color: 'text.primary', border: LINE },
+  cut: { bgcolor: 'transparent', color: 'text.primary', border: LINE },
+  wash: { bgcolor: 'action.selected', color: 'text.primary', border: '1px solid var(--mui-palette-text-secondary)' },
+  wipe: { bgcolor: 'transparent', color: 'text.primary', border: LINE },
+  style: { bgcolor: 'transparent', color: 'text.primary', border: LINE },
   finish: { bgcolor: 'transparent', color: 'text.primary', border: LINE },
 }
 

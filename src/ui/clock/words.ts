@@ -10,11 +10,15 @@ const DOING: Record<TaskKind, string> = {
   takeOut: 'Take out',
   rinse: 'Rinse',
   dry: 'Dry',
+  cut: 'Cut',
+  wash: 'Wash',
+  wipe: 'Wipe the skin',
+  style: 'Style',
   finish: 'Dry and style',
 }
 
 export const taskWords = ({ kind, about }: Pick<ClockTaskFigures, 'kind' | 'about'>): string =>
-  about ? `${DOING[kind]} ${about}` : DOING[kind]
+  about && about !== DOING[kind] ? `${DOING[kind]} ${about}` : DOING[kind]
 
 /** A minute of the visit as the time of day. @param start HH:MM */
 export function timeOfDay(start: string, minute: number): string {

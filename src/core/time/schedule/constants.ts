@@ -7,6 +7,11 @@ export const RINSE_SECONDS = 360
 export const RINSE_SECONDS_PER_CM = 4
 /** Towel or dryer until the canvas can be judged or the next product goes on, s. Our estimate. */
 export const BETWEEN_SECONDS = 300
+/**
+ * Work that puts nothing on, min, where the plan says nothing: a cut, a wash at the basin, colour wiped off the skin,
+ * styling. Common practice for the cut; the others our estimate.
+ */
+export const BARE_WORK_MINUTES = { cut: 30, wash: 8, wipe: 4, style: 20 }
 /** Drying, styling, looking at it together, s, and more on long hair, s a cm. Our estimate. */
 export const FINISH_SECONDS = 900
 export const FINISH_SECONDS_PER_CM = 20

@@ -103,6 +103,50 @@ describe('what stays in', () => {
   })
 })
 
+describe('work that puts nothing on', () => {
+  /** A cut first, a wash in between, the skin wiped after the root, styling at the end. */
+  function withWork(lasts: Partial<Record<Stage['kind'], number>> = {}): FaltoPlan {
+    const plan = visit()
+    const [root, gloss] = plan.variants[0]!.stages as [Stage, Stage]
+    const bare = (kind: Stage['kind'], name: string): Stage => ({
+      ...structuredClone(root),
+      id: kind,
+      kind,
+      name,
+      zones: root.zones.map((zone) => ({ ...zone, placement: { ...zone.placement, sequence: [] } })),
+      ...(lasts[kind] !== undefined && { lasts: { minutes: lasts[kind] } }),
+    })
+    plan.variants[0]!.stages = [
+      bare('cut', 'Cut'),
+      root,
+      bare('skinWipe', 'Wipe'),
+      bare('wash', 'Wash'),
+      gloss,
+      bare('style', 'Style'),
+    ]
+    return plan
+  }
+  const of = (clock: Clock, kind: string) => clock.tasks.filter((task) => task.kind === kind)
+
+  it('has its place in the visit, in the order planned', () => {
+    const { tasks } = clockOf(withWork())
+    const order = tasks.filter(({ kind }) => kind !== 'mix' && kind !== 'apply').map(({ kind }) => kind)
+    expect(order).toEqual(['setUp', 'cut', 'rinse', 'dry', 'wipe', 'wash', 'rinse', 'dry', 'finish'])
+    tasks.slice(1).forEach(({ from }, i) => expect(from).toBeGreaterThanOrEqual(tasks[i]!.to - 0.01))
+  })
+
+  it('takes as long as is usual, or as planned; styling that is planned takes the place of the usual end', () => {
+    const usual = clockOf(withWork())
+    expect(of(usual, 'cut').map(({ from, to }) => to - from)).toEqual([30])
+    const own = clockOf(withWork({ cut: 45, style: 40 }))
+    const [cut] = of(own, 'cut')
+    const [finish] = of(own, 'finish')
+    expect(cut!.to - cut!.from).toBe(45)
+    expect(finish!.to - finish!.from).toBe(40)
+    expect(usual.finish.expected).toBeGreaterThan(clockOf(visit()).finish.expected + 30)
+  })
+})
+
 describe('times', () => {
   const stays = (clock: Clock, stageId: string) =>
     clock.zones.filter((zone) => zone.stageId === stageId).map(({ lastOn, lastOut }) => lastOut - lastOn)

@@ -6,6 +6,7 @@ import type { ServiceProcess } from '../lightening'
 import { MIXING_MINUTES, zoneSeconds, type ComputedStages, type ZoneResult } from '../../placement/quantity'
 import { minutesFromSeconds, secondsFromMinutes } from '../../units'
 import {
+  BARE_WORK_MINUTES,
   BOWL_WAITS_SECONDS,
   BETWEEN_SECONDS,
   FINISH_SECONDS,
@@ -21,7 +22,19 @@ import {
 } from './constants'
 import type { Lag, Skill, Task } from './problem'
 
-export const TASK_KINDS = ['setUp', 'mix', 'apply', 'takeOut', 'rinse', 'dry', 'finish'] as const
+export const TASK_KINDS = [
+  'setUp',
+  'mix',
+  'apply',
+  'takeOut',
+  'rinse',
+  'dry',
+  'cut',
+  'wash',
+  'wipe',
+  'style',
+  'finish',
+] as const
 export type TaskKind = (typeof TASK_KINDS)[number]
 
 const SKILLS: Record<TaskKind, Skill> = {
@@ -31,6 +44,10 @@ const SKILLS: Record<TaskKind, Skill> = {
   takeOut: 'rinse',
   rinse: 'rinse',
   dry: 'dry',
+  cut: 'colour',
+  wash: 'rinse',
+  wipe: 'rinse',
+  style: 'dry',
   finish: 'dry',
 }
 /**
@@ -39,7 +56,7 @@ const SKILLS: Record<TaskKind, Skill> = {
  */
 export const needsOf = (kind: TaskKind): Pick<Task, 'skill' | 'resource'> => ({
   skill: SKILLS[kind],
-  resource: kind === 'rinse' ? 'basin' : undefined,
+  resource: kind === 'rinse' || kind === 'wash' ? 'basin' : undefined,
 })
 
 export interface VisitTask extends Task {
@@ -288,7 +305,24 @@ export function visitOf(
 ): Visit {
   const draft = newDraft()
   let gate = draft.add({ id: 'setUp', kind: 'setUp', about: '', seconds: SET_UP_SECONDS })
-  for (const stages of rinsedTogether(chunks)) {
+  const { stages: planned } = activeVariant(plan)
+  const styled = planned.at(-1)?.kind === 'style' ? planned.at(-1) : undefined
+  for (const { stages, work } of turnsOf(planned, chunks)) {
+    if (work) {
+      if (work.stage === styled) continue
+      const { stage, kind } = work
+      const task = draft.add({
+        id: `${kind}/${stage.id}`,
+        kind,
+        about: stage.name,
+        stageId: stage.id,
+        seconds: workSeconds(stage, kind),
+      })
+      draft.after(gate, task)
+      gate = task
+      draft.next()
+      continue
+    }
     const group = newGroup(gate)
     for (const { stage, own } of stages)
       for (const chunk of own) {
@@ -302,7 +336,9 @@ export function visitOf(
     id: 'finish',
     kind: 'finish',
     about: '',
-    seconds: FINISH_SECONDS + FINISH_SECONDS_PER_CM * plan.hair.lengthCm,
+    seconds: styled?.lasts
+      ? secondsFromMinutes(styled.lasts.minutes)
+      : FINISH_SECONDS + FINISH_SECONDS_PER_CM * plan.hair.lengthCm,
   })
   draft.after(gate, finish)
   return { tasks: draft.tasks, lags: draft.lags }
@@ -547,8 +583,28 @@ function mixesFor({ stage, pieces }: Chunk, tasks: readonly VisitTask[]): Omit<V
 
 export const mixId = (formulaId: string, bowl: number): string => `mix/${formulaId}/${bowl}`
 
-/** Stages in groups that come off in one rinse, with their stretches of work. */
-const rinsedTogether = (chunks: readonly Chunk[]): { stage: Stage; own: Chunk[] }[][] =>
-  inOneRinse([...new Set(chunks.map(({ stage }) => stage))]).map((group) =>
-    group.map((stage) => ({ stage, own: chunks.filter((chunk) => chunk.stage === stage) })),
-  )
+/** Work of a stage that puts nothing on. */
+const BARE_WORK = { cut: 'cut', wash: 'wash', skinWipe: 'wipe', style: 'style' } as const satisfies Partial<
+  Record<Stage['kind'], TaskKind>
+>
+type BareWork = (typeof BARE_WORK)[keyof typeof BARE_WORK]
+
+const workSeconds = ({ lasts }: Stage, kind: BareWork): number =>
+  secondsFromMinutes(lasts?.minutes ?? BARE_WORK_MINUTES[kind])
+
+/** A turn of the visit: stages that come off in one rinse, with their stretches of work; or work without product. */
+interface Turn {
+  stages: { stage: Stage; own: Chunk[] }[]
+  work?: { stage: Stage; kind: BareWork } | undefined
+}
+
+/** The turns of a visit in their order; stages that put nothing on and ask for no work are left out. */
+const turnsOf = (planned: readonly Stage[], chunks: readonly Chunk[]): Turn[] =>
+  inOneRinse(planned).flatMap((group): Turn[] => {
+    const own = group.map((stage) => ({ stage, own: chunks.filter((chunk) => chunk.stage.id === stage.id) }))
+    const stages = own.filter((one) => one.own.length > 0)
+    const bare = group.flatMap((stage) =>
+      stage.kind in BARE_WORK ? [{ stage, kind: BARE_WORK[stage.kind as keyof typeof BARE_WORK] }] : [],
+    )
+    return [...(stages.length > 0 ? [{ stages }] : []), ...bare.map((work) => ({ stages: [], work }))]
+  })
