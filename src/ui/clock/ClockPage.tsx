@@ -123,7 +123,13 @@ function useStart(booking: Booking | null): [string, (time: string) => void] {
   return [start, beginAt]
 }
 
-function DoneAt({ figures: { minutes, handsFreeMinutes }, start }: { figures: ClockFigures; start: string }) {
+function DoneAt({
+  figures: { minutes, handsFreeMinutes, waitingMinutes },
+  start,
+}: {
+  figures: ClockFigures
+  start: string
+}) {
   const told = useTimeOfDay()
   return (
     <Box sx={{ px: 2, py: 1, display: 'flex', flexWrap: 'wrap', columnGap: 4, rowGap: 0.5, alignItems: 'baseline' }}>
@@ -136,6 +142,11 @@ function DoneAt({ figures: { minutes, handsFreeMinutes }, start }: { figures: Cl
       </Typography>
       <Typography>{duration(minutes.expected)} in all</Typography>
       <Typography>{duration(handsFreeMinutes)} without a hand needed</Typography>
+      {waitingMinutes >= 1 && (
+        <Typography color="textSecondary">
+          {duration(waitingMinutes)} of it only because hands, bowls or the basin were busy
+        </Typography>
+      )}
     </Box>
   )
 }

@@ -25,6 +25,8 @@ export interface ClockFigures {
   fits: boolean
   minutes: Span
   handsFreeMinutes: number
+  /** How much sooner it would end if nobody ever waited for hands, a bowl or the basin. */
+  waitingMinutes: number
   /** Whether something can be put on the lengths first and on the scalp later. */
   lengthsCanLead: boolean
   tasks: ClockTaskFigures[]
@@ -94,11 +96,13 @@ const roundedClock = ({
   conflicts,
   finish,
   handsFree,
+  waiting,
   evenness,
 }: Clock): Omit<ClockFigures, 'crew' | 'remedies' | 'lengthsCanLead'> => ({
   fits,
   minutes: span(finish),
   handsFreeMinutes: roundToTenth(handsFree),
+  waitingMinutes: roundToTenth(waiting),
   tasks: tasks.map(({ id, kind, about, stageId, from, to, personId }) => ({
     id,
     kind,

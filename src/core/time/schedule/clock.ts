@@ -1,8 +1,9 @@
 import { byId, activeVariant, lighteningLetters, liftGoalOf, type Canvas, type FaltoPlan } from '../../model'
 import { processOf } from '../fold'
-import { ROOM_CELSIUS, type ServiceProcess, type SpotResult } from '../lightening'
+import { RATE_VARIATION, ROOM_CELSIUS, type ServiceProcess, type SpotResult } from '../lightening'
 import { combinedSigma, rangeOf, SECONDS_VARIATION, type Range, type ComputedStages } from '../../placement/quantity'
 import { minutesFromSeconds } from '../../units'
+import { soonestFinish } from './bound'
 import { scheduleInTurn } from './inTurn'
 import type { Person, Resource, Schedule } from './problem'
 import {
@@ -115,6 +116,8 @@ export interface Clock {
   finish: Range
   /** Time in which no hands are needed, min. */
   handsFree: number
+  /** How much sooner it would end if nobody ever waited for hands, a bowl or the basin, min. */
+  waiting: number
   /** Levels between which four fifths of everything lightened lies when it comes off, by formula. */
   evenness: Record<string, { p10: number; p90: number }>
   /** What the clock was made for. */
@@ -122,6 +125,7 @@ export interface Clock {
 }
 
 const HANDS_SIGMA = combinedSigma([SECONDS_VARIATION])
+const LIFT_SIGMA = combinedSigma([RATE_VARIATION])
 
 /** What one plan's visit asks for, whoever does it. */
 export const visitFor = (
@@ -139,11 +143,11 @@ export function clockFor(
   process = processOf(plan, computed, { canvas: options.canvas, roomCelsius: options.roomCelsius }),
 ): Clock {
   const visit = visitFor(plan, computed, options, process)
-  const schedule = scheduleInTurn(
-    { ...visit, ...crew },
-    visit.tasks.map(({ turn }) => turn),
-  )
-  return read(plan, process, visit, crew.people, schedule)
+  const problem = { ...visit, ...crew }
+  const turns = visit.tasks.map(({ turn }) => turn)
+  const schedule = scheduleInTurn(problem, turns)
+  const soonest = soonestFinish(problem, turns, schedule.starts)
+  return read(plan, process, visit, crew.people, schedule, soonest)
 }
 
 function read(
@@ -152,6 +156,7 @@ function read(
   visit: Visit,
   crew: readonly Person[],
   schedule: Schedule,
+  soonest: number,
 ): Clock {
   const { starts, people } = schedule
   const startOf = new Map(visit.tasks.map(({ id }, i) => [id, starts[i]!]))
@@ -170,8 +175,11 @@ function read(
     return over > 0.5 ? [{ formulaId, about, over: minutesFromSeconds(over) }] : []
   })
   const busy = busySeconds(visit.tasks, starts)
-  // Product takes its time whatever the hands do, so only the time in which they work is uncertain.
-  const finish = rangeOf(minutesFromSeconds(busy), minutesFromSeconds(schedule.finish - busy), HANDS_SIGMA)
+  const lifting = liftingSeconds(lighteningLetters(plan), visit.tasks, starts)
+  const finish = finishRange(minutesFromSeconds(schedule.finish), {
+    hands: minutesFromSeconds(busy),
+    lift: minutesFromSeconds(lifting),
+  })
   return {
     fits: schedule.violation === 0,
     tasks: tasks.sort((a, b) => a.from - b.from),
@@ -179,9 +187,43 @@ function read(
     conflicts,
     finish,
     handsFree: minutesFromSeconds(schedule.finish - busy),
+    waiting: minutesFromSeconds(Math.max(0, schedule.finish - soonest)),
     evenness: evennessOf(zones),
     visit,
   }
+}
+
+/**
+ * How long a visit takes, as a range: hands work faster or slower, and so does lightener while they wait for it; colour
+ * has its label's time. The two have nothing to do with each other, so their spreads add as squares do.
+ */
+function finishRange(expected: number, { hands, lift }: { hands: number; lift: number }): Range {
+  const spreads = [rangeOf(hands, 0, HANDS_SIGMA), rangeOf(lift, 0, LIFT_SIGMA)]
+  const off = (side: 'low' | 'high') => Math.hypot(...spreads.map((one) => one[side] - one.expected))
+  return { low: expected - off('low'), expected, high: expected + off('high') }
+}
+
+/** Time in which nobody works while lightener does, s. */
+function liftingSeconds(lighteners: ReadonlySet<string>, tasks: readonly VisitTask[], starts: Float64Array): number {
+  const turns = new Set(
+    tasks.flatMap(({ turn, pieces = [] }) =>
+      pieces.some(({ piece }) => lighteners.has(piece.formulaId)) ? [turn] : [],
+    ),
+  )
+  return [...turns].reduce((sum, turn) => {
+    const own = [...tasks.keys()].filter((i) => tasks[i]!.turn === turn)
+    const from = Math.min(...own.map((i) => starts[i]!))
+    const to = Math.max(...own.map((i) => starts[i]! + tasks[i]!.seconds))
+    return (
+      sum +
+      to -
+      from -
+      busySeconds(
+        own.map((i) => tasks[i]!),
+        Float64Array.from(own, (i) => starts[i]!),
+      )
+    )
+  }, 0)
 }
 
 /** Time in which at least one task goes on, s. */
