@@ -30,6 +30,8 @@ export interface Axis {
   at: (minute: number) => string
 }
 
+/** More lanes than this are lower each, so that a dozen is in sight at once. Our choice. */
+const MANY_LANES = 8
 /** Visits longer than this are ticked by half hours, min. Our choice. */
 const LONG_VISIT = 150
 
@@ -80,6 +82,7 @@ export function Lanes({ figures, start, swatches, chosen, onChoose, onReorder }:
               chosen={chosen === zoneKey(zone)}
               onChoose={() => onChoose(zoneKey(zone))}
               movable={onReorder !== undefined}
+              tight={figures.zones.length > MANY_LANES}
             />
           ))}
         </SortableList>
@@ -163,6 +166,7 @@ function TaskBlock({ task, axis: { end, at }, here }: { task: ClockTaskFigures; 
         top: 3,
         bottom: 3,
         overflow: 'hidden',
+        textOverflow: 'ellipsis',
         fontSize: '0.78rem',
         lineHeight: '38px',
         textIndent: 4,

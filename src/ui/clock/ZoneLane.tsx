@@ -9,8 +9,9 @@ import { Lane, NAMES } from './Lane'
 import type { Axis } from './Lanes'
 import { useTimeOfDay } from './words'
 
-/** Height of a zone's lane, px. */
-const ZONE_LANE = 40
+/** A zone's lane and what stands in it, px: as it is, and where there are many. Our choice. */
+const ROOMY = { lane: 40, bar: 7, bold: 18, mark: 27 }
+const TIGHT = { lane: 32, bar: 4, bold: 15, mark: 21 }
 
 export const zoneKey = ({
   stageId,
@@ -28,16 +29,19 @@ interface Props {
   onChoose: () => void
   /** Whether it may be put elsewhere. */
   movable: boolean
+  /** Whether there are so many lanes that each is lower. */
+  tight: boolean
 }
 
 /** Product in the hair of one zone, from the first piece to the last. */
-export function ZoneLane({ zone, axis, start, swatches, chosen, onChoose, movable }: Props) {
+export function ZoneLane({ zone, axis, start, swatches, chosen, onChoose, movable, tight }: Props) {
   const timeOfDay = useTimeOfDay()
   const sortable = useSortableItem(zoneKey(zone), !movable)
   const at = (minute: number) => timeOfDay(start, minute)
+  const sizes = tight ? TIGHT : ROOMY
   return (
     <Lane
-      tall={ZONE_LANE}
+      tall={sizes.lane}
       {...(movable && { sortable })}
       ticks={axis.ticks.map(axis.at)}
       name={
@@ -57,7 +61,7 @@ export function ZoneLane({ zone, axis, start, swatches, chosen, onChoose, movabl
       pressed={chosen}
       label={`${zone.name}, formula ${zone.formulaId}: first on ${at(zone.firstOnMinutes)}, last on ${at(zone.lastOnMinutes)}, out ${at(zone.firstOutMinutes)} to ${at(zone.lastOutMinutes)}, first to be out by ${at(zone.latestMinutes)}`}
     >
-      <ZoneBar zone={zone} at={axis.at} />
+      <ZoneBar zone={zone} at={axis.at} sizes={sizes} />
     </Lane>
   )
 }
@@ -65,12 +69,12 @@ export function ZoneLane({ zone, axis, start, swatches, chosen, onChoose, movabl
 const RISING = 'linear-gradient(to bottom right, transparent 50%, var(--mui-palette-text-secondary) 50%)'
 const FALLING = 'linear-gradient(to top right, var(--mui-palette-text-secondary) 50%, transparent 50%)'
 
-function ZoneBar({ zone, at }: { zone: ZoneClockFigures; at: (minute: number) => string }) {
+function ZoneBar({ zone, at, sizes }: { zone: ZoneClockFigures; at: (minute: number) => string; sizes: typeof ROOMY }) {
   const part = (from: number, to: number, background: string) => (
     <Box
       aria-hidden
       style={{ left: at(from), width: at(Math.max(0, to - from)), background }}
-      sx={{ position: 'absolute', top: 7, height: 18 }}
+      sx={{ position: 'absolute', top: sizes.bar, height: sizes.bold }}
     />
   )
   const solid = 'var(--mui-palette-text-secondary)'
@@ -84,7 +88,7 @@ function ZoneBar({ zone, at }: { zone: ZoneClockFigures; at: (minute: number) =>
         style={{ left: at(zone.readyMinutes), width: at(Math.max(0.5, zone.latestMinutes - zone.readyMinutes)) }}
         sx={{
           position: 'absolute',
-          top: 27,
+          top: sizes.mark,
           height: 7,
           borderLeft: '2px solid',
           borderRight: '2px solid',
