@@ -149,7 +149,9 @@ it('a parting is drawn, bent, merged away and undone; one that crosses itself is
 
   await press(page, 'Merge')
   await zone(page, 'Front left, part')
-  await page.mouse.click(...at(0.38, 0.4))
+  // The map is where the tool's own words leave room for it.
+  const now = (await map.boundingBox())!
+  await page.mouse.click(now.x + now.width * 0.38, now.y + now.height * 0.4)
   await page.waitForSelector('[aria-label="Undo: Zones merged"]')
   await saved(page)
   expect((await exported(planId)).variants[0]!.stages[0]!.zones).toHaveLength(4)
@@ -160,7 +162,7 @@ it('a parting is drawn, bent, merged away and undone; one that crosses itself is
   )
 })
 
-it('an island is taken out by a round parting, moved, cut through, and put back', async () => {
+it('an island is taken out by a round parting, and put back', async () => {
   const planId = await newPlan(oriel, await newClient(oriel, 'Island'))
   const { page } = await counted(planId)
   const zonesOf = async () => (await exported(planId)).variants[0]!.stages[0]!.zones
@@ -188,7 +190,8 @@ it('an island is taken out by a round parting, moved, cut through, and put back'
 
   await press(page, 'Merge')
   await zone(page, 'Front left, part')
-  await page.mouse.click(box.x + box.width * 0.36, box.y + box.height * 0.5)
+  const now = (await map.boundingBox())!
+  await page.mouse.click(now.x + now.width * 0.36, now.y + now.height * 0.5)
   await page.waitForSelector('[aria-label="Undo: Zones merged"]')
   await saved(page)
   expect(await zonesOf()).toHaveLength(4)

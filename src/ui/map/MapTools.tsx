@@ -91,7 +91,7 @@ export function MapTools({ tool, onTool, wish, onWish }: Props) {
 }
 
 const HELP: Record<Exclude<MapTool, 'rest'>, string> = {
-  draw: 'Draw from one edge of a zone to another, or round a place and back to take it out. With Shift the other side is cut alike.',
+  draw: 'Draw from edge to edge of a zone, or round a place. With Shift the other side is cut alike.',
   move: 'Drag a parting, a corner, or a dot on a parting to bend it.',
   merge: 'Choose a zone, then tap its neighbour: the larger keeps its name.',
   ramp: 'Draw a line over the map: the figure changes along it, in the zones it crosses or in those selected.',
