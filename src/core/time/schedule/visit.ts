@@ -603,8 +603,8 @@ const turnsOf = (planned: readonly Stage[], chunks: readonly Chunk[]): Turn[] =>
   inOneRinse(planned).flatMap((group): Turn[] => {
     const own = group.map((stage) => ({ stage, own: chunks.filter((chunk) => chunk.stage.id === stage.id) }))
     const stages = own.filter((one) => one.own.length > 0)
-    const bare = group.flatMap((stage) =>
-      stage.kind in BARE_WORK ? [{ stage, kind: BARE_WORK[stage.kind as keyof typeof BARE_WORK] }] : [],
+    const bare = own.flatMap(({ stage, own: { length } }) =>
+      length === 0 && stage.kind in BARE_WORK ? [{ stage, kind: BARE_WORK[stage.kind as keyof typeof BARE_WORK] }] : [],
     )
     return [...(stages.length > 0 ? [{ stages }] : []), ...bare.map((work) => ({ stages: [], work }))]
   })
