@@ -128,14 +128,10 @@ await keep(tablet, 'map-tablet')
 
 /** A plan made from a kind of service for a client of the demo. */
 async function service(page: Page, client: string, id: string): Promise<void> {
-  await page.goto(`${base}/people`)
-  await page.waitForSelector('[role="grid"] a')
   const plan = await page.evaluate(
     async (who, kind) => {
-      const path = [...document.querySelectorAll('a')]
-        .find(({ textContent }) => textContent.includes(who))!
-        .getAttribute('href')!
-      const answer = await fetch(`/api/clients/${path.split('/')[2]}/plans`, {
+      const { clients } = (await (await fetch('/api/clients')).json()) as { clients: { id: string; name: string }[] }
+      const answer = await fetch(`/api/clients/${clients.find(({ name }) => name === who)!.id}/plans`, {
         method: 'POST',
         headers: { 'content-type': 'application/json' },
         body: JSON.stringify({ name: kind.name, template: 'fourQuadrants', service: kind.id }),
