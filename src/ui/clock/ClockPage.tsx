@@ -144,7 +144,7 @@ function DoneAt({
       <Typography>{duration(handsFreeMinutes)} without a hand needed</Typography>
       {waitingMinutes >= 1 && (
         <Typography color="textSecondary">
-          {duration(waitingMinutes)} of it only because hands, bowls or the basin were busy
+          {duration(waitingMinutes)} spent waiting for hands, bowls or the basin
         </Typography>
       )}
     </Box>

@@ -44,9 +44,14 @@ function countByCell(head: Head, { line, thickness, takenHairs }: Piece): CellHa
       total += weight
     }
   }
-  const hairs = Float64Array.from(touched, (cell) => (takenHairs * weights[cell]!) / total)
-  for (const cell of touched) weights[cell] = 0
-  return { cells: Uint16Array.from(touched), hairs }
+  const cells = new Uint16Array(touched)
+  const hairs = new Float64Array(touched.length)
+  for (let i = 0; i < touched.length; i++) {
+    const cell = touched[i]!
+    hairs[i] = (takenHairs * weights[cell]!) / total
+    weights[cell] = 0
+  }
+  return { cells, hairs }
 }
 
 /** Hairs of the cells of a head, by its density: all that they depend on. */

@@ -148,17 +148,29 @@ function canvasOf({ hair, hairMap }: FaltoPlan, { head }: ComputedStages): Canva
 /** A record's populations with white hair kept apart, so that every lock is of one kind. */
 function locksOf({ strands, cells }: Canvas): FoldedCells {
   const bandsOf = new Map(strands.map(({ id, bands }) => [id, bands]))
-  return cells.map(({ populations }) =>
-    populations.flatMap(({ strandId, share, white, sources }): Lock[] => {
+  const took: number[] = []
+  return cells.map(({ populations }) => {
+    const locks: Lock[] = []
+    for (const { strandId, share, white, sources } of populations) {
       const bands = bandsOf.get(strandId)!
-      const lock = { bands, was: bands, sources, took: [] }
-      return [
-        { ...lock, share: share * (1 - white), white: false },
-        { ...lock, share: share * white, white: true },
-      ].filter((one) => one.share > 0)
-    }),
-  )
+      const pigmented = share * (1 - white)
+      const whites = share * white
+      if (pigmented > 0) locks.push({ bands, was: bands, share: pigmented, white: false, sources, took })
+      if (whites > 0) locks.push({ bands, was: bands, share: whites, white: true, sources, took })
+    }
+    return locks
+  })
 }
+
+/** A lock of which only so much is left. Written out, because there are thousands. */
+const withShare = ({ bands, was, white, sources, took }: Lock, share: number): Lock => ({
+  bands,
+  was,
+  share,
+  white,
+  sources,
+  took,
+})
 
 /** What one piece takes of a cell, with all that goes along its strands, and which hair it may take. */
 interface Taken {
@@ -277,17 +289,21 @@ function foldCell({ locks, taken, everywhere, eligible, index, visitId, treat }:
     const takesRest = everywhere || (own.every(({ whole }) => whole) && asked > WHOLLY_FROM * available)
     const fit = takesRest ? 1 / asked : Math.min(1 / available, 1 / asked)
     left = left.filter((lock) => !SELECTS[select](lock))
+    const sourcesOf = own.map(({ applications }) => applications.map(({ recipe }) => `${visitId}/${recipe.formula.id}`))
+    const rest = 1 - asked * fit
     for (const lock of may) {
-      for (const one of own)
+      const took = [...lock.took, index]
+      own.forEach((one, i) =>
         after.push({
-          ...lock,
           bands: treat(lock, one),
+          was: lock.was,
           share: lock.share * one.share * fit,
-          sources: [...lock.sources, ...one.applications.map(({ recipe }) => `${visitId}/${recipe.formula.id}`)],
-          took: [...lock.took, index],
-        })
-      const rest = 1 - asked * fit
-      if (rest > LEAST_SHARE) left.push({ ...lock, share: lock.share * rest })
+          white: lock.white,
+          sources: [...lock.sources, ...sourcesOf[i]!],
+          took,
+        }),
+      )
+      if (rest > LEAST_SHARE) left.push(withShare(lock, lock.share * rest))
     }
   }
   return [...after, ...left]
@@ -299,12 +315,12 @@ function joined(locks: readonly Lock[], idOf: IdOf): readonly Lock[] {
   for (const lock of locks) {
     const key = `${idOf(lock.bands)} ${idOf(lock.was)} ${lock.white} ${lock.took.join()} ${lock.sources.join()}`
     const known = byKind.get(key)
-    byKind.set(key, known ? { ...known, share: known.share + lock.share } : lock)
+    byKind.set(key, known ? withShare(known, known.share + lock.share) : lock)
   }
   const kept = [...byKind.values()].sort((a, b) => b.share - a.share)
   while (kept.length > MOST_LOCKS) joinRarest(kept)
   const whole = kept.reduce((sum, { share }) => sum + share, 0)
-  return kept.map((lock) => ({ ...lock, share: lock.share / whole }))
+  return kept.map((lock) => withShare(lock, lock.share / whole))
 }
 
 /** The rarest lock joins the one that looks most like it: white hair white hair, and of those the same stages took. */
@@ -316,7 +332,7 @@ function joinRarest(kept: Lock[]): void {
     (lock.took.join() === rarest.took.join() ? 0 : UNLIKE_LEVELS)
   const distances = kept.map(apart)
   const host = distances.indexOf(Math.min(...distances))
-  kept[host] = { ...kept[host]!, share: kept[host]!.share + rarest.share }
+  kept[host] = withShare(kept[host]!, kept[host]!.share + rarest.share)
 }
 
 type IdOf = (bands: readonly Band[]) => number
