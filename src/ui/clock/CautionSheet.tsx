@@ -32,7 +32,8 @@ export function CautionSheet({ cautions, onBegin, onClose }: Props) {
   const [reason, setReason] = useState('')
   const [busy, setBusy] = useState(false)
   const left = cautions.length - looked.size
-  const unexplained = reason.trim() === '' && cautions.some(({ needsReason }) => needsReason)
+  const needsReason = cautions.some((caution) => caution.needsReason)
+  const unexplained = needsReason && reason.trim() === ''
 
   function tick(id: string) {
     const next = new Set(looked)
@@ -75,7 +76,7 @@ export function CautionSheet({ cautions, onBegin, onClose }: Props) {
         ))}
         <TextField
           label="Why it goes ahead (kept with each)"
-          required={cautions.some(({ needsReason }) => needsReason)}
+          required={needsReason}
           value={reason}
           onChange={(event) => setReason(event.target.value)}
           size="small"

@@ -145,9 +145,10 @@ export function piecesOf(laid: Laid): Piece[] {
   const left = hairs * open * (1 - share)
   if (!dropout || !isStitched(take) || left <= 0) return mains
   const base = dropout.kind === 'base'
-  const dropped = createPiece(laid, base ? { ...take, kind: 'onScalp' } : take, {
+  const worked: Take = base ? { ...take, kind: 'onScalp' } : take
+  const dropped = createPiece(laid, worked, {
     bulk: { area, hairs, takenHairs: left },
-    extent: extentOf(laid, base ? { ...take, kind: 'onScalp' } : take, { ...reach, startCm: base ? 0 : startCm }),
+    extent: extentOf(laid, worked, { ...reach, startCm: base ? 0 : startCm }),
     formulaId: dropout.formulaId,
     id: `${laid.id}/dropout`,
     ...DROPPED[dropout.kind],

@@ -1,5 +1,6 @@
 import { scalpArea, type Head } from '../../scalp/head'
 import type { Layout, Stage } from '../../model'
+import { endOf, startOf } from './loops'
 import { crossesItself, drawEdges, joinOutline, signedArea, type DrawnEdges } from './outline'
 import { COVERAGE_TOLERANCE } from './constants'
 
@@ -103,9 +104,6 @@ function checkReferences(stage: Stage): LayoutProblem[] {
     problems.push({ path: 'order', message: 'The order must name every zone once.' })
   return problems
 }
-
-const startOf = (edge: Layout['edges'][number], reversed: boolean) => (reversed ? edge.to : edge.from)
-const endOf = (edge: Layout['edges'][number], reversed: boolean) => (reversed ? edge.from : edge.to)
 
 function repeated(items: readonly { id: string }[], path: string): LayoutProblem[] {
   const seen = new Set<string>()

@@ -14,8 +14,8 @@ import {
   type Bounded,
   type Division,
 } from './division'
-import { bridgedClearOf, encircle } from './islands'
-import { bridgesOf } from './loops'
+import { bridgedClearOf, encircle, wallsOf } from './islands'
+import { begunAt, startOf } from './loops'
 import { LINE_OVERSHOOT, SMALLEST_ZONE, SNAP_WITHIN } from './constants'
 
 /** A place where a line crosses a zone's outline. */
@@ -80,15 +80,9 @@ export function cutClosed<Z extends Bounded>(
 ): Division<Z> {
   const closed = [...line, line[0]!]
   // Only the last segment may meet the first, where they are joined.
-  if (crosses(closed.slice(0, -1)) || crosses([...line.slice(1), line[0]!]))
+  if (crosses(line) || crosses(closed.slice(1)))
     throw new DivisionError('This parting crosses itself. Draw it in one sweep.')
-  const walls = division.zones.flatMap((zone) => {
-    const { points, steps } = outlineOf(division, zone)
-    const bridges = bridgesOf(zone.boundary)
-    return points.flatMap((point, k) =>
-      bridges.has(zone.boundary[steps[k]!]!.edge) ? [] : [[point, points[(k + 1) % points.length]!] as const],
-    )
-  })
+  const walls = division.zones.flatMap(({ boundary }) => wallsOf(division, boundary))
   for (let i = 0; i < line.length; i++)
     for (const [a, b] of walls) {
       const met = crossing(closed[i]!, closed[i + 1]!, a, b)
@@ -204,11 +198,8 @@ function sides(
   from: string,
   to: string,
 ): { first: BoundaryStep[]; second: BoundaryStep[] } {
-  const edges = new Map(division.edges.map((edge) => [edge.id, edge]))
-  const begins = ({ edge, reversed }: BoundaryStep) => (reversed ? edges.get(edge)!.to : edges.get(edge)!.from)
-  const start = zone.boundary.findIndex((step) => begins(step) === from)
-  const walked = [...zone.boundary.slice(start), ...zone.boundary.slice(0, start)]
-  const turn = walked.findIndex((step) => begins(step) === to)
+  const walked = begunAt(division.edges, zone.boundary, from)
+  const turn = walked.findIndex(({ edge, reversed }) => startOf(byId(division.edges, edge), reversed) === to)
   return { first: walked.slice(0, turn), second: walked.slice(turn) }
 }
 

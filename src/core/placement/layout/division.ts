@@ -62,6 +62,13 @@ export const zoneAt = <Z extends Bounded>(division: Division<Z>, point: DiskPoin
 
 export const distance = (a: DiskPoint, b: DiskPoint): number => Math.hypot(a.x - b.x, a.y - b.y)
 
+/** A division without some edges, and without the corners that only they led to; its zones still name them. */
+export function withoutEdges<Z extends Bounded>(division: Division<Z>, gone: ReadonlySet<string>): Division<Z> {
+  const edges = division.edges.filter(({ id }) => !gone.has(id))
+  const used = new Set(edges.flatMap(({ from, to }) => [from, to]))
+  return { ...division, vertices: division.vertices.filter(({ id }) => used.has(id)), edges }
+}
+
 /** A place along a line. @param along in segments */
 export function pointAlong(line: readonly DiskPoint[], along: number): DiskPoint {
   const i = Math.min(Math.floor(along), line.length - 2)

@@ -17,12 +17,13 @@ import {
   inParts,
   outlineOf,
   vertexMap,
+  withoutEdges,
   withVertex,
   zoneOutline,
   type Bounded,
   type Division,
 } from './division'
-import { bridgesOf, loopsOf } from './loops'
+import { begunAt, bridgesOf, loopsOf } from './loops'
 import { SMALLEST_ZONE, SNAP_WITHIN } from './constants'
 
 type Segment = readonly [DiskPoint, DiskPoint]
@@ -108,7 +109,11 @@ export function bridged<Z extends Bounded>(
   loops: readonly BoundaryStep[][],
   away: readonly DiskPoint[] = [],
 ): Division<Z> {
-  let result = withoutEdges(division, bridgesOf(byId(division.zones, zoneId).boundary), zoneId)
+  const bounded = (on: Division<Z>, boundary: BoundaryStep[]): Division<Z> => ({
+    ...on,
+    zones: on.zones.map((zone) => (zone.id === zoneId ? { ...zone, boundary } : zone)),
+  })
+  let result = bounded(withoutEdges(division, bridgesOf(byId(division.zones, zoneId).boundary)), [])
   let [joined, ...rest] = [...loops].sort((a, b) => sizeOf(result, b) - sizeOf(result, a)) as [
     BoundaryStep[],
     ...BoundaryStep[][],
@@ -120,9 +125,10 @@ export function bridged<Z extends Bounded>(
     const cornerAt = ({ edge, point }: BridgeEnd): string => {
       const { division: next, vertex, parts } = withVertex(result, edge, point)
       result = next
-      if (parts)
-        [joined, ...rest] = [joined, ...rest].map((walk) => inParts(walk, edge, parts)) as typeof loops &
-          [BoundaryStep[]]
+      if (parts) {
+        joined = inParts(joined, edge, parts)
+        rest = rest.map((walk) => inParts(walk, edge, parts))
+      }
       return vertex
     }
     const [from, to] = [cornerAt(bridge.from), cornerAt(bridge.to)]
@@ -130,40 +136,13 @@ export function bridged<Z extends Bounded>(
     result = { ...result, edges: [...result.edges, edge] }
     const island = rest.splice(bridge.island, 1)[0]!
     joined = [
-      ...begunAt(result, joined, from),
+      ...begunAt(result.edges, joined, from),
       { edge: edge.id, reversed: false },
-      ...begunAt(result, island, to),
+      ...begunAt(result.edges, island, to),
       { edge: edge.id, reversed: true },
     ]
   }
-  return {
-    ...result,
-    zones: result.zones.map((zone) => (zone.id === zoneId ? { ...zone, boundary: joined } : zone)),
-  }
-}
-
-/** A division whose zone has no boundary yet, without edges and what only they led to. */
-function withoutEdges<Z extends Bounded>(
-  division: Division<Z>,
-  gone: ReadonlySet<string>,
-  zoneId: string,
-): Division<Z> {
-  const edges = division.edges.filter(({ id }) => !gone.has(id))
-  const used = new Set(edges.flatMap(({ from, to }) => [from, to]))
-  return {
-    vertices: division.vertices.filter(({ id }) => used.has(id)),
-    edges,
-    zones: division.zones.map((zone) => (zone.id === zoneId ? { ...zone, boundary: [] } : zone)),
-  }
-}
-
-/** A closed walk begun at a corner. */
-function begunAt({ edges }: Division<Bounded>, walk: readonly BoundaryStep[], vertex: string): BoundaryStep[] {
-  const start = walk.findIndex(({ edge, reversed }) => {
-    const { from, to } = byId(edges, edge)
-    return (reversed ? to : from) === vertex
-  })
-  return [...walk.slice(start), ...walk.slice(0, start)]
+  return bounded(result, joined)
 }
 
 interface BridgeEnd {
@@ -225,10 +204,14 @@ export function bridgedAnew<Z extends Bounded>(division: Division<Z>): Division<
     const { boundary } = byId(result.zones, id)
     const ways = waysOf(result, boundary)
     if (ways.length === 0) return result
-    const walls = loopsOf(boundary).flatMap((walk) => segmentsOf(pointsOf(result, walk)))
+    const walls = wallsOf(result, boundary)
     return ways.some((way) => walls.some((wall) => meet(way, wall))) ? bridged(result, id, loopsOf(boundary)) : result
   }, division)
 }
+
+/** The outline of a zone and of the islands in it, side by side, without bridges. */
+export const wallsOf = (division: Division<Bounded>, boundary: readonly BoundaryStep[]): Segment[] =>
+  loopsOf(boundary).flatMap((walk) => segmentsOf(pointsOf(division, walk)))
 
 /** The bridges of a boundary as they lie in the disk. */
 function waysOf(division: Division<Bounded>, boundary: readonly BoundaryStep[]): Segment[] {

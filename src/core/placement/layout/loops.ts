@@ -1,4 +1,14 @@
-import type { BoundaryStep } from '../../model'
+import { byId, type BoundaryStep, type LayoutEdge } from '../../model'
+
+/** Corners in which a walk along an edge begins and ends. */
+export const startOf = ({ from, to }: LayoutEdge, reversed: boolean): string => (reversed ? to : from)
+export const endOf = ({ from, to }: LayoutEdge, reversed: boolean): string => (reversed ? from : to)
+
+/** A closed walk begun at a corner. */
+export function begunAt(edges: readonly LayoutEdge[], walk: readonly BoundaryStep[], vertex: string): BoundaryStep[] {
+  const start = walk.findIndex(({ edge, reversed }) => startOf(byId(edges, edge), reversed) === vertex)
+  return [...walk.slice(start), ...walk.slice(0, start)]
+}
 
 /**
  * Partings closed in themselves leave a zone with islands. Its boundary is still one walk: from the outline over a
@@ -32,19 +42,17 @@ export function loopsOf(boundary: readonly BoundaryStep[]): BoundaryStep[][] {
   return [own, ...loops].filter((loop) => loop.length > 0)
 }
 
-/** Steps along edges, closed walks put together from them end to end. @param ends where a step begins and ends */
-export function chained(
-  steps: readonly BoundaryStep[],
-  ends: (step: BoundaryStep) => { from: string; to: string },
-): BoundaryStep[][] {
+/** Closed walks put together from steps along edges, end to end; none where some lead nowhere. */
+export function chained(edges: readonly LayoutEdge[], steps: readonly BoundaryStep[]): BoundaryStep[][] {
+  const start = ({ edge, reversed }: BoundaryStep) => startOf(byId(edges, edge), reversed)
+  const end = ({ edge, reversed }: BoundaryStep) => endOf(byId(edges, edge), reversed)
   const left = new Set(steps)
   const loops: BoundaryStep[][] = []
   for (const first of steps) {
     if (!left.delete(first)) continue
     const loop = [first]
-    const { from: start, to } = ends(first)
-    for (let at = to; at !== start; at = ends(loop.at(-1)!).to) {
-      const next = [...left].find((step) => ends(step).from === at)
+    for (let at = end(first); at !== start(first); at = end(loop.at(-1)!)) {
+      const next = [...left].find((step) => start(step) === at)
       if (!next) return []
       left.delete(next)
       loop.push(next)

@@ -1,6 +1,6 @@
 import { byId, type BoundaryStep } from '../../model'
 import { diskArea } from './disk'
-import { DivisionError, zoneOutline, type Bounded, type Division } from './division'
+import { DivisionError, withoutEdges, zoneOutline, type Bounded, type Division } from './division'
 import { bridgesOf, chained, loopsOf } from './loops'
 import { bridged } from './islands'
 
@@ -21,22 +21,16 @@ export function merge<Z extends Bounded>(division: Division<Z>, oneId: string, o
   const gone = larger === one ? other : one
   const [mine, theirs] = [one, other].map(({ boundary }) => withoutRun(boundary, shared))
   const bridges = new Set([one, other].flatMap(({ boundary }) => [...bridgesOf(boundary)]))
-  const edges = division.edges.filter(({ id }) => !shared.has(id) && !bridges.has(id))
-  const used = new Set(edges.flatMap(({ from, to }) => [from, to]))
+  const apart = withoutEdges(division, new Set([...shared, ...bridges]))
   const joined = (boundary: BoundaryStep[]): Division<Z> => ({
-    vertices: division.vertices.filter(({ id }) => used.has(id)),
-    edges,
+    ...apart,
     zones: division.zones.flatMap((zone) =>
       zone.id === gone.id ? [] : [zone.id === larger.id ? { ...zone, boundary } : zone],
     ),
   })
   if (mine && theirs && bridges.size === 0) return joined([...mine, ...theirs])
   const left = [one, other].flatMap(({ boundary }) => loopsOf(boundary).flat()).filter(({ edge }) => !shared.has(edge))
-  const loops = chained(left, ({ edge, reversed }) => {
-    const { from, to } = byId(division.edges, edge)
-    return reversed ? { from: to, to: from } : { from, to }
-  })
-  return bridged(joined([]), larger.id, loops)
+  return bridged(joined([]), larger.id, chained(division.edges, left))
 }
 
 /** A boundary without the stretch it shares, begun after it; nothing when it shares more than one stretch. */
