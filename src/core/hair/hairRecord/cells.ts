@@ -1,6 +1,6 @@
 import { hairlineRadius, lengthRegionAt, mapFromPlace, type Head } from '../../scalp/head'
 import type { LengthRegion, MapPoint, Place } from '../../model'
-import { CELL_RINGS, ARC_STEPS } from './constants'
+import { ARC_STEPS, CELL_RINGS, RIM_STEPS } from './constants'
 
 /** One of the fixed cells on which hair is stored: a piece of a ring of the disk (ψ, s), the same on every head. */
 export interface ScalpCell {
@@ -32,11 +32,34 @@ function createCells(): ScalpCell[] {
 export const SCALP_CELLS: readonly ScalpCell[] = createCells()
 
 /** Index of the cell a place lies in; places beyond the hairline belong to the rim. */
-export function cellAt(place: Place): number {
-  const ring = Math.min(CELL_RINGS - 1, Math.max(0, Math.floor(place.s * CELL_RINGS)))
-  const turn = place.psi / (2 * Math.PI)
+export const cellAt = ({ psi, s }: Place): number => cellOn(psi, s)
+
+function cellOn(psi: number, s: number): number {
+  const ring = Math.min(CELL_RINGS - 1, Math.max(0, Math.floor(s * CELL_RINGS)))
+  const turn = psi / (2 * Math.PI)
   const sector = Math.min(sectorsOf(ring) - 1, Math.floor((turn - Math.floor(turn)) * sectorsOf(ring)))
   return 3 * ring * ring + sector
+}
+
+/** Index of the cell that a point of a head's map lies in, cm; see {@link cellAt}. */
+export type CellFinder = (x: number, y: number) => number
+
+const finders = new WeakMap<Head, CellFinder>()
+
+/** Finds cells on a head's map, thousands at a time: the hairline is tabulated once and read along straight lines. */
+export function cellFinder(head: Head): CellFinder {
+  const known = finders.get(head)
+  if (known) return known
+  const rim = Float64Array.from({ length: RIM_STEPS + 2 }, (_, i) => hairlineRadius(head, (i * Math.PI) / RIM_STEPS))
+  const finder: CellFinder = (x, y) => {
+    const psi = Math.atan2(-x, y)
+    const at = (Math.abs(psi) / Math.PI) * RIM_STEPS
+    const before = Math.floor(at)
+    const radius = rim[before]! + (at - before) * (rim[before + 1]! - rim[before]!)
+    return cellOn(psi, Math.sqrt(x * x + y * y) / radius)
+  }
+  finders.set(head, finder)
+  return finder
 }
 
 /** Scalp a cell covers on a head, cm²: ½(s₁² − s₀²) ∫ρ_h² dψ. */

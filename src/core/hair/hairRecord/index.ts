@@ -42,7 +42,7 @@ export {
   uniformCanvas,
   whiteOfCell,
 } from './canvas'
-export { cellArea, cellAt, cellOutline, SCALP_CELLS, type ScalpCell } from './cells'
+export { cellArea, cellAt, cellFinder, cellOutline, SCALP_CELLS, type ScalpCell } from './cells'
 export { checkCanvas, NOT_YET_COME, type CanvasProblem } from './check'
 export { directionOf } from './place'
 export { correctionsOf } from './corrections'

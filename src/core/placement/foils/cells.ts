@@ -1,6 +1,6 @@
-import { cellArea, cellAt, SCALP_CELLS } from '../../hair/hairRecord'
+import { cellArea, cellFinder, SCALP_CELLS } from '../../hair/hairRecord'
 import { hairsPerCm2 } from '../../hair/fibre'
-import { placeFromMap, type Head } from '../../scalp/head'
+import type { Head } from '../../scalp/head'
 import type { HairState } from '../../model'
 import type { Piece } from './pieces'
 import { ARC, DENSITY, MAP, RISE, STRIDE } from './polyline'
@@ -16,6 +16,8 @@ export interface CellHairs {
 
 /** Weights of the piece in hand by cell; all 0 between calls. */
 const weights = new Float64Array(SCALP_CELLS.length)
+/** Cells that it grows in, in the order met. */
+const touched = new Uint16Array(SCALP_CELLS.length)
 
 /** Hairs that a piece takes, by the scalp cell they grow in. */
 export function hairsByCell(head: Head, piece: Piece): CellHairs {
@@ -27,7 +29,8 @@ export function hairsByCell(head: Head, piece: Piece): CellHairs {
 }
 
 function countByCell(head: Head, { line, thickness, takenHairs }: Piece): CellHairs {
-  const touched: number[] = []
+  const cellAt = cellFinder(head)
+  let count = 0
   let total = 0
   // Lines have a point about every half centimetre and cells are two wide, so every other one is enough.
   const last = line.length - STRIDE
@@ -38,16 +41,16 @@ function countByCell(head: Head, { line, thickness, takenHairs }: Piece): CellHa
     for (let side = -thickness / 4; side <= thickness / 4; side += thickness / 2) {
       const x = (line[at + MAP]! + line[before + MAP]!) / 2 + side * line[at + RISE]!
       const y = (line[at + MAP + 1]! + line[before + MAP + 1]!) / 2 + side * line[at + RISE + 1]!
-      const cell = cellAt(placeFromMap(head, { x, y }))
-      if (weights[cell] === 0) touched.push(cell)
+      const cell = cellAt(x, y)
+      if (weights[cell] === 0) touched[count++] = cell
       weights[cell]! += weight
       total += weight
     }
   }
-  const cells = new Uint16Array(touched)
-  const hairs = new Float64Array(touched.length)
-  for (let i = 0; i < touched.length; i++) {
-    const cell = touched[i]!
+  const cells = touched.slice(0, count)
+  const hairs = new Float64Array(count)
+  for (let i = 0; i < count; i++) {
+    const cell = cells[i]!
     hairs[i] = (takenHairs * weights[cell]!) / total
     weights[cell] = 0
   }

@@ -1,7 +1,7 @@
-import { placeFromMap, type Head } from '../../scalp/head'
+import type { Head } from '../../scalp/head'
 import { partX } from '../../hair/fibre'
 import type { HairMap, HairState, Selection } from '../../model'
-import { cellAt } from '../../hair/hairRecord'
+import { cellFinder } from '../../hair/hairRecord'
 
 /** What a zone's placement has to know of the head around it. */
 export interface Site {
@@ -26,7 +26,7 @@ export function siteFor(
   stageShare: Float64Array | undefined,
   map: HairMap | undefined,
 ): Site {
-  const at = (x: number, y: number) => cellAt(placeFromMap(head, { x, y }))
+  const at = cellFinder(head)
   const white = (x: number, y: number) => (map ? map.whitePercent[at(x, y)]! / 100 : 0)
   const earlier = (x: number, y: number) => (map ? map.earlierPercent[at(x, y)]! / 100 : 0)
   const chosen: Record<Selection, (x: number, y: number) => number> = {

@@ -1,12 +1,6 @@
+import { CLOSED_LENGTH, CLOSING_OVERRUN, NEAR_THE_ENDS } from './constants'
 import { crossing, type DiskPoint } from './disk'
 import { distance, pointAlong } from './division'
-
-/** A closed line is at least so many times as long as the gap between its ends may be wide. Our choice. */
-const LONG_ENOUGH = 4
-/** How far a line may run on beyond its beginning, in reaches. Our choice. */
-const OVERRUN = 3
-/** Ends that cross lie within this share of the line from its begin and its end. Our choice. */
-const NEAR_THE_ENDS = 0.12
 
 /**
  * A line whose end comes back to its beginning, as a closed one without a repeated last place; what runs on beyond
@@ -15,7 +9,7 @@ const NEAR_THE_ENDS = 0.12
  */
 export function closedLine(line: readonly DiskPoint[], reach: number): DiskPoint[] | undefined {
   const length = line.slice(1).reduce((sum, point, i) => sum + distance(line[i]!, point), 0)
-  if (line.length < 4 || length < LONG_ENOUGH * reach) return undefined
+  if (line.length < 4 || length < CLOSED_LENGTH * reach) return undefined
   return metAgain(line, reach) ?? crossedOver(line)
 }
 
@@ -23,7 +17,7 @@ export function closedLine(line: readonly DiskPoint[], reach: number): DiskPoint
 function metAgain(line: readonly DiskPoint[], reach: number): DiskPoint[] | undefined {
   let nearest = line.length - 1
   let left = 0
-  for (let j = line.length - 1; j > line.length / 2 && left <= OVERRUN * reach; j--) {
+  for (let j = line.length - 1; j > line.length / 2 && left <= CLOSING_OVERRUN * reach; j--) {
     if (distance(line[0]!, line[j]!) < distance(line[0]!, line[nearest]!)) nearest = j
     left += distance(line[j]!, line[j - 1]!)
   }

@@ -73,3 +73,10 @@ export const LINE_OVERSHOOT = 0.04
  * Where a nape section's parting leaves the hairline and crosses the middle: under the occipital bone. Our estimate.
  */
 export const NAPE_LINE = { hairlinePsi: radians(118), middleTheta: radians(106) }
+
+/** A closed line is at least so many times as long as the gap between its ends may be wide. Our choice. */
+export const CLOSED_LENGTH = 4
+/** How far a line may run on beyond its beginning, in the reach of a hand. Our choice. */
+export const CLOSING_OVERRUN = 3
+/** Ends that cross lie within this share of the line from its begin and its end. Our choice. */
+export const NEAR_THE_ENDS = 0.12

@@ -81,8 +81,7 @@ export interface CameLevel {
 export function foldPlan(plan: FaltoPlan, computed: ComputedStages, options: FoldOptions = {}): Fold {
   const { canvas = plan.canvas, visitId = 'this visit', on = canvas?.recordedOn ?? '' } = options
   const before = canvas ?? canvasOf(plan, computed)
-  const idOf = namesOfStrands()
-  const treat = treatments(plan, idOf)
+  const treat = treatments(plan)
   const recipes = new Map(plan.formulas.map((formula) => [formula.id, recipeOf(formula, plan.products)]))
   const { stages } = activeVariant(plan)
   const folded: FoldedCells[] = [locksOf(before)]
@@ -96,13 +95,14 @@ export function foldPlan(plan: FaltoPlan, computed: ComputedStages, options: Fol
   }
 
   function afterProducts(stage: Stage, index: number): FoldedCells {
-    const takes = takesByCell(plan, stage, computed, { ...options, on, recipes })
+    const takes = takesByCell(plan, stage, computed, { ...options, on, recipes, visitId })
     const everywhere = stage.zones.every(({ placement }) => takesAll(placement)) && !options.came?.leftOut.size
     const eligible = worksOnLock(stage, stages)
+    const past = pastsOf(index)
     return folded.at(-1)!.map((locks, cell) => {
       const taken = takes[cell]!
       if (taken.length === 0) return locks
-      return joined(foldCell({ locks, taken, everywhere, eligible, index, visitId, treat }), idOf)
+      return joined(foldCell({ locks, taken, everywhere, eligible, past, treat }))
     })
   }
 }
@@ -172,15 +172,21 @@ const withShare = ({ bands, was, white, sources, took }: Lock, share: number): L
   took,
 })
 
-/** What one piece takes of a cell, with all that goes along its strands, and which hair it may take. */
-interface Taken {
-  key: string
+/** What pieces do to hair: all that goes along their strands, and which hair they may take. One object for each. */
+interface Work {
   applications: readonly Application[]
+  /** `visit/formula` of each, as the record says it. */
+  sources: readonly string[]
   select: Selection
+  /** Their sections are taken whole. */
+  whole: boolean
+}
+
+/** What is taken of a cell for one kind of work. */
+interface Taken {
+  work: Work
   /** Of the cell's hairs, 0…1. */
   share: number
-  /** Its section is taken whole. */
-  whole: boolean
 }
 
 /** Whether a take that is limited to some hair may take a lock. */
@@ -208,32 +214,42 @@ function takesByCell(
   plan: FaltoPlan,
   stage: Stage,
   { head, zones }: ComputedStages,
-  { on, came, recipes }: FoldOptions & { on: string; recipes: ReadonlyMap<string, Recipe> },
-): Taken[][] {
+  { on, came, recipes, visitId }: FoldOptions & { on: string; recipes: ReadonlyMap<string, Recipe>; visitId: string },
+): readonly (readonly Taken[])[] {
   const hairs = hairsOfCells(head, plan.hair)
-  const byCell = SCALP_CELLS.map(() => new Map<string, Taken>())
+  const works = new Map<string, Work>()
+  const byCell = SCALP_CELLS.map((): Taken[] => [])
   for (const zone of zones.filter(({ stageId }) => stageId === stage.id)) {
     const whole = takesAll(byId(stage.zones, zone.zoneId).placement) && !came?.leftOut.size
     const { pieces } = zone.placement
     const further = furtherAlong(pieces)
     for (const piece of pieces) {
       if (piece.along || came?.leftOut.has(piece.id)) continue
-      const { select } = piece
       const applications = [piece, ...(further.get(piece.id) ?? [])].map((one) =>
         applicationOf(recipes.get(one.formulaId)!, one, on, cameOf(came, zone, one)),
       )
-      const key = `${applications.map(nameOf).join('+')} ${select} ${whole}`
+      const work = workOf(applications, piece.select, whole)
       const { cells, hairs: taken } = hairsByCell(head, piece)
       for (let i = 0; i < cells.length; i++) {
         const cell = cells[i]!
         const share = taken[i]! / hairs[cell]!
-        const known = byCell[cell]!.get(key)
+        const known = byCell[cell]!.find((one) => one.work === work)
         if (known) known.share += share
-        else byCell[cell]!.set(key, { key, applications, select, share, whole })
+        else byCell[cell]!.push({ work, share })
       }
     }
   }
-  return byCell.map((cell) => [...cell.values()])
+  return byCell
+
+  function workOf(applications: readonly Application[], select: Selection, whole: boolean): Work {
+    const name = `${applications.map(nameOf).join('+')} ${select} ${whole}`
+    const known = works.get(name)
+    if (known) return known
+    const sources = applications.map(({ recipe }) => `${visitId}/${recipe.formula.id}`)
+    const work = { applications, sources, select, whole }
+    works.set(name, work)
+    return work
+  }
 }
 
 /** Pieces that go on hair which another one holds, under that one's id. */
@@ -269,40 +285,30 @@ interface CellFold {
   /** The stage takes all hair of the head that it may take. */
   everywhere: boolean
   eligible: (lock: Lock) => boolean
-  /** Which stage this is. */
-  index: number
-  visitId: string
-  treat: (lock: Lock, taken: Taken) => readonly Band[]
+  past: (lock: Lock, work: Work) => Past
+  treat: (lock: Lock, work: Work) => readonly Band[]
 }
 
 /** One stage on one cell. No hair is taken twice by a stage; hair that may not be taken stays as it is. */
-function foldCell({ locks, taken, everywhere, eligible, index, visitId, treat }: CellFold): Lock[] {
-  const open = locks.filter(eligible)
+function foldCell({ locks, taken, everywhere, eligible, past, treat }: CellFold): Lock[] {
   const after = locks.filter((lock) => !eligible(lock))
-  let left = [...open]
-  for (const select of new Set(taken.map((one) => one.select))) {
-    const own = taken.filter((one) => one.select === select)
+  let left = locks.filter(eligible)
+  for (const select of new Set(taken.map(({ work }) => work.select))) {
+    const own = taken.filter(({ work }) => work.select === select)
     const may = left.filter(SELECTS[select])
     const available = may.reduce((sum, { share }) => sum + share, 0)
     if (available <= 0) continue
     const asked = own.reduce((sum, { share }) => sum + share, 0)
-    const takesRest = everywhere || (own.every(({ whole }) => whole) && asked > WHOLLY_FROM * available)
+    const takesRest = everywhere || (own.every(({ work }) => work.whole) && asked > WHOLLY_FROM * available)
     const fit = takesRest ? 1 / asked : Math.min(1 / available, 1 / asked)
-    left = left.filter((lock) => !SELECTS[select](lock))
-    const sourcesOf = own.map(({ applications }) => applications.map(({ recipe }) => `${visitId}/${recipe.formula.id}`))
     const rest = 1 - asked * fit
+    left = left.filter((lock) => !SELECTS[select](lock))
     for (const lock of may) {
-      const took = [...lock.took, index]
-      own.forEach((one, i) =>
-        after.push({
-          bands: treat(lock, one),
-          was: lock.was,
-          share: lock.share * one.share * fit,
-          white: lock.white,
-          sources: [...lock.sources, ...sourcesOf[i]!],
-          took,
-        }),
-      )
+      for (const { work, share } of own) {
+        const { took, sources } = past(lock, work)
+        const { was, white } = lock
+        after.push({ bands: treat(lock, work), was, share: lock.share * share * fit, white, sources, took })
+      }
       if (rest > LEAST_SHARE) left.push(withShare(lock, lock.share * rest))
     }
   }
@@ -310,18 +316,29 @@ function foldCell({ locks, taken, everywhere, eligible, index, visitId, treat }:
 }
 
 /** Locks that are the same in everything are one; the shares of a cell come to 1 again. */
-function joined(locks: readonly Lock[], idOf: IdOf): readonly Lock[] {
-  const byKind = new Map<string, Lock>()
+function joined(locks: readonly Lock[]): readonly Lock[] {
+  const kept: Lock[] = []
   for (const lock of locks) {
-    const key = `${idOf(lock.bands)} ${idOf(lock.was)} ${lock.white} ${lock.took.join()} ${lock.sources.join()}`
-    const known = byKind.get(key)
-    byKind.set(key, known ? withShare(known, known.share + lock.share) : lock)
+    const same = kept.findIndex((one) => areSame(one, lock))
+    if (same < 0) kept.push(lock)
+    else kept[same] = withShare(lock, kept[same]!.share + lock.share)
   }
-  const kept = [...byKind.values()].sort((a, b) => b.share - a.share)
+  kept.sort((a, b) => b.share - a.share)
   while (kept.length > MOST_LOCKS) joinRarest(kept)
   const whole = kept.reduce((sum, { share }) => sum + share, 0)
   return kept.map((lock) => withShare(lock, lock.share / whole))
 }
+
+/** The same hair with the same past; hair that the same was done to has the same array. */
+const areSame = (a: Lock, b: Lock): boolean =>
+  a.bands === b.bands &&
+  a.was === b.was &&
+  a.white === b.white &&
+  areEqual(a.took, b.took) &&
+  areEqual(a.sources, b.sources)
+
+const areEqual = <T>(a: readonly T[], b: readonly T[]): boolean =>
+  a === b || (a.length === b.length && a.every((one, i) => one === b[i]))
 
 /** The rarest lock joins the one that looks most like it: white hair white hair, and of those the same stages took. */
 function joinRarest(kept: Lock[]): void {
@@ -329,38 +346,45 @@ function joinRarest(kept: Lock[]): void {
   const apart = (lock: Lock) =>
     strandDistance(lock.bands, rarest.bands) +
     (lock.white === rarest.white ? 0 : UNLIKE_LEVELS) +
-    (lock.took.join() === rarest.took.join() ? 0 : UNLIKE_LEVELS)
+    (areEqual(lock.took, rarest.took) ? 0 : UNLIKE_LEVELS)
   const distances = kept.map(apart)
   const host = distances.indexOf(Math.min(...distances))
   kept[host] = withShare(kept[host]!, kept[host]!.share + rarest.share)
 }
 
-type IdOf = (bands: readonly Band[]) => number
+/** What was done to a lock, and by which stages. */
+type Past = Pick<Lock, 'took' | 'sources'>
 
-/** Numbers strands; one that nothing was done to keeps its array, and so its number. */
-function namesOfStrands(): IdOf {
-  const names = new Map<readonly Band[], number>()
-  return (bands) => {
-    const known = names.get(bands) ?? names.size
-    names.set(bands, known)
-    return known
+/** Adds a stage to pasts; the same past with the same work added is the same arrays. */
+function pastsOf(index: number): CellFold['past'] {
+  const tooks = memoised((took: Lock['took']) => [...took, index])
+  const sourcesOf = memoised((work: Work) => memoised((sources: Lock['sources']) => [...sources, ...work.sources]))
+  return ({ took, sources }, work) => ({ took: tooks(took), sources: sourcesOf(work)(sources) })
+}
+
+/** The same answer, the same object, for the same question as long as it is held. */
+function memoised<Q, A>(answer: (question: Q) => A): (question: Q) => A {
+  const known = new Map<Q, A>()
+  return (question) => {
+    let found = known.get(question)
+    if (found === undefined) known.set(question, (found = answer(question)))
+    return found
   }
 }
 
-/** Treats locks, each kind of hair once for each mix on each stretch. */
-function treatments({ hair: { naturalLevel } }: FaltoPlan, idOf: IdOf): CellFold['treat'] {
-  const treated = new Map<string, readonly Band[]>()
-  return ({ bands, white }, { key, applications }) => {
-    const name = `${idOf(bands)} ${white} ${key}`
-    const known = treated.get(name)
-    if (known) return known
-    const after = applications.reduce(
-      (strand: readonly Band[], application) => treatStrand(strand, application, { naturalLevel, white }),
-      bands,
+/** Treats locks, each kind of hair once for each kind of work. */
+function treatments({ hair: { naturalLevel } }: FaltoPlan): CellFold['treat'] {
+  const treated = (white: boolean) =>
+    memoised((work: Work) =>
+      memoised((bands: readonly Band[]) =>
+        work.applications.reduce(
+          (strand, application) => treatStrand(strand, application, { naturalLevel, white }),
+          bands,
+        ),
+      ),
     )
-    treated.set(name, after)
-    return after
-  }
+  const [ofPigmented, ofWhite] = [treated(false), treated(true)]
+  return ({ bands, white }, work) => (white ? ofWhite : ofPigmented)(work)(bands)
 }
 
 /** Locks as a record: strands that were there keep their names, white and pigmented hair of one kind is one again. */
