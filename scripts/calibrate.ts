@@ -5,7 +5,7 @@ for (const one of LIFT_FACTS) {
   const off = residual(one)
   const verdict = Math.abs(off) <= TOLERANCE ? 'hit' : 'MISS'
   console.log(
-    `${verdict}  ${predicted(one).toFixed(2)} (${one.from}–${one.to}) off ${off.toFixed(2)}  ${one.minutes} min  ${one.name}`,
+    `${verdict}  ${predicted(one).toFixed(2)} (${one.from}–${one.to}) off ${off.toFixed(2)}  ${one.asked.minutes} min  ${one.name}`,
   )
 }
 const squares = LIFT_FACTS.reduce((sum, one) => sum + residual(one) ** 2, 0)

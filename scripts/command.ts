@@ -1,10 +1,11 @@
 import { compute } from './commands/compute'
 import { EntryError } from './commands/entry'
 import { kinds } from './commands/kinds'
+import { lift } from './commands/lift'
 import { plan } from './commands/plan'
 
 /** Commands for scripts: JSON on stdout; one line on stderr and exit code 2 for an entry that cannot be used. */
-const COMMANDS = { kinds, plan, compute }
+const COMMANDS = { kinds, plan, compute, lift }
 
 const [name, ...args] = process.argv.slice(2)
 try {

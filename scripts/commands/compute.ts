@@ -1,25 +1,52 @@
-import { afterFigures, clockFigures, createPlanner, planFigures } from '@/core/plan/planner'
+import { afterFigures, clockFigures, createPlanner, planFigures, type ClockFigures } from '@/core/plan/planner'
 import { TooManyPiecesError } from '@/core/placement/foils'
 import { foldPlan } from '@/core/time/fold'
-import { ALONE } from '@/core/time/schedule'
+import { ALONE, HELPERS, helpersFor, withHelp, type Crew, type Helper } from '@/core/time/schedule'
 import { checkPlanDocument, describeProblems } from '@/dto'
-import { EntryError, jsonIn } from './entry'
+import { EntryError, flagsIn, jsonIn } from './entry'
 
-/** `./falto compute FILE|-`: plan document in, figures out. @throws EntryError */
-export function compute([file]: readonly string[]) {
-  if (!file)
+/** `./falto compute FILE|- [--helping assistant,second]`: plan document in, figures out. @throws EntryError */
+export function compute(args: readonly string[]) {
+  const { values, positionals } = flagsIn(args, ['helping'])
+  const [file, ...more] = positionals
+  if (!file || more.length > 0)
     throw new EntryError('say which plan to compute: ./falto compute FILE, or - to read it from standard input')
   const checked = checkPlanDocument(jsonIn(file))
   if (!checked.ok) throw new EntryError(`not a plan that can be computed: ${describeProblems(checked.problems)}`)
   const plan = checked.value
+  const crew = crewOf(values.helping)
   try {
     const computed = createPlanner().computePlan(plan)
     return {
       ...planFigures(plan, computed),
       ...afterFigures(plan, computed, foldPlan(plan, computed)),
-      clock: clockFigures(plan, computed, { crew: ALONE }),
+      clock: named(clockFigures(plan, computed, { crew })),
     }
   } catch (error) {
     throw error instanceof TooManyPiecesError ? new EntryError(error.message) : error
   }
+}
+
+/** Zones under the short names that scripts ask for, beside the full ones. */
+const named = (clock: ClockFigures) => ({
+  ...clock,
+  zones: clock.zones.map((zone) => ({
+    stage: zone.stageId,
+    zone: zone.zoneId,
+    formula: zone.formulaId,
+    firstOn: zone.firstOnMinutes,
+    lastOff: zone.lastOutMinutes,
+    ...zone,
+  })),
+})
+
+/** The colourist, with those that are named. */
+function crewOf(helping: string | undefined): Crew {
+  const names = [...new Set(helping?.split(',') ?? [])]
+  const unknown = names.find((name) => !(name in HELPERS))
+  if (unknown !== undefined)
+    throw new EntryError(
+      `--helping takes ${Object.keys(HELPERS).join(' and ')}, with a comma between, not "${unknown}"`,
+    )
+  return withHelp(helpersFor(names as Helper[]), ALONE)
 }

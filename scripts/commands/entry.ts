@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs'
+import { parseArgs } from 'node:util'
 
 /** Thrown for an entry that cannot be used; the message says in one line what would be. */
 export class EntryError extends Error {
@@ -18,5 +19,19 @@ export function jsonIn(file: string): unknown {
     return JSON.parse(text)
   } catch {
     throw new EntryError(`${name} is not valid JSON`)
+  }
+}
+
+/** Reads flags and what stands between them. @throws EntryError for a flag that is not there or lacks its value */
+export function flagsIn<Flag extends string>(
+  args: readonly string[],
+  flags: readonly Flag[],
+): { values: { [flag in Flag]?: string }; positionals: string[] } {
+  const options = Object.fromEntries(flags.map((flag) => [flag, { type: 'string' as const }]))
+  try {
+    const { values, positionals } = parseArgs({ args: [...args], options, allowPositionals: true })
+    return { values: values as { [flag in Flag]?: string }, positionals }
+  } catch (error) {
+    throw new EntryError((error as Error).message)
   }
 }

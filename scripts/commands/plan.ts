@@ -1,4 +1,3 @@
-import { parseArgs } from 'node:util'
 import { v7 as newId } from 'uuid'
 import {
   bandFault,
@@ -14,7 +13,7 @@ import { createPlanner } from '@/core/plan/planner'
 import { planFromService, proposePlan, SERVICES } from '@/core/plan/serviceKinds'
 import { createHead, HeadMeasureError, type Head } from '@/core/scalp/head'
 import { checkEntry, describeProblems, PlanClientDto } from '@/dto'
-import { EntryError, jsonIn } from './entry'
+import { EntryError, flagsIn, jsonIn } from './entry'
 
 const PROPOSED = 'proposed'
 
@@ -31,7 +30,7 @@ const STANDARD_HAIR: HairState = {
  * @throws EntryError
  */
 export function plan(args: readonly string[]): FaltoPlan {
-  const { values, positionals } = argumentsIn(args)
+  const { values, positionals } = flagsIn(args, FLAGS)
   const [kind, ...more] = positionals
   if (!kind || more.length > 0)
     throw new EntryError(`say one kind of service, of ./falto kinds, or ${PROPOSED}: ./falto plan KIND --client FILE`)
@@ -45,22 +44,8 @@ export function plan(args: readonly string[]): FaltoPlan {
   }
 }
 
-const FLAGS = {
-  client: { type: 'string' },
-  length: { type: 'string' },
-  density: { type: 'string' },
-  texture: { type: 'string' },
-  level: { type: 'string' },
-} as const
-type Flags = { [flag in keyof typeof FLAGS]?: string | undefined }
-
-function argumentsIn(args: readonly string[]): { values: Flags; positionals: string[] } {
-  try {
-    return parseArgs({ args: [...args], options: FLAGS, allowPositionals: true })
-  } catch (error) {
-    throw new EntryError((error as Error).message)
-  }
-}
+const FLAGS = ['client', 'length', 'density', 'texture', 'level'] as const
+type Flags = { [flag in (typeof FLAGS)[number]]?: string }
 
 function clientIn(file: string): PlanClientDto {
   const checked = checkEntry(PlanClientDto, jsonIn(file))

@@ -101,6 +101,14 @@ export const WordsOf = (words: readonly string[]): PropertyDecorator =>
     IsIn([...words], { each: true, message: `must hold only ${words.join(', ')}` }),
   )
 
+/** A list of a few words, in an order that counts. */
+export const WordsIn = (words: readonly string[], most: number): PropertyDecorator =>
+  all(
+    IsArray({ message: 'must be a list' }),
+    ArrayMaxSize(most, { message: `must have at most ${most} entries` }),
+    IsIn([...words], { each: true, message: `must hold only ${words.join(', ')}` }),
+  )
+
 /** A few sentences. */
 export const Sentences = (): PropertyDecorator =>
   all(

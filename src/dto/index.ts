@@ -1,5 +1,6 @@
 /** Entries into Falto: their shapes, and how they are checked. The same classes check forms in the browser. */
 export { FaltoPlanDto } from './plan'
+export { LiftQuestionDto } from './liftQuestion'
 export { PlanClientDto } from './planClient'
 export { isDay, LETTERS_OR } from './decorators'
 export { CatalogueItemDto } from './product'

@@ -6,7 +6,6 @@ import { HELPERS, WORKING_ORDERS, type Helper, type WorkingOrder } from '@/core/
 import { Counting, Day, Id, InRange, ListOf, MayBeAbsent, Name, Nested, OneOf, Text, WordsOf } from './decorators'
 import { AcknowledgementDto } from './plans'
 
-const ROOM: Limit = { min: 10, max: 40, unit: '°C' }
 const VISIT_MINUTES: Limit = { min: 0, max: 1440, unit: 'min' }
 
 /** More than any plan raises. */
@@ -17,7 +16,7 @@ export class NewRunDto {
   /** Who helps, beside the colourist. */
   @WordsOf(Object.keys(HELPERS)) helping!: Helper[]
   @MayBeAbsent() @OneOf(WORKING_ORDERS) order?: WorkingOrder
-  @MayBeAbsent() @InRange(ROOM) celsius?: number
+  @MayBeAbsent() @InRange(LIMITS.roomCelsius) celsius?: number
   /** When the assistant can be had, min from the start. */
   @MayBeAbsent() @InRange(VISIT_MINUTES) assistantFrom?: number
   @MayBeAbsent() @InRange(VISIT_MINUTES) assistantTo?: number

@@ -7,6 +7,7 @@ import { SERVICES } from '@/core/plan/serviceKinds'
 import { checkPlanDocument } from '@/dto'
 import { compute } from '../../scripts/commands/compute'
 import { EntryError } from '../../scripts/commands/entry'
+import { lift } from '../../scripts/commands/lift'
 import { plan } from '../../scripts/commands/plan'
 
 /** The command line as somebody else's script uses it: JSON on stdout, one line on stderr and a code for the rest. */
@@ -73,6 +74,56 @@ it('plans for the standard head with what the flags say of it', () => {
   })
 })
 
+const STRAND = {
+  naturalLevel: 3,
+  level: 3,
+  history: [],
+  texture: 'medium',
+  kind: 'powderLightener',
+  vol: 20,
+  ratio: 2,
+  maximumMinutes: 50,
+  maximumLift: 8,
+  cover: 'foil',
+  onScalp: false,
+  distanceCm: 8,
+  minutes: 60,
+}
+
+it('answers a question of lift minute by minute, and lifts no further once the label’s time is over', () => {
+  const { code, out } = falto(['lift', '-'], JSON.stringify(STRAND))
+  expect(code).toBe(0)
+  const { byMinute, end, pastLabelMinutes } = JSON.parse(out) as ReturnType<typeof lift>
+  expect(byMinute).toHaveLength(61)
+  expect(byMinute[0]).toEqual({ minute: 0, low: 3, expected: 3, high: 3 })
+  expect(byMinute[60]).toMatchObject(end)
+  expect(byMinute[50]).toMatchObject(end)
+  expect(pastLabelMinutes).toBe(10)
+  // C14: the same strand comes to 8 within an hour.
+  expect(end.low).toBeLessThan(end.expected)
+  expect(Math.abs(end.expected - 7.5)).toBeLessThan(0.7)
+})
+
+it('lifts softened dye as the hair beneath, and kept moist on and on', () => {
+  const endOf = (more: object) => lift([fileOf({ ...STRAND, maximumMinutes: 90, ...more })]).end.expected
+  const [dyed, softened] = [{ history: ['boxDye'] }, { history: ['boxDye'], softened: true }].map(endOf)
+  expect(softened! - dyed!).toBeGreaterThan(1)
+  const open = { cover: 'open', onScalp: true, distanceCm: 0.5, kind: 'creamLightener' }
+  expect(endOf({ ...open, reapplyEveryMinutes: 15 }) - endOf(open)).toBeGreaterThan(0.5)
+})
+
+it('names who helps, and what has to be acknowledged', () => {
+  const file = fileOf(plan(['fullBabylights', '--length', '60', '--density', 'high', '--texture', 'coarse']))
+  const alone = compute([file]).clock
+  const helped = compute([file, '--helping', 'assistant,second']).clock
+  expect(helped.crew.map(({ id }) => id)).toEqual(['colourist', 'assistant', 'second'])
+  expect(helped.minutes.expected).toBeLessThan(alone.minutes.expected)
+  expect(alone.lowerBoundMinutes).toBeLessThanOrEqual(alone.minutes.expected)
+  expect(alone.acknowledge.length > 0).toBe(!alone.fits)
+  const [{ firstOn, lastOff, goal }] = alone.zones as [(typeof alone.zones)[number]]
+  expect([firstOn < lastOff, goal > 5]).toEqual([true, true])
+})
+
 it('proposes from the wish', () => {
   const wish = { ...GOAL, lightPercent: 12, targets: [{ region: 'all', level: 9, hue: 'beige', strength: 0.4 }] }
   expect(plan(['proposed', '--client', fileOf({ goal: wish })]).proposal!.length).toBeGreaterThan(1)
@@ -106,6 +157,15 @@ it.each<[string, (args: string[]) => unknown, string[], RegExp]>([
   ['a field Falto does not know', plan, client({ shoe: 1 }), /shoe is not a field/],
   ['a head that is none', plan, client({ head: { circumferenceCm: 20 } }), /head\.circumferenceCm/],
   ['no document', compute, [], /say which plan to compute/],
+  [
+    'somebody who is not there',
+    compute,
+    [fileOf(plan(['rootColour'])), '--helping', 'apprentice'],
+    /assistant and second/,
+  ],
+  ['a question without a product', lift, [fileOf({ ...STRAND, kind: 'gloss' })], /kind must be one of powderLightener/],
+  ['a history nobody knows', lift, [fileOf({ ...STRAND, history: ['magic'] })], /history must hold only lightened/],
+  ['no question', lift, [], /say which question to answer/],
   ['a document that is none', compute, [fileOf({ format: 'other' })], /not a plan that can be computed: format/],
 ])('says what is wrong with %s', (_what, command, args, words) => {
   expect(() => command(args)).toThrow(EntryError)

@@ -22,6 +22,12 @@ export type ProductKind = (typeof PRODUCT_KINDS)[number]
 
 /** What goes into a bowl beside something else and never alone. */
 export const COMPANION_KINDS = ['bondAdditive', 'developer'] as const satisfies readonly ProductKind[]
+/** What lifts natural pigment and leaves nothing. */
+export const LIGHTENER_KINDS = [
+  'powderLightener',
+  'clayLightener',
+  'creamLightener',
+] as const satisfies readonly ProductKind[]
 /** What leaves colour. */
 export const COLOUR_KINDS = [
   'permanentColour',
@@ -34,7 +40,7 @@ const among =
   (kinds: readonly ProductKind[]) =>
   (kind: ProductKind): boolean =>
     kinds.includes(kind)
-export const isLightener = among(['powderLightener', 'clayLightener', 'creamLightener'])
+export const isLightener = among(LIGHTENER_KINDS)
 export const isCompanion = among(COMPANION_KINDS)
 export const isColour = among(COLOUR_KINDS)
 

@@ -86,6 +86,8 @@ export const LIMITS = {
   psiDeg: limit(-360, 360, '°'),
   s: limit(0, 1, ''),
   bandLevel: limit(1, 12, 'level'),
+  askedMinutes: limit(0, 240, 'min'),
+  roomCelsius: limit(10, 40, '°C'),
 } as const satisfies Record<string, Limit>
 
 /** How many of a thing a document may hold. Keeps hostile documents small; far above any real plan. */

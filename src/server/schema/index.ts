@@ -1,7 +1,7 @@
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js'
 import { ValidationTypes } from 'class-validator'
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema'
-import { FaltoPlanDto, LETTERS_OR, PlanClientDto } from '@/dto'
+import { FaltoPlanDto, LETTERS_OR, LiftQuestionDto, PlanClientDto } from '@/dto'
 
 type Schema = { properties?: Record<string, unknown>; required?: string[]; [key: string]: unknown }
 
@@ -9,6 +9,7 @@ type Schema = { properties?: Record<string, unknown>; required?: string[]; [key:
 export const publishedSchemas = (): Record<string, Schema> => ({
   'falto-plan-2': schemaOf(FaltoPlanDto, 'falto-plan', 2),
   'falto-client-1': schemaOf(PlanClientDto, 'falto-client', 1),
+  'falto-lift-1': schemaOf(LiftQuestionDto, 'falto-lift', 1),
 })
 
 /** The schema of a document, made from its DTO class and those it leans on. */

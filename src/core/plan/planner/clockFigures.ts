@@ -10,6 +10,7 @@ import {
   type RemedyKind,
   type TaskKind,
 } from '../../time/schedule'
+import { pastLabels } from '../../time/run'
 import { roundToTenth } from '../../units'
 
 /** A range in whole minutes or tenths of a level. */
@@ -27,6 +28,8 @@ export interface ClockFigures {
   handsFreeMinutes: number
   /** How much sooner it would end if nobody ever waited for hands, a bowl or the basin. */
   waitingMinutes: number
+  /** The soonest that it could end, whoever is first: critical path and hands. */
+  lowerBoundMinutes: number
   /** Whether something can be put on the lengths first and on the scalp later. */
   lengthsCanLead: boolean
   tasks: ClockTaskFigures[]
@@ -34,6 +37,8 @@ export interface ClockFigures {
   /** Levels between which four fifths of everything a formula lightens lies when it comes off. */
   evenness: Record<string, { p10: number; p90: number }>
   conflicts: { formulaId: string | null; about: string; overMinutes: number }[]
+  /** What has to be acknowledged by name before it is begun all the same. */
+  acknowledge: { id: string; text: string }[]
   remedies: { kind: RemedyKind; text: string; minutes: number }[]
 }
 
@@ -79,6 +84,7 @@ export function clockFigures(plan: FaltoPlan, computed: ComputedStages, options:
   const remedies = remediesFor(plan, computed, options, clock)
   return {
     ...roundedClock(clock),
+    acknowledge: pastLabels(clock, plan).map(({ id, text }) => ({ id, text })),
     lengthsCanLead: computed.zones.some(({ placement }) => placement.pieces.some(reachesScalpAndLengths)),
     crew: options.crew.people.map(({ id, name }) => ({ id, name })),
     remedies: remedies.map(({ kind, text, clock: { finish } }) => ({
@@ -98,11 +104,12 @@ const roundedClock = ({
   handsFree,
   waiting,
   evenness,
-}: Clock): Omit<ClockFigures, 'crew' | 'remedies' | 'lengthsCanLead'> => ({
+}: Clock): Omit<ClockFigures, 'crew' | 'remedies' | 'lengthsCanLead' | 'acknowledge'> => ({
   fits,
   minutes: span(finish),
   handsFreeMinutes: roundToTenth(handsFree),
   waitingMinutes: roundToTenth(waiting),
+  lowerBoundMinutes: roundToTenth(finish.expected - waiting),
   tasks: tasks.map(({ id, kind, about, stageId, from, to, personId }) => ({
     id,
     kind,

@@ -10,7 +10,7 @@ import {
   type ToneHue,
   type TreatmentKind,
 } from '../../model'
-import { LIGHTEST_LEVEL, lightestOf, USUAL_MAXIMUM_LIFT, historyRate } from '../lightening'
+import { historyRate, LIGHTEST_LEVEL, lightestOf, softened, USUAL_MAXIMUM_LIFT } from '../lightening'
 import { FILLER_TONE, REMOVED_LEVELS, TONE_IS_LOST_LEVELS, WHITE_LEVEL } from './constants'
 
 /** One mix on a stretch of strands. */
@@ -122,11 +122,7 @@ function withoutDye(band: Band): Band {
     hue: 'neutral',
     strength: 0,
     porosity: MORE_POROUS[band.porosity],
-    // The hair has been opened, as by lightener, and its dye is gone.
-    treatments: [
-      ...band.treatments.filter(({ kind }) => kind === 'lightened' || kind === 'sun' || kind === 'mineral'),
-      { kind: 'lightened', on: band.treatments.at(-1)?.on },
-    ],
+    treatments: softened(band.treatments),
   }
 }
 

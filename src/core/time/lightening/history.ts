@@ -28,6 +28,16 @@ const DYES = new Set<Treatment['kind']>(['permanent', 'boxDye', 'unknown', 'henn
 /** Salon colour, which is no obstacle where the hair was lightened before it. */
 const OVER_LIGHT = new Set<Treatment['kind']>(['demi', 'permanent'])
 
+/**
+ * What is left of a history once a remover has taken the dye out: it opens the hair, as lightener does;
+ * metal and henna it leaves where they are.
+ */
+export function softened(treatments: readonly Treatment[]): Treatment[] {
+  const left = treatments.filter(({ kind }) => STAYS.has(kind))
+  return [...left, { kind: 'lightened', on: treatments.at(-1)?.on }]
+}
+const STAYS = new Set<Treatment['kind']>(['lightened', 'sun', 'mineral', 'metallic', 'henna'])
+
 /** Lightest level that a band can be trusted to come to, whatever lightens it. */
 export const lightestOf = ({ treatments }: Pick<Band, 'treatments'>): number =>
   Math.min(LIGHTEST_LEVEL, ...treatments.map(({ kind }) => LIGHTEST_OVER[kind] ?? LIGHTEST_LEVEL))

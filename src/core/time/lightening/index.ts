@@ -13,8 +13,9 @@ export {
   USUAL_MAXIMUM_LIFT,
 } from './constants'
 export { EVERY_MINUTE, fullStrengthOf, type FullStrength } from './fullStrength'
-export { historyRate, lightestOf } from './history'
+export { historyRate, lightestOf, softened } from './history'
 export { dilutionFactor, liftAfter, liftRate, mixRate, type LiftConditions } from './lift'
+export { answerLift, type LiftAnswer, type LiftQuestion } from './question'
 export {
   createProcess,
   middleOf,
