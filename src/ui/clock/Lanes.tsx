@@ -143,6 +143,11 @@ const SHADES: Record<TaskKind, { bgcolor: string; color: string; border?: string
   setUp: { bgcolor: 'transparent', color: 'text.primary', border: LINE },
   mix: { bgcolor: 'background.paper', color: 'text.primary', border: '2px solid var(--mui-palette-text-secondary)' },
   apply: { bgcolor: 'text.primary', color: 'background.paper' },
+  reapply: {
+    bgcolor: 'text.primary',
+    color: 'background.paper',
+    border: '2px dashed var(--mui-palette-background-paper)',
+  },
   takeOut: { bgcolor: 'text.secondary', color: 'background.paper' },
   rinse: { bgcolor: 'action.selected', color: 'text.primary', border: '1px solid var(--mui-palette-text-secondary)' },
   dry: { bgcolor: 'transparent', color: 'text.primary', border: LINE },

@@ -7,6 +7,7 @@ const DOING: Record<TaskKind, string> = {
   setUp: 'Set up',
   mix: 'Mix',
   apply: 'Put in',
+  reapply: 'Fresh product on',
   takeOut: 'Take out',
   rinse: 'Rinse',
   dry: 'Dry',

@@ -5,7 +5,10 @@ import type { TreatmentKind } from '../../model'
  * all. Our choice.
  */
 export const CELL_RINGS = 8
-/** Steps in which the hairline is tabulated from face to nape, on either side alike; radii are right to 1e-4 cm. Our choice. */
+/**
+ * Steps in which the hairline is tabulated from face to nape, on either side alike; radii are right to 1e-4 cm. Our
+ * choice.
+ */
 export const RIM_STEPS = 720
 /** Kinds of hair that one cell can tell apart: five stages of a visit on white and pigmented hair. Our estimate. */
 export const MOST_POPULATIONS = 24

@@ -3,7 +3,8 @@
  * 1…12, distances from the scalp in cm. What the next stage meets, what is seen at the end and what the record says are
  * all read from it. Predicted as meant; what was seen at the chair replaces it.
  */
-export { foldPlan, type CameLevel, type Fold, type FoldedCells, type FoldOptions, type Lock } from './fold'
+export { foldPlan, type CameLevel, type Fold, type FoldOptions } from './fold'
+export { type FoldedCells, type Lock } from './locks'
 export { processOf } from './met'
 export { surfacesOf } from './surfaces'
 export { shownLevel } from './treat'

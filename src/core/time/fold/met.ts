@@ -2,7 +2,8 @@ import { cellAt } from '../../hair/hairRecord'
 import { activeVariant, byId, type Band, type FaltoPlan, type Selection } from '../../model'
 import type { ComputedStages } from '../../placement/quantity'
 import { createProcess, middleOf, ROOM_CELSIUS, type HairOf, type MetHair, type ServiceProcess } from '../lightening'
-import { foldPlan, selects, worksOnLock, type Fold, type FoldOptions, type Lock } from './fold'
+import { foldPlan, selects, worksOnLock, type Fold, type FoldOptions } from './fold'
+import type { Lock } from './locks'
 
 /** Which locks of a cell a piece of a stage goes on: those the stage works on, of the hair that the take selects. */
 export function lockFilter(plan: FaltoPlan, stageId: string): (select: Selection) => (lock: Lock) => boolean {

@@ -3,7 +3,8 @@ import { activeVariant, lighteningLetters, type Band, type FaltoPlan } from '../
 import { surfaceOfBand, type Surface } from '../../product/formula'
 import { hairsByCell, type Piece } from '../../placement/foils'
 import type { ComputedStages } from '../../placement/quantity'
-import type { Fold, Lock } from './fold'
+import type { Fold } from './fold'
+import type { Lock } from './locks'
 import { lockFilter } from './met'
 import { LEAST_SURFACE_SHARE, MOST_SURFACES, SHORTEST_SURFACE_CM } from './constants'
 

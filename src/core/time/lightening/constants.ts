@@ -41,7 +41,9 @@ export const CLAY_SPEED = 0.85
 export const MIST_DILUTION = 0.9
 /** A mix loses strength from mixing on: a fifth over its working life. Our estimate. */
 export const STRENGTH_AT_LIFE_END = 0.8
-/** Working life of a lightener whose label is not asked, and age of a bowl that has just been mixed, min. Our estimate. */
+/**
+ * Working life of a lightener whose label is not asked, and age of a bowl that has just been mixed, min. Our estimate.
+ */
 export const USUAL_LIFE_MINUTES = 45
 export const FRESH_BOWL_MINUTES = 5
 

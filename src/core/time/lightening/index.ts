@@ -5,6 +5,7 @@
  */
 export { celsiusAt, driesAfter, exposureOf, freshness, type Course, type CourseEvent, type Exposure } from './course'
 export {
+  FRESH_BOWL_MINUTES,
   HEAT_CELSIUS,
   LIGHTEST_LEVEL,
   NEAR_ENOUGH,
@@ -23,6 +24,7 @@ export {
   type HairOf,
   type MetHair,
   type PieceTimes,
+  type PlannedStay,
   type ServiceProcess,
   type SpotResult,
   type Stay,

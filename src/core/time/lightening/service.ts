@@ -15,6 +15,7 @@ import { MAP, pointCount, STRIDE, type Piece } from '../../placement/foils'
 import { LIGHTENER_LIFE_MINUTES, type Range } from '../../placement/quantity'
 import {
   BACK_RATE,
+  FRESH_BOWL_MINUTES,
   HAIRLINE_RATE,
   LEAST_LIGHTENER_MINUTES,
   NAPE_RATE,
@@ -25,7 +26,7 @@ import {
   USUAL_MINUTES,
   LOOSE_INSULATION,
 } from './constants'
-import { exposureOf, fullRate, sumAt, type Course, type CourseEvent } from './course'
+import { driesAfter, exposureOf, fullRate, sumAt, type Course, type CourseEvent } from './course'
 import { mixRate } from './lift'
 import { colouredAfter, exposureForLevel, levelAfter, strainOf, worksBy, type StrandPlace } from './strand'
 
@@ -72,15 +73,19 @@ export const stayOf = ({
   most: maximumMinutes,
 })
 
+export interface PlannedStay extends Stay {
+  /** When it is near its goal everywhere along the strand, min; `short` where it does not come near it in its time. */
+  ready: number
+  short: boolean
+  /** When fresh product goes over it, min, where it would not come there before it dries. */
+  again: number[]
+}
+
 /**
  * A head under product: where each piece is looked at and what it is treated with, made once and asked for any times.
  */
 export interface ServiceProcess {
-  /**
-   * What the label says, and when a piece is near its goal everywhere along the strand, min; `short` where it does not
-   * come near it in that time.
-   */
-  stay: (piece: Piece, bowlAgeMinutes: number, vol: number) => Stay & { ready: number; short: boolean }
+  stay: (piece: Piece, bowlAgeMinutes: number, vol: number) => PlannedStay
   /** What there is after some minutes under product. */
   after: (piece: Piece, times: PieceTimes) => SpotResult[]
   /** What a piece is treated with, in the middle of the stretch that gets product. */
@@ -187,24 +192,46 @@ function courseOf(
 const DECIDES_FROM = 0.15
 
 /** How long a piece stays on: until all of it has reached its level, as far as the label lets it. */
-function stayIn(bench: Bench, piece: Piece, bowlAgeMinutes: number, vol: number): ReturnType<ServiceProcess['stay']> {
+function stayIn(bench: Bench, piece: Piece, bowlAgeMinutes: number, vol: number): PlannedStay {
+  const { leading } = bench.recipeFor(piece)
+  const { least, most } = stayOf(leading)
+  if (!isLightener(leading.kind)) return { least, ready: least, most, short: false, again: [] }
+  const dries = driesAfter({ kind: leading.kind, onScalp: piece.kind === 'onScalp' }, piece.cover)
+  const rounds = piece.cover === 'open' ? Math.max(0, Math.floor((most - LEAST_LIGHTENER_MINUTES) / dries)) : 0
+  for (let count = 0; ; count++) {
+    // Early enough that fresh product has its time too.
+    const every = Math.round(Math.min(dries, most / (count + 1)))
+    const again = Array.from({ length: count }, (_, i) => (i + 1) * every)
+    const ready = readyAfter(bench, piece, { bowlAgeMinutes, vol, again })
+    if (ready !== undefined) return { least, ready, most, short: false, again }
+    if (count === rounds) return { least, ready: most, most, short: true, again }
+  }
+}
+
+/** When all of a piece is near its goal, min; undefined where that is not in its label's time. */
+function readyAfter(
+  bench: Bench,
+  piece: Piece,
+  { bowlAgeMinutes, vol, again }: { bowlAgeMinutes: number; vol: number; again: readonly number[] },
+): number | undefined {
   const recipe = bench.recipeFor(piece)
   const { least, most } = stayOf(recipe.leading)
-  if (!isLightener(recipe.leading.kind)) return { least, ready: least, most, short: false }
-  let ready = least
   const goal = liftGoalOf(recipe.formula)
+  const events = again.map((at) => ({ at, kind: 'reapply' as const, bowlAgeMinutes: FRESH_BOWL_MINUTES }))
+  let ready = least
   for (const { distanceCm, places } of bench.spotsOf(piece)) {
-    const { levels } = exposureOf(courseOf(bench, piece, { distanceCm, bowlAgeMinutes, vol }), Math.floor(most))
+    const course = courseOf(bench, piece, { distanceCm, bowlAgeMinutes, vol, events })
+    const { levels } = exposureOf(course, Math.floor(most))
     const wanted = Math.max(
       ...places
         .filter(({ share }, i) => i === 0 || share >= DECIDES_FROM)
         .map(({ place }) => exposureForLevel(place, goal - NEAR_ENOUGH, maximumLift(recipe))),
     )
     const minute = levels.findIndex((level) => level >= wanted)
-    if (minute < 0) return { least, ready: most, most, short: true }
+    if (minute < 0) return undefined
     ready = Math.max(ready, minute)
   }
-  return { least, ready, most, short: false }
+  return ready
 }
 
 /** What a piece comes to, spot by spot, with the times it really has. */

@@ -1,3 +1,4 @@
+import { reappliedBy } from '../schedule'
 import type { Incident, KeptRunEvent, ReplannedStep, RunEvent } from '../../model'
 
 /** One step as it went so far; times ms. */
@@ -108,6 +109,9 @@ export function foldRun(events: readonly (KeptRunEvent | RunEvent)[]): RunState 
     const formulaId = event.formulaId ?? (kind === 'done' && stepId !== undefined ? mixedBy(stepId) : undefined)
     if (formulaId !== undefined) bowls.set(formulaId, bowlAfter(bowls.get(formulaId) ?? NO_BOWL, event, at))
     if (stepId !== undefined) steps.set(stepId, stepAfter(steps.get(stepId) ?? WAITING, event, at))
+    const over = kind === 'done' && stepId !== undefined ? reappliedBy(stepId) : undefined
+    if (over !== undefined)
+      steps.set(over, stepAfter(steps.get(over) ?? WAITING, { ...event, kind: 'reapplied', stepId: over }, at))
   }
   return { steps, bowls, handed, replanned, joined, delays, incidents, startedAt, endedAt, last, clock }
 }

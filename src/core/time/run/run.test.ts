@@ -44,6 +44,15 @@ describe('a log', () => {
     expect(state.startedAt).toBe(minutes(0))
   })
 
+  it('knows of hair that got fresh product once its round is done, and not before', () => {
+    const round = putIn.id.replace('apply/', 'reapply/') + '/1'
+    const begun = event('begun', minutes(40), { stepId: round })
+    expect(foldRun([begun]).steps.get(putIn.id)).toBeUndefined()
+    expect(foldRun([begun, event('done', minutes(44), { stepId: round })]).steps.get(putIn.id)!.care).toEqual([
+      { kind: 'reapplied', at: minutes(44), minutes: undefined },
+    ])
+  })
+
   it('forgets what was taken back, and can take back only what counts', () => {
     const done = event('done', minutes(5), { stepId: first.id })
     const state = foldRun([

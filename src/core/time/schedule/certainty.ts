@@ -1,6 +1,6 @@
 import { combinedSigma, rangeOf, SECONDS_VARIATION, type Range } from '../../placement/quantity'
 import { RATE_VARIATION } from '../lightening'
-import type { VisitTask } from './visit'
+import type { VisitTask } from './draft'
 
 const HANDS_SIGMA = combinedSigma([SECONDS_VARIATION])
 const LIFT_SIGMA = combinedSigma([RATE_VARIATION])

@@ -1,22 +1,15 @@
 import { byId, activeVariant, lighteningLetters, liftGoalOf, type Canvas, type FaltoPlan } from '../../model'
 import { processOf } from '../fold'
-import { ROOM_CELSIUS, type ServiceProcess, type SpotResult } from '../lightening'
+import { FRESH_BOWL_MINUTES, ROOM_CELSIUS, type PieceTimes, type ServiceProcess, type SpotResult } from '../lightening'
 import type { ComputedStages, Range } from '../../placement/quantity'
 import { minutesFromSeconds } from '../../units'
 import { soonestFinish } from './bound'
 import { busySeconds, finishRange, liftingSeconds } from './certainty'
 import { scheduleInTurn } from './inTurn'
 import type { Person, Resource, Schedule } from './problem'
-import {
-  chunksOf,
-  mayStayFrom,
-  mixId,
-  visitOf,
-  type ServedPiece,
-  type TaskKind,
-  type Visit,
-  type Working,
-} from './visit'
+import { chunksOf, mayStayFrom, type ServedPiece, type Working } from './stretches'
+import { mixId, type TaskKind, type Visit } from './draft'
+import { visitOf } from './visit'
 import { CURVE_STEPS, CURVE_PIECES } from './constants'
 
 /** Who and what there is for a visit. */
@@ -139,11 +132,17 @@ export function clockFor(
   { crew, ...options }: ClockOptions,
   process = processOf(plan, computed, { canvas: options.canvas, roomCelsius: options.roomCelsius }),
 ): Clock {
-  const visit = visitFor(plan, computed, options, process)
-  const problem = { ...visit, ...crew }
-  const turns = visit.tasks.map(({ turn }) => turn)
-  const schedule = scheduleInTurn(problem, turns)
-  const soonest = soonestFinish(problem, turns, schedule.starts)
+  const scheduled = (working: Working) => {
+    const visit = visitFor(plan, computed, { ...options, ...working }, process)
+    const turns = visit.tasks.map(({ turn }) => turn)
+    return { visit, turns, schedule: scheduleInTurn({ ...visit, ...crew }, turns) }
+  }
+  const asNeeded = scheduled({})
+  const goesAround = asNeeded.visit.tasks.some(({ kind }) => kind === 'reapply')
+  // Going round again gives way where a label's longest time would be passed for it.
+  const other = goesAround && asNeeded.schedule.violation > 0 ? scheduled({ afresh: false }) : asNeeded
+  const { visit, turns, schedule } = other.schedule.violation < asNeeded.schedule.violation ? other : asNeeded
+  const soonest = soonestFinish({ ...visit, ...crew }, turns, schedule.starts)
   return read(plan, process, visit, crew.people, schedule, soonest)
 }
 
@@ -197,7 +196,8 @@ interface PieceOutcome {
   ready: number
   latest: number
   off: number
-  bowlAgeMinutes: number
+  /** The same for the process, min. */
+  times: Omit<PieceTimes, 'off'>
   spots: SpotResult[]
 }
 
@@ -240,6 +240,7 @@ function outcomesByZone(
   for (const { id, kind, stageId = '', seconds } of visit.tasks)
     if (kind === 'apply')
       appliedUntil.set(stageId, Math.max(appliedUntil.get(stageId) ?? 0, startOf.get(id)! + seconds))
+  const rounds = reapplicationsOf(visit, startOf)
   const groups = new Map<string, ZoneGroup & { outcomes: PieceOutcome[] }>()
   for (const { id, kind, stageId = '', pieces = [], seconds } of visit.tasks) {
     if (kind !== 'apply') continue
@@ -256,19 +257,26 @@ function outcomesByZone(
       const off = offs.get(piece) ?? rinseOf.get(id) ?? startOf.get('finish')!
       const mixed = startOf.get(mixId(piece.formulaId, bowl))
       const bowlAgeMinutes = mixed === undefined ? served.bowlAgeMinutes : Math.max(0, minutesFromSeconds(on - mixed))
-      const spots = process.after(piece, {
-        on: minutesFromSeconds(on),
-        off: minutesFromSeconds(off),
-        bowlAgeMinutes,
-        vol,
-      })
+      const again = (rounds.get(piece) ?? []).map((at) => minutesFromSeconds(at - on))
+      const events = again.map((at) => ({ at, kind: 'reapply' as const, bowlAgeMinutes: FRESH_BOWL_MINUTES }))
+      const times = { on: minutesFromSeconds(on), bowlAgeMinutes, vol, events }
+      const spots = process.after(piece, { ...times, off: minutesFromSeconds(off) })
       const key = `${stageId}/${zoneId}/${piece.formulaId}`
       const group = groups.get(key) ?? { stageId, zoneId, formulaId: piece.formulaId, outcomes: [] }
       groups.set(key, group)
-      group.outcomes.push({ served, on, ...windowOf(served, on), off, bowlAgeMinutes, spots })
+      group.outcomes.push({ served, on, ...windowOf(served, on), off, times, spots })
     }
   }
   return [...groups.values()]
+}
+
+/** When pieces get fresh product, s from the start of the visit. */
+function reapplicationsOf(visit: Visit, startOf: ReadonlyMap<string, number>): Map<ServedPiece['piece'], number[]> {
+  const rounds = new Map<ServedPiece['piece'], number[]>()
+  for (const { id, kind, pieces = [] } of visit.tasks)
+    if (kind === 'reapply')
+      for (const { piece, on } of pieces) rounds.set(piece, [...(rounds.get(piece) ?? []), startOf.get(id)! + on])
+  return rounds
 }
 
 function zoneClock(
@@ -344,10 +352,8 @@ function curveOf(process: ServiceProcess, outcomes: readonly PieceOutcome[]): Cu
   const end = Math.max(...followed.map(({ on, off, served }) => minutesFromSeconds(Math.max(off, on + served.most))))
   return Array.from({ length: CURVE_STEPS + 1 }, (_, step) => {
     const minute = begin + ((end - begin) * step) / CURVE_STEPS
-    const levels = followed.flatMap(({ served: { piece, vol }, on, bowlAgeMinutes }) =>
-      process
-        .after(piece, { on: minutesFromSeconds(on), off: minute, bowlAgeMinutes, vol })
-        .map(({ level }) => level.expected),
+    const levels = followed.flatMap(({ served: { piece }, times }) =>
+      process.after(piece, { ...times, off: minute }).map(({ level }) => level.expected),
     )
     return {
       minute,

@@ -1,3 +1,8 @@
+/**
+ * Fresh product over what is on takes less than the first time: partings are there and hair is wet. Our estimate.
+ */
+export const REAPPLY_SHARE = 0.5
+
 /** Taking a foil out or wiping it at the chair, s. Common practice. */
 export const TAKE_OUT_SECONDS = 15
 /** Gown, brush through, section off, s. Our estimate. */

@@ -2,7 +2,7 @@ import { secondsFromMinutes } from '../../units'
 import { prepare, type Lag, type Task } from './problem'
 import { findSchedule } from './search'
 import type { Crew } from './clock'
-import type { TaskKind, Visit } from './visit'
+import type { TaskKind, Visit } from './draft'
 import { GAP_MINUTES, ARRIVAL_STEP, BEARABLE_WAIT } from './constants'
 
 /** One client of a day. Times in min after midnight. */

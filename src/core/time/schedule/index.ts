@@ -40,11 +40,6 @@ export {
 } from './problem'
 export { findSchedule, searchSchedule } from './search'
 export { remediesFor, type Remedy, type RemedyKind } from './remedies'
-export {
-  needsOf,
-  reachesScalpAndLengths,
-  WORKING_ORDERS,
-  type ServedPiece,
-  type TaskKind,
-  type WorkingOrder,
-} from './visit'
+export { reachesScalpAndLengths, WORKING_ORDERS, type ServedPiece, type WorkingOrder } from './stretches'
+export { reappliedBy } from './afresh'
+export { needsOf, type TaskKind } from './draft'
