@@ -1,6 +1,17 @@
 import 'reflect-metadata'
 import { IsUUID } from 'class-validator'
-import { COUNTS, INCIDENTS, LIMITS, RUN_EVENT_KINDS, type Limit, type ReplannedStep, type RunEvent } from '@/core/model'
+import {
+  COUNTS,
+  INCIDENTS,
+  LIMITS,
+  RUN_EVENT_KINDS,
+  TONES,
+  type Limit,
+  type ReplannedStep,
+  type RunEvent,
+  type Tone,
+} from '@/core/model'
+import { MORE_PLACES, type More, type MorePlace } from '@/core/plan/serviceKinds'
 import { type CameLevel } from '@/core/time/fold'
 import { HELPERS, WORKING_ORDERS, type Helper, type WorkingOrder } from '@/core/time/schedule'
 import { Counting, Day, Id, InRange, ListOf, MayBeAbsent, Name, Nested, OneOf, Text, WordsOf } from './decorators'
@@ -60,6 +71,18 @@ export class RunEventDto implements RunEvent {
   @Counting() deviceSeq!: number
   @InRange(TIME) deviceTime!: number
   @InRange(OFFSET) offsetMs!: number
+}
+
+/** What is added at the chair, and the device that tells it. */
+export class MoreDto implements More {
+  @IsUUID('all', { message: 'must be a UUID' }) id!: string
+  @IsUUID('all', { message: 'must be a UUID' }) deviceId!: string
+  @OneOf(MORE_PLACES) place!: MorePlace
+  @Id() like!: string
+  @MayBeAbsent() @InRange(LIMITS.targetLevel) level?: number
+  @MayBeAbsent() @OneOf(TONES) tone?: Tone
+  @MayBeAbsent() @InRange(LIMITS.bandCm) bandCm?: number
+  @MayBeAbsent() @InRange(LIMITS.lastsMinutes) minutes?: number
 }
 
 export class RunEventsDto {

@@ -1,5 +1,5 @@
 import { v7 as newId } from 'uuid'
-import { foldRun, type RunScript } from '@/core/time/run'
+import { amendmentsIn, foldRun, type RunScript } from '@/core/time/run'
 import type { Consultation, FaltoPlan, KeptRunEvent, OpenRun, RunEvent } from '@/core/model'
 import { database } from '@/db'
 import { BASE_URL, beginRun, deviceOf, ONE_CALL, servicePlanOf, type Device } from '../support/server'
@@ -198,5 +198,52 @@ describe('a run', () => {
     const whole = computePlan(document).shareByFormula['A']!
     expect(share).toBeGreaterThan(0.2 * whole)
     expect(share).toBeLessThan(0.95 * whole)
+  })
+})
+
+describe('something more, decided at the chair', () => {
+  const more = { place: 'root', like: 'B', level: 4, tone: 'warm', bandCm: 3 }
+  const ask = (id: string, rest: object = {}, device = oriel) =>
+    device.call('POST', `/api/runs/${id}/more`, { id: newId(), deviceId: newId(), ...more, ...rest })
+
+  it('is in the log for everybody, once, with its steps, which can then be told of', async () => {
+    const { id, script } = await newRun()
+    const { send, event } = deviceWith(oriel, id)
+    const [first] = script.steps
+    await send([event('begun', { stepId: first!.id }), event('done', { stepId: first!.id })])
+    const once = { id: newId() }
+    const answers = await Promise.all([ask(id, once), ask(id, once, tove)])
+    expect(answers.map(({ status }) => status)).toEqual([200, 200])
+    const { events } = (await tove.call('GET', `/api/runs/${id}`)).body as unknown as OpenRun<RunScript>
+    const [amendment, ...others] = amendmentsIn(events)
+    expect(others).toEqual([])
+    const added = amendment!.script.steps.filter((step) => !script.steps.some((own) => own.id === step.id))
+    expect(added.some(({ kind }) => kind === 'apply')).toBe(true)
+    await deviceWith(tove, id).send([event('begun', { stepId: added[0]!.id })])
+    const strange = await oriel.call('POST', `/api/runs/${id}/events`, {
+      events: [event('begun', { stepId: 'apply/nowhere/1' })],
+      after: 0,
+    })
+    expect(strange.status).toBe(422)
+  })
+
+  it('is refused in words for lightener, for a visit that is over, from a device itself, and to an apprentice', async () => {
+    const { id } = await newRun()
+    const { event } = deviceWith(oriel, id)
+    expect(await ask(id, { like: 'A' })).toMatchObject({
+      status: 422,
+      body: { message: expect.stringContaining('Lightener is planned on the Map page') as string },
+    })
+    expect((await ask(id, {}, juno)).status).toBe(403)
+    expect((await ask(id, { place: 'ears' })).status).toBe(422)
+    const own = { events: [event('amended', { amends: {} })], after: 0 }
+    expect((await oriel.call('POST', `/api/runs/${id}/events`, own)).status).toBe(422)
+    await deviceWith(oriel, id).send([event('ended')])
+    expect(await ask(id)).toMatchObject({
+      status: 422,
+      body: { message: expect.stringContaining('This visit is over') as string },
+    })
+    const { events } = (await oriel.call('GET', `/api/runs/${id}`)).body as unknown as OpenRun<RunScript>
+    expect(events.some(({ kind }) => kind === 'amended')).toBe(false)
   })
 })

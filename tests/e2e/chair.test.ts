@@ -1,7 +1,7 @@
 import { v7 as newId } from 'uuid'
 import type { Page } from 'puppeteer-core'
 import { byId, type KeptRunEvent, type OpenRun } from '@/core/model'
-import type { RunScript } from '@/core/time/run'
+import { amendmentsIn, type RunScript } from '@/core/time/run'
 import { lineTo } from '../support/line'
 import { BASE_URL, beginRun, deviceOf, servicePlanOf, type Device } from '../support/server'
 import { clean, press, windows } from './browser'
@@ -169,6 +169,43 @@ describe('at the chair', () => {
     expect((await logOf(id)).map(({ kind }) => kind).sort()).toEqual(['begun', 'done'])
     expect(await nextStep(one)).toBe(await nextStep(other))
     expect(await other.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+  })
+
+  it('follows a changed decision on two devices, from the tap to the record', async () => {
+    const id = await newRun()
+    const { script, client } = await openRun(id)
+    const [one, other] = [await chair(id, oriel), await chair(id, tove, { width: 390, height: 844 })]
+    // The canvas is rinsed, and the root looks too light.
+    const rinsed = script.steps.findIndex(({ kind }) => kind === 'rinse')
+    for (let i = 0; i <= rinsed; i++) await doStep(one)
+    await inStep(one)
+    await press(one, 'Put on something more')
+    await clean(one)
+    await press(one, 'warm')
+    await press(one, 'Add it to the visit')
+    await one.waitForFunction(() => !document.querySelector('[role="dialog"]'))
+    const { script: now } = amendmentsIn(await logOf(id)).at(-1)!
+    const added = now.steps.filter((step) => !script.steps.some((own) => own.id === step.id))
+    const [mix] = added.filter(({ kind }) => kind === 'mix')
+    // The other device comes to it by itself, and does it.
+    const dry = now.steps.findIndex((step) => step.id === mix!.id) - rinsed - 1
+    for (let i = 0; i < dry; i++) await doStep(other)
+    await other.waitForFunction(
+      (about) => document.querySelector('[aria-label="Next step"]')?.textContent?.includes(about),
+      {},
+      mix!.about,
+    )
+    for (let i = rinsed + 1 + dry; i < now.steps.length; i++) await doStep(other)
+    await press(other, 'End the visit')
+    await one.waitForFunction(() =>
+      document.querySelector('[aria-label="Next step"]')?.textContent?.includes('This visit is over'),
+    )
+    await Promise.all([inStep(one), inStep(other)])
+    await press(one, 'This is the hair now')
+    await one.waitForSelector('::-p-text(The hair this visit left is in)')
+    const { body } = await oriel.call('GET', `/api/clients/${client.id}/consultation`)
+    const letter = mix!.about.slice(0, 1)
+    expect(JSON.stringify(body)).toMatch(new RegExp(`[0-9a-f-]{36}/${letter}"`))
   })
 
   it('loses nothing without a network, through a reload, and doubles nothing when it is back', async () => {

@@ -9,7 +9,7 @@ import { CONSTANTS_VERSION } from '@/core/model'
  * the constants that it was computed with, so a change of one is a change of CONSTANTS_VERSION, and of what stands
  * here.
  */
-const KNOWN = { version: '2026.11.10', sha256: '1a686cbd89bce8c15f7a4bbce0c4c156dbdbffc62387d5edb219ebcac404d408' }
+const KNOWN = { version: '2026.11.11', sha256: '1a686cbd89bce8c15f7a4bbce0c4c156dbdbffc62387d5edb219ebcac404d408' }
 
 /** Words that say where a figure comes from. */
 const SOURCE =

@@ -28,7 +28,7 @@ const TEMPLE: HairMap = {
   earlierPercent: SCALP_CELLS.map(() => 0),
 }
 
-function counting(): () => string {
+export function counting(): () => string {
   let n = 0
   return () => `id-${n++}`
 }

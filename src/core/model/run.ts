@@ -1,3 +1,6 @@
+import type { ProductKind } from './catalogue'
+import type { Tone } from './plan'
+
 /** What happens at the chair, as an append-only log. Times are ms since 1970, UTC. */
 export const RUN_EVENT_KINDS = [
   'begun',
@@ -18,6 +21,7 @@ export const RUN_EVENT_KINDS = [
   'incident',
   'delayed',
   'replanned',
+  'amended',
   'pace',
   'undone',
   'ended',
@@ -57,6 +61,8 @@ export interface RunEvent {
   steps?: ReplannedStep[] | undefined
   /** `replanned`: somebody who helps from here on. */
   joins?: { id: string; name: string } | undefined
+  /** `amended`: a stage that was added, and the visit with it; only the server makes one. */
+  amends?: object | undefined
   incident?: Incident | undefined
   note?: string | undefined
   /** `undone`: the event that no longer counts. */
@@ -104,6 +110,7 @@ export function sameness({ kind, stepId, value, undoes }: RunEvent): string | un
     case 'incident':
     case 'delayed':
     case 'replanned':
+    case 'amended':
     case 'pace':
       return undefined
   }
@@ -113,6 +120,10 @@ export function sameness({ kind, stepId, value, undoes }: RunEvent): string | un
 export interface RunFormula {
   id: string
   product: string
+  /** Missing in what was kept on a device before it was told. */
+  kind?: ProductKind | undefined
+  level?: number | undefined
+  tone?: Tone | undefined
   /** A bowl keeps its strength so long, min; null where its product gives no such time. */
   workingLifeMinutes: number | null
   developerVol: number

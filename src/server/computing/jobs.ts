@@ -1,11 +1,11 @@
 import { lengthsHistory, meanLevels, meanWhite } from '@/core/hair/hairRecord'
 import type { Canvas, Caution, Consultation, FaltoPlan } from '@/core/model'
 import { createPlanner, planFigures } from '@/core/plan/planner'
-import { proposePlan, type Person } from '@/core/plan/serviceKinds'
+import { proposePlan, stageFor, type More, type Person } from '@/core/plan/serviceKinds'
 import { mapDrawing } from '@/core/plan/sheets'
 import { createHead } from '@/core/scalp/head'
 import { foldPlan, type FoldOptions } from '@/core/time/fold'
-import { scriptFor, type RunScript } from '@/core/time/run'
+import { amendedPlan, scriptFor, type RunScript } from '@/core/time/run'
 import type { ClockOptions } from '@/core/time/schedule'
 import type { ReadingUnits } from '@/core/units'
 import { v7 as newId } from 'uuid'
@@ -25,21 +25,29 @@ function needs(plan: FaltoPlan): Needs {
   return [...byProduct]
 }
 
+function outlines(plan: FaltoPlan) {
+  const { hairline, extent, zones } = mapDrawing(plan, planner.computeStages(plan), 'strips')
+  return {
+    hairline,
+    extent,
+    zones: zones.map(({ id: zoneId, stageId, outline, label }) => ({ zoneId, stageId, outline, label })),
+  }
+}
+
 /** What takes longer than a web thread may be held, by name: all of it the core's, with nothing kept or read. */
 export const jobs = {
   cautions: (plan: FaltoPlan): Caution[] => planner.computePlan(plan).cautions,
   needs,
   /** Who does what when, for a visit that begins. */
   script: (plan: FaltoPlan, options: ClockOptions): RunScript => scriptFor(plan, planner.computeStages(plan), options),
-  /** The head in outlines, for the small map at the chair. */
-  outlines(plan: FaltoPlan) {
-    const { hairline, extent, zones } = mapDrawing(plan, planner.computeStages(plan), 'strips')
-    return {
-      hairline,
-      extent,
-      zones: zones.map(({ id: zoneId, stageId, outline, label }) => ({ zoneId, stageId, outline, label })),
-    }
+  /** A visit with a stage more, as its log is to hold it; steps that were there keep their ids. */
+  more(plan: FaltoPlan, more: More, begun: readonly string[], options: ClockOptions) {
+    const added = stageFor(plan, more, new Set(begun), newId)
+    const amended = amendedPlan(plan, [added])
+    return { ...added, script: jobs.script(amended, options), zones: outlines(amended).zones }
   },
+  /** The head in outlines, for the small map at the chair. */
+  outlines,
   /** The hair after a plan was carried out. */
   after: (plan: FaltoPlan, done: FoldOptions): Canvas => foldPlan(plan, planner.computeStages(plan), done).canvas(),
   /** A plan proposed from what the newest consultation says. */

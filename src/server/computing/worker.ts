@@ -1,4 +1,5 @@
 import { TooManyPiecesError } from '@/core/placement/foils'
+import { CannotAddError } from '@/core/plan/serviceKinds'
 import { jobs, type Jobs } from './jobs'
 
 /** A job and what it is done with, as it crosses over to the worker. */
@@ -14,7 +15,7 @@ export default async function work({ job, args }: Task): Promise<Done> {
   try {
     return { result: await (jobs[job] as (...args: unknown[]) => unknown)(...args) }
   } catch (error) {
-    if (error instanceof TooManyPiecesError) return { refused: error.message }
+    if (error instanceof TooManyPiecesError || error instanceof CannotAddError) return { refused: error.message }
     throw error
   }
 }

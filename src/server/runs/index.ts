@@ -1,3 +1,3 @@
 /** Visits as they are carried out: a pinned script, a log that is only added to, and everybody told of what is new. */
-export { beginRun, logEvents, openRun, recordHair, runsOf } from './runs'
+export { addToRun, beginRun, logEvents, openRun, recordHair, runsOf } from './runs'
 export { streamRun } from './stream'

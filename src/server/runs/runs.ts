@@ -1,7 +1,23 @@
 import { and, desc, eq, sql } from 'drizzle-orm'
-import { byId, type Caution, type FaltoPlan, type KeptRunEvent, type OpenRun, type RunFormula } from '@/core/model'
-import { foldRun, leftOut, pastLabels, type RunScript } from '@/core/time/run'
-import { helpersFor, withHelp } from '@/core/time/schedule'
+import {
+  byId,
+  type Caution,
+  type FaltoPlan,
+  type KeptRunEvent,
+  type OpenRun,
+  type RunEvent,
+  type RunFormula,
+} from '@/core/model'
+import {
+  amendedPlan,
+  amendmentsIn,
+  foldRun,
+  leftOut,
+  pastLabels,
+  type Amendment,
+  type RunScript,
+} from '@/core/time/run'
+import { ALONE, HELPERS, helpersFor, withHelp, type Crew } from '@/core/time/schedule'
 import { swatchesOf } from '@/core/plan/sheets'
 import { database, inTransaction, run, type Transaction } from '@/db'
 import { requirePermission, type StaffMember } from '../auth'
@@ -9,7 +25,7 @@ import { keepAcknowledgement, waitingCautions } from '../cautions'
 import { findClient } from '../clients'
 import { computing } from '../computing'
 import { newestConsultation, recordDone } from '../consultations'
-import type { NewRunDto, RunEventsDto, RunHairDto } from '@/dto'
+import type { MoreDto, NewRunDto, RunEventsDto, RunHairDto } from '@/dto'
 import { AppError, notFound } from '../errors'
 import { isUuid } from '../http'
 import { findPlan, lockPlan } from '../plans'
@@ -122,11 +138,14 @@ export async function openRun(member: StaffMember, id: string): Promise<OpenRun<
 
 function formulasOf({ formulas, products }: FaltoPlan): RunFormula[] {
   const swatches = swatchesOf(formulas)
-  return formulas.map(({ id, productId, developerVol }) => {
-    const { name, rules } = byId(products, productId)
+  return formulas.map(({ id, productId, developerVol, level, tone }) => {
+    const { name, kind, rules } = byId(products, productId)
     return {
       id,
       product: name,
+      kind,
+      level,
+      tone,
       workingLifeMinutes: rules?.workingLifeMinutes ?? null,
       developerVol,
       swatch: swatches[id]!,
@@ -149,12 +168,14 @@ export async function recordHair(
     if (!endedAt) throw new AppError(422, 'invalid', 'This visit is not over yet. End it at the chair first.')
     if (known) throw new AppError(409, 'stale', 'This visit is in the record already. Correct the hair there.')
     const { clientId } = await lockPlan(tx, member, planId)
-    const state = foldRun(await eventsAfter(member, runId, 0, tx))
+    const events = await eventsAfter(member, runId, 0, tx)
+    const state = foldRun(events)
+    const amendments = amendmentsIn(events)
     const visitId = await recordDone(tx, member, {
-      plan: { id: planId, document },
+      plan: { id: planId, document: amendedPlan(document, amendments) },
       clientId,
       on,
-      came: { levels, leftOut: leftOut(script, state) },
+      came: { levels, leftOut: leftOut(amendments.at(-1)?.script ?? script, state) },
     })
     await tx
       .update(run)
@@ -162,6 +183,27 @@ export async function recordHair(
       .where(and(eq(run.salonId, member.salonId), eq(run.id, runId)))
     return { visitId }
   })
+}
+
+/** The first event that names a step the visit does not have, by its place; −1 where there is none. */
+async function lostIn(
+  tx: Transaction,
+  member: StaffMember,
+  { id, script }: typeof run.$inferSelect,
+  events: readonly RunEvent[],
+): Promise<number> {
+  const lostAmong = (steps: ReadonlySet<string>) =>
+    events.findIndex(
+      ({ stepId, steps: rest = [] }) =>
+        (stepId !== undefined && !steps.has(stepId)) || rest.some((one) => !steps.has(one.stepId)),
+    )
+  const namesOf = ({ steps }: RunScript) => steps.map((step) => step.id)
+  const pinned = new Set(namesOf(script))
+  if (lostAmong(pinned) < 0) return -1
+  // Steps of what was added at the chair, also where that was taken back since.
+  const log = await eventsAfter(member, id, 0, tx)
+  const added = log.flatMap(({ amends }) => (amends ? namesOf((amends as Amendment).script) : []))
+  return lostAmong(new Set([...pinned, ...added]))
 }
 
 /**
@@ -178,18 +220,81 @@ export async function logEvents(
     const locked = await findRun(member, runId, tx)
     if (!member.demo && events.some(({ kind }) => kind === 'pace'))
       throw new AppError(403, 'forbidden', 'Only the demo’s clock can run faster.')
-    const steps = new Set(locked.script.steps.map(({ id }) => id))
-    const lost = events.findIndex(
-      ({ stepId, steps: rest = [] }) =>
-        (stepId !== undefined && !steps.has(stepId)) || rest.some((one) => !steps.has(one.stepId)),
-    )
+    if (events.some(({ kind }) => kind === 'amended'))
+      throw new AppError(422, 'invalid', 'Something is added to a visit by its own request.')
+    const lost = await lostIn(tx, member, locked, events)
     if (lost >= 0)
       throw new AppError(422, 'invalid', 'This visit has no such step.', {
         problems: [{ path: `events[${lost}].stepId`, message: 'is not in the visit' }],
       })
     return addEvents(tx, member, runId, events)
   })
-  // Told after the commit: a notice sent inside a transaction makes all commits of the database wait for one another.
-  if (added > 0) await database().execute(sql`select pg_notify(${RUN_CHANNEL}, ${`${member.salonId}/${runId}`})`)
+  if (added > 0) await tellOf(member, runId)
   return { events: await eventsAfter(member, runId, after), now: Date.now() }
 }
+
+/**
+ * Adds a stage to a visit that goes on: its hair is worked out with it, its steps come after what is begun, and the log
+ * holds both. Sent twice it counts once.
+ * @throws AppError 422 for what cannot be added
+ */
+export async function addToRun(
+  member: StaffMember,
+  runId: string,
+  { id, deviceId, ...more }: MoreDto,
+): Promise<{ events: KeptRunEvent[]; now: number }> {
+  requirePermission(member, 'mix')
+  const { planId, script, document, endedAt } = await findRun(member, runId)
+  if (endedAt) throw new AppError(422, 'invalid', 'This visit is over. Plan what is to follow as a visit of its own.')
+  const log = await eventsAfter(member, runId, 0)
+  const amendments = amendmentsIn(log)
+  const now = amendments.at(-1)?.script ?? script
+  const begun = begunIn(log, now)
+  const plan = amendedPlan(document, amendments)
+  const { clientId } = await findPlan(member, planId)
+  const newest = await newestConsultation(member, clientId)
+  const added = await computing.more(plan, more, begun.stages, {
+    crew: crewOf(script),
+    canvas: newest?.canvas,
+    ...script.worked,
+  })
+  const kept = new Set(added.script.steps.map((step) => step.id))
+  if (begun.steps.some((step) => !kept.has(step)))
+    throw new AppError(422, 'invalid', 'What is done so far does not fit a visit with that in it. Carry on as planned.')
+  const amended = amendedPlan(plan, [added])
+  const amends: Amendment = {
+    stage: added.stage,
+    at: added.at,
+    formula: added.formula,
+    script: added.script,
+    shown: {
+      formula: formulasOf(amended).at(-1)!,
+      zones: added.zones.filter(({ stageId }) => stageId === added.stage.id),
+    },
+  }
+  const told = { id, kind: 'amended' as const, amends, deviceId, deviceSeq: 0, deviceTime: Date.now(), offsetMs: 0 }
+  await inTransaction(async (tx) => {
+    await findRun(member, runId, tx)
+    await addEvents(tx, member, runId, [told])
+  })
+  await tellOf(member, runId)
+  return { events: await eventsAfter(member, runId, log.at(-1)?.runSeq ?? 0), now: Date.now() }
+}
+
+/** Steps that are begun, and the stages they are of. */
+function begunIn(log: readonly KeptRunEvent[], { steps, zones }: RunScript): { steps: string[]; stages: string[] } {
+  const states = foldRun(log).steps
+  const begun = steps.filter(({ id }) => (states.get(id)?.status ?? 'waiting') !== 'waiting').map(({ id }) => id)
+  const stages = [...new Set(zones.map(({ stageId }) => stageId))]
+  return { steps: begun, stages: stages.filter((stage) => begun.some((id) => id.split('/').includes(stage))) }
+}
+
+/** Who was there when the visit was pinned. */
+function crewOf({ people }: RunScript): Crew {
+  const helping = people.flatMap(({ id }) => Object.values(HELPERS).filter((helper) => helper.id === id))
+  return withHelp(helping, ALONE)
+}
+
+/** Told after the commit: a notice sent inside a transaction makes all commits of the database wait for one another. */
+const tellOf = (member: StaffMember, runId: string) =>
+  database().execute(sql`select pg_notify(${RUN_CHANNEL}, ${`${member.salonId}/${runId}`})`)

@@ -17,6 +17,7 @@ import { Hair, type HairUnderProduct } from './Hair'
 import { Happened } from './Happened'
 import { LevelPicker } from './LevelPicker'
 import { TALL } from './look'
+import { More } from './More'
 import { NextStep, Then } from './NextStep'
 import { Over } from './Over'
 import { RunHead } from './RunHead'
@@ -32,13 +33,14 @@ export interface ChairPermissions {
 }
 
 /** The visit while it goes on: what is next, large; the hair and its time; what has to be told. */
-export function ChairPage({ open, permissions }: { open: OpenRun<RunScript>; permissions: ChairPermissions }) {
+export function ChairPage({ open: pinned, permissions }: { open: OpenRun<RunScript>; permissions: ChairPermissions }) {
   'use memo'
-  const live = useRun(open)
+  const live = useRun(pinned)
+  const { open } = live
   const now = useNow(live.now)
   const view = chairView(open.script, live.state, now)
   const [picker, setPicker] = useState<HairUnderProduct>()
-  const [dialog, setDialog] = useState<'happened' | 'wayOut'>()
+  const [dialog, setDialog] = useState<'happened' | 'wayOut' | 'more'>()
   useAwake()
   useOfflineWorker()
   useAlarm(view.pressing.map(({ putInBy, stepId }) => `${putInBy} ${stepId}`))
@@ -63,6 +65,7 @@ export function ChairPage({ open, permissions }: { open: OpenRun<RunScript>; per
             now={now}
             permissions={permissions}
             onHappened={() => setDialog('happened')}
+            onMore={() => setDialog('more')}
           />
         </Box>
         <Box sx={{ borderLeft: { md: LINE }, borderTop: { xs: LINE, md: 'none' } }}>
@@ -85,6 +88,7 @@ export function ChairPage({ open, permissions }: { open: OpenRun<RunScript>; per
         />
       )}
       {dialog === 'happened' && <Happened stepId={view.next[0]?.step.id} tell={live.tell} onClose={close} />}
+      {dialog === 'more' && <More formulas={open.formulas} add={live.add} onClose={close} />}
       {dialog === 'wayOut' && (
         <WayOut
           script={open.script}
@@ -146,10 +150,11 @@ interface WorkProps extends Part {
   open: OpenRun<RunScript>
   permissions: ChairPermissions
   onHappened: () => void
+  onMore: () => void
 }
 
 /** What is next and what comes then, or how it ended; and what a hand tells of it. */
-function Work({ open, live, view: { over, next, toCheck }, now, permissions, onHappened }: WorkProps) {
+function Work({ open, live, view: { over, next, toCheck }, now, permissions, onHappened, onMore }: WorkProps) {
   'use memo'
   const { script } = open
   const { state, tell } = live
@@ -187,6 +192,9 @@ function Work({ open, live, view: { over, next, toCheck }, now, permissions, onH
           </Button>
           <Button variant="outlined" color="inherit" sx={TALL} onClick={onHappened}>
             Something happened
+          </Button>
+          <Button variant="outlined" color="inherit" sx={{ ...TALL, gridColumn: 'span 2' }} onClick={onMore}>
+            Put on something more
           </Button>
         </Box>
       )}
@@ -318,6 +326,7 @@ const KIND_WORDS: Record<RunEventKind, string> = {
   incident: 'what happened',
   delayed: 'held up',
   replanned: 'another way',
+  amended: 'something more',
   pace: '',
   undone: '',
   ended: 'the end',

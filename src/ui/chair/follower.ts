@@ -127,7 +127,7 @@ export function createRunFollower(open: OpenRun<RunScript>) {
   }
 
   return {
-    ...store,
+    ...{ ...store, deviceId: device.id, send, take },
     /** The server's clock, as well as this device knows it, ms. */
     serverTime: () => Date.now() + device.offsetMs,
     tell(told: Told): void {

@@ -1,11 +1,18 @@
 'use client'
 import { useCallback, useEffect, useMemo, useState } from 'react'
+import { v7 as newId } from 'uuid'
 import { useStore } from 'zustand'
-import type { OpenRun } from '@/core/model'
-import { foldRun, shownAt, type RunScript, type RunState } from '@/core/time/run'
+import type { KeptRunEvent, OpenRun } from '@/core/model'
+import type { More } from '@/core/plan/serviceKinds'
+import { amendedRun, amendmentsIn, foldRun, shownAt, type RunScript, type RunState } from '@/core/time/run'
+import { callApi } from '../hooks/api'
 import { createRunFollower, type Told } from './follower'
 
 export interface LiveRun {
+  /** The visit as it is by now, with what was added at the chair. */
+  open: OpenRun<RunScript>
+  /** Adds a stage; needs the network. */
+  add: (more: More) => Promise<void>
   state: RunState
   /** The visit's clock, as well as this device knows it, ms. */
   now: () => number
@@ -23,11 +30,31 @@ export function useRun(open: OpenRun<RunScript>): LiveRun {
   const [follower] = useState(() => createRunFollower(open))
   const { events, queue, writing, refused } = useStore(follower)
   useEffect(() => follower.follow(), [follower])
-  const state = useMemo(() => {
+  const [state, amended] = useMemo(() => {
     const sent = new Set(events.map(({ id }) => id))
-    return foldRun([...events, ...queue.filter(({ id }) => !sent.has(id))])
-  }, [events, queue])
+    const log = [...events, ...queue.filter(({ id }) => !sent.has(id))]
+    return [foldRun(log), amendedRun(open, amendmentsIn(log))] as const
+  }, [open, events, queue])
+  const add = useCallback(
+    async (more: More) => {
+      // What was told before comes before it in the log.
+      await follower.send()
+      const body = { id: newId(), deviceId: follower.deviceId, ...more }
+      const told = await callApi<{ events: KeptRunEvent[] }>(`/api/runs/${open.id}/more`, 'POST', body)
+      follower.take(told.events)
+    },
+    [follower, open.id],
+  )
   const { clock } = state
   const now = useCallback(() => shownAt(clock, follower.serverTime()), [clock, follower])
-  return { state, now, tell: follower.tell, unsent: queue.length, writing: writing > 0, refused }
+  return {
+    open: amended,
+    state,
+    now,
+    tell: follower.tell,
+    add,
+    unsent: queue.length,
+    writing: writing > 0,
+    refused,
+  }
 }

@@ -88,7 +88,7 @@ export function planFromDesign({ name, formulas, stages }: Design, person: Perso
   )
 }
 
-function stageFromDesign(
+export function stageFromDesign(
   { kind, name, template, parameters, zones: wanted, order: usual, ...relations }: StageDesign,
   before: readonly Stage[],
   { hair, newId }: Person,

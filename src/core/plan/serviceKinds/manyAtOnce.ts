@@ -317,7 +317,7 @@ export const MANY_AT_ONCE = [
   {
     id: 'teasedAndPainted',
     name: 'Back-combed and painted',
-    help: 'Panels back-combed towards the scalp, then painted: no line where the light begins.',
+    help: 'Panels back-combed towards the scalp, then painted: no line where the light begins. On long, coarse hair with a second pair of hands.',
     design: ({ naturalLevel }) => ({
       name: 'Back-combed and painted',
       formulas: [light(naturalLevel + 3, { productId: 'whin', developerVol: 30, ratio: 1.5 }), tone(naturalLevel + 3)],

@@ -41,6 +41,8 @@ export interface PieceTimes {
   bowlAgeMinutes: number
   vol: number
   events?: readonly CourseEvent[] | undefined
+  /** How long colour is meant to sit, min; left out: as long as is usual. */
+  meantMinutes?: number | undefined
 }
 
 export interface SpotResult {
@@ -79,6 +81,12 @@ export interface PlannedStay extends Stay {
   short: boolean
   /** When fresh product goes over it, min, where it would not come there before it dries. */
   again: number[]
+}
+
+/** How long colour and care are meant to sit, min: what is usual, within what the label says. */
+function meantMinutes(product: Parameters<typeof stayOf>[0]): number {
+  const { least, most } = stayOf(product)
+  return Math.max(least, Math.min(most, USUAL_MINUTES[product.kind] ?? least))
 }
 
 /**
@@ -195,7 +203,7 @@ const DECIDES_FROM = 0.15
 function stayIn(bench: Bench, piece: Piece, bowlAgeMinutes: number, vol: number): PlannedStay {
   const { leading } = bench.recipeFor(piece)
   const { least, most } = stayOf(leading)
-  if (!isLightener(leading.kind)) return { least, ready: least, most, short: false, again: [] }
+  if (!isLightener(leading.kind)) return { least, ready: meantMinutes(leading), most, short: false, again: [] }
   const dries = driesAfter({ kind: leading.kind, onScalp: piece.kind === 'onScalp' }, piece.cover)
   const rounds = piece.cover === 'open' ? Math.max(0, Math.floor((most - LEAST_LIGHTENER_MINUTES) / dries)) : 0
   for (let count = 0; ; count++) {
@@ -235,10 +243,12 @@ function readyAfter(
 }
 
 /** What a piece comes to, spot by spot, with the times it really has. */
-function afterIn(bench: Bench, piece: Piece, { on, off, bowlAgeMinutes, vol, events }: PieceTimes): SpotResult[] {
+function afterIn(bench: Bench, piece: Piece, times: PieceTimes): SpotResult[] {
+  const { on, off, bowlAgeMinutes, vol, events } = times
   const recipe = bench.recipeFor(piece)
   const minutes = Math.max(0, off - on)
-  const { most, least } = stayOf(recipe.leading)
+  const { most } = stayOf(recipe.leading)
+  const meant = times.meantMinutes ?? meantMinutes(recipe.leading)
   return bench.spotsOf(piece).map(({ spot, distanceCm, places }) => {
     const course = courseOf(bench, piece, { distanceCm, bowlAgeMinutes, vol, events })
     const exposure = exposureOf(course, Math.ceil(minutes))
@@ -246,7 +256,7 @@ function afterIn(bench: Bench, piece: Piece, { on, off, bowlAgeMinutes, vol, eve
       spot,
       distanceCm,
       level: meanOver(places, (place) =>
-        levelOf(recipe, place, sumAt(exposure.levels, minutes), Math.min(minutes, most), least),
+        levelOf(recipe, place, sumAt(exposure.levels, minutes), Math.min(minutes, most), meant),
       ),
       strain: Math.max(...places.map(({ place }) => strainOf(place, sumAt(exposure.dose, minutes)))),
     }

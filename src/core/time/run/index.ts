@@ -2,6 +2,7 @@
  * The live run: a visit pinned as a script, the log folded into what is so now, and the rest timed anew. Times in ms
  * since 1970; script times in s from the start.
  */
+export { amendedPlan, amendedRun, amendmentsIn, type Amendment } from './amend'
 export { mayDo } from './crew'
 export { foldRun, shownAt, WAITING, type BowlState, type RunState, type StepState } from './fold'
 export { leftOut, levelsToConfirm, runOutcome, type LevelToConfirm, type RunOutcome } from './outcome'

@@ -54,6 +54,8 @@ export interface RunScript {
   steps: ScriptStep[]
   lags: ScriptLag[]
   zones: ZoneClock[]
+  /** How it is worked beside what the plan says; missing where it was pinned before that was kept. */
+  worked?: Pick<ClockOptions, 'order' | 'roomCelsius'> | undefined
   /** Longest times that the visit passes as it was planned; missing where it was pinned before they were kept. */
   conflicts?: Conflict[] | undefined
 }
@@ -156,6 +158,7 @@ export function scriptFor(plan: FaltoPlan, computed: ComputedStages, options: Cl
       formulaId: formulaId ?? null,
     })),
     zones: clock.zones,
+    worked: { order: options.order, roomCelsius: options.roomCelsius },
     conflicts: clock.conflicts,
   }
 }

@@ -232,8 +232,8 @@ function outcomesByZone(
     if (kind === 'takeOut')
       pieces.forEach(({ piece }, i) => offs.set(piece, startOf.get(id)! + (i * seconds) / pieces.length))
   const rinseOf = new Map(
-    visit.lags.flatMap(({ from, to, ideal }) =>
-      ideal !== undefined && to.startsWith('rinse/') ? [[from, startOf.get(to)!]] : [],
+    visit.lags.flatMap(({ from, to, about }) =>
+      about !== undefined && to.startsWith('rinse/') ? [[from, startOf.get(to)!]] : [],
     ),
   )
   const appliedUntil = new Map<string, number>()
@@ -259,7 +259,8 @@ function outcomesByZone(
       const bowlAgeMinutes = mixed === undefined ? served.bowlAgeMinutes : Math.max(0, minutesFromSeconds(on - mixed))
       const again = (rounds.get(piece) ?? []).map((at) => minutesFromSeconds(at - on))
       const events = again.map((at) => ({ at, kind: 'reapply' as const, bowlAgeMinutes: FRESH_BOWL_MINUTES }))
-      const times = { on: minutesFromSeconds(on), bowlAgeMinutes, vol, events }
+      const meantMinutes = minutesFromSeconds(served.ready)
+      const times = { on: minutesFromSeconds(on), bowlAgeMinutes, vol, events, meantMinutes }
       const spots = process.after(piece, { ...times, off: minutesFromSeconds(off) })
       const key = `${stageId}/${zoneId}/${piece.formulaId}`
       const group = groups.get(key) ?? { stageId, zoneId, formulaId: piece.formulaId, outcomes: [] }

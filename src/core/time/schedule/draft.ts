@@ -73,8 +73,11 @@ export interface Draft extends Visit {
   next: () => void
   /** The second begins once the first is done. */
   after: (from: VisitTask, to: VisitTask) => void
-  /** Product put on by the first stays on until the second, as long as its pieces ask for; `each` as for a window. */
-  stay: (from: VisitTask, to: VisitTask, pieces: readonly ServedPiece[], each: number) => void
+  /**
+   * Product put on by the first stays on until the second, as long as its pieces ask for; `each` as for a window. How
+   * long they want is left out where something that is put on later says it.
+   */
+  stay: (from: VisitTask, to: VisitTask, pieces: readonly ServedPiece[], each: number, wants?: boolean) => void
 }
 
 export function newDraft(): Draft {
@@ -90,14 +93,14 @@ export function newDraft(): Draft {
       return tasks.at(-1)!
     },
     after: (from, to) => void lags.push({ from: from.id, to: to.id, least: from.seconds }),
-    stay: (from, to, pieces, each) => {
+    stay: (from, to, pieces, each, wants = true) => {
       const { least, ideal, most, tightest } = windowOf(pieces, each)
       lags.push({
         from: from.id,
         to: to.id,
         least: Math.max(least, from.seconds),
         most,
-        ideal,
+        ...(wants && { ideal }),
         formulaId: tightest?.piece.formulaId,
         about: from.about,
       })

@@ -97,9 +97,13 @@ describe('what stays in', () => {
   it('is not rinsed, and what follows begins on it', () => {
     const clock = clockOf(visit({ begins: { kind: 'asApplied', stageId: 'root' } }, { comesOff: { kind: 'stays' } }))
     expect(rinses(clock)).toEqual(['Gloss'])
-    expect(clockOf(visit({}, { comesOff: { kind: 'stays' } })).tasks.filter(({ kind }) => kind === 'dry')).toHaveLength(
-      1,
-    )
+  })
+
+  it('nor dried for what follows, and the last rinse is dried with the finish', () => {
+    const dried = (clock: Clock) => clock.tasks.filter(({ kind }) => kind === 'dry')
+    expect(dried(clockOf(visit({}, { comesOff: { kind: 'stays' } })))).toEqual([])
+    const [between, ...others] = dried(clockOf(visit()))
+    expect([between!.about, others]).toEqual(['Root', []])
   })
 })
 
@@ -131,7 +135,7 @@ describe('work that puts nothing on', () => {
   it('has its place in the visit, in the order planned', () => {
     const { tasks } = clockOf(withWork())
     const order = tasks.filter(({ kind }) => kind !== 'mix' && kind !== 'apply').map(({ kind }) => kind)
-    expect(order).toEqual(['setUp', 'cut', 'rinse', 'dry', 'wipe', 'wash', 'rinse', 'dry', 'finish'])
+    expect(order).toEqual(['setUp', 'cut', 'rinse', 'dry', 'wipe', 'wash', 'rinse', 'finish'])
     tasks.slice(1).forEach(({ from }, i) => expect(from).toBeGreaterThanOrEqual(tasks[i]!.to - 0.01))
   })
 
@@ -144,6 +148,23 @@ describe('work that puts nothing on', () => {
     expect(cut!.to - cut!.from).toBe(45)
     expect(finish!.to - finish!.from).toBe(40)
     expect(usual.finish.expected).toBeGreaterThan(clockOf(visit()).finish.expected + 30)
+  })
+})
+
+describe('colour', () => {
+  it('sits as long as is usual, counted from when the last of it is on, where nothing is planned', () => {
+    const clock = clockOf(visit())
+    const [gloss] = clock.tasks.filter(({ kind, stageId }) => kind === 'rinse' && stageId === 'gloss')
+    const putOn = clock.tasks.filter(({ kind, stageId }) => kind === 'apply' && stageId === 'gloss')
+    expect(gloss!.from - Math.max(...putOn.map(({ to }) => to))).toBeCloseTo(20, 0)
+  })
+
+  it('has all of its depth where a shorter time is planned: so long it is meant to sit', () => {
+    const levels = (lasts?: Stage['lasts']) =>
+      clockOf(visit(lasts && { lasts }))
+        .zones.filter(({ stageId }) => stageId === 'gloss')
+        .map(({ level }) => level.expected)
+    levels({ minutes: 10 }).forEach((level, i) => expect(level).toBeCloseTo(levels()[i]!, 3))
   })
 })
 

@@ -39,9 +39,9 @@ export function visitOf(
   let gate = draft.add({ id: 'setUp', kind: 'setUp', about: '', seconds: SET_UP_SECONDS })
   const { stages: planned } = activeVariant(plan)
   const styled = planned.at(-1)?.kind === 'style' ? planned.at(-1) : undefined
-  for (const { stages, work } of turnsOf(planned, chunks)) {
+  const turns = turnsOf(planned, chunks).filter(({ work }) => !styled || work?.stage !== styled)
+  turns.forEach(({ stages, work }, i) => {
     if (work) {
-      if (work.stage === styled) continue
       const { stage, kind } = work
       const task = draft.add({
         id: `${kind}/${stage.id}`,
@@ -52,8 +52,7 @@ export function visitOf(
       })
       draft.after(gate, task)
       gate = task
-      draft.next()
-      continue
+      return draft.next()
     }
     const group = newGroup(gate)
     for (const { stage, own } of stages)
@@ -62,9 +61,11 @@ export function visitOf(
         if (afresh) reapply(draft, group, applied, roundsOf(own))
         if (stage.comesOff?.kind !== 'stays') takeOff(draft, group, chunk, applied, rinsing)
       }
-    gate = rinseGroup(draft, group, stages, plan.hair.lengthCm)
+    const rinsed = rinseGroup(draft, group, stages, plan.hair.lengthCm)
     draft.next()
-  }
+    // What is dried at the end is not dried twice.
+    gate = i === turns.length - 1 ? rinsed : driedAfter(draft, rinsed)
+  })
   const finish = draft.add({
     id: 'finish',
     kind: 'finish',
@@ -181,7 +182,9 @@ function stayUntil(draft: Draft, { stays }: RinsedGroup, rinse: VisitTask): void
       const own = countedIn(one, task)
       return own.counts === 'eachPiece' || task === end ? own : { ...own, most: Infinity }
     })
-    draft.stay(task, rinse, counted, 0)
+    // What counts from the end of the application wants its time from there.
+    const wants = task === end || pieces.some(({ counts }) => counts === 'eachPiece')
+    draft.stay(task, rinse, counted, 0, wants)
     const last = pieces.filter(({ counts }) => counts === 'endOfApplication')
     if (task === lastOf.get(stage.id)!.task && task !== end && last.length > 0)
       draft.lags.push({
@@ -195,7 +198,7 @@ function stayUntil(draft: Draft, { stays }: RinsedGroup, rinse: VisitTask): void
   }
 }
 
-/** Rinses a group and dries it; what only stays in is not rinsed. @returns what the next one waits for */
+/** Rinses a group; what only stays in is not rinsed. @returns what the next one waits for */
 function rinseGroup(
   draft: Draft,
   group: RinsedGroup,
@@ -215,6 +218,13 @@ function rinseGroup(
   })
   for (const task of [...group.applied.map((one) => one.task), ...group.before]) draft.after(task, rinse)
   stayUntil(draft, group, rinse)
+  return rinse
+}
+
+/** Dries what was rinsed before the next product goes on; hair that was not rinsed stays as it is. */
+function driedAfter(draft: Draft, rinse: VisitTask): VisitTask {
+  if (rinse.kind !== 'rinse') return rinse
+  const { about, stageId } = rinse
   const dry = draft.add({ id: `dry/${stageId}`, kind: 'dry', about, seconds: BETWEEN_SECONDS })
   draft.after(rinse, dry)
   return dry

@@ -1,0 +1,96 @@
+import {
+  activeVariant,
+  inOneRinse,
+  lighteningLetters,
+  placementLetters,
+  type FaltoPlan,
+  type Formula,
+  type Stage,
+} from '../../model'
+import { stageFromDesign, type StageDesign } from './design'
+import { glossAll, glossWhere, shadow } from './parts'
+
+export const MORE_PLACES = ['everything', 'root', 'lightened'] as const
+/** Where something more goes on: on all hair, on its root, or on what was lightened. */
+export type MorePlace = (typeof MORE_PLACES)[number]
+
+/** One thing more that is decided at the chair, mixed like a formula that the visit has. */
+export interface More {
+  place: MorePlace
+  /** Letter that it is mixed like. */
+  like: string
+  /** What it is to show, where that differs. */
+  level?: number | undefined
+  tone?: Formula['tone'] | undefined
+  /** For the root, cm. */
+  bandCm?: number | undefined
+  minutes?: number | undefined
+}
+
+/** Thrown for what cannot be added; the message says why. */
+export class CannotAddError extends Error {
+  override name = 'CannotAddError'
+}
+
+/** Root that is coloured where nothing is said, cm. Our estimate: a thumb's breadth. */
+const USUAL_ROOT_CM = 2
+
+/**
+ * A stage and its formula under a letter of its own, to come after what is rinsed with the stages that are begun.
+ * @throws CannotAddError
+ */
+export function stageFor(
+  plan: FaltoPlan,
+  { place, like, level, tone, bandCm = USUAL_ROOT_CM, minutes }: More,
+  begun: ReadonlySet<string>,
+  newId: () => string,
+): { stage: Stage; at: number; formula: Formula } {
+  const model = plan.formulas.find(({ id }) => id === like)
+  const lighteners = lighteningLetters(plan)
+  if (!model) throw new CannotAddError(`This visit has no formula ${like}.`)
+  if (lighteners.has(like))
+    throw new CannotAddError('Lightener is planned on the Map page, with its cautions. Choose a colour or a care.')
+  const { stages } = activeVariant(plan)
+  const lightening = stages.findIndex(({ zones }) =>
+    zones.some(({ placement }) => placementLetters(placement).some((id) => lighteners.has(id))),
+  )
+  if (place === 'lightened' && lightening < 0) throw new CannotAddError('Nothing is lightened in this visit.')
+  const formula = { ...own(model, { level, tone }), id: freeLetter(plan) }
+  const DESIGNS: Record<MorePlace, () => StageDesign> = {
+    everything: () => glossAll(formula.id),
+    root: () => shadow(formula.id, bandCm),
+    lightened: () => glossWhere(formula.id, lightening),
+  }
+  const design = { ...DESIGNS[place](), ...(minutes !== undefined && { lasts: { minutes } }) }
+  const stage = stageFromDesign(design, stages, { head: plan.head, hair: plan.hair, newId })
+  return { stage, at: placeAfter(stages, begun), formula }
+}
+
+/** A formula mixed like another; shades that gave another level or tone are chosen anew on the bowl. */
+function own(model: Formula, { level, tone }: Pick<More, 'level' | 'tone'>): Formula {
+  const { shades, bowls: _bowls, ...bare } = model
+  const differs = (level !== undefined && level !== model.level) || (tone !== undefined && tone !== model.tone)
+  return {
+    ...bare,
+    ...(level !== undefined && { level }),
+    ...(tone !== undefined && { tone }),
+    ...(!differs && shades && { shades }),
+  }
+}
+
+/** @throws CannotAddError when all letters are in use */
+function freeLetter({ formulas }: FaltoPlan): string {
+  const used = new Set(formulas.map(({ id }) => id))
+  const free = Array.from({ length: 26 }, (_, i) => String.fromCharCode(65 + i)).find((letter) => !used.has(letter))
+  if (!free) throw new CannotAddError('This visit has no letter left for another formula.')
+  return free
+}
+
+/** After all that comes off together with the last stage that is begun. */
+function placeAfter(stages: readonly Stage[], begun: ReadonlySet<string>): number {
+  const groups = inOneRinse(stages).map((group) => ({
+    isBegun: group.some(({ id }) => begun.has(id)),
+    end: Math.max(...group.map((stage) => stages.indexOf(stage))) + 1,
+  }))
+  return Math.max(0, ...groups.filter(({ isBegun }) => isBegun).map(({ end }) => end))
+}
