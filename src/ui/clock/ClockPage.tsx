@@ -155,7 +155,7 @@ interface TimedProps {
   figures: ClockFigures
   start: string
   what: WhatIf
-  /** What would change it, and how ways compare: left and right of the chosen zone. */
+  /** What would change it, beside the lanes, and how ways compare, beside the chosen zone. */
   children: [ReactNode, ReactNode]
 }
 
@@ -174,32 +174,28 @@ function Timed({ figures, start, what, children: [whatIf, compared] }: TimedProp
 
   return (
     <>
-      <Lanes
-        figures={figures}
-        start={start}
-        swatches={swatches}
-        chosen={zone && zoneKey(zone)}
-        onChoose={setChosen}
-        onReorder={permissions.write && what.order === 'planned' ? reorder : undefined}
-      />
+      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: 'minmax(0, 1fr)', lg: 'minmax(0, 1fr) 256px' } }}>
+        <Lanes
+          figures={figures}
+          start={start}
+          swatches={swatches}
+          chosen={zone && zoneKey(zone)}
+          onChoose={setChosen}
+          onReorder={permissions.write && what.order === 'planned' ? reorder : undefined}
+        />
+        <Box sx={{ borderLeft: { lg: LINE }, borderTop: { xs: LINE, lg: 'none' } }}>{whatIf}</Box>
+      </Box>
       <Steps figures={figures} start={start} />
       <Box
         sx={{
           display: 'grid',
-          gridTemplateColumns: {
-            xs: 'minmax(0, 1fr)',
-            md: 'minmax(0, 1fr) minmax(0, 1fr)',
-            lg: '300px minmax(0, 1fr) minmax(0, 1fr)',
-          },
+          gridTemplateColumns: { xs: 'minmax(0, 1fr)', md: 'minmax(0, 1fr) minmax(0, 1fr)' },
           borderTop: LINE,
           mt: 1,
         }}
       >
-        {whatIf}
-        <Box sx={{ borderLeft: { md: LINE } }}>
-          {zone && <ZonePanel key={zoneKey(zone)} zone={zone} start={start} />}
-        </Box>
-        <Box sx={{ borderLeft: { lg: LINE } }}>{compared}</Box>
+        <Box>{zone && <ZonePanel key={zoneKey(zone)} zone={zone} start={start} />}</Box>
+        <Box sx={{ borderLeft: { md: LINE } }}>{compared}</Box>
       </Box>
     </>
   )

@@ -144,9 +144,9 @@ const SHADES: Record<TaskKind, { bgcolor: string; color: string; border?: string
   mix: { bgcolor: 'background.paper', color: 'text.primary', border: '2px solid var(--mui-palette-text-secondary)' },
   apply: { bgcolor: 'text.primary', color: 'background.paper' },
   reapply: {
-    bgcolor: 'text.primary',
+    bgcolor: 'text.secondary',
     color: 'background.paper',
-    border: '2px dashed var(--mui-palette-background-paper)',
+    border: '1px solid var(--mui-palette-text-primary)',
   },
   takeOut: { bgcolor: 'text.secondary', color: 'background.paper' },
   rinse: { bgcolor: 'action.selected', color: 'text.primary', border: '1px solid var(--mui-palette-text-secondary)' },
@@ -160,6 +160,20 @@ const SHADES: Record<TaskKind, { bgcolor: string; color: string; border?: string
 
 /** Of the whole lane: a narrower block has no room for words. */
 const WORDS_FROM_SHARE = 1 / 22
+
+/** A narrower one has room for initials, still narrower ones for nothing. */
+const INITIALS_FROM_SHARE = 1 / 40
+
+function wordsIn(task: ClockTaskFigures, share: number): string {
+  if (task.kind === 'mix') return ''
+  if (share > WORDS_FROM_SHARE) return taskWords(task)
+  const initials =
+    task.about
+      .match(/\b\p{L}/gu)
+      ?.join('')
+      .toUpperCase() ?? ''
+  return share > INITIALS_FROM_SHARE ? initials : ''
+}
 
 function TaskBlock({ task, axis: { end, at }, here }: { task: ClockTaskFigures; axis: Axis; here: boolean }) {
   const minutes = task.toMinutes - task.fromMinutes
@@ -183,7 +197,7 @@ function TaskBlock({ task, axis: { end, at }, here }: { task: ClockTaskFigures; 
         }),
       }}
     >
-      {minutes > end * WORDS_FROM_SHARE && task.kind !== 'mix' ? taskWords(task) : ''}
+      {wordsIn(task, minutes / end)}
     </Box>
   )
 }

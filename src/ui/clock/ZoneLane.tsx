@@ -62,6 +62,7 @@ export function ZoneLane({ zone, axis, start, swatches, chosen, onChoose, movabl
       label={`${zone.name}, formula ${zone.formulaId}: first on ${at(zone.firstOnMinutes)}, last on ${at(zone.lastOnMinutes)}, out ${at(zone.firstOutMinutes)} to ${at(zone.lastOutMinutes)}, first to be out by ${at(zone.latestMinutes)}`}
     >
       <ZoneBar zone={zone} at={axis.at} sizes={sizes} />
+      {zone.curve.length > 0 && <Reached zone={zone} axis={axis} />}
     </Lane>
   )
 }
@@ -83,6 +84,14 @@ function ZoneBar({ zone, at, sizes }: { zone: ZoneClockFigures; at: (minute: num
       {part(zone.firstOnMinutes, zone.lastOnMinutes, zone.lastOnMinutes <= zone.firstOutMinutes ? RISING : solid)}
       {zone.lastOnMinutes < zone.firstOutMinutes && part(zone.lastOnMinutes, zone.firstOutMinutes, solid)}
       {part(Math.max(zone.firstOutMinutes, zone.lastOnMinutes), zone.lastOutMinutes, FALLING)}
+      {zone.againMinutes.map((minute) => (
+        <Box
+          key={minute}
+          aria-hidden
+          style={{ left: at(minute) }}
+          sx={{ position: 'absolute', top: sizes.bar, height: sizes.bold, width: 5, bgcolor: 'background.paper' }}
+        />
+      ))}
       <Box
         aria-hidden
         style={{ left: at(zone.readyMinutes), width: at(Math.max(0.5, zone.latestMinutes - zone.readyMinutes)) }}
@@ -100,6 +109,37 @@ function ZoneBar({ zone, at, sizes }: { zone: ZoneClockFigures; at: (minute: num
   )
 }
 
+/** Less than this short of the goal is not told apart, levels. Our choice: what an eye does. */
+const SHORT_BY = 0.5
+
+/** The level that lightener comes to against its goal, beside the bar. */
+function Reached({
+  zone: { level, goal, lastOutMinutes, latestMinutes },
+  axis,
+}: {
+  zone: ZoneClockFigures
+  axis: Axis
+}) {
+  return (
+    <Typography
+      variant="caption"
+      style={{ left: `calc(${axis.at(Math.max(lastOutMinutes, latestMinutes))} + 8px)` }}
+      sx={{
+        position: 'absolute',
+        top: 0,
+        bottom: 0,
+        display: 'flex',
+        alignItems: 'center',
+        whiteSpace: 'nowrap',
+        fontWeight: level.expected < goal - SHORT_BY ? 700 : 400,
+      }}
+    >
+      {level.expected} of {goal}
+      {level.expected < goal - SHORT_BY && ', short'}
+    </Typography>
+  )
+}
+
 /** What the marks of these lanes mean. */
 export function ZoneKey() {
   return (
@@ -107,6 +147,14 @@ export function ZoneKey() {
       <Key mark={<Box sx={{ width: 26, height: 12, background: RISING }} />} words="going on, first to last" />
       <Key mark={<Box sx={{ width: 26, height: 12, bgcolor: 'text.secondary' }} />} words="processing" />
       <Key mark={<Box sx={{ width: 26, height: 12, background: FALLING }} />} words="coming out" />
+      <Key
+        mark={
+          <Box sx={{ width: 26, height: 12, bgcolor: 'text.secondary', display: 'flex', justifyContent: 'center' }}>
+            <Box sx={{ width: 5, bgcolor: 'background.paper' }} />
+          </Box>
+        }
+        words="fresh product"
+      />
       <Key
         mark={
           <Box

@@ -64,6 +64,8 @@ export interface ZoneClockFigures {
   latestMinutes: number
   firstOutMinutes: number
   lastOutMinutes: number
+  /** When fresh product goes over it. */
+  againMinutes: number[]
   level: Span
   darkest: number
   lightest: number
@@ -131,6 +133,7 @@ const roundedClock = ({
     latestMinutes: roundToTenth(zone.latest),
     firstOutMinutes: roundToTenth(zone.firstOut),
     lastOutMinutes: roundToTenth(zone.lastOut),
+    againMinutes: zone.again.map(roundToTenth),
     level: span(zone.level),
     darkest: roundToTenth(zone.spread.darkest),
     lightest: roundToTenth(zone.spread.lightest),

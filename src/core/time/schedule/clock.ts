@@ -70,6 +70,8 @@ export interface ZoneClock {
   latest: number
   firstOut: number
   lastOut: number
+  /** When its first piece gets fresh product. */
+  again: number[]
   /** Level when it comes off: mean with its range, lightest and darkest place, and the goal. */
   level: Range
   spread: { darkest: number; lightest: number }
@@ -307,6 +309,7 @@ function zoneClock(
     latest: minute((one) => one.latest, Math.min),
     firstOut: minute(({ off }) => off, Math.min),
     lastOut: minute(({ off }) => off, Math.max),
+    again: (outcomes[0]!.times.events ?? []).map(({ at }) => outcomes[0]!.times.on + at),
     level: {
       low: mean(({ level }) => level.low),
       expected: mean(({ level }) => level.expected),
