@@ -354,3 +354,45 @@ describe('what a formula goes on', () => {
     expect(surfaces(visit([{ placement: WHOLE }]))['B']!.map(({ name }) => name)).toEqual(['Natural, level 5'])
   })
 })
+
+describe('kinds of hair in a cell', () => {
+  const plan = visit([{ placement: { ...WHOLE, sequence: ['D'] } }])
+  const bands = [band(0, 35)]
+  /** Hair recorded as two populations: of which strands, with which past, and how much of them is white. */
+  const twice = (strands: [string, string], pasts: [string[], string[]], white: [number, number] = [0, 0]) => ({
+    ...canvasWith(bands),
+    strands: [...new Set(strands)].map((id) => ({ id, bands: bands.map((one) => ({ ...one })) })),
+    cells: canvasWith(bands).cells.map(() => ({
+      populations: [0, 1].map((i) => ({
+        strandId: strands[i]!,
+        share: [0.3, 0.7][i]!,
+        white: white[i]!,
+        sources: pasts[i]!,
+      })),
+    })),
+  })
+  const kindsIn = (canvas: ReturnType<typeof twice>) => fold(plan, canvas).stages[1]!.map((locks) => locks.length)
+
+  it('are one where strand, past and colour are the same', () => {
+    for (const count of kindsIn(twice(['a', 'a'], [['v0/A'], ['v0/A']]))) expect(count).toBe(1)
+  })
+
+  it('stay apart where the strand, the past or the colour differs', () => {
+    for (const count of kindsIn(twice(['a', 'b'], [['v0/A'], ['v0/A']]))) expect(count).toBe(2)
+    for (const count of kindsIn(twice(['a', 'a'], [['v0/A'], ['v0/B']]))) expect(count).toBe(2)
+    for (const count of kindsIn(twice(['a', 'a'], [['v0/A'], []]))) expect(count).toBe(2)
+    for (const count of kindsIn(twice(['a', 'a'], [['v0/A'], ['v0/A']], [0, 1]))) expect(count).toBe(2)
+  })
+
+  it('come commonest first, and together are all of it', () => {
+    for (const locks of fold(plan, twice(['a', 'b'], [[], []])).stages[1]!) {
+      expect(locks.map(({ share }) => share)).toEqual(locks.map(({ share }) => share).sort((a, b) => b - a))
+      expect(locks.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9)
+    }
+  })
+
+  it('are two where many pieces of one kind take some of a cell: what they took, and the rest', () => {
+    const some = visit([{ placement: { ...SOME, sequence: ['D'] } }])
+    expect(Math.max(...fold(some).stages[1]!.map((locks) => locks.length))).toBe(2)
+  })
+})
