@@ -5,7 +5,8 @@
  * what bowl plans should read like (C7, TRADE): double bowls on very long hair, one or two on a retouch, none stale.
  * Kind: common practice, no source.
  */
-import { colourLift, depositOn, lightenedSurface, recipeOf, type Surface } from '@/core/product/formula'
+import type { Formula, Product } from '@/core/model'
+import { colourLift, depositOn, dyeOf, lightenedSurface, recipeOf, type Surface } from '@/core/product/formula'
 import { planFigures } from '@/core/plan/planner'
 import { DEMO_CATALOGUE } from '@/server/demo'
 import { planWith, type Wanted } from '../support/plan'
@@ -95,5 +96,49 @@ describe('bowls', () => {
     }).mix.find(({ formulaId }) => formulaId === 'C')!
     expect(bowls.length).toBeLessThanOrEqual(2)
     expect(bowls[0]!.serves).toMatch(/partings/)
+  })
+})
+
+/**
+ * C20. One observed job: silver mixed from 10 and 5 on palest yellow. Kind: common practice, no source; levels ± 0.7.
+ * The shades' base is not told; a natural one is taken.
+ */
+describe('C20: silver from a 10 and a 5 on palest yellow', () => {
+  const silver = (level: number): Product => ({
+    id: `silver-${level}`,
+    name: `Silver ${level}`,
+    kind: 'gloss',
+    maximumMinutes: 20,
+    shade: { level, hue: 'silver', strength: 0.8, base: 'natural', whiteCoverPercent: 25 },
+  })
+  function mixed(light: number, dark: number) {
+    const formula: Formula = {
+      id: 'A',
+      name: 'Silver',
+      productId: 'silver-10',
+      developerVol: 7,
+      ratio: 1,
+      level: 8,
+      tone: 'cool',
+      shades: [
+        { productId: 'silver-10', amount: light, unit: 'parts' },
+        { productId: 'silver-5', amount: dark, unit: 'parts' },
+      ],
+    }
+    const recipe = recipeOf(formula, [silver(10), silver(5)])
+    return { number: recipe.mixed!.level, looks: depositOn(lightenedSurface('palest yellow', 10), dyeOf(recipe)).level }
+  }
+
+  it('reads 7.5 to 8 at 3 : 1', () => {
+    const { looks } = mixed(3, 1)
+    expect(looks).toBeGreaterThan(7.5 - 0.7)
+    expect(looks).toBeLessThan(8 + 0.7)
+  })
+
+  it('measures 7.5 at 1 : 1, and looks about a level deeper than its number', () => {
+    const { number, looks } = mixed(1, 1)
+    expect(number).toBe(7.5)
+    expect(Math.abs(looks - 6.5)).toBeLessThan(0.7)
+    expect(looks).toBeLessThan(number)
   })
 })
