@@ -13,7 +13,7 @@ import {
 } from '@/core/model'
 import { MORE_PLACES, type More, type MorePlace } from '@/core/plan/serviceKinds'
 import { type CameLevel } from '@/core/time/fold'
-import { HELPERS, WORKING_ORDERS, type Helper, type WorkingOrder } from '@/core/time/schedule'
+import { HELPERS, SKILLS, WORKING_ORDERS, type Helper, type Skill, type WorkingOrder } from '@/core/time/schedule'
 import { Counting, Day, Id, InRange, ListOf, MayBeAbsent, Name, Nested, OneOf, Text, WordsOf } from './decorators'
 import { AcknowledgementDto } from './plans'
 
@@ -31,6 +31,8 @@ export class NewRunDto {
   /** When the assistant can be had, min from the start. */
   @MayBeAbsent() @InRange(VISIT_MINUTES) assistantFrom?: number
   @MayBeAbsent() @InRange(VISIT_MINUTES) assistantTo?: number
+  /** What is trusted to the assistant; left out: all but putting colour on. */
+  @MayBeAbsent() @WordsOf(SKILLS) assistantMay?: Skill[]
   /** Cautions that whoever begins has looked at just now. */
   @MayBeAbsent() @ListOf(() => AcknowledgementDto, 0, MOST_CAUTIONS) acknowledged?: AcknowledgementDto[]
 }

@@ -201,6 +201,19 @@ describe('a run', () => {
   })
 })
 
+it('keeps what is trusted to the assistant with the visit, and no skill that there is not', async () => {
+  const plan = await servicePlanOf(oriel, 'At the chair', 'rootAndLengths')
+  const strange = { id: newId(), helping: ['assistant'], assistantMay: ['cut'] }
+  expect(await oriel.call('POST', `/api/plans/${plan}/runs`, strange)).toMatchObject({
+    status: 422,
+    body: { problems: [{ path: 'assistantMay' }] },
+  })
+  const id = await beginRun(oriel, plan, { assistantMay: ['mix', 'colour'] })
+  const { script } = (await oriel.call('GET', `/api/runs/${id}`)).body as unknown as OpenRun<RunScript>
+  expect(script.people[1]).toEqual({ id: 'assistant', name: 'Assistant', skills: ['mix', 'colour'] })
+  expect(script.steps.filter(({ personId }) => personId === 'assistant').map(({ kind }) => kind)).not.toContain('rinse')
+})
+
 describe('something more, decided at the chair', () => {
   const more = { place: 'root', like: 'B', level: 4, tone: 'warm', bandCm: 3 }
   const ask = (id: string, rest: object = {}, device = oriel) =>

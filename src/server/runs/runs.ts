@@ -16,8 +16,9 @@ import {
   pastLabels,
   type Amendment,
   type RunScript,
+  personOf,
 } from '@/core/time/run'
-import { ALONE, HELPERS, helpersFor, withHelp, type Crew } from '@/core/time/schedule'
+import { helpersFor, withHelp, type Crew } from '@/core/time/schedule'
 import { swatchesOf } from '@/core/plan/sheets'
 import { database, inTransaction, run, type Transaction } from '@/db'
 import { requirePermission, type StaffMember } from '../auth'
@@ -39,14 +40,14 @@ import { addEvents, eventsAfter } from './log'
 export async function beginRun(
   member: StaffMember,
   planId: string,
-  { id, helping, order, celsius, assistantFrom, assistantTo, acknowledged = [] }: NewRunDto,
+  { id, helping, order, celsius, assistantFrom, assistantTo, assistantMay, acknowledged = [] }: NewRunDto,
 ): Promise<{ id: string }> {
   requirePermission(member, 'mix')
   const found = await findPlan(member, planId)
   const { document, revision, clientId } = found
   const newest = await newestConsultation(member, clientId)
   const script = await computing.script(document, {
-    crew: withHelp(helpersFor(helping, { from: assistantFrom, to: assistantTo })),
+    crew: withHelp(helpersFor(helping, { from: assistantFrom, to: assistantTo, may: assistantMay })),
     canvas: newest?.canvas,
     order,
     roomCelsius: celsius,
@@ -290,10 +291,7 @@ function begunIn(log: readonly KeptRunEvent[], { steps, zones }: RunScript): { s
 }
 
 /** Who was there when the visit was pinned. */
-function crewOf({ people }: RunScript): Crew {
-  const helping = people.flatMap(({ id }) => Object.values(HELPERS).filter((helper) => helper.id === id))
-  return withHelp(helping, ALONE)
-}
+const crewOf = ({ people }: RunScript): Crew => withHelp(people.slice(1).map(personOf))
 
 /** Told after the commit: a notice sent inside a transaction makes all commits of the database wait for one another. */
 const tellOf = (member: StaffMember, runId: string) =>

@@ -8,6 +8,7 @@ import { useMemo, useState, type ReactNode } from 'react'
 import { type Booking, type FaltoPlan, type Limit, type OpenPlan } from '@/core/model'
 import type { ClockFigures, ZoneClockFigures } from '@/core/plan/planner'
 import { swatchesOf } from '@/core/plan/sheets'
+import type { Skill } from '@/core/time/schedule'
 import { callApi } from '../hooks/api'
 import { moveZone, PlanContext, stageOf, usePlan, usePlanStore, type Permissions } from '../map/context'
 import { PlanTitle } from '../map/PlanTitle'
@@ -239,6 +240,33 @@ function DoesNotFit({
   )
 }
 
+/** Work that an assistant may be trusted with, as it is told on the page. */
+const TRUSTED: { value: Skill; label: string }[] = [
+  { value: 'mix', label: 'Mix' },
+  { value: 'rinse', label: 'Rinse' },
+  { value: 'dry', label: 'Dry' },
+  { value: 'colour', label: 'Put on' },
+]
+
+/** When the assistant can be had, and what is trusted to her. */
+function AssistantFields({ what, onChange }: { what: WhatIf; onChange: (part: Partial<WhatIf>) => void }) {
+  return (
+    <>
+      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
+        <NumberField
+          label="Assistant from"
+          value={what.from}
+          limit={MINUTES}
+          step={15}
+          onChange={(from) => onChange({ from })}
+        />
+        <NumberField label="until" value={what.to} limit={MINUTES} step={15} onChange={(to) => onChange({ to })} />
+      </Box>
+      <Choices label="Assistant may" values={what.may} options={TRUSTED} onChange={(may) => onChange({ may })} />
+    </>
+  )
+}
+
 function WhatIfPanel({
   what,
   onChange,
@@ -264,18 +292,7 @@ function WhatIfPanel({
         ]}
         onChange={(hands) => onChange({ hands })}
       />
-      {what.hands.includes('assistant') && (
-        <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
-          <NumberField
-            label="Assistant from"
-            value={what.from}
-            limit={MINUTES}
-            step={15}
-            onChange={(from) => onChange({ from })}
-          />
-          <NumberField label="until" value={what.to} limit={MINUTES} step={15} onChange={(to) => onChange({ to })} />
-        </Box>
-      )}
+      {what.hands.includes('assistant') && <AssistantFields what={what} onChange={onChange} />}
       <Choice
         label="Order of zones"
         value={what.order}

@@ -78,9 +78,13 @@ export function RunOffer({ what }: { what: WhatIf }) {
   )
 }
 
-const wantedOf = ({ hands, from, to, celsius, order }: WhatIf) => ({
+const wantedOf = ({ hands, from, to, may, celsius, order }: WhatIf) => ({
   helping: hands,
   order,
   celsius,
-  ...(hands.includes('assistant') && { assistantFrom: from, ...(to < MINUTES.max && { assistantTo: to }) }),
+  ...(hands.includes('assistant') && {
+    assistantFrom: from,
+    assistantMay: may,
+    ...(to < MINUTES.max && { assistantTo: to }),
+  }),
 })

@@ -1,7 +1,15 @@
 import { activeVariant, lighteningLetters, type Canvas, type FaltoPlan, type Formula, type Limit } from '@/core/model'
 import { coverOf } from '@/core/placement/foils'
 import { ROOM_CELSIUS } from '@/core/time/lightening'
-import { helpersFor, withHelp, type ClockOptions, type Helper, type WorkingOrder } from '@/core/time/schedule'
+import {
+  ASSISTANT,
+  helpersFor,
+  withHelp,
+  type ClockOptions,
+  type Helper,
+  type Skill,
+  type WorkingOrder,
+} from '@/core/time/schedule'
 import type { Comparison } from './useClock'
 
 /** What a colourist tries out on the Clock page. */
@@ -10,6 +18,8 @@ export interface WhatIf {
   /** When the assistant can be had, min of the visit. */
   from: number
   to: number
+  /** What is trusted to the assistant. */
+  may: Skill[]
   celsius: number
   order: WorkingOrder
   bowls: 'same' | 'weakerFirst'
@@ -23,6 +33,7 @@ export const NO_WHAT_IF: WhatIf = {
   hands: [],
   from: 0,
   to: 600,
+  may: [...ASSISTANT.skills],
   celsius: ROOM_CELSIUS,
   order: 'planned',
   bowls: 'same',
@@ -62,9 +73,9 @@ export function planFor(plan: FaltoPlan, { bowls }: WhatIf): FaltoPlan {
 }
 
 /** Who works when and how, and in what room. */
-export function optionsFor({ hands, from, to, celsius, order }: WhatIf, canvas: Canvas | null): ClockOptions {
+export function optionsFor({ hands, from, to, may, celsius, order }: WhatIf, canvas: Canvas | null): ClockOptions {
   return {
-    crew: withHelp(helpersFor(hands, { from, ...(to < MINUTES.max && { to }) })),
+    crew: withHelp(helpersFor(hands, { from, may, ...(to < MINUTES.max && { to }) })),
     canvas: canvas ?? undefined,
     roomCelsius: celsius,
     order,

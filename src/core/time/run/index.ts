@@ -3,7 +3,7 @@
  * since 1970; script times in s from the start.
  */
 export { amendedPlan, amendedRun, amendmentsIn, type Amendment } from './amend'
-export { mayDo } from './crew'
+export { mayDo, personOf, type RunPerson } from './crew'
 export { foldRun, shownAt, WAITING, type BowlState, type RunState, type StepState } from './fold'
 export { leftOut, levelsToConfirm, runOutcome, type LevelToConfirm, type RunOutcome } from './outcome'
 export { rescuesFor, type Rescue } from './rescue'

@@ -11,6 +11,7 @@ import {
   type ZoneClock,
 } from '../schedule'
 import type { ComputedStages } from '../../placement/quantity'
+import type { RunPerson } from './crew'
 
 /** A step of a visit as it was planned. Seconds count from the start of the visit. */
 export interface ScriptStep {
@@ -49,7 +50,7 @@ export interface ScriptLag {
 
 /** A visit pinned for its run: it no longer changes when the plan does. */
 export interface RunScript {
-  people: { id: string; name: string }[]
+  people: RunPerson[]
   /** In the order in which they are begun. */
   steps: ScriptStep[]
   lags: ScriptLag[]
@@ -129,7 +130,7 @@ export function scriptFor(plan: FaltoPlan, computed: ComputedStages, options: Cl
   const lighteners = lighteningLetters(plan)
   const starts = new Map(clock.tasks.map(({ id, from, personId }) => [id, { start: Math.round(60 * from), personId }]))
   return {
-    people: options.crew.people.map(({ id, name }) => ({ id, name })),
+    people: options.crew.people.map(({ id, name, skills }) => ({ id, name, skills })),
     steps: visit.tasks
       .map(({ id, kind, about, seconds, pieces = [] }) => {
         const lifting = kind === 'apply' ? pieces.filter(({ piece }) => lighteners.has(piece.formulaId)) : []

@@ -6,7 +6,7 @@ import { minutesFromSeconds } from '../../units'
 import { soonestFinish } from './bound'
 import { busySeconds, finishRange, liftingSeconds } from './certainty'
 import { scheduleInTurn } from './inTurn'
-import type { Person, Resource, Schedule } from './problem'
+import type { Person, Resource, Schedule, Skill } from './problem'
 import { chunksOf, mayStayFrom, type ServedPiece, type Working } from './stretches'
 import { mixId, type TaskKind, type Visit } from './draft'
 import { visitOf } from './visit'
@@ -25,13 +25,22 @@ export const ALONE: Crew = { people: [COLOURIST], resources: { basin: 1, dryer: 
 /** Who can help, by what a person is asked for. */
 export const HELPERS = { assistant: ASSISTANT, second: SECOND_COLOURIST }
 export type Helper = keyof typeof HELPERS
-/** Those who help, the assistant only for as long as can be had, min from the start of the visit. */
+/** When the assistant can be had, min from the start of the visit, and what of her work is trusted to her. */
+export interface Assisting {
+  from?: number | undefined
+  to?: number | undefined
+  may?: readonly Skill[] | undefined
+}
+
+/** Those who help. */
 export const helpersFor = (
   helping: readonly Helper[],
-  { from = 0, to = Infinity }: { from?: number | undefined; to?: number | undefined } = {},
+  { from = 0, to = Infinity, may = ASSISTANT.skills }: Assisting = {},
 ): Person[] =>
   helping.map((one) =>
-    one === 'assistant' ? { ...ASSISTANT, from: 60 * from, ...(to < Infinity && { to: 60 * to }) } : HELPERS[one],
+    one === 'assistant'
+      ? { ...ASSISTANT, skills: may, from: 60 * from, ...(to < Infinity && { to: 60 * to }) }
+      : HELPERS[one],
   )
 /** The colourist with others. */
 export const withHelp = (people: readonly Person[], crew = ALONE): Crew => ({

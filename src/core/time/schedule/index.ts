@@ -13,6 +13,7 @@ export {
   SECOND_COLOURIST,
   visitFor,
   withHelp,
+  type Assisting,
   type Clock,
   type ClockOptions,
   type ClockTask,
@@ -27,6 +28,7 @@ export { arrivalFor, dayFor, type DayClock, type DayVisit } from './day'
 export { exactSchedule } from './exact'
 export {
   prepare,
+  SKILLS,
   timed,
   type Decision,
   type Lag,
