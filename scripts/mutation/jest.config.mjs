@@ -2,13 +2,14 @@ import jest from '../../jest.config.mjs'
 
 const [unit] = jest.projects
 /**
- * The core's own tests and the quick outside facts. The golden figures notice everything and say nothing of why, so
- * they do not count here.
+ * The core's own tests and the quick outside facts, or those that are named. The golden figures notice everything and
+ * say nothing of why, so they do not count here.
  */
+const tests = (process.env.FALTO_MUTATE_TESTS ?? 'src/core/**/*.test.ts tests/reference/{C,P}*.test.ts').split(' ')
 const config = {
   ...unit,
   rootDir: process.cwd(),
-  testMatch: ['<rootDir>/src/core/**/*.test.ts', '<rootDir>/tests/reference/{C,P}*.test.ts'],
+  testMatch: tests.map((glob) => `<rootDir>/${glob}`),
 }
 
 export default config
