@@ -4,14 +4,16 @@ import {
   COUNTS,
   INCIDENTS,
   LIMITS,
+  MORE_PLACES,
   RUN_EVENT_KINDS,
   TONES,
   type Limit,
+  type More,
+  type MorePlace,
   type ReplannedStep,
   type RunEvent,
   type Tone,
 } from '@/core/model'
-import { MORE_PLACES, type More, type MorePlace } from '@/core/plan/serviceKinds'
 import { type CameLevel } from '@/core/time/fold'
 import { HELPERS, SKILLS, WORKING_ORDERS, type Helper, type Skill, type WorkingOrder } from '@/core/time/schedule'
 import { Counting, Day, Id, InRange, ListOf, MayBeAbsent, Name, Nested, OneOf, Text, WordsOf } from './decorators'

@@ -240,6 +240,20 @@ describe('something more, decided at the chair', () => {
     expect(strange.status).toBe(422)
   })
 
+  it('is worked out on what others added before: two at once are two, or one is asked to look again', async () => {
+    const { id } = await newRun()
+    const statuses = (await Promise.all([ask(id), ask(id, {}, tove)])).map(({ status }) => status).sort()
+    expect([
+      [200, 200],
+      [200, 409],
+    ]).toContainEqual(statuses)
+    const { events } = (await oriel.call('GET', `/api/runs/${id}`)).body as unknown as OpenRun<RunScript>
+    const amendments = amendmentsIn(events)
+    expect(amendments).toHaveLength(statuses.filter((status) => status === 200).length)
+    const last = new Set(amendments.at(-1)!.script.zones.map(({ stageId }) => stageId))
+    for (const { stage } of amendments) expect(last).toContain(stage.id)
+  })
+
   it('is refused in words for lightener, for a visit that is over, from a device itself, and to an apprentice', async () => {
     const { id } = await newRun()
     const { event } = deviceWith(oriel, id)

@@ -116,6 +116,26 @@ export function sameness({ kind, stepId, value, undoes }: RunEvent): string | un
   }
 }
 
+export const MORE_PLACES = ['everything', 'root', 'lightened'] as const
+/** Where something more goes on: on all hair, on its root, or on what was lightened. */
+export type MorePlace = (typeof MORE_PLACES)[number]
+
+/** One thing more that is decided at the chair, mixed like a formula that the visit has. */
+export interface More {
+  place: MorePlace
+  /** Letter that it is mixed like. */
+  like: string
+  /** What it is to show, where that differs. */
+  level?: number | undefined
+  tone?: Tone | undefined
+  /** For the root, cm. */
+  bandCm?: number | undefined
+  minutes?: number | undefined
+}
+
+/** Root that is coloured at the chair where nothing is said, cm. Our estimate: a thumb's breadth. */
+export const USUAL_ROOT_CM = 2
+
 /** A formula of a visit, as far as the chair has to know it. */
 export interface RunFormula {
   id: string

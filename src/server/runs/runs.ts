@@ -237,7 +237,7 @@ export async function logEvents(
 /**
  * Adds a stage to a visit that goes on: its hair is worked out with it, its steps come after what is begun, and the log
  * holds both. Sent twice it counts once.
- * @throws AppError 422 for what cannot be added
+ * @throws AppError 422 for what cannot be added, 409 where the visit was changed meanwhile
  */
 export async function addToRun(
   member: StaffMember,
@@ -276,6 +276,10 @@ export async function addToRun(
   const told = { id, kind: 'amended' as const, amends, deviceId, deviceSeq: 0, deviceTime: Date.now(), offsetMs: 0 }
   await inTransaction(async (tx) => {
     await findRun(member, runId, tx)
+    // What was added meanwhile is not in what was worked out here.
+    const since = await eventsAfter(member, runId, log.at(-1)?.runSeq ?? 0, tx)
+    if (since.some((event) => event.id !== id && (event.kind === 'amended' || event.kind === 'undone')))
+      throw new AppError(409, 'stale', 'Somebody else has just changed this visit. Look at it, then add it again.')
     await addEvents(tx, member, runId, [told])
   })
   await tellOf(member, runId)

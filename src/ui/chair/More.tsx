@@ -8,8 +8,16 @@ import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
-import { isLightener, LIMITS, TONES, type RunFormula, type Tone } from '@/core/model'
-import type { More as MoreAsked, MorePlace } from '@/core/plan/serviceKinds'
+import {
+  isLightener,
+  LIMITS,
+  TONES,
+  USUAL_ROOT_CM,
+  type More as MoreAsked,
+  type MorePlace,
+  type RunFormula,
+  type Tone,
+} from '@/core/model'
 import { failureWords } from '../hooks/api'
 import { NumberField } from '../parts'
 import { TALL } from './look'
@@ -19,7 +27,6 @@ const PLACES: Record<MorePlace, string> = {
   root: 'The root',
   lightened: 'What was lightened',
 }
-const USUAL_ROOT_CM = 2
 const NOTHING_TO_MIX =
   'This visit has no colour to mix it like. Lightener is planned on the Map page, with its cautions.'
 

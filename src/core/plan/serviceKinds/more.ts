@@ -3,37 +3,20 @@ import {
   inOneRinse,
   lighteningLetters,
   placementLetters,
+  USUAL_ROOT_CM,
   type FaltoPlan,
   type Formula,
+  type More,
+  type MorePlace,
   type Stage,
 } from '../../model'
 import { stageFromDesign, type StageDesign } from './design'
 import { glossAll, glossWhere, shadow } from './parts'
 
-export const MORE_PLACES = ['everything', 'root', 'lightened'] as const
-/** Where something more goes on: on all hair, on its root, or on what was lightened. */
-export type MorePlace = (typeof MORE_PLACES)[number]
-
-/** One thing more that is decided at the chair, mixed like a formula that the visit has. */
-export interface More {
-  place: MorePlace
-  /** Letter that it is mixed like. */
-  like: string
-  /** What it is to show, where that differs. */
-  level?: number | undefined
-  tone?: Formula['tone'] | undefined
-  /** For the root, cm. */
-  bandCm?: number | undefined
-  minutes?: number | undefined
-}
-
 /** Thrown for what cannot be added; the message says why. */
 export class CannotAddError extends Error {
   override name = 'CannotAddError'
 }
-
-/** Root that is coloured where nothing is said, cm. Our estimate: a thumb's breadth. */
-const USUAL_ROOT_CM = 2
 
 /**
  * A stage and its formula under a letter of its own, to come after what is rinsed with the stages that are begun.

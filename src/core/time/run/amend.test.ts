@@ -1,5 +1,5 @@
-import { activeVariant, type FaltoPlan, type Stage } from '../../model'
-import { stageFor, type More } from '../../plan/serviceKinds'
+import { activeVariant, type FaltoPlan, type More, type Stage } from '../../model'
+import { stageFor } from '../../plan/serviceKinds'
 import { foldPlan } from '../fold'
 import { ALONE } from '../schedule'
 import { computeStages } from '../../../../tests/support/planner'
