@@ -1,16 +1,17 @@
 import { afterFigures, clockFigures, createPlanner, planFigures, type ClockFigures } from '@/core/plan/planner'
 import { TooManyPiecesError } from '@/core/placement/foils'
 import { foldPlan } from '@/core/time/fold'
-import { ALONE, HELPERS, helpersFor, withHelp, type Crew, type Helper } from '@/core/time/schedule'
+import { HELPERS, helpersFor, withHelp, type Crew, type Helper } from '@/core/time/schedule'
 import { checkPlanDocument, describeProblems } from '@/dto'
-import { EntryError, flagsIn, jsonIn } from './entry'
+import { EntryError, flagsIn, jsonIn, oneOf } from './entry'
 
 /** `./falto compute FILE|- [--helping assistant,second]`: plan document in, figures out. @throws EntryError */
 export function compute(args: readonly string[]) {
   const { values, positionals } = flagsIn(args, ['helping'])
-  const [file, ...more] = positionals
-  if (!file || more.length > 0)
-    throw new EntryError('say which plan to compute: ./falto compute FILE, or - to read it from standard input')
+  const file = oneOf(
+    positionals,
+    'say which plan to compute: ./falto compute FILE, or - to read it from standard input',
+  )
   const checked = checkPlanDocument(jsonIn(file))
   if (!checked.ok) throw new EntryError(`not a plan that can be computed: ${describeProblems(checked.problems)}`)
   const plan = checked.value
@@ -48,5 +49,5 @@ function crewOf(helping: string | undefined): Crew {
     throw new EntryError(
       `--helping takes ${Object.keys(HELPERS).join(' and ')}, with a comma between, not "${unknown}"`,
     )
-  return withHelp(helpersFor(names as Helper[]), ALONE)
+  return withHelp(helpersFor(names as Helper[]))
 }

@@ -35,3 +35,9 @@ export function flagsIn<Flag extends string>(
     throw new EntryError((error as Error).message)
   }
 }
+
+/** The only thing that stands between the flags. @throws EntryError with the words where it is none, or several */
+export function oneOf([only, ...more]: readonly string[], words: string): string {
+  if (!only || more.length > 0) throw new EntryError(words)
+  return only
+}

@@ -1,14 +1,15 @@
 import { answerLift, type LiftQuestion } from '@/core/time/lightening'
-import { roundToTenth } from '@/core/units'
+import { roundToHundredth, roundToTenth } from '@/core/units'
 import { checkEntry, describeProblems, LiftQuestionDto } from '@/dto'
-import { EntryError, flagsIn, jsonIn } from './entry'
+import { EntryError, flagsIn, jsonIn, oneOf } from './entry'
 
 /** `./falto lift FILE|-`: one strand under one mix in, its level minute by minute out. @throws EntryError */
 export function lift(args: readonly string[]) {
   const { positionals } = flagsIn(args, [])
-  const [file, ...more] = positionals
-  if (!file || more.length > 0)
-    throw new EntryError('say which question to answer: ./falto lift FILE, or - to read it from standard input')
+  const file = oneOf(
+    positionals,
+    'say which question to answer: ./falto lift FILE, or - to read it from standard input',
+  )
   const checked = checkEntry(LiftQuestionDto, jsonIn(file))
   if (!checked.ok) throw new EntryError(`not a question of lift: ${describeProblems(checked.problems)}`)
   return roundedAnswer(checked.value)
@@ -16,11 +17,10 @@ export function lift(args: readonly string[]) {
 
 function roundedAnswer(question: LiftQuestion) {
   const { byMinute, end, strain, pastLabelMinutes } = answerLift(question)
-  const hundredth = (level: number) => Math.round(100 * level) / 100
   const rounded = ({ low, expected, high }: typeof end) => ({
-    low: hundredth(low),
-    expected: hundredth(expected),
-    high: hundredth(high),
+    low: roundToHundredth(low),
+    expected: roundToHundredth(expected),
+    high: roundToHundredth(high),
   })
   return {
     byMinute: byMinute.map(({ minute, ...level }) => ({ minute, ...rounded(level) })),

@@ -13,7 +13,7 @@ import { createPlanner } from '@/core/plan/planner'
 import { planFromService, proposePlan, SERVICES } from '@/core/plan/serviceKinds'
 import { createHead, HeadMeasureError, type Head } from '@/core/scalp/head'
 import { checkEntry, describeProblems, PlanClientDto } from '@/dto'
-import { EntryError, flagsIn, jsonIn } from './entry'
+import { EntryError, flagsIn, jsonIn, oneOf } from './entry'
 
 const PROPOSED = 'proposed'
 
@@ -31,9 +31,10 @@ const STANDARD_HAIR: HairState = {
  */
 export function plan(args: readonly string[]): FaltoPlan {
   const { values, positionals } = flagsIn(args, FLAGS)
-  const [kind, ...more] = positionals
-  if (!kind || more.length > 0)
-    throw new EntryError(`say one kind of service, of ./falto kinds, or ${PROPOSED}: ./falto plan KIND --client FILE`)
+  const kind = oneOf(
+    positionals,
+    `say one kind of service, of ./falto kinds, or ${PROPOSED}: ./falto plan KIND --client FILE`,
+  )
   if (kind !== PROPOSED && !SERVICES.some(({ id }) => id === kind))
     throw new EntryError(`there is no kind of service "${kind}"; ./falto kinds lists them`)
   const client = values.client === undefined ? {} : clientIn(values.client)

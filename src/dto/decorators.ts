@@ -4,6 +4,7 @@ import {
   ArrayMinSize,
   ArrayUnique,
   IsArray,
+  IsBoolean,
   IsIn,
   IsISO8601,
   IsInt,
@@ -59,6 +60,9 @@ export const Numbers = (limit: Limit, most: number): PropertyDecorator =>
     Min(limit.min, { each: true, message: `must hold numbers from ${limit.min} to ${limit.max}` }),
     Max(limit.max, { each: true, message: `must hold numbers from ${limit.min} to ${limit.max}` }),
   )
+
+/** True or false. */
+export const YesOrNo = (): PropertyDecorator => IsBoolean({ message: 'must be true or false' })
 
 /** One of a few words. */
 export const OneOf = (words: readonly string[]): PropertyDecorator =>

@@ -1,5 +1,5 @@
 import 'reflect-metadata'
-import { IsBoolean, IsInt } from 'class-validator'
+import { IsInt } from 'class-validator'
 import {
   COUNTS,
   COVERS,
@@ -12,9 +12,7 @@ import {
   type Texture,
   type TreatmentKind,
 } from '@/core/model'
-import { InRange, MayBeAbsent, OneOf, WordsIn } from './decorators'
-
-const YES_OR_NO = { message: 'must be true or false' }
+import { InRange, MayBeAbsent, OneOf, WordsIn, YesOrNo } from './decorators'
 
 /** What the command line asks of the process alone: one strand under one mix. */
 export class LiftQuestionDto {
@@ -22,7 +20,7 @@ export class LiftQuestionDto {
   @InRange(LIMITS.bandLevel) level!: number
   /** What was done to it, oldest first; the same may come again. Empty: virgin. */
   @WordsIn(TREATMENTS, COUNTS.treatments) history!: TreatmentKind[]
-  @MayBeAbsent() @IsBoolean(YES_OR_NO) softened?: boolean
+  @MayBeAbsent() @YesOrNo() softened?: boolean
   @OneOf(TEXTURES) texture!: Texture
   @OneOf(LIGHTENER_KINDS) kind!: ProductKind
   @InRange(LIMITS.developerVol) vol!: number
@@ -30,7 +28,7 @@ export class LiftQuestionDto {
   @InRange(LIMITS.maximumMinutes) maximumMinutes!: number
   @InRange(LIMITS.maximumLift) maximumLift!: number
   @OneOf(COVERS) cover!: Cover
-  @IsBoolean(YES_OR_NO) onScalp!: boolean
+  @YesOrNo() onScalp!: boolean
   @InRange(LIMITS.bandEdgeCm) distanceCm!: number
   @InRange(LIMITS.askedMinutes) @IsInt({ message: 'must be a whole number' }) minutes!: number
   @MayBeAbsent() @InRange(LIMITS.workingLifeMinutes) bowlAgeMinutes?: number

@@ -1,5 +1,5 @@
 import 'reflect-metadata'
-import { ArrayMaxSize, Equals, IsArray, IsBoolean, IsDefined, Matches } from 'class-validator'
+import { ArrayMaxSize, Equals, IsArray, IsDefined, Matches } from 'class-validator'
 import {
   BEGINS,
   COMES_OFF,
@@ -74,6 +74,7 @@ import {
   Percents,
   Sentences,
   Text,
+  YesOrNo,
 } from './decorators'
 import { CanvasDto, HairStateDto, HeadMeasuresDto } from './hair'
 import { ProductDto } from './product'
@@ -106,7 +107,7 @@ export class FormulaDto implements Formula {
   @MayBeAbsent() @ListOf(() => FormulaAdditiveDto, 0, COUNTS.additives) additives?: FormulaAdditiveDto[]
   @MayBeAbsent() @InRange(LIMITS.targetLevel) liftGoal?: number
   @MayBeAbsent() @InRange(LIMITS.developerVol) firstBowlVol?: number
-  @MayBeAbsent() @IsBoolean({ message: 'must be true or false' }) firstBowlOnly?: boolean
+  @MayBeAbsent() @YesOrNo() firstBowlOnly?: boolean
   @MayBeAbsent() @Counting() @InRange(LIMITS.bowls) bowls?: number
   @MayBeAbsent() @OneOf(CONSISTENCIES) consistency?: Formula['consistency']
   @MayBeAbsent() @Text(COUNTS.noteLength) note?: string
@@ -146,7 +147,7 @@ export class LayoutEdgeDto implements LayoutEdge {
 }
 
 export class LayoutParametersDto implements LayoutParameters {
-  @IsBoolean({ message: 'must be true or false' }) separateNape!: boolean
+  @YesOrNo() separateNape!: boolean
   @InRange(LIMITS.stripWidthCm) stripWidthCm!: number
   @InRange(LIMITS.partOffsetCm) partOffsetCm!: number
   @MayBeAbsent() @InRange(LIMITS.pastPartCm) pastPartCm?: number
@@ -166,7 +167,7 @@ export class LayoutDto implements Layout {
 
 export class BoundaryStepDto implements BoundaryStep {
   @Id() edge!: string
-  @IsBoolean({ message: 'must be true or false' }) reversed!: boolean
+  @YesOrNo() reversed!: boolean
 }
 
 export class TakeDto implements Take {
@@ -178,7 +179,7 @@ export class TakeDto implements Take {
   @MayBeAbsent() @OneOf(PAINT_SHAPES) shape?: Take['shape']
   @MayBeAbsent() @InRange(LIMITS.saturation) saturation?: number
   @MayBeAbsent() @InRange(LIMITS.faceLiftCm) faceLiftCm?: number
-  @MayBeAbsent() @IsBoolean({ message: 'must be true or false' }) teased?: boolean
+  @MayBeAbsent() @YesOrNo() teased?: boolean
 }
 
 export class DropoutDto implements Dropout {
@@ -218,7 +219,7 @@ export class PlacementDto implements Placement {
   @InRange(LIMITS.angleDeg) angleDeg!: number
   @InRange(LIMITS.subsectionMm) subsectionMm!: number
   @InRange(LIMITS.rowGapMm) rowGapMm!: number
-  @IsBoolean({ message: 'must be true or false' }) bricklay!: boolean
+  @YesOrNo() bricklay!: boolean
   @IsDefined({ message: 'is missing' }) @Nested(() => TakeDto) take!: TakeDto
   @IsArray({ message: 'must be a list' })
   @ArrayMaxSize(COUNTS.sequence, { message: `must have at most ${COUNTS.sequence} entries` })
@@ -234,9 +235,9 @@ export class PlacementDto implements Placement {
   @MayBeAbsent() @InRange(LIMITS.bufferCm) bufferCm?: number
   @MayBeAbsent() @InRange(LIMITS.stopBeforeEndsCm) stopBeforeEndsCm?: number
   @MayBeAbsent() @InRange(LIMITS.upToCm) upToCm?: number
-  @MayBeAbsent() @IsBoolean({ message: 'must be true or false' }) onePanel?: boolean
+  @MayBeAbsent() @YesOrNo() onePanel?: boolean
   @MayBeAbsent() @InRange(LIMITS.zigzagMm) zigzagMm?: number
-  @MayBeAbsent() @IsBoolean({ message: 'must be true or false' }) secondFoil?: boolean
+  @MayBeAbsent() @YesOrNo() secondFoil?: boolean
 }
 
 export class SectionDto implements Omit<Zone, 'id'> {

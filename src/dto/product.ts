@@ -1,4 +1,4 @@
-import { IsBoolean, IsDefined } from 'class-validator'
+import { IsDefined } from 'class-validator'
 import {
   BASES,
   COUNTS,
@@ -13,7 +13,7 @@ import {
   type ProductShade,
   type Swatch,
 } from '@/core/model'
-import { Id, InRange, MayBeAbsent, Money, Name, Nested, Numbers, OneOf } from './decorators'
+import { Id, InRange, MayBeAbsent, Money, Name, Nested, Numbers, OneOf, YesOrNo } from './decorators'
 
 export class SwatchDto implements Swatch {
   @InRange(LIMITS.percent) l!: number
@@ -37,9 +37,9 @@ export class ProductRulesDto implements ProductRules {
   @InRange(LIMITS.workingLifeMinutes) workingLifeMinutes!: number
   @InRange(LIMITS.minimumMinutes) minimumMinutes!: number
   @InRange(LIMITS.maximumLift) maximumLift!: number
-  @IsBoolean({ message: 'must be true or false' }) heat!: boolean
-  @IsBoolean({ message: 'must be true or false' }) onScalp!: boolean
-  @IsBoolean({ message: 'must be true or false' }) damp!: boolean
+  @YesOrNo() heat!: boolean
+  @YesOrNo() onScalp!: boolean
+  @YesOrNo() damp!: boolean
 }
 
 export class ProductAdditiveDto implements ProductAdditive {

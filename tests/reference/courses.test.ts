@@ -42,28 +42,30 @@ function expectWithin(value: number, [low, high]: readonly [number, number]): vo
   expect(value).toBeGreaterThanOrEqual(low)
   expect(value).toBeLessThanOrEqual(high)
 }
+/** What all courses say: it fits, what is rinsed in which order, how long it takes, and how long a stage sits. */
+function expectCourse(
+  plan: FaltoPlan,
+  { rinses, minutes }: { rinses: readonly string[]; minutes: readonly [number, number] },
+  sits: Record<string, readonly [number, number]> = {},
+): Clock {
+  const clock = clockOf(plan)
+  expect(clock.fits).toBe(true)
+  expect(rinsesOf(clock).map(({ about }) => about)).toEqual(rinses)
+  expectWithin(clock.finish.expected, minutes)
+  for (const [stage, range] of Object.entries(sits)) expectWithin(processing(plan, clock, stage), range)
+  return clock
+}
 
 it(COURSES.oneRinse.story, () => {
-  const { rinses, minutes, processing: sits } = COURSES.oneRinse
   const plan = withBands(planFor('rootAndLengths', { naturalLevel: 6, weeksSinceColour: 5 }), [
     band(0, 1.2, { level: 6 }),
     band(1.2, 35, { level: 9, treatments: [{ kind: 'lightened' }] }),
   ])
-  const clock = clockOf(plan)
-  expect(clock.fits).toBe(true)
-  expect(rinsesOf(clock).map(({ about }) => about)).toEqual(rinses)
-  expectWithin(clock.finish.expected, minutes)
-  expectWithin(processing(plan, clock, 'Lengths'), sits['Root and Lengths'])
+  expectCourse(plan, COURSES.oneRinse, { Lengths: COURSES.oneRinse.processing['Root and Lengths'] })
 })
 
 it(COURSES.baseUnder.story, () => {
-  const { rinses, minutes, processing: sits } = COURSES.baseUnder
-  const plan = servicePlan('baseUnderFoils')
-  const clock = clockOf(plan)
-  expect(clock.fits).toBe(true)
-  expect(rinsesOf(clock).map(({ about }) => about)).toEqual(rinses)
-  expectWithin(clock.finish.expected, minutes)
-  expectWithin(processing(plan, clock, 'Base'), sits.Base)
+  expectCourse(servicePlan('baseUnderFoils'), COURSES.baseUnder, COURSES.baseUnder.processing)
 })
 
 it(COURSES.dropoutsBeside.story, () => {
@@ -83,13 +85,8 @@ it(COURSES.dropoutsBeside.story, () => {
 })
 
 it(COURSES.twoInOneFoil.story, () => {
-  const { rinses, minutes, level } = COURSES.twoInOneFoil
-  const plan = servicePlan('growthAndEnds')
-  const clock = clockOf(plan)
-  expect(clock.fits).toBe(true)
-  expect(rinsesOf(clock).map(({ about }) => about)).toEqual(rinses)
-  expectWithin(clock.finish.expected, minutes)
-  expectWithin(levelOf(clock, 'A'), level.A)
+  const clock = expectCourse(servicePlan('growthAndEnds'), COURSES.twoInOneFoil)
+  expectWithin(levelOf(clock, 'A'), COURSES.twoInOneFoil.level.A)
   for (const zone of clock.zones.filter(({ formulaId }) => formulaId === 'A')) {
     const ends = clock.zones.find(({ zoneId, formulaId }) => zoneId === zone.zoneId && formulaId === 'B')!
     expect(Math.abs(ends.lastOut - zone.lastOut)).toBeLessThan(1)
@@ -136,23 +133,11 @@ it(COURSES.removerFirst.story, () => {
 })
 
 it(COURSES.blockOnBob.story, () => {
-  const { rinses, minutes, processing: sits } = COURSES.blockOnBob
-  const plan = planFor('triangleFan', { lengthCm: 20 })
-  const clock = clockOf(plan)
-  expect(clock.fits).toBe(true)
-  expect(rinsesOf(clock).map(({ about }) => about)).toEqual(rinses)
-  expectWithin(clock.finish.expected, minutes)
-  expectWithin(processing(plan, clock, 'Block colour'), sits['Block colour'])
+  expectCourse(planFor('triangleFan', { lengthCm: 20 }), COURSES.blockOnBob, COURSES.blockOnBob.processing)
 })
 
 it(COURSES.leftIn.story, () => {
-  const { rinses, minutes, processing: sits } = COURSES.leftIn
-  const plan = servicePlan('evenedGloss')
-  const clock = clockOf(plan)
-  expect(clock.fits).toBe(true)
-  expect(rinsesOf(clock).map(({ about }) => about)).toEqual(rinses)
-  expectWithin(clock.finish.expected, minutes)
-  expectWithin(processing(plan, clock, 'Gloss'), sits.Gloss)
+  expectCourse(servicePlan('evenedGloss'), COURSES.leftIn, COURSES.leftIn.processing)
 })
 
 it(COURSES.inThreeVisits.story, () => {

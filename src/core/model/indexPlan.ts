@@ -9,6 +9,13 @@ export function byId<Item extends { id: string }>(list: readonly Item[], id: Ite
   return item
 }
 
+/** Formulas are told apart by these; a plan holds no more. */
+const LETTERS = [...'ABCDEFGHIJKL']
+
+/** The first letter that no formula has yet; none where a plan holds as many as it can. */
+export const freeLetter = (formulas: readonly { id: string }[]): string | undefined =>
+  LETTERS.find((letter) => !formulas.some(({ id }) => id === letter))
+
 /** Look-ups in what a plan mixes. */
 export interface PlanIndex {
   formula(id: string): Formula

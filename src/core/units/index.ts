@@ -9,6 +9,7 @@ export const minutesFromSeconds = (seconds: number): number => seconds / 60
 
 /** Rounded for reading. */
 export const roundToTenth = (value: number): number => Math.round(value * 10) / 10
+export const roundToHundredth = (value: number): number => Math.round(value * 100) / 100
 
 export const radians = (degrees: number): number => (degrees * Math.PI) / 180
 export const degrees = (radians: number): number => (radians * 180) / Math.PI

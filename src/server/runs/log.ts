@@ -22,6 +22,15 @@ export async function eventsAfter(
   return rows.map(({ seq, event, by }) => ({ ...event, runSeq: seq, by }))
 }
 
+/** What was added to a visit, also where it was taken back since; nothing else of its log is read. */
+export async function amendingEvents(tx: Transaction, member: StaffMember, runId: string): Promise<RunEvent[]> {
+  const rows = await tx
+    .select({ event: runEvent.event })
+    .from(runEvent)
+    .where(and(ofRun(member, runId), eq(runEvent.kind, 'amended')))
+  return rows.map(({ event }) => event)
+}
+
 /** What the log holds already of that which somebody sends; the rest of it is not read. */
 interface Known {
   ids: Set<string>

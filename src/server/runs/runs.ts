@@ -14,9 +14,9 @@ import {
   foldRun,
   leftOut,
   pastLabels,
+  personOf,
   type Amendment,
   type RunScript,
-  personOf,
 } from '@/core/time/run'
 import { helpersFor, withHelp, type Crew } from '@/core/time/schedule'
 import { swatchesOf } from '@/core/plan/sheets'
@@ -31,7 +31,7 @@ import { AppError, notFound } from '../errors'
 import { isUuid } from '../http'
 import { findPlan, lockPlan } from '../plans'
 import { RUN_CHANNEL } from './channel'
-import { addEvents, eventsAfter } from './log'
+import { addEvents, amendingEvents, eventsAfter } from './log'
 
 /**
  * Begins a visit: pins the plan's clock as it is now. Sent twice it counts once.
@@ -202,9 +202,8 @@ async function lostIn(
   const pinned = new Set(namesOf(script))
   if (lostAmong(pinned) < 0) return -1
   // Steps of what was added at the chair, also where that was taken back since.
-  const log = await eventsAfter(member, id, 0, tx)
-  const added = log.flatMap(({ amends }) => (amends ? namesOf((amends as Amendment).script) : []))
-  return lostAmong(new Set([...pinned, ...added]))
+  const scripts = (await amendingEvents(tx, member, id)).map(({ amends }) => (amends as Amendment).script)
+  return lostAmong(new Set([...pinned, ...scripts.flatMap(namesOf)]))
 }
 
 /**

@@ -120,6 +120,7 @@ function Reached({
   zone: ZoneClockFigures
   axis: Axis
 }) {
+  const isShort = level.expected < goal - SHORT_BY
   return (
     <Typography
       variant="caption"
@@ -131,11 +132,11 @@ function Reached({
         display: 'flex',
         alignItems: 'center',
         whiteSpace: 'nowrap',
-        fontWeight: level.expected < goal - SHORT_BY ? 700 : 400,
+        fontWeight: isShort ? 700 : 400,
       }}
     >
       {level.expected} of {goal}
-      {level.expected < goal - SHORT_BY && ', short'}
+      {isShort && ', short'}
     </Typography>
   )
 }

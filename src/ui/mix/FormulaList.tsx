@@ -3,8 +3,7 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import ButtonBase from '@mui/material/ButtonBase'
 import Typography from '@mui/material/Typography'
-import { COUNTS } from '@/core/model'
-import { freeLetter } from '../formulaLetters'
+import { COUNTS, freeLetter } from '@/core/model'
 import { usePlan, usePlanStore } from '../map/context'
 import { FormulaSample, Grams } from '../parts'
 import { LINE } from '../theme'
@@ -19,7 +18,7 @@ export function FormulaList({ chosen, onChoose }: { chosen: string; onChoose: (i
   const swatches = usePlan((state) => state.answer?.drawing.swatches)
 
   function add() {
-    const id = freeLetter(formulas)
+    const id = freeLetter(formulas)!
     store.edit(
       `Formula ${id} added`,
       `formula/${id}/add`,

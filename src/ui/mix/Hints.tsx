@@ -1,10 +1,9 @@
 'use client'
 import Alert from '@mui/material/Alert'
 import Button from '@mui/material/Button'
-import { byId, COUNTS, type Formula } from '@/core/model'
+import { byId, COUNTS, freeLetter, type Formula } from '@/core/model'
 import { stageKindOf } from '@/core/product/bowls'
 import { shadowRootLevel, wantsCompanion } from '@/core/product/formula'
-import { freeLetter } from '../formulaLetters'
 import { usePlan, usePlanStore } from '../map/context'
 
 /**
@@ -38,7 +37,7 @@ export function Hints({
     !others.some(({ name }) => name === `${formula.name}, warmer`)
 
   function addCompanion() {
-    const id = freeLetter(plan.formulas)
+    const id = freeLetter(plan.formulas)!
     store.edit(`Formula ${id}: a warmer companion of ${formula.id}`, `formula/${id}/companion`, (draft) => {
       const { shades: _shades, ...own } = byId(draft.formulas, formula.id)
       draft.formulas.push({ ...own, id, name: `${own.name}, warmer`, tone: 'warm' })

@@ -2,6 +2,7 @@ import { activeVariant, type Band, type FaltoPlan, type ToneHue, type TreatmentK
 import { hairsOfCells } from '../../placement/foils'
 import type { ComputedStages } from '../../placement/quantity'
 import { shownLevel, type Fold, type FoldedCells } from '../../time/fold'
+import { roundToHundredth } from '../../units'
 
 /** The hair that a visit leaves, and what each of its stages met and left. */
 export interface AfterFigures {
@@ -76,8 +77,8 @@ function populationsOf(cells: FoldedCells, hairs: Float64Array): PopulationFigur
 const bandFigures = (band: Band, white: boolean): BandFigures => ({
   fromCm: band.fromCm,
   toCm: band.toCm,
-  level: hundredth(shownLevel(band, white)),
-  tone: { hue: band.hue, strength: hundredth(band.strength) },
+  level: roundToHundredth(shownLevel(band, white)),
+  tone: { hue: band.hue, strength: roundToHundredth(band.strength) },
   history: band.treatments.map(({ kind }) => kind),
 })
 
@@ -96,8 +97,6 @@ function meanBands(cells: FoldedCells, hairs: Float64Array): MeanBand[] {
         })
   })
   return sums.flatMap(({ level, weight, toCm }, k) =>
-    weight > 0 ? [{ fromCm: STRETCHES_CM[k]!, toCm, level: hundredth(level / weight) }] : [],
+    weight > 0 ? [{ fromCm: STRETCHES_CM[k]!, toCm, level: roundToHundredth(level / weight) }] : [],
   )
 }
-
-const hundredth = (value: number): number => Math.round(100 * value) / 100

@@ -2,7 +2,7 @@ import { CONSTANTS_VERSION, type Advice, type Caution, type FaltoPlan, type Tone
 import type { BowlOption, FormulaMix, MixedBowl } from '../../product/bowls'
 import { foilsOf } from '../../placement/foils'
 import { mixGramPrice, quoteFor, type Quote } from '../../product/money'
-import { minutesFromSeconds, roundToTenth } from '../../units'
+import { minutesFromSeconds, roundToHundredth, roundToTenth } from '../../units'
 import type { ContrastVerdict, Look, WearKind } from '../../judgement/look'
 import { appliedGrams, type Range, type ComputedStages } from '../../placement/quantity'
 import type { ComputedPlan } from './judgePlan'
@@ -160,8 +160,8 @@ function mixFigures({ products }: FaltoPlan, mix: FormulaMix): MixFigures {
   const { formula, recipe, bowls, options, grams } = mix
   return {
     formulaId: formula.id,
-    level: recipe.mixed?.level === undefined ? null : hundredth(recipe.mixed.level),
-    tones: recipe.mixed?.tones.map(({ hue, strength }) => ({ hue, strength: hundredth(strength) })) ?? [],
+    level: recipe.mixed?.level === undefined ? null : roundToHundredth(recipe.mixed.level),
+    tones: recipe.mixed?.tones.map(({ hue, strength }) => ({ hue, strength: roundToHundredth(strength) })) ?? [],
     colouredPercent: recipe.mixed ? roundToTenth(100 * recipe.mixed.depth) : null,
     peroxidePercent: roundToTenth(recipe.peroxidePercent),
     bowls: bowls.map((bowl) => ({
@@ -197,7 +197,6 @@ const lookFigures = (look: Look): LookFigures => ({
   upkeepWeeks: look.upkeepWeeks ?? null,
 })
 
-const hundredth = (value: number): number => Math.round(value * 100) / 100
 const thousandth = (value: number): number => Math.round(value * 1000) / 1000
 const hundred = (value: number): number => Math.round(value / 100) * 100
 const eachTenth = ({ low, expected, high }: Range): Range => ({

@@ -1,5 +1,7 @@
 import {
   activeVariant,
+  COUNTS,
+  freeLetter,
   inOneRinse,
   lighteningLetters,
   placementLetters,
@@ -38,7 +40,10 @@ export function stageFor(
     zones.some(({ placement }) => placementLetters(placement).some((id) => lighteners.has(id))),
   )
   if (place === 'lightened' && lightening < 0) throw new CannotAddError('Nothing is lightened in this visit.')
-  const formula = { ...own(model, { level, tone }), id: freeLetter(plan) }
+  const letter = freeLetter(plan.formulas)
+  if (!letter) throw new CannotAddError('This visit has no letter left for another formula.')
+  if (stages.length >= COUNTS.stages) throw new CannotAddError('This visit has as many stages as a plan can hold.')
+  const formula = { ...own(model, { level, tone }), id: letter }
   const DESIGNS: Record<MorePlace, () => StageDesign> = {
     everything: () => glossAll(formula.id),
     root: () => shadow(formula.id, bandCm),
@@ -59,14 +64,6 @@ function own(model: Formula, { level, tone }: Pick<More, 'level' | 'tone'>): For
     ...(tone !== undefined && { tone }),
     ...(!differs && shades && { shades }),
   }
-}
-
-/** @throws CannotAddError when all letters are in use */
-function freeLetter({ formulas }: FaltoPlan): string {
-  const used = new Set(formulas.map(({ id }) => id))
-  const free = Array.from({ length: 26 }, (_, i) => String.fromCharCode(65 + i)).find((letter) => !used.has(letter))
-  if (!free) throw new CannotAddError('This visit has no letter left for another formula.')
-  return free
 }
 
 /** After all that comes off together with the last stage that is begun. */

@@ -5,6 +5,7 @@ import {
   CLAY_SPEED,
   DRY_AT,
   DRYING_MINUTES,
+  FRESH_BOWL_MINUTES,
   HANGING_CM,
   HANGS_FROM_CM,
   KEPT_WARMTH,
@@ -22,6 +23,10 @@ export type CourseEvent =
   | { at: number; kind: 'mist' }
   | { at: number; kind: 'cover'; cover: Cover }
   | { at: number; kind: 'heat'; celsius: number }
+
+/** Fresh product at some minutes, from a bowl of an age. */
+export const reappliedAt = (minutes: readonly number[], bowlAgeMinutes = FRESH_BOWL_MINUTES): CourseEvent[] =>
+  minutes.map((at) => ({ at, kind: 'reapply', bowlAgeMinutes }))
 
 /** Product on one place of a strand. */
 export interface Course {

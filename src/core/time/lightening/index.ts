@@ -3,9 +3,17 @@
  * hair stands is used up. Times in min, temperatures in °C, lift in levels, doses in % peroxide · min at 33 °C. A
  * product's longest time caps every prediction.
  */
-export { celsiusAt, driesAfter, exposureOf, freshness, type Course, type CourseEvent, type Exposure } from './course'
 export {
-  FRESH_BOWL_MINUTES,
+  celsiusAt,
+  driesAfter,
+  exposureOf,
+  freshness,
+  reappliedAt,
+  type Course,
+  type CourseEvent,
+  type Exposure,
+} from './course'
+export {
   HEAT_CELSIUS,
   LIGHTEST_LEVEL,
   NEAR_ENOUGH,

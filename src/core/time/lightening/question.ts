@@ -3,7 +3,7 @@ import { peroxideInMix } from '../../product/formula'
 import type { Cover, ProductKind, Texture, TreatmentKind } from '../../model'
 import type { Range } from '../../placement/quantity'
 import { FRESH_BOWL_MINUTES, ROOM_CELSIUS, USUAL_LIFE_MINUTES } from './constants'
-import { exposureOf, type CourseEvent } from './course'
+import { exposureOf, reappliedAt, type CourseEvent } from './course'
 import { softened } from './history'
 import { mixRate } from './lift'
 import { levelAfter, strainOf, type StrandPlace } from './strand'
@@ -95,13 +95,12 @@ function placeOf({
   return { band, naturalLevel, texture, placeRate: 1 }
 }
 
-/** Fresh product is as fresh as the first was. */
-function reapplications({
-  minutes,
-  reapplyEveryMinutes: every,
-  bowlAgeMinutes = FRESH_BOWL_MINUTES,
-}: LiftQuestion): CourseEvent[] {
+/** Fresh product is as fresh as the first was; none at the end. */
+function reapplications({ minutes, reapplyEveryMinutes: every, bowlAgeMinutes }: LiftQuestion): CourseEvent[] {
   if (every === undefined) return []
   const rounds = Math.ceil(minutes / every) - 1
-  return Array.from({ length: rounds }, (_, i) => ({ at: (i + 1) * every, kind: 'reapply', bowlAgeMinutes }))
+  return reappliedAt(
+    Array.from({ length: rounds }, (_, i) => (i + 1) * every),
+    bowlAgeMinutes,
+  )
 }

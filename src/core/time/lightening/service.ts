@@ -15,7 +15,6 @@ import { MAP, pointCount, STRIDE, type Piece } from '../../placement/foils'
 import { LIGHTENER_LIFE_MINUTES, type Range } from '../../placement/quantity'
 import {
   BACK_RATE,
-  FRESH_BOWL_MINUTES,
   HAIRLINE_RATE,
   LEAST_LIGHTENER_MINUTES,
   NAPE_RATE,
@@ -26,7 +25,7 @@ import {
   USUAL_MINUTES,
   LOOSE_INSULATION,
 } from './constants'
-import { driesAfter, exposureOf, fullRate, sumAt, type Course, type CourseEvent } from './course'
+import { driesAfter, exposureOf, fullRate, reappliedAt, sumAt, type Course, type CourseEvent } from './course'
 import { mixRate } from './lift'
 import { colouredAfter, exposureForLevel, levelAfter, strainOf, worksBy, type StrandPlace } from './strand'
 
@@ -225,7 +224,7 @@ function readyAfter(
   const recipe = bench.recipeFor(piece)
   const { least, most } = stayOf(recipe.leading)
   const goal = liftGoalOf(recipe.formula)
-  const events = again.map((at) => ({ at, kind: 'reapply' as const, bowlAgeMinutes: FRESH_BOWL_MINUTES }))
+  const events = reappliedAt(again)
   let ready = least
   for (const { distanceCm, places } of bench.spotsOf(piece)) {
     const course = courseOf(bench, piece, { distanceCm, bowlAgeMinutes, vol, events })

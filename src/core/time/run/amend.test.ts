@@ -1,4 +1,4 @@
-import { activeVariant, type FaltoPlan, type More, type Stage } from '../../model'
+import { activeVariant, COUNTS, type FaltoPlan, type More, type Stage } from '../../model'
 import { stageFor } from '../../plan/serviceKinds'
 import { foldPlan } from '../fold'
 import { ALONE } from '../schedule'
@@ -68,6 +68,15 @@ describe('something more, decided at the chair', () => {
   it('is no lightener, which has cautions of its own, and no letter that is not there', () => {
     expect(() => amended({ like: 'A' })).toThrow('Lightener is planned on the Map page')
     expect(() => amended({ like: 'Q' })).toThrow('no formula Q')
+  })
+
+  it('makes no document that a plan may not be: letters and stages have an end', () => {
+    const letters = [...'ABCDEFGHIJKL'].map((id) => ({ ...plan.formulas[1]!, id }))
+    const full = { ...plan, formulas: [plan.formulas[0]!, ...letters.slice(1)] }
+    expect(() => stageFor(full, { place: 'root', like: 'B' }, new Set(), counted())).toThrow('no letter left')
+    const long = structuredClone(plan)
+    activeVariant(long).stages = Array.from({ length: COUNTS.stages }, (_, i) => ({ ...gloss, id: `s${i}` }))
+    expect(() => stageFor(long, { place: 'root', like: 'B' }, new Set(), counted())).toThrow('as many stages')
   })
 
   it('keeps its time, and its shades only while they give what is asked', () => {

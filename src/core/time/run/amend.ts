@@ -2,13 +2,13 @@ import {
   activeVariant,
   type FaltoPlan,
   type Formula,
-  type KeptRunEvent,
   type OpenRun,
   type RunEvent,
   type RunFormula,
   type RunMap,
   type Stage,
 } from '../../model'
+import { undoneIn } from './fold'
 import type { RunScript } from './script'
 
 /** What a visit became when a stage was added at the chair; the log holds it, so every device comes to the same. */
@@ -24,10 +24,10 @@ export interface Amendment {
 }
 
 /** Amendments of a visit that still hold, in their order. */
-export function amendmentsIn(events: readonly (KeptRunEvent | RunEvent)[]): Amendment[] {
-  const undone = new Set(events.flatMap(({ kind, undoes }) => (kind === 'undone' && undoes ? [undoes] : [])))
+export function amendmentsIn(events: readonly RunEvent[]): Amendment[] {
+  const undone = undoneIn(events)
   return events.flatMap(({ id, kind, amends }) =>
-    kind === 'amended' && amends && !undone.has(id) ? [amends as unknown as Amendment] : [],
+    kind === 'amended' && amends && !undone.has(id) ? [amends as Amendment] : [],
   )
 }
 

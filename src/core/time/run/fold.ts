@@ -66,13 +66,17 @@ export const shownAt = ({ real, shown, pace }: RunState['clock'], now: number): 
 /** The formula that a step mixes. */
 const mixedBy = (stepId: string): string | undefined => /^mix\/(.+)\/\d+$/.exec(stepId)?.[1]
 
+/** Events of a log that were taken back, by id. */
+export const undoneIn = (events: readonly RunEvent[]): ReadonlySet<string> =>
+  new Set(events.flatMap(({ kind, undoes }) => (kind === 'undone' && undoes ? [undoes] : [])))
+
 /**
  * What the log says, told in its order. Events that were taken back do not count; the order is the server's, so every
  * device comes to the same.
  * @param events kept ones by runSeq, then what this device has not been able to send yet
  */
 export function foldRun(events: readonly (KeptRunEvent | RunEvent)[]): RunState {
-  const undone = new Set(events.flatMap(({ kind, undoes }) => (kind === 'undone' && undoes ? [undoes] : [])))
+  const undone = undoneIn(events)
   const steps = new Map<string, StepState>()
   const bowls = new Map<string, BowlState>()
   const handed = new Map<string, string>()

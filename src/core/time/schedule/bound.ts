@@ -62,8 +62,8 @@ function lastWait(tasks: readonly Task[], waits: readonly Wait[], hands: number)
   for (const { from } of waiting) grow(from)
   const putOn = sum([...before].map((id) => byId.get(id)!))
   // One pair of hands puts things on in their order, so what another one follows is not the last that waits.
-  const isFollowed = (wait: Wait) =>
-    waiting.some(({ from, to }) => to === wait.to && waits.some((one) => one.from === wait.from && one.to === from))
+  const waitsFor = new Set(waiting.map(({ from, to }) => `${from} ${to}`))
+  const isFollowed = ({ from, to }: Wait) => waits.some((one) => one.from === from && waitsFor.has(`${one.to} ${to}`))
   const last = hands === 1 ? waiting.filter((wait) => !isFollowed(wait)) : waiting
   const shortest = Math.min(
     ...last.map(({ from, to, seconds }) => seconds - byId.get(from)!.seconds + tail(byId.get(to)!, waits, byId)),

@@ -1,6 +1,6 @@
 import { byId, activeVariant, lighteningLetters, liftGoalOf, type Canvas, type FaltoPlan } from '../../model'
 import { processOf } from '../fold'
-import { FRESH_BOWL_MINUTES, ROOM_CELSIUS, type PieceTimes, type ServiceProcess, type SpotResult } from '../lightening'
+import { reappliedAt, ROOM_CELSIUS, type PieceTimes, type ServiceProcess, type SpotResult } from '../lightening'
 import type { ComputedStages, Range } from '../../placement/quantity'
 import { minutesFromSeconds } from '../../units'
 import { soonestFinish } from './bound'
@@ -269,7 +269,7 @@ function outcomesByZone(
       const mixed = startOf.get(mixId(piece.formulaId, bowl))
       const bowlAgeMinutes = mixed === undefined ? served.bowlAgeMinutes : Math.max(0, minutesFromSeconds(on - mixed))
       const again = (rounds.get(piece) ?? []).map((at) => minutesFromSeconds(at - on))
-      const events = again.map((at) => ({ at, kind: 'reapply' as const, bowlAgeMinutes: FRESH_BOWL_MINUTES }))
+      const events = reappliedAt(again)
       const meantMinutes = minutesFromSeconds(served.ready)
       const times = { on: minutesFromSeconds(on), bowlAgeMinutes, vol, events, meantMinutes }
       const spots = process.after(piece, { ...times, off: minutesFromSeconds(off) })

@@ -9,10 +9,9 @@ import Paper from '@mui/material/Paper'
 import Stack from '@mui/material/Stack'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
-import { byId, COUNTS, isCompanion, LIMITS, TONES, type Formula, type Product } from '@/core/model'
+import { byId, COUNTS, freeLetter, isCompanion, LIMITS, TONES, type Formula, type Product } from '@/core/model'
 import { percentFromVolume, roundToTenth } from '@/core/units'
 import { Choice, ListChoice, NumberField, FormulaSample } from '../../parts'
-import { freeLetter } from '../../formulaLetters'
 import { RemoveFormula } from '../RemoveFormula'
 import { WORDS } from '../../words'
 import { usePlan, usePlanStore } from '../context'
@@ -23,7 +22,7 @@ export function FormulasDialog({ onClose }: { onClose: () => void }) {
   const formulas = usePlan((state) => state.document.formulas)
 
   function add() {
-    const id = freeLetter(formulas)
+    const id = freeLetter(formulas)!
     store.edit(`Formula ${id} added`, `formula/${id}/add`, (draft) => {
       draft.formulas.push({ ...draft.formulas.at(-1)!, id, name: `Formula ${id}` })
     })
