@@ -74,14 +74,13 @@ export function foldPlan(plan: FaltoPlan, computed: ComputedStages, options: Fol
   }
 
   function afterProducts(stage: Stage, index: number): FoldedCells {
-    const takes = takesByCell(plan, stage, computed, { ...options, on, recipes, visitId })
+    const { byCell, selections } = takesByCell(plan, stage, computed, { ...options, on, recipes, visitId })
     const everywhere = stage.zones.every(({ placement }) => takesAll(placement)) && !options.came?.leftOut.size
     const eligible = worksOnLock(stage, stages)
     const past = pastsOf(index)
     return folded.at(-1)!.map((locks, cell) => {
-      const taken = takes[cell]!
-      if (taken.length === 0) return locks
-      return joined(foldCell({ locks, taken, everywhere, eligible, past, treat }))
+      const taken = byCell[cell]!
+      return taken.length === 0 ? locks : foldCell({ locks, taken, selections, everywhere, eligible, past, treat })
     })
   }
 }
@@ -147,7 +146,7 @@ function takesByCell(
   stage: Stage,
   { head, zones }: ComputedStages,
   { on, came, recipes, visitId }: FoldOptions & { on: string; recipes: ReadonlyMap<string, Recipe>; visitId: string },
-): readonly (readonly Taken[])[] {
+): { byCell: readonly (readonly Taken[])[]; selections: readonly Selection[] } {
   const hairs = hairsOfCells(head, plan.hair)
   const works = new Map<string, Work>()
   const byCell = SCALP_CELLS.map((): Taken[] => [])
@@ -165,13 +164,11 @@ function takesByCell(
       for (let i = 0; i < cells.length; i++) {
         const cell = cells[i]!
         const share = taken[i]! / hairs[cell]!
-        const known = byCell[cell]!.find((one) => one.work === work)
-        if (known) known.share += share
-        else byCell[cell]!.push({ work, share })
+        addTaken(byCell[cell]!, work, share)
       }
     }
   }
-  return byCell
+  return { byCell, selections: [...new Set([...works.values()].map(({ select }) => select))] }
 
   function workOf(applications: readonly Application[], select: Selection, whole: boolean): Work {
     const name = `${applications.map(nameOf).join('+')} ${select} ${whole}`
@@ -182,6 +179,15 @@ function takesByCell(
     works.set(name, work)
     return work
   }
+}
+
+function addTaken(cell: Taken[], work: Work, share: number): void {
+  for (const one of cell) {
+    if (one.work !== work) continue
+    one.share += share
+    return
+  }
+  cell.push({ work, share })
 }
 
 /** Pieces that go on hair which another one holds, under that one's id. */
@@ -214,6 +220,8 @@ function applicationOf(recipe: Recipe, { fromCm, toCm }: Piece, on: string, came
 interface CellFold {
   locks: readonly Lock[]
   taken: readonly Taken[]
+  /** Which hair the stage's takes choose from, each once. */
+  selections: readonly Selection[]
   /** The stage takes all hair of the head that it may take. */
   everywhere: boolean
   eligible: (lock: Lock) => boolean
@@ -222,15 +230,19 @@ interface CellFold {
 }
 
 /** One stage on one cell. No hair is taken twice by a stage; hair that may not be taken stays as it is. */
-function foldCell({ locks, taken, everywhere, eligible, past, treat }: CellFold): Lock[] {
-  const after = locks.filter((lock) => !eligible(lock))
-  let left = locks.filter(eligible)
-  for (const select of new Set(taken.map(({ work }) => work.select))) {
-    const own = taken.filter(({ work }) => work.select === select)
+function foldCell({ locks, taken, selections, everywhere, eligible, past, treat }: CellFold): readonly Lock[] {
+  const after: CellLock[] = []
+  let left: Lock[] = []
+  for (const lock of locks) {
+    if (eligible(lock)) left.push(lock)
+    else gather(after, { ...lock })
+  }
+  for (const select of selections) {
+    const own = selections.length > 1 ? taken.filter(({ work }) => work.select === select) : taken
     const may = left.filter(SELECTS[select])
-    const available = may.reduce((sum, { share }) => sum + share, 0)
-    if (available <= 0) continue
-    const asked = own.reduce((sum, { share }) => sum + share, 0)
+    const available = sumOf(may)
+    if (own.length === 0 || available <= 0) continue
+    const asked = sumOf(own)
     const takesRest = everywhere || (own.every(({ work }) => work.whole) && asked > WHOLLY_FROM * available)
     const fit = takesRest ? 1 / asked : Math.min(1 / available, 1 / asked)
     const rest = 1 - asked * fit
@@ -239,26 +251,47 @@ function foldCell({ locks, taken, everywhere, eligible, past, treat }: CellFold)
       for (const { work, share } of own) {
         const { took, sources } = past(lock, work)
         const { was, white } = lock
-        after.push({ bands: treat(lock, work), was, share: lock.share * share * fit, white, sources, took })
+        gather(after, { bands: treat(lock, work), was, share: lock.share * share * fit, white, sources, took })
       }
       if (rest > LEAST_SHARE) left.push(withShare(lock, lock.share * rest))
     }
   }
-  return [...after, ...left]
+  for (const lock of left) gather(after, { ...lock })
+  return settled(after)
 }
 
-/** Locks that are the same in everything are one; the shares of a cell come to 1 again. */
-function joined(locks: readonly Lock[]): readonly Lock[] {
-  const kept: Lock[] = []
-  for (const lock of locks) {
-    const same = kept.findIndex((one) => areSame(one, lock))
-    if (same < 0) kept.push(lock)
-    else kept[same] = withShare(lock, kept[same]!.share + lock.share)
+const sumOf = (shares: readonly { share: number }[]): number => shares.reduce((sum, { share }) => sum + share, 0)
+
+/** A lock of the cell in hand, which no other cell or stage holds yet. */
+type CellLock = Lock & { share: number }
+
+/** Adds a lock to a cell; one that is the same in everything as one that is there goes up in it. */
+function gather(cell: CellLock[], lock: CellLock): void {
+  for (const one of cell) {
+    if (!areSame(one, lock)) continue
+    one.share += lock.share
+    return
   }
-  kept.sort((a, b) => b.share - a.share)
-  while (kept.length > MOST_LOCKS) joinRarest(kept)
-  const whole = kept.reduce((sum, { share }) => sum + share, 0)
-  return kept.map((lock) => withShare(lock, lock.share / whole))
+  cell.push(lock)
+}
+
+/** The greatest share first, no more locks than are held, and their shares come to 1 again. */
+function settled(cell: CellLock[]): readonly Lock[] {
+  putGreatestFirst(cell)
+  while (cell.length > MOST_LOCKS) joinRarest(cell)
+  const whole = sumOf(cell)
+  for (const lock of cell) lock.share /= whole
+  return cell
+}
+
+/** By insertion, in place: a cell has few locks, and there are some hundred cells at every edit. */
+function putGreatestFirst(cell: CellLock[]): void {
+  for (let i = 1; i < cell.length; i++) {
+    const lock = cell[i]!
+    let to = i
+    for (; to > 0 && cell[to - 1]!.share < lock.share; to--) cell[to] = cell[to - 1]!
+    cell[to] = lock
+  }
 }
 
 /** The same hair with the same past; hair that the same was done to has the same array. */
@@ -273,15 +306,14 @@ const areEqual = <T>(a: readonly T[], b: readonly T[]): boolean =>
   a === b || (a.length === b.length && a.every((one, i) => one === b[i]))
 
 /** The rarest lock joins the one that looks most like it: white hair white hair, and of those the same stages took. */
-function joinRarest(kept: Lock[]): void {
-  const rarest = kept.pop()!
+function joinRarest(cell: CellLock[]): void {
+  const rarest = cell.pop()!
   const apart = (lock: Lock) =>
     strandDistance(lock.bands, rarest.bands) +
     (lock.white === rarest.white ? 0 : UNLIKE_LEVELS) +
     (areEqual(lock.took, rarest.took) ? 0 : UNLIKE_LEVELS)
-  const distances = kept.map(apart)
-  const host = distances.indexOf(Math.min(...distances))
-  kept[host] = withShare(kept[host]!, kept[host]!.share + rarest.share)
+  const distances = cell.map(apart)
+  cell[distances.indexOf(Math.min(...distances))]!.share += rarest.share
 }
 
 /** What was done to a lock, and by which stages. */
