@@ -28,8 +28,9 @@ export interface Rescue {
   finish: number
 }
 
-/** The beginning of the visit, to which everything that has a time already is tied. */
-const ORIGIN: Task = { id: 'origin', seconds: 0, skill: 'rinse' }
+/** The beginning of the visit, to which everything that has a time already is tied, and nobody's work. */
+const ORIGIN: Task = { id: 'origin', seconds: 0, skill: 'rinse', by: 'nobody' }
+const NOBODY: Person = { id: 'nobody', name: '', skills: [] }
 
 /**
  * How the rest of a visit could go on so that longest times are kept, worked out anew from where it stands: with the
@@ -67,9 +68,11 @@ function restOf(
     }
     const seconds = Math.round(secondsOf(script, state, step))
     const begun = status === 'begun'
+    // Whoever is held up over something goes on with it until then.
+    const busyUntil = since(Math.max(now, heldUntil(state, personId)))
     tasks.push({
       id: step.id,
-      seconds: begun ? Math.max(seconds, since(now) - since(begunAt)) : seconds,
+      seconds: begun ? Math.max(seconds, busyUntil - since(begunAt)) : seconds,
       ...needsOf(step.kind),
       ...(begun && { by: personId }),
     })
@@ -107,8 +110,12 @@ function rescueWith(
   const startedAt = state.startedAt ?? now
   const since = (at: number) => Math.round((at - startedAt) / 1000)
   const { tasks, lags } = restOf(script, state, now, since)
+  const busy = new Set(tasks.map(({ by }) => by))
   const people = [
-    ...here.map((person) => ({ ...person, from: Math.max(0, since(heldUntil(state, person.id))) })),
+    NOBODY,
+    ...here.map((person) =>
+      busy.has(person.id) ? person : { ...person, from: Math.max(0, since(heldUntil(state, person.id))) },
+    ),
     ...(helper ? [HELPERS[helper]] : []),
   ]
   const prepared = prepare({ tasks, lags, people, resources: ALONE.resources })
