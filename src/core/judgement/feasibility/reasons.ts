@@ -59,6 +59,8 @@ type Rule = (wish: Wish, judged: Judged) => Reason[]
 const cm = (band: JudgedBand['band']): string => `${band.fromCm}–${band.toCm} cm`
 const quarterText = (level: number): string => String(toQuarterLevel(level))
 const tenthText = (value: number): string => String(roundToTenth(value))
+const levelsText = (levels: number): string =>
+  `${quarterText(levels)} ${toQuarterLevel(levels) === 1 ? 'level' : 'levels'}`
 const span = ({ low, high }: { low: number; high: number }): string =>
   tenthText(low) === tenthText(high) ? tenthText(low) : `${tenthText(low)}–${tenthText(high)}`
 const cmList = (bands: readonly JudgedBand[]): string => [...new Set(bands.map(({ band }) => cm(band)))].join(', ')
@@ -70,7 +72,7 @@ const levels: Rule = (_wish, { limiting, visits, reach }) => {
   const text =
     limiting.state === 'fine'
       ? `No band has to be lifted: the hair is at ${quarterText(band.level)} or lighter where level ${quarterText(target.level)} is wanted.`
-      : `The band at ${cm(band)} decides: from level ${quarterText(band.level)} (${now.name} beneath) to a canvas at ${quarterText(required)} (${then.name}), ${quarterText(need)} levels.`
+      : `The band at ${cm(band)} decides: from level ${quarterText(band.level)} (${now.name} beneath) to a canvas at ${quarterText(required)} (${then.name}), ${levelsText(need)}.`
   return [
     {
       id: 'levels',
@@ -311,8 +313,8 @@ const contrast: Rule = ({ goal, hair }, { bands }) => {
     {
       id: 'contrast',
       severity: 'fact',
-      text: `Level ${quarterText(target.level)} beside natural ${quarterText(hair.naturalLevel)} is ${quarterText(difference)} levels; ${goal.contrast} contrast usually means ${wanted.low}${wanted.high < 9 ? `–${wanted.high}` : ' or more'}.`,
-      figures: [{ label: 'Light against natural', value: `${quarterText(difference)} levels` }],
+      text: `Level ${quarterText(target.level)} beside natural ${quarterText(hair.naturalLevel)} is ${levelsText(difference)}; ${goal.contrast} contrast usually means ${wanted.low}${wanted.high < 9 ? `–${wanted.high}` : ' or more'}.`,
+      figures: [{ label: 'Light against natural', value: levelsText(difference) }],
     },
   ]
 }
@@ -335,18 +337,19 @@ const upkeep: Rule = ({ goal, hair }) => {
 }
 
 const fade: Rule = ({ goal, hair }, { bands }) => {
-  const { target, required } = bands.find(({ state }) => state !== 'fine') ?? bands[0]!
+  const { target, required, band } = bands.find(({ state }) => state !== 'fine') ?? bands[0]!
   if (target.hue === 'neutral' || target.strength <= 0) return []
   const washes = HALF_LIFE_WASHES.demi! * (isCool(target.hue) ? COOL_HALF_LIFE_SHARE : 1)
   const perWeek = hair.washesPerWeek ?? USUAL_WASHES_PER_WEEK
   if (perWeek <= 0) return []
   const weeks = washes / perWeek
-  const to = underlyingPigment(required)
+  // Hair that is lighter than the wish asks for is so again beneath what washes out.
+  const beneath = Math.max(required, band.level)
   return [
     {
       id: 'fade',
       severity: isCool(target.hue) && weeks * FADE_SPREAD.high < goal.upkeepWeeks ? 'caution' : 'fact',
-      text: `Half the ${target.hue} has gone after ${span({ low: weeks * FADE_SPREAD.low, high: weeks * FADE_SPREAD.high })} weeks; it fades to ${to.name} at level ${quarterText(required)}.${isCool(target.hue) ? ' Cool tones leave first: offer a gloss between visits.' : ''}`,
+      text: `Half the ${target.hue} has gone after ${span({ low: weeks * FADE_SPREAD.low, high: weeks * FADE_SPREAD.high })} weeks; it fades to ${underlyingPigment(beneath).name} at level ${quarterText(beneath)}.${isCool(target.hue) ? ' Cool tones leave first: offer a gloss between visits.' : ''}`,
       figures: [
         { label: 'Washes until half is gone', value: tenthText(washes) },
         { label: 'Washes a week', value: tenthText(perWeek) },

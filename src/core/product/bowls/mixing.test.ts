@@ -12,6 +12,7 @@ import {
   nextTarget,
   poured,
   pouringOf,
+  stageKindOf,
   withDeveloper,
   type MixedPart,
 } from '.'
@@ -127,6 +128,39 @@ describe('pouring', () => {
     const full = poured(pouringOf([part('one', 60), part('developer', 58)]), 0, 64)
     expect(full.verdict).toMatchObject({ kind: 'tooMuch' })
     expect(corrected(spilled, 1, 10).verdict.kind).toBe('open')
+    const wordsOf = ({ verdict }: typeof spilled) => ('words' in verdict ? verdict.words : '')
+    expect(wordsOf(spilled)).toBe(
+      '4 g too much of two: the bowl would have to be 40 % larger. Spoon it out, or go on with another ratio.',
+    )
+    expect(wordsOf(full)).toContain('the bowl would hold 125.9 g, it holds 120 g')
+    expect(wordsOf(poured(pouringOf(bowl), 1, 11))).toBe(
+      '1 g too much of two: the other targets grew by 10 %, so the ratio stays.',
+    )
+  })
+
+  it('has room in a large bowl for what a usual one does not hold', () => {
+    const large = poured(pouringOf([part('one', 70), part('developer', 70)]), 0, 80)
+    expect(large.verdict.kind).toBe('kept')
+    expect(large.factor).toBeCloseTo(8 / 7, 9)
+    expect(poured(pouringOf([part('one', 100), part('developer', 100)]), 0, 115).verdict.kind).toBe('tooMuch')
+  })
+
+  it('changes by hand the line that is meant, and holds no less than nothing', () => {
+    const full = bowl.reduce((pouring, { grams }, i) => poured(pouring, i, grams), pouringOf(bowl))
+    const actual = (pouring: typeof full) => pouring.lines.map((line) => line.actual)
+    expect(actual(corrected(full, 1, -3))).toEqual([30, 0, 60])
+    expect(actual(corrected(full, 0, 28.04))).toEqual([28, 10, 60])
+    expect(actual(withDeveloper(full, 2, 5.04))).toEqual([30, 10, 65])
+    // What is added before all of it is in counts towards what is to go in.
+    const half = withDeveloper(poured(pouringOf(bowl), 2, 40), 2, 5)
+    expect(half.lines[2]).toMatchObject({ actual: 45, target: 60 })
+    expect(describeStep(half)).toBe('30 g of one')
+  })
+
+  it('is ready for a formula that nothing uses: a treatment off the scalp', () => {
+    const plan = planWith()
+    expect(stageKindOf(plan, 'A')).toEqual({ kind: 'lighten', onScalp: false })
+    expect(stageKindOf(plan, 'B')).toEqual({ kind: 'treat', onScalp: false })
   })
 })
 

@@ -1,7 +1,7 @@
 import type { RunEvent, RunFormula } from '../../model'
 import { combinedSigma } from '../../placement/quantity'
 import { RATE_VARIATION } from '../lightening'
-import { HELPERS } from '../schedule'
+import { HELPERS, TAKE_OUT_SECONDS } from '../schedule'
 import { event, minutes, START } from '../../../../tests/support/runEvents'
 import { READING_LEVELS } from './constants'
 import {
@@ -247,6 +247,34 @@ describe('the rest of it', () => {
     const { deadlines, causes } = expectedRun(script, held, minutes(31))
     expect(deadlines[0]).toMatchObject({ at: minutes(42), late: 8 * 60_000 })
     expect(causes).toEqual([{ step: undefined, note: 'fire drill', by: 20 * 60_000 }])
+  })
+
+  it('is longer by what more there is to take out, and no longer at the basin', () => {
+    const more = foldRun([...done(PUT_IN, 2, 12), event('extra', minutes(5), { stepId: PUT_IN, value: 2 })])
+    const open: RunScript = {
+      ...script,
+      lags: [...script.lags, { from: PUT_IN, to: 'rinse/stage', least: 900, most: 3000, formulaId: 'A' }],
+    }
+    const lasts = new Map(
+      expectedRun(open, more, minutes(13)).steps.map(({ step: { id }, from, to }) => [id, to - from]),
+    )
+    expect(lasts.get(TAKE_OUT)).toBe(1000 * (120 + 2 * TAKE_OUT_SECONDS))
+    expect(lasts.get('rinse/stage')).toBe(300_000)
+  })
+
+  it('counts whoever came to help once, however often that is told', () => {
+    const join = (id: string, minute: number) =>
+      event('replanned', minutes(minute), { steps: [], joins: { id, name: id } })
+    const { joined } = foldRun([
+      join('second', 3),
+      event('replanned', minutes(4), { steps: [] }),
+      join('second', 5),
+      join('third', 6),
+    ])
+    expect(joined).toEqual([
+      { id: 'second', name: 'second', at: minutes(3) },
+      { id: 'third', name: 'third', at: minutes(6) },
+    ])
   })
 
   it('what went wrong is kept with where and when, and is something else where nobody says what', () => {
