@@ -15,7 +15,16 @@ import {
   type Tone,
 } from '@/core/model'
 import { type CameLevel } from '@/core/time/fold'
-import { HELPERS, SKILLS, WORKING_ORDERS, type Helper, type Skill, type WorkingOrder } from '@/core/time/schedule'
+import {
+  FOILS_OUT,
+  HELPERS,
+  SKILLS,
+  WORKING_ORDERS,
+  type FoilsOut,
+  type Helper,
+  type Skill,
+  type WorkingOrder,
+} from '@/core/time/schedule'
 import { Counting, Day, Id, InRange, ListOf, MayBeAbsent, Name, Nested, OneOf, Text, WordsOf } from './decorators'
 import { AcknowledgementDto } from './plans'
 
@@ -29,6 +38,7 @@ export class NewRunDto {
   /** Who helps, beside the colourist. */
   @WordsOf(Object.keys(HELPERS)) helping!: Helper[]
   @MayBeAbsent() @OneOf(WORKING_ORDERS) order?: WorkingOrder
+  @MayBeAbsent() @OneOf(FOILS_OUT) foils?: FoilsOut
   @MayBeAbsent() @InRange(LIMITS.roomCelsius) celsius?: number
   /** When the assistant can be had, min from the start. */
   @MayBeAbsent() @InRange(VISIT_MINUTES) assistantFrom?: number

@@ -40,7 +40,7 @@ import { addEvents, amendingEvents, eventsAfter } from './log'
 export async function beginRun(
   member: StaffMember,
   planId: string,
-  { id, helping, order, celsius, assistantFrom, assistantTo, assistantMay, acknowledged = [] }: NewRunDto,
+  { id, helping, order, foils, celsius, assistantFrom, assistantTo, assistantMay, acknowledged = [] }: NewRunDto,
 ): Promise<{ id: string }> {
   requirePermission(member, 'mix')
   const found = await findPlan(member, planId)
@@ -50,6 +50,7 @@ export async function beginRun(
     crew: withHelp(helpersFor(helping, { from: assistantFrom, to: assistantTo, may: assistantMay })),
     canvas: newest?.canvas,
     order,
+    foils,
     roomCelsius: celsius,
   })
   if (script.zones.length === 0)

@@ -28,6 +28,7 @@ import { useClock } from './useClock'
 import { duration, minuteOf, timeOfDay, useTimeOfDay } from './words'
 import {
   comparisonsFor,
+  foilsIn,
   lightenersOf,
   MINUTES,
   NO_WHAT_IF,
@@ -303,6 +304,17 @@ function WhatIfPanel({
         ]}
         onChange={(order) => onChange({ order })}
       />
+      {foilsIn(plan) && (
+        <Choice
+          label="Foils off"
+          value={what.foils}
+          options={[
+            { value: 'chair', label: 'At the chair' },
+            { value: 'basin', label: 'At the basin' },
+          ]}
+          onChange={(foils) => onChange({ foils })}
+        />
+      )}
       {lighteners.length > 0 && (
         <Choice
           label="First bowls"

@@ -45,14 +45,17 @@ export function Lane({ name, tall, ticks = [], children, onPress, pressed, label
           aria-pressed={pressed}
           onClick={onPress}
           style={NAME_BUTTON}
-          sx={{ minHeight: tall, touchAction: sortable ? 'none' : undefined }}
+          sx={{
+            ...NAME_STAYS,
+            minHeight: tall,
+            touchAction: sortable ? 'none' : undefined,
+            backgroundImage: pressed ? 'linear-gradient(var(--mui-palette-action-selected) 0 0)' : undefined,
+          }}
         >
           {name}
         </Box>
       ) : (
-        <Box sx={{ width: NAMES, flex: 'none', pl: 1, display: 'flex', alignItems: 'center', fontWeight: 600 }}>
-          {name}
-        </Box>
+        <Box sx={{ ...NAME_STAYS, pl: 1, display: 'flex', alignItems: 'center', fontWeight: 600 }}>{name}</Box>
       )}
       <Track ticks={ticks} onTrack={onTrack}>
         {children}
@@ -61,12 +64,19 @@ export function Lane({ name, tall, ticks = [], children, onPress, pressed, label
   )
 }
 
-const NAME_BUTTON: CSSProperties = {
+/** Names stay in sight while the lanes are wider than the page. */
+const NAME_STAYS = {
   width: NAMES,
   flex: 'none',
+  position: 'sticky',
+  left: 0,
+  zIndex: 2,
+  bgcolor: 'background.paper',
+} as const
+
+const NAME_BUTTON: CSSProperties = {
   font: 'inherit',
   color: 'inherit',
-  background: 'transparent',
   border: 'none',
   textAlign: 'left',
   padding: '0 0 0 8px',

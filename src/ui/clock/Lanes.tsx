@@ -1,5 +1,8 @@
 'use client'
+import ZoomIn from '@mui/icons-material/ZoomIn'
+import ZoomOut from '@mui/icons-material/ZoomOut'
 import Box from '@mui/material/Box'
+import IconButton from '@mui/material/IconButton'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import type { ClockFigures, ClockTaskFigures, ZoneClockFigures } from '@/core/plan/planner'
@@ -25,6 +28,8 @@ interface Props {
 export interface Axis {
   /** min */
   end: number
+  /** How much wider than the page it is. */
+  zoom: number
   ticks: number[]
   /** A minute, as CSS. */
   at: (minute: number) => string
@@ -32,14 +37,17 @@ export interface Axis {
 
 /** More lanes than this are lower each, so that a dozen is in sight at once. Our choice. */
 const MANY_LANES = 8
-/** Visits longer than this are ticked by half hours, min. Our choice. */
-const LONG_VISIT = 150
+/** As many ticks at most lie in sight at once, so that their times stay apart. Our choice. */
+const MOST_TICKS = 10
+const TICK_STEPS = [5, 10, 15, 30, 60]
+const MOST_ZOOM = 8
 
-function axisOf({ tasks, zones }: ClockFigures): Axis {
+function axisOf({ tasks, zones }: ClockFigures, zoom: number): Axis {
   const end = Math.max(...tasks.map((task) => task.toMinutes), ...zones.map((zone) => zone.latestMinutes))
-  const step = end > LONG_VISIT ? 30 : 15
+  const step = TICK_STEPS.find((minutes) => end / minutes <= MOST_TICKS * zoom) ?? 60
   return {
     end,
+    zoom,
     ticks: Array.from({ length: Math.floor(end / step) + 1 }, (_, i) => i * step),
     at: (minute) => `${(100 * minute) / end}%`,
   }
@@ -48,7 +56,8 @@ function axisOf({ tasks, zones }: ClockFigures): Axis {
 /** A visit against the clock: one lane a person, one for the basin, one for the hair of each zone. */
 export function Lanes({ figures, start, swatches, chosen, onChoose, onReorder }: Props) {
   const [shown, setShown] = useState<string>()
-  const axis = axisOf(figures)
+  const [zoom, setZoom] = useState(1)
+  const axis = axisOf(figures, zoom)
   const byKey = new Map(figures.zones.map((zone) => [zoneKey(zone), zone]))
 
   function move(key: string, toKey: string) {
@@ -58,8 +67,8 @@ export function Lanes({ figures, start, swatches, chosen, onChoose, onReorder }:
 
   return (
     <Box sx={{ overflowX: 'auto' }} role="region" aria-label="Who does what when" tabIndex={0}>
-      <Box sx={{ minWidth: 760 }}>
-        <Times axis={axis} start={start} />
+      <Box sx={{ minWidth: 760 }} style={{ width: `${100 * zoom}%` }}>
+        <Times axis={axis} start={start} onZoom={setZoom} />
         {figures.crew.map(({ id, name }) => (
           <PersonLane
             key={id}
@@ -92,10 +101,26 @@ export function Lanes({ figures, start, swatches, chosen, onChoose, onReorder }:
   )
 }
 
-function Times({ axis: { ticks, at }, start }: { axis: Axis; start: string }) {
+interface TimesProps {
+  axis: Axis
+  start: string
+  onZoom: (zoom: number) => void
+}
+
+function Times({ axis: { ticks, at, zoom }, start, onZoom }: TimesProps) {
   const timeOfDay = useTimeOfDay()
+  const zoomed = (
+    <>
+      <IconButton size="small" aria-label="Wider" disabled={zoom === 1} onClick={() => onZoom(zoom / 2)}>
+        <ZoomOut fontSize="small" />
+      </IconButton>
+      <IconButton size="small" aria-label="Closer" disabled={zoom === MOST_ZOOM} onClick={() => onZoom(2 * zoom)}>
+        <ZoomIn fontSize="small" />
+      </IconButton>
+    </>
+  )
   return (
-    <Lane name="" tall={22}>
+    <Lane name={zoomed} tall={22}>
       {ticks.map((tick) => (
         <Typography
           key={tick}
@@ -164,6 +189,7 @@ const WORDS_FROM_SHARE = 1 / 22
 /** A narrower one has room for initials, still narrower ones for nothing. */
 const INITIALS_FROM_SHARE = 1 / 40
 
+/** @param share of what is in sight at once */
 function wordsIn(task: ClockTaskFigures, share: number): string {
   if (task.kind === 'mix') return ''
   if (share > WORDS_FROM_SHARE) return taskWords(task)
@@ -175,7 +201,7 @@ function wordsIn(task: ClockTaskFigures, share: number): string {
   return share > INITIALS_FROM_SHARE ? initials : ''
 }
 
-function TaskBlock({ task, axis: { end, at }, here }: { task: ClockTaskFigures; axis: Axis; here: boolean }) {
+function TaskBlock({ task, axis: { end, at, zoom }, here }: { task: ClockTaskFigures; axis: Axis; here: boolean }) {
   const minutes = task.toMinutes - task.fromMinutes
   return (
     <Box
@@ -197,7 +223,7 @@ function TaskBlock({ task, axis: { end, at }, here }: { task: ClockTaskFigures; 
         }),
       }}
     >
-      {wordsIn(task, minutes / end)}
+      {wordsIn(task, (zoom * minutes) / end)}
     </Box>
   )
 }

@@ -78,9 +78,10 @@ export function RunOffer({ what }: { what: WhatIf }) {
   )
 }
 
-const wantedOf = ({ hands, from, to, may, celsius, order }: WhatIf) => ({
+const wantedOf = ({ hands, from, to, may, celsius, order, foils }: WhatIf) => ({
   helping: hands,
   order,
+  foils,
   celsius,
   ...(hands.includes('assistant') && {
     assistantFrom: from,

@@ -62,7 +62,7 @@ export function ZoneLane({ zone, axis, start, swatches, chosen, onChoose, movabl
       label={`${zone.name}, formula ${zone.formulaId}: first on ${at(zone.firstOnMinutes)}, last on ${at(zone.lastOnMinutes)}, out ${at(zone.firstOutMinutes)} to ${at(zone.lastOutMinutes)}, first to be out by ${at(zone.latestMinutes)}`}
     >
       <ZoneBar zone={zone} at={axis.at} sizes={sizes} />
-      {zone.curve.length > 0 && <Reached zone={zone} axis={axis} />}
+      <Reached zone={zone} axis={axis} />
     </Lane>
   )
 }
@@ -112,15 +112,19 @@ function ZoneBar({ zone, at, sizes }: { zone: ZoneClockFigures; at: (minute: num
 /** Less than this short of the goal is not told apart, levels. Our choice: what an eye does. */
 const SHORT_BY = 0.5
 
-/** The level that lightener comes to against its goal, beside the bar. */
-function Reached({
-  zone: { level, goal, lastOutMinutes, latestMinutes },
-  axis,
-}: {
-  zone: ZoneClockFigures
-  axis: Axis
-}) {
+/** What is said beside a bar: the level that lightener comes to against its goal, or by how much colour is cut short. */
+function verdictOf({ curve, level, goal, cutShortMinutes }: ZoneClockFigures): { words: string; isShort: boolean } {
+  if (curve.length === 0) {
+    const isShort = cutShortMinutes >= 1
+    return { words: isShort ? `${Math.round(cutShortMinutes)} min short` : '', isShort }
+  }
   const isShort = level.expected < goal - SHORT_BY
+  return { words: `${level.expected} of ${goal}${isShort ? ', short' : ''}`, isShort }
+}
+
+function Reached({ zone, axis }: { zone: ZoneClockFigures; axis: Axis }) {
+  const { lastOutMinutes, latestMinutes } = zone
+  const { words, isShort } = verdictOf(zone)
   return (
     <Typography
       variant="caption"
@@ -135,8 +139,7 @@ function Reached({
         fontWeight: isShort ? 700 : 400,
       }}
     >
-      {level.expected} of {goal}
-      {isShort && ', short'}
+      {words}
     </Typography>
   )
 }

@@ -32,6 +32,13 @@ export function ZonePanel({ zone, start }: Props) {
           lift in two visits, or change the mix as its label allows. Never leave it longer.
         </Alert>
       )}
+      {zone.cutShortMinutes >= 1 && (
+        <Alert severity="warning" sx={{ mb: 1 }}>
+          Comes off {Math.round(zone.cutShortMinutes)} min before it has had its time, because hands are taken up
+          elsewhere or what is rinsed with it has to come off: it shows paler and goes sooner. Help or another order may
+          give it its minutes.
+        </Alert>
+      )}
       <ZoneFacts zone={zone} start={start} />
       {zone.curve.length > 0 && (
         <>

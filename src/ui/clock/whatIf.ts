@@ -6,6 +6,7 @@ import {
   helpersFor,
   withHelp,
   type ClockOptions,
+  type FoilsOut,
   type Helper,
   type Skill,
   type WorkingOrder,
@@ -22,6 +23,7 @@ export interface WhatIf {
   may: Skill[]
   celsius: number
   order: WorkingOrder
+  foils: FoilsOut
   bowls: 'same' | 'weakerFirst'
 }
 
@@ -36,6 +38,7 @@ export const NO_WHAT_IF: WhatIf = {
   may: [...ASSISTANT.skills],
   celsius: ROOM_CELSIUS,
   order: 'planned',
+  foils: 'chair',
   bowls: 'same',
 }
 
@@ -59,6 +62,12 @@ const lengthsMayLead = (plan: FaltoPlan): boolean =>
     ),
   )
 
+/** Whether anything of a plan lies in foil. */
+export const foilsIn = (plan: FaltoPlan): boolean =>
+  activeVariant(plan).stages.some(({ zones }) =>
+    zones.some(({ placement }) => placement.sequence.length > 0 && coverOf(placement) === 'foil'),
+  )
+
 /** First bowls a step weaker, in all formulas that lighten. */
 export function weaken(plan: FaltoPlan): void {
   for (const formula of lightenersOf(plan)) formula.firstBowlVol = Math.max(WEAKER_BY, formula.developerVol - WEAKER_BY)
@@ -73,12 +82,16 @@ export function planFor(plan: FaltoPlan, { bowls }: WhatIf): FaltoPlan {
 }
 
 /** Who works when and how, and in what room. */
-export function optionsFor({ hands, from, to, may, celsius, order }: WhatIf, canvas: Canvas | null): ClockOptions {
+export function optionsFor(
+  { hands, from, to, may, celsius, order, foils }: WhatIf,
+  canvas: Canvas | null,
+): ClockOptions {
   return {
     crew: withHelp(helpersFor(hands, { from, may, ...(to < MINUTES.max && { to }) })),
     canvas: canvas ?? undefined,
     roomCelsius: celsius,
     order,
+    foils,
   }
 }
 
@@ -104,6 +117,13 @@ export function comparisonsFor(plan: FaltoPlan, what: WhatIf, canvas: Canvas | n
     }),
     ...(what.order !== 'lengthsFirst' && lengthsMayLead(plan)
       ? [other('lengths', 'Lengths first, then the scalp', { order: 'lengthsFirst' })]
+      : []),
+    ...(foilsIn(plan)
+      ? [
+          other('foils', what.foils === 'chair' ? 'Foils off at the basin' : 'Foils out at the chair', {
+            foils: what.foils === 'chair' ? 'basin' : 'chair',
+          }),
+        ]
       : []),
     ...(lightenersOf(plan).length > 0
       ? [

@@ -64,6 +64,8 @@ export interface ZoneClockFigures {
   latestMinutes: number
   firstOutMinutes: number
   lastOutMinutes: number
+  /** By how much colour or care comes off before it has had its minutes, in the mean. */
+  cutShortMinutes: number
   /** When fresh product goes over it. */
   againMinutes: number[]
   level: Span
@@ -133,6 +135,7 @@ const roundedClock = ({
     latestMinutes: roundToTenth(zone.latest),
     firstOutMinutes: roundToTenth(zone.firstOut),
     lastOutMinutes: roundToTenth(zone.lastOut),
+    cutShortMinutes: roundToTenth(zone.cutShort),
     againMinutes: zone.again.map(roundToTenth),
     level: span(zone.level),
     darkest: roundToTenth(zone.spread.darkest),

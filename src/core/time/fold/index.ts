@@ -5,6 +5,6 @@
  */
 export { foldPlan, type CameLevel, type Fold, type FoldOptions } from './fold'
 export { type FoldedCells, type Lock } from './locks'
-export { processOf } from './met'
+export { processOf, sidesIn } from './met'
 export { surfacesOf } from './surfaces'
 export { shownLevel } from './treat'

@@ -1,7 +1,16 @@
 import { cellAt } from '../../hair/hairRecord'
 import { activeVariant, byId, type Band, type FaltoPlan, type Selection } from '../../model'
+import type { Piece } from '../../placement/foils'
 import type { ComputedStages } from '../../placement/quantity'
-import { createProcess, middleOf, ROOM_CELSIUS, type HairOf, type MetHair, type ServiceProcess } from '../lightening'
+import {
+  createProcess,
+  middleOf,
+  ROOM_CELSIUS,
+  type HairOf,
+  type MetHair,
+  type ServiceProcess,
+  type SidesOf,
+} from '../lightening'
 import { foldPlan, selects, worksOnLock, type Fold, type FoldOptions } from './fold'
 import type { Lock } from './locks'
 
@@ -18,8 +27,7 @@ export function hairMetBy(plan: FaltoPlan, { head }: ComputedStages, fold: Fold)
     activeVariant(plan).stages.map(({ id }, i) => [id, { cells: fold.stages[i]!, fits: lockFilter(plan, id) }]),
   )
   return (piece) => {
-    // A piece that is put on in two goes has an id of its own for each, which begins with its stage all the same.
-    const { cells, fits } = stages.get(piece.id.split('/', 1)[0]!)!
+    const { cells, fits } = stages.get(stageOf(piece.id))!
     return byBands(cells[cellAt(middleOf(head, piece))]!.filter(fits(piece.select)))
   }
 }
@@ -31,6 +39,24 @@ function byBands(locks: readonly Lock[]): MetHair[] {
   return [...shares].map(([bands, share]) => ({ bands, share })).sort((a, b) => b.share - a.share)
 }
 
+/**
+ * On how many sides of a piece product lies: that of the row put on before it in its stage, and of the one after. The
+ * last ones lag, and one alone is coldest.
+ */
+export function sidesIn({ pieces }: ComputedStages): SidesOf {
+  const rowOf = ({ id, row }: Piece) => `${stageOf(id)}/${id.split('/', 2)[1]}/${row}`
+  const rows = new Map<string, Set<string>>()
+  for (const piece of pieces) {
+    const own = rows.get(stageOf(piece.id)) ?? new Set()
+    rows.set(stageOf(piece.id), own.add(rowOf(piece)))
+  }
+  const ends = [...rows.values()].flatMap((own) => [[...own][0]!, [...own].at(-1)!])
+  return (piece) => 2 - ends.filter((end) => end === rowOf(piece)).length
+}
+
+/** A piece that is put on in two goes has an id of its own for each, which begins with its stage all the same. */
+const stageOf = (pieceId: string): string => pieceId.split('/', 1)[0]!
+
 /** The process of a visit, each stage on the hair that the one before left. */
 export function processOf(
   plan: FaltoPlan,
@@ -38,5 +64,5 @@ export function processOf(
   { roomCelsius = ROOM_CELSIUS, ...options }: FoldOptions & { roomCelsius?: number | undefined } = {},
 ): ServiceProcess {
   const fold = foldPlan(plan, computed, options)
-  return createProcess(plan, computed.head, hairMetBy(plan, computed, fold), roomCelsius)
+  return createProcess(plan, computed.head, hairMetBy(plan, computed, fold), roomCelsius, sidesIn(computed))
 }

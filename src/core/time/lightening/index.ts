@@ -34,6 +34,7 @@ export {
   type PieceTimes,
   type PlannedStay,
   type ServiceProcess,
+  type SidesOf,
   type SpotResult,
   type Stay,
   type StrandSpot,

@@ -122,14 +122,22 @@ interface Bench {
   recipeFor: (piece: Piece) => Recipe
   spotsOf: (piece: Piece) => Spot[]
   roomCelsius: number
+  sidesOf: SidesOf
 }
 
-/** @param hairOf what the stages before left for each piece; without it, virgin hair */
+/** On how many sides of a piece other product lies: 2 in the midst of others, 1 at an end, 0 alone. */
+export type SidesOf = (piece: Piece) => number
+
+/**
+ * @param hairOf what the stages before left for each piece; without it, virgin hair
+ * @param sidesOf without it, every piece lies between two others
+ */
 export function createProcess(
   plan: FaltoPlan,
   head: Head,
   hairOf: HairOf = () => [],
   roomCelsius = ROOM_CELSIUS,
+  sidesOf: SidesOf = () => 2,
 ): ServiceProcess {
   const recipes = new Map(plan.formulas.map((formula) => [formula.id, recipeOf(formula, plan.products)]))
   const spots = new Map<Piece, Spot[]>()
@@ -143,6 +151,7 @@ export function createProcess(
       return made
     },
     roomCelsius,
+    sidesOf,
   }
   return {
     stay: (piece, bowlAgeMinutes, vol) => stayIn(bench, piece, bowlAgeMinutes, vol),
@@ -172,7 +181,7 @@ interface Circumstances {
 
 /** What a place on a piece is treated with. */
 function courseOf(
-  { recipeFor, roomCelsius }: Bench,
+  { recipeFor, roomCelsius, sidesOf }: Bench,
   piece: Piece,
   { distanceCm, bowlAgeMinutes, vol, events = [] }: Circumstances,
 ): Course {
@@ -188,7 +197,7 @@ function courseOf(
     cover: piece.cover,
     onScalp: piece.kind === 'onScalp',
     distanceCm,
-    insulation: piece.edges ? 1 : LOOSE_INSULATION,
+    insulation: ((piece.edges ? 1 : LOOSE_INSULATION) * sidesOf(piece)) / 2,
     roomCelsius,
     bowlAgeMinutes,
     events,

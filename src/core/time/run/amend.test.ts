@@ -95,7 +95,9 @@ describe('something more, decided at the chair', () => {
     const told = event('amended', minutes(3), { amends: amendment })
     expect(amendmentsIn([told])).toEqual([amendment])
     expect(amendmentsIn([told, event('undone', minutes(4), { undoes: told.id })])).toEqual([])
-    const open = { script: pinned, formulas: [], map: { zones: ['there'] } } as unknown as Parameters<typeof amendedRun>[0]
+    const open = { script: pinned, formulas: [], map: { zones: ['there'] } } as unknown as Parameters<
+      typeof amendedRun
+    >[0]
     expect(amendedRun(open, [])).toBe(open)
     const outlined = { ...amendment, shown: { ...amendment.shown, zones: ['added'] } } as unknown as Amendment
     expect(amendedRun(open, [outlined])).toMatchObject({

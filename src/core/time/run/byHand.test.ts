@@ -65,6 +65,7 @@ const script: RunScript = {
       latest: 43,
       firstOut: 32,
       lastOut: 34,
+      cutShort: 0,
       again: [],
       level: { low: 6, expected: 7, high: 7.6 },
       spread: { darkest: 6.8, lightest: 7.2 },

@@ -56,7 +56,7 @@ export interface RunScript {
   lags: ScriptLag[]
   zones: ZoneClock[]
   /** How it is worked beside what the plan says; missing where it was pinned before that was kept. */
-  worked?: Pick<ClockOptions, 'order' | 'roomCelsius'> | undefined
+  worked?: Pick<ClockOptions, 'order' | 'roomCelsius' | 'foils'> | undefined
   /** Longest times that the visit passes as it was planned; missing where it was pinned before they were kept. */
   conflicts?: Conflict[] | undefined
 }
@@ -159,7 +159,7 @@ export function scriptFor(plan: FaltoPlan, computed: ComputedStages, options: Cl
       formulaId: formulaId ?? null,
     })),
     zones: clock.zones,
-    worked: { order: options.order, roomCelsius: options.roomCelsius },
+    worked: { order: options.order, roomCelsius: options.roomCelsius, foils: options.foils },
     conflicts: clock.conflicts,
   }
 }

@@ -79,6 +79,8 @@ export interface ZoneClock {
   latest: number
   firstOut: number
   lastOut: number
+  /** By how much colour or care comes off before it has had its minutes, in the mean of its pieces, min. */
+  cutShort: number
   /** When its first piece gets fresh product. */
   again: number[]
   /** Level when it comes off: mean with its range, lightest and darkest place, and the goal. */
@@ -318,6 +320,7 @@ function zoneClock(
     latest: minute((one) => one.latest, Math.min),
     firstOut: minute(({ off }) => off, Math.min),
     lastOut: minute(({ off }) => off, Math.max),
+    cutShort: lifts ? 0 : cutShortOf(outcomes),
     again: (outcomes[0]!.times.events ?? []).map(({ at }) => outcomes[0]!.times.on + at),
     level: {
       low: mean(({ level }) => level.low),
@@ -335,6 +338,10 @@ function zoneClock(
     curve: lifts ? curveOf(process, outcomes) : [],
   }
 }
+
+/** Pieces that came off later than they had to make up for those that came off sooner. */
+const cutShortOf = (outcomes: readonly PieceOutcome[]): number =>
+  minutesFromSeconds(Math.max(0, outcomes.reduce((sum, { ready, off }) => sum + ready - off, 0) / outcomes.length))
 
 /** Some pieces that stand for all. */
 const followedOf = <T>(all: readonly T[]): T[] =>

@@ -42,6 +42,13 @@ export {
 } from './problem'
 export { findSchedule, searchSchedule } from './search'
 export { remediesFor, type Remedy, type RemedyKind } from './remedies'
-export { reachesScalpAndLengths, WORKING_ORDERS, type ServedPiece, type WorkingOrder } from './stretches'
+export {
+  FOILS_OUT,
+  reachesScalpAndLengths,
+  WORKING_ORDERS,
+  type FoilsOut,
+  type ServedPiece,
+  type WorkingOrder,
+} from './stretches'
 export { reappliedBy } from './afresh'
 export { needsOf, type TaskKind } from './draft'

@@ -8,6 +8,7 @@ export const REMEDY_KINDS = [
   'secondColourist',
   'otherOrder',
   'partialRinse',
+  'stripAtBasin',
   'otherProduct',
   'splitVisit',
 ] as const
@@ -37,6 +38,7 @@ export function remediesFor(plan: FaltoPlan, computed: ComputedStages, options: 
   attempt('otherOrder', 'In the opposite order of zones.', {
     order: options.order === 'reversed' ? 'planned' : 'reversed',
   })
+  attempt('stripAtBasin', 'Stripping the foils that can wait at the basin, with the rinse.', { foils: 'basin' })
   attempt('partialRinse', 'Rinsing section by section, as each one’s time is up.', { rinse: 'bySection' })
   const hindered = new Set(clock.conflicts.flatMap(({ formulaId }) => (formulaId ? [formulaId] : [])))
   for (const minutes of LONGER_MINUTES) {

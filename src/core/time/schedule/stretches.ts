@@ -50,11 +50,17 @@ export interface Chunk {
 export const WORKING_ORDERS = ['planned', 'reversed', 'lengthsFirst'] as const
 export type WorkingOrder = (typeof WORKING_ORDERS)[number]
 
+/** Where foils come out. */
+export const FOILS_OUT = ['chair', 'basin'] as const
+export type FoilsOut = (typeof FOILS_OUT)[number]
+
 /** How a visit is worked, beside what its plan says. */
 export interface Working {
   order?: WorkingOrder | undefined
   /** What lies open or under film is rinsed all at once, or section by section as its time is up. */
   rinse?: 'together' | 'bySection' | undefined
+  /** Foils come out one by one at the chair, or those that can wait for it are stripped at the basin with the rinse. */
+  foils?: FoilsOut | undefined
   /** Whether fresh product goes over what dries; left out: where it is needed and the labels' times allow it. */
   afresh?: boolean | undefined
   /** Only these zones; left out: all. */

@@ -8,10 +8,12 @@ import {
   FINISH_SECONDS,
   FINISH_SECONDS_PER_CM,
   LENGTHS_LEAD_SECONDS,
+  MOST_STRIP_SECONDS,
   PARTIAL_RINSE_SECONDS,
   RINSE_SECONDS,
   RINSE_SECONDS_PER_CM,
   SET_UP_SECONDS,
+  STRIP_SECONDS,
   TAKE_OUT_SECONDS,
 } from './constants'
 import { reapply, roundsOf } from './afresh'
@@ -33,7 +35,7 @@ import { byRemoval, countedIn, mayStayFrom, onTimes, type Chunk, type Working } 
 export function visitOf(
   plan: FaltoPlan,
   chunks: readonly Chunk[],
-  { rinse: rinsing = 'together', afresh = true }: Working = {},
+  { rinse: rinsing = 'together', foils: foilsOut = 'chair', afresh = true }: Working = {},
 ): Visit {
   const draft = newDraft()
   let gate = draft.add({ id: 'setUp', kind: 'setUp', about: '', seconds: SET_UP_SECONDS })
@@ -55,11 +57,13 @@ export function visitOf(
       return draft.next()
     }
     const group = newGroup(gate)
+    const canWait = foilsOut === 'basin' ? waitsForBasin(stages, rinsing) : new Set<Chunk>()
     for (const { stage, own } of stages)
       for (const chunk of own) {
         const applied = applyChunk(draft, group, chunk, plan)
         if (afresh) reapply(draft, group, applied, roundsOf(own))
-        if (stage.comesOff?.kind !== 'stays') takeOff(draft, group, chunk, applied, rinsing)
+        if (stage.comesOff?.kind !== 'stays')
+          takeOff(draft, group, chunk, applied, { rinsing, atBasin: canWait.has(chunk) })
       }
     const rinsed = rinseGroup(draft, group, stages, plan.hair.lengthCm)
     draft.next()
@@ -128,18 +132,47 @@ function begunAfter({ applied }: RinsedGroup, { stage, zone }: Chunk): Pick<Visi
   return [...before, ...others.map(({ task }) => done(task))]
 }
 
-/** How what a stretch put on comes off: foils taken out one by one, the rest rinsed with the group or by section. */
+/**
+ * Stretches whose foils can wait to be stripped at the basin: of a section's own rinse any; of the group's those at the
+ * end whose first foil may stay until the last of the group is near its goal. Those before come out at the chair.
+ */
+function waitsForBasin(stages: Turn['stages'], rinsing: Rinsing): ReadonlySet<Chunk> {
+  const chunks = stages.flatMap(({ own }) => own)
+  if (rinsing === 'bySection') return new Set(chunks)
+  const waiting = new Set<Chunk>()
+  let until = Math.max(0, ...(chunks.at(-1)?.pieces.map(({ ready }) => ready) ?? []))
+  for (const chunk of [...chunks].reverse()) {
+    const { foils } = byRemoval(chunk.pieces)
+    for (const one of chunk.pieces) until += one.seconds
+    if (foils.some(({ most }) => most < until)) break
+    waiting.add(chunk)
+  }
+  return waiting
+}
+
+type Rinsing = NonNullable<Working['rinse']>
+
+/** How long foils take to strip at the basin, s. */
+const stripSeconds = (foils: readonly unknown[]): number => Math.min(MOST_STRIP_SECONDS, STRIP_SECONDS * foils.length)
+
+/**
+ * How what a stretch put on comes off: foils taken out one by one or stripped at the basin, the rest rinsed with the
+ * group or by section.
+ */
 function takeOff(
   draft: Draft,
   group: RinsedGroup,
   { stage }: Chunk,
   { task, name, key, pieces }: Applied,
-  rinsing: NonNullable<Working['rinse']>,
+  { rinsing, atBasin }: { rinsing: Rinsing; atBasin: boolean },
 ): void {
-  const { foils, others } = byRemoval(pieces)
+  const { foils: inFoil, others: open } = byRemoval(pieces)
+  const [foils, others] = atBasin ? [[], pieces] : [inFoil, open]
+  const stripped = atBasin ? stripSeconds(inFoil) : 0
   const common = { about: name, stageId: stage.id }
   if (others.length > 0 && rinsing === 'bySection') {
-    const part = draft.add({ id: `rinse/${key}`, kind: 'rinse', ...common, seconds: PARTIAL_RINSE_SECONDS })
+    const seconds = PARTIAL_RINSE_SECONDS + stripped
+    const part = draft.add({ id: `rinse/${key}`, kind: 'rinse', ...common, seconds })
     draft.after(task, part)
     draft.stay(
       task,
@@ -207,14 +240,15 @@ function rinseGroup(
 ): VisitTask {
   const off = stages.filter(({ stage }) => stage.comesOff?.kind !== 'stays')
   if (off.length === 0) return group.applied.at(-1)!.task
-  const about = off.map(({ stage }) => stage.name).join(' and ')
   const stageId = off[0]!.stage.id
+  const stripped = stripSeconds(group.stays.flatMap(({ pieces }) => byRemoval(pieces).foils))
+  const about = off.map(({ stage }) => stage.name).join(' and ') + (stripped > 0 ? ', foils off there' : '')
   const rinse = draft.add({
     id: `rinse/${stageId}`,
     kind: 'rinse',
     about,
     stageId,
-    seconds: RINSE_SECONDS + RINSE_SECONDS_PER_CM * lengthCm,
+    seconds: stripped + RINSE_SECONDS + RINSE_SECONDS_PER_CM * lengthCm,
   })
   for (const task of [...group.applied.map((one) => one.task), ...group.before]) draft.after(task, rinse)
   stayUntil(draft, group, rinse)

@@ -1,0 +1,62 @@
+import { servicePlan } from '../../../../tests/support/samples'
+import { computeStages } from '../../../../tests/support/planner'
+import { SERVICES } from '../../plan/serviceKinds'
+import { ALONE, clockFor, type ClockOptions } from '.'
+
+const clockOf = (id: string, options: Partial<ClockOptions> = {}) => {
+  const plan = servicePlan(id)
+  return clockFor(plan, computeStages(plan), { crew: ALONE, ...options })
+}
+const secondsOf = (clock: ReturnType<typeof clockOf>, kind: string) =>
+  clock.visit.tasks.reduce((sum, task) => (task.kind === kind ? sum + task.seconds : sum), 0)
+
+describe('foils stripped at the basin', () => {
+  it('are those that can wait for it; they take less of anybody’s time, and no label’s longest time is passed', () => {
+    for (const id of ['hairlineAndPart', 'topAndSides', 'foilRetouch', 'scalpToTip']) {
+      const [chair, basin] = [clockOf(id), clockOf(id, { foils: 'basin' })]
+      expect(basin.fits).toBe(true)
+      expect(secondsOf(basin, 'takeOut')).toBeLessThan(secondsOf(chair, 'takeOut'))
+      // A foil is a quarter of a minute at the chair, a few seconds at the basin (common practice: 3–6 min a head).
+      const moved = secondsOf(chair, 'takeOut') - secondsOf(basin, 'takeOut')
+      const stripped = secondsOf(basin, 'rinse') - secondsOf(chair, 'rinse')
+      expect(stripped).toBeCloseTo((4 / 15) * moved, 6)
+    }
+  })
+
+  it('come out at the chair where the first would be over its time before the last is ready', () => {
+    const long = clockOf('fullBabylights', { foils: 'basin' })
+    expect(secondsOf(long, 'takeOut')).toBeGreaterThan(0)
+    expect(long.fits).toBe(true)
+  })
+
+  it('are all stripped in the rinse of their own section where each is rinsed for itself', () => {
+    const { visit, fits } = clockOf('topAndSides', { foils: 'basin', rinse: 'bySection' })
+    expect(fits).toBe(true)
+    expect(visit.tasks.some(({ kind }) => kind === 'takeOut')).toBe(false)
+    const sections = visit.tasks.filter(({ kind, stageId }) => kind === 'apply' && stageId === 'stage-1')
+    expect(
+      visit.tasks.filter(({ id }) => id.split('/').length > 2 && id.startsWith('rinse/')).length,
+    ).toBeGreaterThanOrEqual(sections.length)
+  })
+})
+
+describe('colour that comes off before its time', () => {
+  const cutShort = (id: string, options: Partial<ClockOptions> = {}) =>
+    Math.max(...clockOf(id, options).zones.map((zone) => zone.cutShort))
+
+  it('is none in any kind of service that one colourist does alone', () => {
+    for (const { id } of SERVICES) expect(cutShort(id)).toBeLessThan(0.5)
+  })
+
+  it('is told where something that shares its rinse has to come off sooner', () => {
+    // With its foils stripped there, the base under them is rinsed when the first foil has to be out.
+    const { zones, visit } = clockOf('baseUnderFoils', { foils: 'basin' })
+    const short = zones.filter((zone) => zone.cutShort > 1)
+    expect(short.length).toBeGreaterThan(0)
+    const rinses = visit.tasks.filter(({ kind }) => kind === 'rinse')
+    for (const { curve, stageId } of short) {
+      expect(curve).toEqual([])
+      expect(rinses.some((rinse) => rinse.stageId === stageId)).toBe(true)
+    }
+  })
+})
