@@ -112,7 +112,7 @@ function ZoneBar({ zone, at, sizes }: { zone: ZoneClockFigures; at: (minute: num
 /** Less than this short of the goal is not told apart, levels. Our choice: what an eye does. */
 const SHORT_BY = 0.5
 
-/** What is said beside a bar: the level that lightener comes to against its goal, or by how much colour is cut short. */
+/** What is said beside a bar: the level lightener comes to against its goal, or by how much colour is cut short. */
 function verdictOf({ curve, level, goal, cutShortMinutes }: ZoneClockFigures): { words: string; isShort: boolean } {
   if (curve.length === 0) {
     const isShort = cutShortMinutes >= 1

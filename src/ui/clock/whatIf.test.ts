@@ -29,12 +29,14 @@ describe('what if', () => {
       'With an assistant',
       'With a second colourist',
       'Zones the other way round',
+      'Foils off at the basin',
       'First bowls weaker',
     ])
-    expect(labels({ hands: ['assistant', 'second'], order: 'reversed', bowls: 'weakerFirst' })).toEqual([
+    expect(labels({ hands: ['assistant', 'second'], order: 'reversed', foils: 'basin', bowls: 'weakerFirst' })).toEqual([
       'Without the assistant',
       'Without the second colourist',
       'Zones as planned',
+      'Foils out at the chair',
       'First bowls as planned',
     ])
   })

@@ -5,7 +5,7 @@ export const REAPPLY_SHARE = 0.5
 
 /** Taking a foil out or wiping it at the chair, s. Common practice. */
 export const TAKE_OUT_SECONDS = 15
-/** Stripping a foil at the basin, with the rinse: 3–6 min a head (common practice); a foil's share is our estimate, s. */
+/** Stripping a foil at the basin, with the rinse, s: 3–6 min a head (common practice); its share our estimate. */
 export const STRIP_SECONDS = 4
 export const MOST_STRIP_SECONDS = 360
 /** Gown, brush through, section off, s. Our estimate. */

@@ -1,7 +1,7 @@
 import { secondsFromMinutes } from '../../units'
 import { prepare, type Lag, type Task } from './problem'
 import { findSchedule } from './search'
-import type { Crew } from './clock'
+import type { Crew } from './crew'
 import type { TaskKind, Visit } from './draft'
 import { GAP_MINUTES, ARRIVAL_STEP, BEARABLE_WAIT } from './constants'
 

@@ -3,26 +3,19 @@
  * times come from the labels by way of the process model; where they cannot be kept, the clock says by how much and
  * what would keep them.
  */
+export { clockFor, visitFor, type Clock, type ClockOptions, type ClockTask, type Conflict } from './clock'
 export {
   ALONE,
   ASSISTANT,
-  clockFor,
   HELPERS,
   helpersFor,
-  liftOf,
   SECOND_COLOURIST,
-  visitFor,
   withHelp,
   type Assisting,
-  type Clock,
-  type ClockOptions,
-  type ClockTask,
-  type Conflict,
   type Crew,
-  type CurvePoint,
   type Helper,
-  type ZoneClock,
-} from './clock'
+} from './crew'
+export { liftOf, type CurvePoint, type ZoneClock } from './zones'
 export { TAKE_OUT_SECONDS } from './constants'
 export { arrivalFor, dayFor, type DayClock, type DayVisit } from './day'
 export { exactSchedule } from './exact'

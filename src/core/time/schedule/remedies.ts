@@ -1,6 +1,7 @@
 import type { FaltoPlan } from '../../model'
 import type { ComputedStages } from '../../placement/quantity'
-import { ASSISTANT, clockFor, SECOND_COLOURIST, withHelp, type Clock, type ClockOptions } from './clock'
+import { clockFor, type Clock, type ClockOptions } from './clock'
+import { ASSISTANT, SECOND_COLOURIST, withHelp } from './crew'
 import { LONGER_MINUTES } from './constants'
 
 export const REMEDY_KINDS = [
