@@ -6,12 +6,14 @@ import {
   LIMITS,
   MORE_PLACES,
   RUN_EVENT_KINDS,
+  STRAND_SPOTS,
   TONES,
   type Limit,
   type More,
   type MorePlace,
   type ReplannedStep,
   type RunEvent,
+  type StrandSpot,
   type Tone,
 } from '@/core/model'
 import { type CameLevel } from '@/core/time/fold'
@@ -74,6 +76,9 @@ export class RunEventDto implements RunEvent {
   @OneOf(RUN_EVENT_KINDS) kind!: RunEvent['kind']
   @MayBeAbsent() @Text(STEP) stepId?: string
   @MayBeAbsent() @InRange(VALUE) value?: number
+  @MayBeAbsent() @OneOf(STRAND_SPOTS) spot?: StrandSpot
+  @MayBeAbsent() @Text(STEP) pieceId?: string
+  @MayBeAbsent() @InRange(VALUE) grams?: number
   @MayBeAbsent() @Id() formulaId?: string
   @MayBeAbsent() @Id() personId?: string
   @MayBeAbsent() @ListOf(() => ReplannedStepDto, 0, STEPS) steps?: ReplannedStepDto[]
@@ -105,10 +110,16 @@ export class RunEventsDto {
   @Counting() after!: number
 }
 
+class CameBandDto {
+  @OneOf(STRAND_SPOTS) spot!: StrandSpot
+  @InRange(LIMITS.bandLevel) level!: number
+}
+
 class CameLevelDto implements CameLevel {
   @Id() zoneId!: string
   @Id() formulaId!: string
   @InRange(LIMITS.bandLevel) level!: number
+  @MayBeAbsent() @ListOf(() => CameBandDto, 0, STRAND_SPOTS.length) bands?: CameBandDto[]
 }
 
 /** What the hair came to at a visit, as the eye confirmed it. */

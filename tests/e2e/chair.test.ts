@@ -127,6 +127,8 @@ describe('at the chair', () => {
     await press(page, 'Begin')
     const { pieces } = script.steps.find(({ kind }) => kind === 'apply')!
     await press(page, 'One not planned')
+    await page.locator('[role="dialog"] ::-p-aria(Where)').fill('at the part')
+    await press(page, 'It is in')
     await page.waitForFunction(
       (count) => document.querySelector('[aria-label="Next step"]')?.textContent?.includes(`/ ${count}`),
       {},
@@ -157,6 +159,57 @@ describe('at the chair', () => {
     await inStep(page)
     const kinds = (await logOf(id)).map(({ kind }) => kind)
     expect(kinds.slice(-4)).toEqual(['handed', 'delayed', 'delayed', 'replanned'])
+  })
+
+  it('takes levels along the strand, an opened foil and a piece left out to the record; a device shows its own steps', async () => {
+    const plan = await servicePlanOf(oriel, 'At the chair', 'topAndSides')
+    const id = await beginRun(oriel, plan, { helping: ['assistant'] })
+    const { client, script } = await openRun(id)
+    const [one, other] = [await chair(id, oriel), await chair(id, tove, { width: 390, height: 844 })]
+    await press(other, 'Assistant')
+    await other.waitForFunction(() =>
+      document.querySelector('[aria-label="Next step"]')?.textContent?.includes('· Assistant'),
+    )
+    await other.reload()
+    await other.waitForFunction(() =>
+      document.querySelector('[aria-label="Next step"]')?.textContent?.includes('· Assistant'),
+    )
+    await clean(other)
+    while (!(await nextStep(one)).includes('Put in')) await doStep(one)
+    await press(one, 'Begin')
+    const { pieces } = script.steps.find(({ kind }) => kind === 'apply')!
+    await press(one, 'Leave it out')
+    await one.waitForFunction(
+      (count) => document.querySelector('[aria-label="Next step"]')?.textContent?.includes(`/ ${count}`),
+      {},
+      pieces.length - 1,
+    )
+    await one.locator('[aria-label="Hair under product"] article button').click()
+    await press(one, 'The root')
+    for (const level of [9, 8, 7]) await one.locator(`button[aria-label^="Level ${level},"]`).click()
+    await one.waitForFunction(() =>
+      document
+        .querySelector('[aria-label="Hair under product"]')
+        ?.textContent?.includes('seen root 9, middle 8, ends 7'),
+    )
+    await press(one, 'Opened')
+    await one.waitForFunction(() =>
+      document.querySelector('[aria-label="Hair under product"]')?.textContent?.includes('· opened'),
+    )
+    await press(one, 'Done')
+    while (!(await nextStep(one)).includes('All steps are done')) await doStep(one)
+    await press(one, 'End the visit')
+    await one.waitForSelector('[aria-label="The hair now"]')
+    await inStep(one)
+    await clean(one)
+    await press(one, 'This is the hair now')
+    await one.waitForSelector('::-p-text(The hair this visit left is in)')
+    const { latest } = (await oriel.call('GET', `/api/clients/${client.id}/consultation`)).body as {
+      latest: { canvas: { strands: { bands: { beneathLevel?: number }[] }[] } }
+    }
+    const along = latest.canvas.strands.map(({ bands }) => bands.map(({ beneathLevel }) => beneathLevel))
+    expect(along.some((levels) => levels.join().includes('9,8,7'))).toBe(true)
+    expect(await nextStep(one)).toContain('1 left out')
   })
 
   it('does a step once that two devices finish at once, and both come to the same', async () => {

@@ -1,4 +1,5 @@
 import type { RunEvent } from '@/core/model'
+import type { RunScript } from '@/core/time/run'
 
 /** When made-up visits begin, ms. */
 export const START = 1_800_000_000_000
@@ -17,3 +18,10 @@ export const event = (kind: RunEvent['kind'], at: number, rest: Partial<RunEvent
   offsetMs: 0,
   ...rest,
 })
+
+/** Everything of a visit as planned, up to a minute. */
+export const asPlannedIn = ({ steps }: RunScript, until: number): RunEvent[] =>
+  steps.flatMap(({ id, start, seconds }) => [
+    ...(start <= 60 * until ? [event('begun', START + 1000 * start, { stepId: id })] : []),
+    ...(start + seconds <= 60 * until ? [event('done', START + 1000 * (start + seconds), { stepId: id })] : []),
+  ])

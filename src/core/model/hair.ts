@@ -64,3 +64,7 @@ export const STARTING_HAIR: HairState = {
   lengthCm: 35,
   weeksSinceColour: 0,
 }
+
+/** Where along the stretch that gets product a strand is looked at. */
+export const STRAND_SPOTS = ['scalpEnd', 'middle', 'ends'] as const
+export type StrandSpot = (typeof STRAND_SPOTS)[number]

@@ -1,4 +1,5 @@
 import type { ProductKind } from './catalogue'
+import type { StrandSpot } from './hair'
 import type { Tone } from './plan'
 
 /** What happens at the chair, as an append-only log. Times are ms since 1970, UTC. */
@@ -14,6 +15,8 @@ export const RUN_EVENT_KINDS = [
   'reapplied',
   'misted',
   'warmed',
+  'opened',
+  'leftOut',
   'bowlEmpty',
   'bowlMixed',
   'thinned',
@@ -43,8 +46,8 @@ export interface RunEvent {
   id: string
   kind: RunEventKind
   /**
-   * The step it is about; for `seen`, `reapplied`, `misted`, `warmed`, `crossChecked` and `incident` the step that put
-   * the hair in.
+   * The step it is about; for `seen`, `reapplied`, `misted`, `warmed`, `opened`, `crossChecked` and `incident` the step
+   * that put the hair in.
    */
   stepId?: string | undefined
   /**
@@ -53,6 +56,12 @@ export interface RunEvent {
    * `warmed`, `delayed`: for how long, min. `pace`: how many times as fast the demo's clock runs from here on.
    */
   value?: number | undefined
+  /** `seen`: where along the strand; left out: all of it alike. */
+  spot?: StrandSpot | undefined
+  /** `leftOut`: the piece that is not put in. */
+  pieceId?: string | undefined
+  /** `extra`: what went on it, g, where that was told; where it is stands in the note. */
+  grams?: number | undefined
   /** The formula that a bowl, or a change, is of. */
   formulaId?: string | undefined
   /** `handed`: who does the step now. */
@@ -84,13 +93,16 @@ export interface KeptRunEvent extends RunEvent {
  * What makes an event the same as another one, whoever told it: two devices that finish one step finish it once.
  * Undefined for what may be told often.
  */
-export function sameness({ kind, stepId, value, undoes }: RunEvent): string | undefined {
+export function sameness({ kind, stepId, value, pieceId, undoes }: RunEvent): string | undefined {
   switch (kind) {
     case 'begun':
     case 'done':
     case 'skipped':
     case 'crossChecked':
+    case 'opened':
       return `${stepId}/${kind}`
+    case 'leftOut':
+      return `${stepId}/${kind}/${pieceId}`
     case 'counted':
       return `${stepId}/counted/${value}`
     case 'undone':

@@ -9,6 +9,7 @@ import type { OpenRun, RunEventKind } from '@/core/model'
 import type { Cause, Deadline, ExpectedStep, RunScript } from '@/core/time/run'
 import { taskWords } from '../clock/words'
 import { useOfflineWorker } from '../hooks/useOfflineWorker'
+import { Choice } from '../parts'
 import { LINE } from '../theme'
 import { Bowls } from './Bowls'
 import { CrossCheck } from './CrossCheck'
@@ -19,11 +20,13 @@ import { LevelPicker } from './LevelPicker'
 import { TALL } from './look'
 import { More } from './More'
 import { NextStep, Then } from './NextStep'
+import { OutHair } from './OutHair'
 import { Over } from './Over'
 import { RunHead } from './RunHead'
 import { useRun, type LiveRun } from './useRun'
 import { chairView, type ChairView } from './view'
 import { WayOut } from './WayOut'
+import { useWhose } from './whose'
 import { useClockTime, running } from './words'
 
 /** What somebody may do to a visit: tell what happens, and put what it left into the record. */
@@ -38,7 +41,9 @@ export function ChairPage({ open: pinned, permissions }: { open: OpenRun<RunScri
   const live = useRun(pinned)
   const { open } = live
   const now = useNow(live.now)
-  const view = chairView(open.script, live.state, now)
+  const people = [...open.script.people, ...live.state.joined]
+  const [whose, setWhose] = useWhose(people)
+  const view = chairView(open.script, live.state, now, whose)
   const [picker, setPicker] = useState<HairUnderProduct>()
   const [dialog, setDialog] = useState<'happened' | 'wayOut' | 'more'>()
   useAwake()
@@ -58,6 +63,7 @@ export function ChairPage({ open: pinned, permissions }: { open: OpenRun<RunScri
         }}
       >
         <Box sx={{ p: { xs: 1.5, sm: 2 } }}>
+          {people.length > 1 && <Whose people={people} whose={whose} onChange={setWhose} />}
           <Work
             open={open}
             live={live}
@@ -70,6 +76,7 @@ export function ChairPage({ open: pinned, permissions }: { open: OpenRun<RunScri
         </Box>
         <Box sx={{ borderLeft: { md: LINE }, borderTop: { xs: LINE, md: 'none' } }}>
           {view.zoneOnMap && <RunHead map={open.map} zones={view.zones} stageId={view.zoneOnMap.stageId} now={now} />}
+          {tell && <OutHair steps={view.toRead} onCheck={setPicker} />}
           <Hair open={open} state={live.state} expected={view.expected} now={now} tell={tell} onCheck={setPicker} />
           {!view.over && (
             <Bowls script={open.script} formulas={open.formulas} state={live.state} now={now} tell={tell} />
@@ -81,10 +88,7 @@ export function ChairPage({ open: pinned, permissions }: { open: OpenRun<RunScri
           title={`${picker.name}: what does it show?`}
           where={picker.where}
           onClose={() => setPicker(undefined)}
-          onPick={(value) => {
-            live.tell({ kind: 'seen', stepId: picker.stepId, value })
-            setPicker(undefined)
-          }}
+          onPick={(value, spot) => live.tell({ kind: 'seen', stepId: picker.stepId, value, ...(spot && { spot }) })}
         />
       )}
       {dialog === 'happened' && <Happened stepId={view.next[0]?.step.id} tell={live.tell} onClose={close} />}
@@ -167,10 +171,10 @@ function Work({ open, live, view: { over, next, toCheck }, now, permissions, onH
       : undefined
   return (
     <>
-      {over || !first ? (
-        <Over live={live} mayTell={mayTell} mayRecord={permissions.record} open={open} />
-      ) : (
-        <NextStep expected={first} people={people} live={live} now={now} mayTell={mayTell} />
+      {over && <Over live={live} mayTell={mayTell} mayRecord={permissions.record} open={open} />}
+      {!over && first && <NextStep expected={first} people={people} live={live} now={now} mayTell={mayTell} />}
+      {!over && !first && (
+        <Alert severity="info">Nothing is left for this device. What others still do stands under Everybody.</Alert>
       )}
       {!over && second && <Then expected={second} people={people} onHand={handOver} />}
       {!over && mayTell && toCheck && (
@@ -199,6 +203,29 @@ function Work({ open, live, view: { over, next, toCheck }, now, permissions, onH
         </Box>
       )}
     </>
+  )
+}
+
+/** Whose steps this device shows: everybody's, or one person's own. */
+function Whose({
+  people,
+  whose,
+  onChange,
+}: {
+  people: readonly { id: string; name: string }[]
+  whose: string | undefined
+  onChange: (personId?: string) => void
+}) {
+  const options = [{ value: 'all', label: 'Everybody' }, ...people.map(({ id, name }) => ({ value: id, label: name }))]
+  return (
+    <Box sx={{ mb: 1.5, '& button': { minHeight: 44 } }}>
+      <Choice
+        label="This device shows the steps of"
+        value={whose ?? 'all'}
+        options={options}
+        onChange={(next) => onChange(next === 'all' ? undefined : next)}
+      />
+    </Box>
   )
 }
 
@@ -319,6 +346,8 @@ const KIND_WORDS: Record<RunEventKind, string> = {
   reapplied: 'applied again',
   misted: 'misted',
   warmed: 'warmed',
+  opened: 'opened',
+  leftOut: 'left out',
   bowlEmpty: 'bowl empty',
   bowlMixed: 'another bowl',
   thinned: 'developer added',

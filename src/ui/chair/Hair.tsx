@@ -13,11 +13,12 @@ import {
   type RunScript,
   type RunState,
   type ScriptStep,
+  type StepState,
 } from '@/core/time/run'
 import { roundToTenth } from '@/core/units'
 import { LINE } from '../theme'
 import type { LiveRun } from './useRun'
-import { useClockTime, running } from './words'
+import { pieceWords, running, SPOT_WORDS, useClockTime } from './words'
 
 /** Hair that one step put under product. */
 export interface HairUnderProduct {
@@ -76,11 +77,11 @@ export function Hair({ open, state, expected, now, tell, onCheck }: Props) {
   )
 }
 
-const CARE_WORDS = { reapplied: 'applied again', misted: 'misted', warmed: 'warmed' } as const
+const CARE_WORDS = { reapplied: 'applied again', misted: 'misted', warmed: 'warmed', opened: 'opened' } as const
 
 function Piece({ open, step, state, expected, now, tell, onCheck }: Props & { step: ScriptStep }) {
   'use memo'
-  const { begunAt = now, seen } = state.steps.get(step.id) ?? WAITING
+  const { begunAt = now, seen, care } = state.steps.get(step.id) ?? WAITING
   const deadline = expected.deadlines.find(({ putInBy }) => putInBy === step.id)
   const zone = zoneOfStep(open.script, step)
   const { level, ready, dryAt } = underProduct(open, state, step, now)
@@ -113,6 +114,7 @@ function Piece({ open, step, state, expected, now, tell, onCheck }: Props & { st
         <PieceButtons
           due={due}
           drying={dry !== undefined && dry <= now}
+          closed={step.course?.cover === 'foil' && care.every(({ kind }) => kind !== 'opened')}
           now={now}
           onLook={() => onCheck({ stepId: step.id, name: step.about, where })}
           onTell={(event) => tell({ stepId: step.id, ...event })}
@@ -137,14 +139,14 @@ interface TimesProps extends Pick<Props, 'state' | 'now'> {
 function Times({ step, state, deadline, ready, dry, now }: TimesProps) {
   const clockTime = useClockTime()
   const { seen, care } = state.steps.get(step.id) ?? WAITING
-  const [look, touch] = [seen.at(-1), care.at(-1)]
+  const touch = care.at(-1)
   const words = [
     ready !== undefined && (!deadline || ready < deadline.at) ? `near its goal about ${clockTime(ready)}` : '',
     dry === undefined ? '' : dry <= now ? 'drying: apply again, or mist' : `wet until about ${clockTime(dry)}`,
     deadline
       ? `out by ${clockTime(deadline.at)} at the latest${deadline.late > 0 ? `, ${Math.ceil(deadline.late / 60_000)} min before there is a hand for it` : ''}`
       : 'no longest time given',
-    look ? `seen ${look.level} at ${clockTime(look.at)}` : '',
+    seen.length > 0 ? `seen ${seenWords(seen)} at ${clockTime(seen.at(-1)!.at)}` : '',
     touch ? `${CARE_WORDS[touch.kind]} ${clockTime(touch.at)}` : '',
   ]
   return (
@@ -154,16 +156,24 @@ function Times({ step, state, deadline, ready, dry, now }: TimesProps) {
   )
 }
 
+/** The last look: at all of the strand, or at some of it since. */
+function seenWords(seen: StepState['seen']): string {
+  const since = seen.slice(seen.findLastIndex(({ spot }) => spot === undefined))
+  return since.map(({ level, spot }) => (spot ? `${SPOT_WORDS[spot]} ${level}` : `${level}`)).join(', ')
+}
+
 interface ButtonsProps {
   /** When it is to be looked at next, ms. */
   due: number
   drying: boolean
+  /** Whether it lies in a closed foil. */
+  closed: boolean
   now: number
   onLook: () => void
   onTell: (event: { kind: keyof typeof CARE_WORDS; value?: number }) => void
 }
 
-function PieceButtons({ due, drying, now, onLook, onTell }: ButtonsProps) {
+function PieceButtons({ due, drying, closed, now, onLook, onTell }: ButtonsProps) {
   const clockTime = useClockTime()
   const urgent = (yes: boolean) =>
     ({ variant: yes ? 'contained' : 'outlined', color: yes ? 'primary' : 'inherit' }) as const
@@ -171,7 +181,7 @@ function PieceButtons({ due, drying, now, onLook, onTell }: ButtonsProps) {
     <Box
       sx={{
         display: 'grid',
-        gridTemplateColumns: '2fr 1fr 1fr 1fr',
+        gridTemplateColumns: `2fr repeat(${closed ? 4 : 3}, 1fr)`,
         gap: 1,
         mt: 0.75,
         '& button': { minHeight: 52, lineHeight: 1.15, px: 0.5 },
@@ -189,15 +199,14 @@ function PieceButtons({ due, drying, now, onLook, onTell }: ButtonsProps) {
       <Button {...urgent(false)} onClick={() => onTell({ kind: 'warmed', value: WARM_MINUTES })}>
         Warmed {WARM_MINUTES} min
       </Button>
+      {closed && (
+        <Button {...urgent(false)} onClick={() => onTell({ kind: 'opened' })}>
+          Opened
+        </Button>
+      )}
     </Box>
   )
 }
 
 /** How long careful heat on lagging ends usually lasts, min. Common practice. */
 const WARM_MINUTES = 5
-
-/** A piece by its row and place, as the head sheet counts them. */
-function pieceWords(id: string): string {
-  const [, , row, index] = id.split('/')
-  return `row ${Number(row) + 1}, piece ${Number(index) + 1}`
-}

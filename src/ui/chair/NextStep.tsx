@@ -8,7 +8,8 @@ import { taskWords } from '../clock/words'
 import { LINE } from '../theme'
 import { TALL, TALLEST } from './look'
 import type { LiveRun } from './useRun'
-import { useClockTime, running } from './words'
+import { Unplanned } from './Unplanned'
+import { pieceWords, running, useClockTime } from './words'
 
 /**
  * A button that has just taken another's place is not to be hit by a second tap, nor by one that another device was
@@ -71,34 +72,52 @@ export function NextStep({ expected, people, live, now, mayTell }: NextProps) {
 
 /** How many pieces are in, or out. */
 function Counter({ step, live, mayTell }: Pick<NextProps, 'live' | 'mayTell'> & Pick<ExpectedStep, 'step'>) {
-  const { counted, extra } = live.state.steps.get(step.id) ?? WAITING
-  const pieces = step.pieces.length + extra
-  if (pieces === 0) return null
+  const { counted, extra, leftOut } = live.state.steps.get(step.id) ?? WAITING
+  const [adding, setAdding] = useState(false)
+  const planned = step.pieces.filter(({ id }) => !leftOut.includes(id))
+  const pieces = planned.length + extra
+  const coming = step.kind === 'apply' ? planned[counted] : undefined
+  if (step.pieces.length + extra === 0) return null
   return (
-    <Box sx={{ display: 'flex', alignItems: 'center', gap: 2, mt: 1.5 }}>
-      <Typography sx={{ fontSize: '2rem', fontWeight: 600, minWidth: 110 }} aria-live="polite">
-        {counted} / {pieces}
-      </Typography>
+    <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1, mt: 1.5 }}>
+      <Box sx={{ minWidth: 110 }}>
+        <Typography sx={{ fontSize: '2rem', fontWeight: 600, lineHeight: 1.1 }} aria-live="polite">
+          {counted} / {pieces}
+        </Typography>
+        {coming && <Typography color="textSecondary">{pieceWords(coming.id)}</Typography>}
+      </Box>
       {mayTell && (
         <Button
           variant="outlined"
           color="inherit"
-          sx={{ ...TALL, minHeight: 72, flex: 1, fontSize: '1.2rem' }}
+          sx={{ ...TALL, minHeight: 72, flex: '1 1 140px', fontSize: '1.2rem' }}
           disabled={counted >= pieces}
           onClick={() => live.tell({ kind: 'counted', stepId: step.id, value: counted + 1 })}
         >
           One more {step.kind === 'takeOut' ? 'out' : 'in'}
         </Button>
       )}
-      {mayTell && step.kind === 'apply' && (
+      {mayTell && coming && (
         <Button
           variant="outlined"
           color="inherit"
           sx={{ ...TALL, minHeight: 72 }}
-          onClick={() => live.tell({ kind: 'extra', stepId: step.id, value: 1 })}
+          onClick={() => live.tell({ kind: 'leftOut', stepId: step.id, pieceId: coming.id })}
         >
+          Leave it out
+        </Button>
+      )}
+      {mayTell && step.kind === 'apply' && (
+        <Button variant="outlined" color="inherit" sx={{ ...TALL, minHeight: 72 }} onClick={() => setAdding(true)}>
           One not planned
         </Button>
+      )}
+      {adding && (
+        <Unplanned
+          about={step.about}
+          onTell={(piece) => live.tell({ kind: 'extra', stepId: step.id, value: 1, ...piece })}
+          onClose={() => setAdding(false)}
+        />
       )}
     </Box>
   )

@@ -1,4 +1,5 @@
 import {
+  endsOf,
   expectedRun,
   runZones,
   type Deadline,
@@ -30,16 +31,22 @@ export interface ChairView {
   offersWayOut: boolean
   /** What was put in last and not cross-checked yet. */
   toCheck: ScriptStep | undefined
+  /** Lightened hair that is out and that nobody has looked at since. */
+  toRead: ScriptStep[]
   zones: RunZone[]
   /** The zone whose stage is on the small head. */
   zoneOnMap: RunZone | undefined
 }
 
-/** @param now by the visit's clock, ms */
-export function chairView(script: RunScript, state: RunState, now: number): ChairView {
+/**
+ * @param now by the visit's clock, ms
+ * @param personId whose steps the device shows; left out: everybody's
+ */
+export function chairView(script: RunScript, state: RunState, now: number, personId?: string): ChairView {
   const expected = expectedRun(script, state, now)
-  const next = nextSteps(expected.steps)
-  const over = state.endedAt !== undefined || next.length === 0
+  const all = nextSteps(expected.steps)
+  const next = personId === undefined ? all : all.filter((one) => one.personId === personId)
+  const over = state.endedAt !== undefined || all.length === 0
   const late = expected.deadlines.filter((deadline) => deadline.late > 0 && deadline.at - now >= CALL_MS)
   const zones = runZones(script, state)
   return {
@@ -50,6 +57,7 @@ export function chairView(script: RunScript, state: RunState, now: number): Chai
     late,
     offersWayOut: !over && (late.length > 0 || expected.behind >= OFFER_FROM_MS),
     toCheck: lastUnchecked(script, state),
+    toRead: outAndUnread(script, state),
     zones,
     zoneOnMap:
       zones.findLast(({ status }) => status !== 'waiting' && status !== 'out') ??
@@ -68,4 +76,13 @@ const lastUnchecked = (script: RunScript, state: RunState): ScriptStep | undefin
   script.steps.findLast(({ id, kind, pieces }) => {
     const step = state.steps.get(id)
     return kind === 'apply' && pieces.length > 1 && step?.status === 'done' && !step.crossChecked
+  })
+
+/** What was lightened and is out: it is looked at once it is rinsed and roughly dry, before what comes next. */
+const outAndUnread = (script: RunScript, state: RunState): ScriptStep[] =>
+  script.steps.filter(({ id, kind, lift = [] }) => {
+    const seen = state.steps.get(id)?.seen ?? []
+    const outs = endsOf(script, id).map((end) => state.steps.get(end))
+    const out = Math.max(...outs.map((one) => (one?.status === 'done' ? one.endedAt! : Infinity)))
+    return kind === 'apply' && lift.length > 0 && Number.isFinite(out) && seen.every(({ at }) => at < out)
   })

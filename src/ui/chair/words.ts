@@ -1,4 +1,4 @@
-import type { Incident } from '@/core/model'
+import type { Incident, StrandSpot } from '@/core/model'
 import { useUnits } from '../hooks/useUnits'
 
 /** The device's time of day, as the salon tells it. */
@@ -27,4 +27,13 @@ export const INCIDENT_WORDS: Record<Incident, { name: string; mend: string }> = 
   },
   breakage: { name: 'Hair breaks or stretches', mend: 'Rinse that area now. No more lightener there. Record it.' },
   other: { name: 'Something else', mend: 'Write down what happened.' },
+}
+
+/** Where along a strand something is seen. */
+export const SPOT_WORDS: Record<StrandSpot, string> = { scalpEnd: 'root', middle: 'middle', ends: 'ends' }
+
+/** A piece by its row and place, as the head sheet counts them. */
+export function pieceWords(id: string): string {
+  const [, , row, index] = id.split('/')
+  return `row ${Number(row) + 1}, piece ${Number(index) + 1}`
 }

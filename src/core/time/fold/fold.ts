@@ -16,11 +16,13 @@ import {
   hairAfterCut,
   hairAt,
   liftGoalOf,
+  STRAND_SPOTS,
   type Band,
   type Canvas,
   type FaltoPlan,
   type HairState,
   type Selection,
+  type StrandSpot,
   type Stage,
 } from '../../model'
 import { hairsByCell, hairsOfCells, takesAll, type Piece } from '../../placement/foils'
@@ -50,6 +52,8 @@ export interface CameLevel {
   zoneId: string
   formulaId: string
   level: number
+  /** Where the strand came out uneven: its thirds from the scalp on. */
+  bands?: readonly { spot: StrandSpot; level: number }[] | undefined
 }
 
 /**
@@ -156,8 +160,8 @@ function takesByCell(
     const further = furtherAlong(pieces)
     for (const piece of pieces) {
       if (piece.along || came?.leftOut.has(piece.id)) continue
-      const applications = [piece, ...(further.get(piece.id) ?? [])].map((one) =>
-        applicationOf(recipes.get(one.formulaId)!, one, on, cameOf(came, zone, one)),
+      const applications = [piece, ...(further.get(piece.id) ?? [])].flatMap((one) =>
+        applicationsOf(recipes.get(one.formulaId)!, one, on, cameOf(came, zone, one)),
       )
       const work = workOf(applications, piece.select, whole)
       const { cells, hairs: taken } = hairsByCell(head, piece)
@@ -202,19 +206,27 @@ function furtherAlong(pieces: readonly Piece[]): Map<string, Piece[]> {
 
 const nameOf = ({ recipe, goal, fromCm, toCm }: Application): string => `${recipe.formula.id} ${goal} ${fromCm} ${toCm}`
 
-const cameOf = (came: FoldOptions['came'], { zoneId }: ZoneResult, { formulaId }: Piece): number | undefined =>
-  came?.levels.find((one) => one.zoneId === zoneId && one.formulaId === formulaId)?.level
+const cameOf = (came: FoldOptions['came'], { zoneId }: ZoneResult, { formulaId }: Piece): CameLevel | undefined =>
+  came?.levels.find((one) => one.zoneId === zoneId && one.formulaId === formulaId)
 
-function applicationOf(recipe: Recipe, { fromCm, toCm }: Piece, on: string, came: number | undefined): Application {
+/** What a piece puts on its stretch; where it came out uneven, on each third of it. */
+function applicationsOf(recipe: Recipe, piece: Piece, on: string, came: CameLevel | undefined): Application[] {
   const step = (cm: number) => Math.round(cm / STRETCH_STEP_CM) * STRETCH_STEP_CM
-  return {
+  const [from, to] = [piece.fromCm, Math.min(piece.toCm, piece.hairLength)]
+  const at = (share: number) => (share === 1 ? step(piece.toCm) : step(from + share * (to - from)))
+  const application = (goal: number, first: number, last: number): Application => ({
     recipe,
-    goal: came ?? liftGoalOf(recipe.formula),
+    goal,
     seen: came !== undefined,
-    fromCm: step(fromCm),
-    toCm: step(toCm),
+    fromCm: at(first),
+    toCm: at(last),
     on,
-  }
+  })
+  if (!came?.bands?.length) return [application(came?.level ?? liftGoalOf(recipe.formula), 0, 1)]
+  return STRAND_SPOTS.map((spot, i) => {
+    const level = came.bands!.find((band) => band.spot === spot)?.level ?? came.level
+    return application(level, i / STRAND_SPOTS.length, (i + 1) / STRAND_SPOTS.length)
+  })
 }
 
 interface CellFold {

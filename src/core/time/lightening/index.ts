@@ -37,6 +37,5 @@ export {
   type SidesOf,
   type SpotResult,
   type Stay,
-  type StrandSpot,
 } from './service'
 export { colouredAfter, exposureForLevel, levelAfter, strainOf, type StrandPlace } from './strand'

@@ -4,12 +4,14 @@ import { lengthRegionAt, placeFromMap, RIM_FROM_S, type Head } from '../../scalp
 import {
   isLightener,
   liftGoalOf,
+  STRAND_SPOTS,
   type Band,
   type FaltoPlan,
   type HairState,
   type LengthRegion,
   type Place,
   type ProductKind,
+  type StrandSpot,
 } from '../../model'
 import { MAP, pointCount, STRIDE, type Piece } from '../../placement/foils'
 import { LIGHTENER_LIFE_MINUTES, type Range } from '../../placement/quantity'
@@ -28,10 +30,6 @@ import {
 import { driesAfter, exposureOf, fullRate, reappliedAt, sumAt, type Course, type CourseEvent } from './course'
 import { mixRate } from './lift'
 import { colouredAfter, exposureForLevel, levelAfter, strainOf, worksBy, type StrandPlace } from './strand'
-
-/** Where along a strand a piece is looked at. */
-export const STRAND_SPOTS = ['scalpEnd', 'middle', 'ends'] as const
-export type StrandSpot = (typeof STRAND_SPOTS)[number]
 
 /** When a piece got its product and lost it, min; how old its bowl was and how strong, and what was done meanwhile. */
 export interface PieceTimes {
@@ -97,8 +95,11 @@ export interface ServiceProcess {
   after: (piece: Piece, times: PieceTimes) => SpotResult[]
   /** What a piece is treated with, in the middle of the stretch that gets product. */
   course: (piece: Piece, bowlAgeMinutes: number, vol: number) => Omit<Course, 'events'>
-  /** Mean level along the stretch after some minutes of product at full strength, see {@link FullStrength}. */
-  levelAtFullStrength: (piece: Piece, vol: number, minutes: number) => number
+  /**
+   * Level after some minutes of product at full strength, see {@link FullStrength}: at a spot, or in the mean along the
+   * stretch.
+   */
+  levelAtFullStrength: (piece: Piece, vol: number, minutes: number, spot?: StrandSpot) => number
 }
 
 /** Hair that a piece goes on: one of the kinds that it meets there, and its share of them, 0…1. */
@@ -161,9 +162,10 @@ export function createProcess(
       const { events: _none, ...course } = courseOf(bench, piece, { distanceCm, bowlAgeMinutes, vol })
       return course
     },
-    levelAtFullStrength: (piece, vol, minutes) => {
+    levelAtFullStrength: (piece, vol, minutes, spot) => {
       const lift = maximumLift(bench.recipeFor(piece))
-      const levels = bench.spotsOf(piece).map(({ distanceCm, places }) => {
+      const spots = bench.spotsOf(piece).filter((one) => spot === undefined || one.spot === spot)
+      const levels = spots.map(({ distanceCm, places }) => {
         const rate = fullRate(courseOf(bench, piece, { distanceCm, bowlAgeMinutes: 0, vol }))
         return meanOver(places, (place) => levelAfter(place, minutes * rate, lift)).expected
       })

@@ -1,19 +1,22 @@
 import { reappliedBy } from '../schedule'
-import type { Incident, KeptRunEvent, ReplannedStep, RunEvent } from '../../model'
+import type { Incident, KeptRunEvent, ReplannedStep, RunEvent, StrandSpot } from '../../model'
 
 /** One step as it went so far; times ms. */
 export interface StepState {
   status: 'waiting' | 'begun' | 'done' | 'skipped'
   begunAt: number | undefined
   endedAt: number | undefined
-  /** Pieces counted in or out, and how many were not planned. */
+  /** Pieces counted in or out, how many were not planned, with where they are and what went on them, g, where told. */
   counted: number
   extra: number
+  unplanned: readonly { place: string; grams: number | undefined }[]
+  /** Planned pieces that were not put in. */
+  leftOut: readonly string[]
   /** What combing through its section for gaps found. */
   crossChecked: { note: string; at: number } | undefined
   /** Levels read on its hair, and what was done to it meanwhile. */
-  seen: { level: number; at: number }[]
-  care: { kind: 'reapplied' | 'misted' | 'warmed'; at: number; minutes: number | undefined }[]
+  seen: { level: number; at: number; spot: StrandSpot | undefined }[]
+  care: { kind: 'reapplied' | 'misted' | 'warmed' | 'opened'; at: number; minutes: number | undefined }[]
 }
 
 /** What is so of a formula's bowls. */
@@ -54,6 +57,8 @@ export const WAITING: StepState = {
   endedAt: undefined,
   counted: 0,
   extra: 0,
+  unplanned: [],
+  leftOut: [],
   crossChecked: undefined,
   seen: [],
   care: [],
@@ -120,7 +125,8 @@ export function foldRun(events: readonly (KeptRunEvent | RunEvent)[]): RunState 
   return { steps, bowls, handed, replanned, joined, delays, incidents, startedAt, endedAt, last, clock }
 }
 
-function stepAfter(step: StepState, { kind, value = 0, note = '' }: RunEvent, at: number): StepState {
+function stepAfter(step: StepState, event: RunEvent, at: number): StepState {
+  const { kind, value = 0, note = '', spot, pieceId, grams } = event
   const begun = { status: step.status === 'waiting' ? ('begun' as const) : step.status, begunAt: step.begunAt ?? at }
   switch (kind) {
     case 'begun':
@@ -132,13 +138,16 @@ function stepAfter(step: StepState, { kind, value = 0, note = '' }: RunEvent, at
     case 'counted':
       return { ...step, ...begun, counted: Math.max(step.counted, value) }
     case 'extra':
-      return { ...step, ...begun, extra: step.extra + value }
+      return { ...step, ...begun, extra: step.extra + value, unplanned: [...step.unplanned, { place: note, grams }] }
+    case 'leftOut':
+      return pieceId === undefined ? step : { ...step, leftOut: [...new Set([...step.leftOut, pieceId])] }
     case 'crossChecked':
       return { ...step, crossChecked: { note, at } }
     case 'seen':
-      return { ...step, seen: [...step.seen, { level: value, at }] }
+      return { ...step, seen: [...step.seen, { level: value, at, spot }] }
     case 'reapplied':
     case 'misted':
+    case 'opened':
       return { ...step, care: [...step.care, { kind, at, minutes: undefined }] }
     case 'warmed':
       return { ...step, care: [...step.care, { kind, at, minutes: value }] }

@@ -1,17 +1,25 @@
-import { byId, type RunFormula } from '../../model'
+import { byId, STRAND_SPOTS, type RunFormula, type StrandSpot } from '../../model'
 import type { TaskKind } from '../schedule'
 import { roundToTenth } from '../../units'
-import { WAITING, type RunState } from './fold'
+import { WAITING, type RunState, type StepState } from './fold'
 import { endsOf, zoneOfStep, type RunScript, type ScriptStep } from './script'
-import { underProduct } from './underProduct'
+import { underProduct, type UnderProduct } from './underProduct'
 
 /** What was planned against what came of it. Minutes; null where a step was skipped or never ended. */
 export interface RunOutcome {
   planned: number
   actual: number | null
   steps: { id: string; kind: TaskKind; about: string; planned: number; actual: number | null; skipped: boolean }[]
+  /** What was put in beside the plan, and how many planned pieces were not. */
+  pieces: { about: string; unplanned: StepState['unplanned']; leftOut: number }[]
   /** Levels that were read, against the range expected when the hair comes out. */
-  levels: { about: string; seen: number; minute: number; expected: { low: number; high: number } | null }[]
+  levels: {
+    about: string
+    seen: number
+    spot: StrandSpot | undefined
+    minute: number
+    expected: { low: number; high: number } | null
+  }[]
 }
 
 const MINUTE = 60_000
@@ -37,12 +45,17 @@ export function runOutcome(script: RunScript, state: RunState): RunOutcome {
         skipped: status === 'skipped',
       }
     }),
+    pieces: steps.flatMap(({ id, about }) => {
+      const { unplanned, leftOut: left } = state.steps.get(id) ?? WAITING
+      return unplanned.length + left.length > 0 ? [{ about, unplanned, leftOut: left.length }] : []
+    }),
     levels: steps.flatMap((step) => {
       const zone = zoneOfStep(script, step)
       const { seen, begunAt = 0 } = state.steps.get(step.id) ?? WAITING
-      return seen.map(({ level, at }) => ({
+      return seen.map(({ level, at, spot }) => ({
         about: step.about,
         seen: level,
+        spot,
         minute: (at - begunAt) / MINUTE,
         expected: zone ? { low: zone.level.low, high: zone.level.high } : null,
       }))
@@ -62,6 +75,8 @@ export interface LevelToConfirm {
   seen: number | undefined
   /** What is proposed: what was seen, else what was expected, to half a level. */
   proposed: number
+  /** The same along the strand; none where that is not known. */
+  bands: { spot: StrandSpot; expected: number; seen: number | undefined; proposed: number }[]
 }
 
 /** The new hair, zone by zone, where product lifted it. Zones whose steps were all skipped are left out. */
@@ -76,16 +91,16 @@ export function levelsToConfirm(
     )
     if (putIn.length === 0) return []
     const readings = putIn.flatMap(({ id }) => state.steps.get(id)!.seen).sort((a, b) => a.at - b.at)
-    const levels = putIn.flatMap((step) => {
+    const found = putIn.map((step) => {
       const outs = endsOf(script, step.id).map((out) => byId(script.steps, out))
       const begun = outs.flatMap(({ id }) => state.steps.get(id)?.begunAt ?? [])
       const out = begun.length > 0 ? Math.min(...begun) : (state.endedAt ?? state.steps.get(step.id)!.endedAt!)
-      const { level } = underProduct({ script, formulas }, state, step, out - 1000 * laterThanFirst(step, outs))
-      return level ? [level.expected] : []
+      return underProduct({ script, formulas }, state, step, out - 1000 * laterThanFirst(step, outs))
     })
+    const levels = found.flatMap(({ level }) => (level ? [level.expected] : []))
     if (levels.length === 0) return []
-    const expected = levels.reduce((sum, level) => sum + level, 0) / levels.length
-    const seen = readings.at(-1)?.level
+    const expected = meanOf(levels)
+    const seen = readings.findLast(({ spot }) => spot === undefined)?.level
     return [
       {
         stageId: zone.stageId,
@@ -95,11 +110,26 @@ export function levelsToConfirm(
         meant: zone.goal,
         expected: roundToTenth(expected),
         seen,
-        proposed: seen ?? Math.round(2 * expected) / 2,
+        proposed: seen ?? toHalf(expected),
+        bands: bandsOf(found, readings),
       },
     ]
   })
 }
+
+/** Each spot as it was read there last, else as all of the strand was, else as expected. */
+function bandsOf(found: readonly Pick<UnderProduct, 'bySpot'>[], readings: StepState['seen']): LevelToConfirm['bands'] {
+  return STRAND_SPOTS.flatMap((spot) => {
+    const levels = found.flatMap(({ bySpot }) => bySpot.flatMap((one) => (one.spot === spot ? [one.level] : [])))
+    if (levels.length === 0) return []
+    const seen = readings.findLast((one) => one.spot === spot || one.spot === undefined)?.level
+    const expected = meanOf(levels)
+    return [{ spot, expected: roundToTenth(expected), seen, proposed: seen ?? toHalf(expected) }]
+  })
+}
+
+const meanOf = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0) / values.length
+const toHalf = (level: number): number => Math.round(2 * level) / 2
 
 /** By how much less a step's pieces sit than its first one on average, s: they come out faster than they went in. */
 function laterThanFirst({ pieces }: ScriptStep, outs: readonly ScriptStep[]): number {
@@ -110,10 +140,11 @@ function laterThanFirst({ pieces }: ScriptStep, outs: readonly ScriptStep[]): nu
   return shift.reduce((sum, one) => sum + one, 0) / Math.max(1, shift.length)
 }
 
-/** Pieces that a visit left out, because their steps were skipped. */
+/** Pieces that a visit left out: themselves, or because their steps were skipped. */
 export const leftOut = ({ steps }: RunScript, state: RunState): Set<string> =>
   new Set(
-    steps.flatMap(({ id, kind, pieces }) =>
-      kind === 'apply' && state.steps.get(id)?.status === 'skipped' ? pieces.map((piece) => piece.id) : [],
-    ),
+    steps.flatMap(({ id, kind, pieces }) => {
+      const { status, leftOut } = state.steps.get(id) ?? WAITING
+      return kind === 'apply' && status === 'skipped' ? pieces.map((piece) => piece.id) : leftOut
+    }),
   )

@@ -42,15 +42,16 @@ export interface Expected {
   causes: Cause[]
 }
 
-/** What a step takes, s, with the pieces that were not planned. */
+/** What a step takes, s, with the pieces that were not planned and without those that were left out. */
 export function secondsOf(script: RunScript, { steps }: Pick<RunState, 'steps'>, step: ScriptStep): number {
-  const { extra } = steps.get(step.id) ?? WAITING
-  if (step.kind === 'apply' && extra > 0) return step.seconds + (extra * step.seconds) / Math.max(1, step.pieces.length)
+  const more = (id: string) => {
+    const { extra, leftOut } = steps.get(id) ?? WAITING
+    return extra - leftOut.length
+  }
+  if (step.kind === 'apply') return step.seconds + (more(step.id) * step.seconds) / Math.max(1, step.pieces.length)
   if (step.kind !== 'takeOut') return step.seconds
-  return (
-    step.seconds +
-    TAKE_OUT_SECONDS * putInBefore(script, step.id).reduce((sum, from) => sum + (steps.get(from)?.extra ?? 0), 0)
-  )
+  const put = putInBefore(script, step.id)
+  return Math.max(0, step.seconds + TAKE_OUT_SECONDS * put.reduce((sum, id) => sum + more(id), 0))
 }
 
 /** Until when somebody is held up, ms; whoever came later is not. */

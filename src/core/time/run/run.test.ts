@@ -3,9 +3,9 @@ import { byId, type KeptRunEvent, type RunEvent, type RunFormula } from '../../m
 import { fullStrengthOf } from '../lightening'
 import { ALONE, ASSISTANT } from '../schedule'
 import { planWith } from '../../../../tests/support/plan'
-import { expectedRun, foldRun, levelsToConfirm, runOutcome, runZones, scriptFor, shownAt, underProduct } from '.'
+import { expectedRun, foldRun, levelsToConfirm, runOutcome, scriptFor, shownAt, underProduct } from '.'
 import { computeStages } from '../../../../tests/support/planner'
-import { event, minutes, START } from '../../../../tests/support/runEvents'
+import { asPlannedIn, event, minutes, START } from '../../../../tests/support/runEvents'
 
 const plan = planWith({ only: ['frontLeft', 'frontRight'] })
 const script = scriptFor(plan, computeStages(plan), { crew: { ...ALONE, people: [...ALONE.people, ASSISTANT] } })
@@ -15,12 +15,7 @@ const formulas: RunFormula[] = [
   { id: 'A', product: 'Lightener', workingLifeMinutes: 45, developerVol: 20, swatch: '#888888' },
 ]
 
-/** Everything as planned up to a minute. */
-const asPlanned = (until: number): RunEvent[] =>
-  script.steps.flatMap(({ id, start, seconds }) => [
-    ...(start <= 60 * until ? [event('begun', START + 1000 * start, { stepId: id })] : []),
-    ...(start + seconds <= 60 * until ? [event('done', START + 1000 * (start + seconds), { stepId: id })] : []),
-  ])
+const asPlanned = (until: number) => asPlannedIn(script, until)
 
 describe('a log', () => {
   it('says what is begun, done, counted and seen, and when', () => {
@@ -37,8 +32,10 @@ describe('a log', () => {
       endedAt: minutes(5),
       counted: 3,
       extra: 0,
+      unplanned: [],
+      leftOut: [],
       crossChecked: undefined,
-      seen: [{ level: 7.5, at: minutes(6) }],
+      seen: [{ level: 7.5, at: minutes(6), spot: undefined }],
       care: [],
     })
     expect(state.startedAt).toBe(minutes(0))
@@ -119,7 +116,13 @@ describe('what came of it', () => {
     expect(outcome.steps.find(({ id }) => id === first.id)).toMatchObject({ actual: null, skipped: true })
     expect(outcome.steps.find(({ id }) => id === putIn.id)).toMatchObject({ actual: null, skipped: false })
     expect(outcome.levels).toEqual([
-      { about: putIn.about, seen: 7.5, minute: 20, expected: { low: expect.any(Number), high: expect.any(Number) } },
+      {
+        about: putIn.about,
+        seen: 7.5,
+        spot: undefined,
+        minute: 20,
+        expected: { low: expect.any(Number), high: expect.any(Number) },
+      },
     ])
   })
 })
@@ -352,20 +355,6 @@ describe('hair under product', () => {
     // Half the peroxide lifts by its square root: MODEL §5, n = 0.5.
     expect(under([changed(-1)], 20).speed.factor).toBeCloseTo(Math.SQRT1_2, 6)
     expect(under([changed(5)], 20).speed.factor).toBe(1)
-  })
-})
-
-describe('zones on the head', () => {
-  it('wait, go on, sit, come out and are out, in this order', () => {
-    const zone = script.zones.find(({ zoneId }) => putIn.id.includes(`/${zoneId}/`))!
-    const order = ['waiting', 'goingOn', 'sitting', 'comingOut', 'out']
-    let last = 0
-    for (let minute = 0; minute < 200; minute++) {
-      const status = runZones(script, foldRun(asPlanned(minute))).find(({ zoneId }) => zoneId === zone.zoneId)!.status
-      expect(order.indexOf(status)).toBeGreaterThanOrEqual(last)
-      last = order.indexOf(status)
-    }
-    expect(order[last]).toBe('out')
   })
 })
 

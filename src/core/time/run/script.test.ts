@@ -1,7 +1,8 @@
 import { planWith } from '../../../../tests/support/plan'
 import { computeStages } from '../../../../tests/support/planner'
+import { asPlannedIn } from '../../../../tests/support/runEvents'
 import { ALONE } from '../schedule'
-import { scriptFor } from '.'
+import { foldRun, runZones, scriptFor } from '.'
 
 const plan = planWith({ only: ['frontLeft', 'frontRight'] })
 const script = scriptFor(plan, computeStages(plan), { crew: ALONE })
@@ -19,5 +20,21 @@ describe('a pinned visit', () => {
       // Lightener counts from when a foil is closed, so they follow each other by what each takes.
       pieces.slice(1).forEach(({ at }, i) => expect(at).toBeGreaterThan(pieces[i]!.at))
     }
+  })
+})
+
+describe('zones on the head', () => {
+  it('wait, go on, sit, come out and are out, in this order', () => {
+    const [zone] = script.zones
+    const order = ['waiting', 'goingOn', 'sitting', 'comingOut', 'out']
+    let last = 0
+    for (let minute = 0; minute < 200; minute++) {
+      const status = runZones(script, foldRun(asPlannedIn(script, minute))).find(
+        ({ zoneId }) => zoneId === zone!.zoneId,
+      )!.status
+      expect(order.indexOf(status)).toBeGreaterThanOrEqual(last)
+      last = order.indexOf(status)
+    }
+    expect(order[last]).toBe('out')
   })
 })

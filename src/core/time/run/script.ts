@@ -1,4 +1,4 @@
-import { byId, lighteningLetters, type Caution, type FaltoPlan } from '../../model'
+import { byId, lighteningLetters, STRAND_SPOTS, type Caution, type FaltoPlan, type StrandSpot } from '../../model'
 import { processOf } from '../fold'
 import { driesAfter, type Course, type ServiceProcess } from '../lightening'
 import {
@@ -33,6 +33,8 @@ export interface ScriptStep {
    * minutes under product; empty where nothing lifts.
    */
   lift?: { minute: number; level: number }[] | undefined
+  /** The same at each spot of the strand; missing where nothing lifts, and in visits pinned before it was kept. */
+  liftAt?: Record<StrandSpot, { minute: number; level: number }[]> | undefined
   /**
    * What its pieces that lift are treated with, from a bowl of their mean age, and the formula of the first of them;
    * missing where nothing lifts, and in visits that were pinned before it was kept.
@@ -99,6 +101,11 @@ function courseIn(process: ServiceProcess, lifting: readonly ServedPiece[]): Scr
   )
 }
 
+const liftBySpot = (process: ServiceProcess, lifting: readonly ServedPiece[]) =>
+  Object.fromEntries(
+    STRAND_SPOTS.map((spot) => [spot, liftOf(process, lifting, spot)]),
+  ) as Required<ScriptStep>['liftAt']
+
 /** Cautions of a visit that passes a label's longest time, one a formula, told with where it passes it most. */
 export function pastLabels(
   { conflicts = [] }: Pick<RunScript, 'conflicts'>,
@@ -142,6 +149,7 @@ export function scriptFor(plan: FaltoPlan, computed: ComputedStages, options: Cl
           ...starts.get(id)!,
           driesAfter: driesIn(process, lifting),
           lift: liftOf(process, lifting),
+          ...(lifting.length > 0 && { liftAt: liftBySpot(process, lifting) }),
           course: courseIn(process, lifting),
           pieces: pieces.map(({ piece, on }, i) => ({
             id: piece.id,

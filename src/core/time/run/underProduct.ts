@@ -1,7 +1,8 @@
 import { readAlong } from '../../numeric'
-import type { RunFormula } from '../../model'
+import { STRAND_SPOTS, type RunFormula, type StrandSpot } from '../../model'
 import {
   dilutionFactor,
+  driesAfter,
   EVERY_MINUTE,
   fullStrengthOf,
   HEAT_CELSIUS,
@@ -12,7 +13,7 @@ import {
 } from '../lightening'
 import { combinedSigma, rangeOf, type Range } from '../../placement/quantity'
 import { WAITING, type RunState } from './fold'
-import { leadOf, zoneOfStep, type RunScript, type ScriptStep } from './script'
+import { endsOf, leadOf, zoneOfStep, type RunScript, type ScriptStep } from './script'
 import { READING_LEVELS } from './constants'
 
 /** The hair of one step while it is under product. */
@@ -22,6 +23,8 @@ export interface UnderProduct {
    * lifts.
    */
   level: Range | undefined
+  /** The same, as expected, spot by spot of its strands; none where that is not known. */
+  bySpot: { spot: StrandSpot; level: number }[]
   /** When it has dried to where it is wetted or applied again, ms; undefined where that does not matter. */
   dryAt: number | undefined
   /** When it should be near its goal, ms; undefined where its curve does not get there. */
@@ -51,14 +54,19 @@ export function underProduct(
   const zone = zoneOfStep(script, step)
   const { begunAt = now, seen, care } = state.steps.get(step.id) ?? WAITING
   const on = begunAt + 1000 * (leadOf(step)?.at ?? 0)
-  const wetAt = Math.max(on, ...care.flatMap(({ kind, at }) => (kind === 'warmed' ? [] : [at])))
-  const dryAt = typeof step.driesAfter === 'number' ? wetAt + step.driesAfter * MINUTE : undefined
+  const wetAt = Math.max(on, ...care.flatMap(({ kind, at }) => (kind === 'warmed' || kind === 'opened' ? [] : [at])))
+  const dries =
+    care.some(({ kind }) => kind === 'opened') && step.course ? driesAfter(step.course, 'open') : step.driesAfter
+  const dryAt = typeof dries === 'number' ? wetAt + dries * MINUTE : undefined
   const planned = { factor: strengthOf(formulas, state, step, begunAt), sigma: SIGMA }
   const { lift: curve = [] } = step
-  if (!zone || curve.length === 0) return { level: undefined, ready: undefined, dryAt, speed: planned }
+  if (!zone || curve.length === 0) return { level: undefined, bySpot: [], ready: undefined, dryAt, speed: planned }
   const strength = strengthSince(state, step, on)
-  const worked = (at: number) => strength.after(Math.max(0, at - on) / MINUTE)
-  const speed = seen.reduce((known, { level, at }) => learnt(known, curve, level, worked(at)), planned)
+  // A look after it came out shows what it came to by then.
+  const off = Math.min(...endsOf(script, step.id).map((end) => state.steps.get(end)?.begunAt ?? Infinity))
+  const worked = (at: number) => strength.after(Math.max(0, Math.min(at, off) - on) / MINUTE)
+  const curveAt = (spot: StrandSpot | undefined) => (spot && step.liftAt?.[spot]) || curve
+  const speed = seen.reduce((known, { level, at, spot }) => learnt(known, curveAt(spot), level, worked(at)), planned)
   const minutes = worked(now)
   const { low, high } = rangeOf(speed.factor, 0, speed.sigma)
   const near = minuteFor(curve, zone.goal - NEAR_ENOUGH)
@@ -68,6 +76,9 @@ export function underProduct(
       expected: levelAt(curve, minutes * speed.factor),
       high: levelAt(curve, minutes * high),
     },
+    bySpot: step.liftAt
+      ? STRAND_SPOTS.map((spot) => ({ spot, level: levelAt(curveAt(spot), minutes * speed.factor) }))
+      : [],
     dryAt,
     ready: near === undefined ? undefined : timeAt(on, strength.until(near / speed.factor)),
     speed,
@@ -97,6 +108,8 @@ function strengthSince({ bowls, steps }: RunState, step: ScriptStep, on: number)
         ]
       case 'misted':
         return [{ at: since, kind: 'mist' }]
+      case 'opened':
+        return [{ at: since, kind: 'cover', cover: 'open' }]
       case 'warmed':
         return [
           { at: since, kind: 'heat', celsius: HEAT_CELSIUS },

@@ -1,4 +1,4 @@
-import { activeVariant, byId, lighteningLetters, liftGoalOf, type FaltoPlan } from '../../model'
+import { activeVariant, byId, lighteningLetters, liftGoalOf, type FaltoPlan, type StrandSpot } from '../../model'
 import type { Range } from '../../placement/quantity'
 import { minutesFromSeconds } from '../../units'
 import { reappliedAt, type PieceTimes, type ServiceProcess, type SpotResult } from '../lightening'
@@ -192,10 +192,14 @@ const followedOf = <T>(all: readonly T[]): T[] =>
   all.filter((_, i) => all.length <= CURVE_PIECES || i % Math.ceil(all.length / CURVE_PIECES) === 0)
 
 /**
- * Mean level of some pieces that lift, by minutes of product at full strength, up to the longest time of any; empty
- * where there are none.
+ * Mean level of some pieces that lift, by minutes of product at full strength, up to the longest time of any, at a spot
+ * or along all of it; empty where there are none.
  */
-export function liftOf(process: ServiceProcess, lifting: readonly ServedPiece[]): { minute: number; level: number }[] {
+export function liftOf(
+  process: ServiceProcess,
+  lifting: readonly ServedPiece[],
+  spot?: StrandSpot,
+): { minute: number; level: number }[] {
   const followed = followedOf(lifting)
   const most = minutesFromSeconds(Math.max(0, ...followed.map((served) => served.most)))
   if (most === 0) return []
@@ -204,7 +208,7 @@ export function liftOf(process: ServiceProcess, lifting: readonly ServedPiece[])
     return {
       minute,
       level:
-        followed.reduce((sum, { piece, vol }) => sum + process.levelAtFullStrength(piece, vol, minute), 0) /
+        followed.reduce((sum, { piece, vol }) => sum + process.levelAtFullStrength(piece, vol, minute, spot), 0) /
         followed.length,
     }
   })
