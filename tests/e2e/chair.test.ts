@@ -302,6 +302,7 @@ describe('at the chair', () => {
     await inStep(page)
     expect((await logOf(id)).at(-1)).toMatchObject({ kind: 'incident', incident: 'burning' })
     const watching = await chair(id, juno)
-    expect(await watching.$$('button')).toHaveLength(0)
+    // Whose steps a device shows is anybody's to choose.
+    expect(await watching.$$('section button')).toHaveLength(0)
   })
 })
