@@ -158,7 +158,12 @@ function Times({ step, state, deadline, ready, dry, now }: TimesProps) {
 
 /** The last look: at all of the strand, or at some of it since. */
 function seenWords(seen: StepState['seen']): string {
-  const since = seen.slice(Math.max(0, seen.findLastIndex(({ spot }) => spot === undefined)))
+  const since = seen.slice(
+    Math.max(
+      0,
+      seen.findLastIndex(({ spot }) => spot === undefined),
+    ),
+  )
   return since.map(({ level, spot }) => (spot ? `${SPOT_WORDS[spot]} ${level}` : `${level}`)).join(', ')
 }
 

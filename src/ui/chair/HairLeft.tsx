@@ -49,7 +49,7 @@ function ZoneLeft({
 }) {
   return (
     <Box
-      sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 176px', alignItems: 'center', gap: 1, py: 0.5 }}
+      sx={{ display: 'grid', gridTemplateColumns: 'minmax(0, 1fr) 176px', alignItems: 'start', gap: 1, py: 0.5 }}
       role="group"
       aria-label={`${zone.name}, ${zone.formulaId}`}
     >

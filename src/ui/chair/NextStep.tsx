@@ -79,8 +79,8 @@ function Counter({ step, live, mayTell }: Pick<NextProps, 'live' | 'mayTell'> & 
   const coming = step.kind === 'apply' ? planned[counted] : undefined
   if (step.pieces.length + extra === 0) return null
   return (
-    <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', gap: 1, mt: 1.5 }}>
-      <Box sx={{ minWidth: 110 }}>
+    <Box sx={{ display: 'grid', gridTemplateColumns: 'repeat(2, 1fr)', alignItems: 'center', gap: 1, mt: 1.5 }}>
+      <Box>
         <Typography sx={{ fontSize: '2rem', fontWeight: 600, lineHeight: 1.1 }} aria-live="polite">
           {counted} / {pieces}
         </Typography>
@@ -90,27 +90,28 @@ function Counter({ step, live, mayTell }: Pick<NextProps, 'live' | 'mayTell'> & 
         <Button
           variant="outlined"
           color="inherit"
-          sx={{ ...TALL, minHeight: 72, flex: '1 1 140px', fontSize: '1.2rem' }}
+          sx={{ ...TALL, minHeight: 72, fontSize: '1.2rem' }}
           disabled={counted >= pieces}
           onClick={() => live.tell({ kind: 'counted', stepId: step.id, value: counted + 1 })}
         >
           One more {step.kind === 'takeOut' ? 'out' : 'in'}
         </Button>
       )}
-      {mayTell && coming && (
-        <Button
-          variant="outlined"
-          color="inherit"
-          sx={{ ...TALL, minHeight: 72 }}
-          onClick={() => live.tell({ kind: 'leftOut', stepId: step.id, pieceId: coming.id })}
-        >
-          Leave it out
-        </Button>
-      )}
       {mayTell && step.kind === 'apply' && (
-        <Button variant="outlined" color="inherit" sx={{ ...TALL, minHeight: 72 }} onClick={() => setAdding(true)}>
-          One not planned
-        </Button>
+        <>
+          <Button
+            variant="outlined"
+            color="inherit"
+            sx={TALL}
+            disabled={!coming}
+            onClick={() => coming && live.tell({ kind: 'leftOut', stepId: step.id, pieceId: coming.id })}
+          >
+            Leave it out
+          </Button>
+          <Button variant="outlined" color="inherit" sx={TALL} onClick={() => setAdding(true)}>
+            One not planned
+          </Button>
+        </>
       )}
       {adding && (
         <Unplanned

@@ -57,7 +57,7 @@ export function chairView(script: RunScript, state: RunState, now: number, perso
     late,
     offersWayOut: !over && (late.length > 0 || expected.behind >= OFFER_FROM_MS),
     toCheck: lastUnchecked(script, state),
-    toRead: outAndUnread(script, state),
+    toRead: state.endedAt === undefined ? outAndUnread(script, state) : [],
     zones,
     zoneOnMap:
       zones.findLast(({ status }) => status !== 'waiting' && status !== 'out') ??

@@ -253,7 +253,7 @@ const TRUSTED: { value: Skill; label: string }[] = [
 function AssistantFields({ what, onChange }: { what: WhatIf; onChange: (part: Partial<WhatIf>) => void }) {
   return (
     <>
-      <Box sx={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 1 }}>
+      <Box sx={{ display: 'grid', gridTemplateColumns: { xs: '1fr 1fr', lg: 'minmax(0, 1fr)' }, gap: 1 }}>
         <NumberField
           label="Assistant from"
           value={what.from}
@@ -261,7 +261,7 @@ function AssistantFields({ what, onChange }: { what: WhatIf; onChange: (part: Pa
           step={15}
           onChange={(from) => onChange({ from })}
         />
-        <NumberField label="until" value={what.to} limit={MINUTES} step={15} onChange={(to) => onChange({ to })} />
+        <NumberField label="Assistant until" value={what.to} limit={MINUTES} step={15} onChange={(to) => onChange({ to })} />
       </Box>
       <Choices label="Assistant may" values={what.may} options={TRUSTED} onChange={(may) => onChange({ may })} />
     </>

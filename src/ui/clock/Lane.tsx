@@ -71,7 +71,7 @@ const NAME_STAYS = {
   position: 'sticky',
   left: 0,
   zIndex: 2,
-  bgcolor: 'background.paper',
+  bgcolor: 'background.default',
 } as const
 
 const NAME_BUTTON: CSSProperties = {

@@ -73,6 +73,8 @@ describe('a foil that is opened', () => {
     )
     expect(open!.level!.expected).toBeLessThan(closed!.level!.expected - 0.1)
     expect(open!.dryAt!).toBeLessThan(closed!.dryAt!)
+    // What was wet when it was opened has most of the time that open product has.
+    expect((open!.dryAt! - START) / 60_000 - 15).toBeGreaterThan(10)
     // Until then it was as wet as any.
     const before = [[on], [on, opened]].map(
       (events) => underProduct({ script: own, formulas }, foldRun(events), foil, START + 15 * 60_000).level!.expected,

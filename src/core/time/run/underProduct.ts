@@ -55,9 +55,7 @@ export function underProduct(
   const { begunAt = now, seen, care } = state.steps.get(step.id) ?? WAITING
   const on = begunAt + 1000 * (leadOf(step)?.at ?? 0)
   const wetAt = Math.max(on, ...care.flatMap(({ kind, at }) => (kind === 'warmed' || kind === 'opened' ? [] : [at])))
-  const dries =
-    care.some(({ kind }) => kind === 'opened') && step.course ? driesAfter(step.course, 'open') : step.driesAfter
-  const dryAt = typeof dries === 'number' ? wetAt + dries * MINUTE : undefined
+  const dryAt = driedAt(step, wetAt, care.find(({ kind }) => kind === 'opened')?.at)
   const planned = { factor: strengthOf(formulas, state, step, begunAt), sigma: SIGMA }
   const { lift: curve = [] } = step
   if (!zone || curve.length === 0) return { level: undefined, bySpot: [], ready: undefined, dryAt, speed: planned }
@@ -83,6 +81,19 @@ export function underProduct(
     ready: near === undefined ? undefined : timeAt(on, strength.until(near / speed.factor)),
     speed,
   }
+}
+
+/** When a step's hair has dried: as it lies, and faster from when its foil was opened. ms */
+function driedAt(
+  { driesAfter: dries, course }: ScriptStep,
+  wetAt: number,
+  openedAt: number | undefined,
+): number | undefined {
+  if (typeof dries !== 'number') return undefined
+  if (openedAt === undefined || !course) return wetAt + dries * MINUTE
+  const since = Math.max(0, openedAt - wetAt)
+  const left = Math.max(0, 1 - since / (dries * MINUTE))
+  return wetAt + since + left * driesAfter(course, 'open') * MINUTE
 }
 
 const timeAt = (on: number, minutes: number): number | undefined =>
