@@ -25,6 +25,8 @@ const wishes = {
   stain: [[band(0, 30)], { ...to(9), white: 'cover' }, {}, 0.35],
   upkeep: [[band(0, 30)], { ...to(8), upkeepWeeks: 30, root: 'toScalp' }, { washesPerWeek: 4 }],
   cool: [[band(0, 30)], { ...to(9, 'ash'), upkeepWeeks: 12, lighterInMonths: 4 }],
+  ashDeep: [[band(0, 30)], { ...to(7, 'ash'), warmth: 'none' }],
+  ashBeyond: [[band(0, 30, { level: 4, ...dyed('henna') })], { ...to(8, 'silver'), warmth: 'none' }],
   salts: [[band(0, 30, dyed('metallic'))], to(8)],
 } satisfies Record<string, Wished>
 
@@ -263,6 +265,32 @@ describe('what is said of a wish, with its figures', () => {
       'fact',
       'Lighter hair is planned in 4 months: put no lasting dark pigment where it is to be light; demi before permanent.',
       ['Growth until then: 5 cm'],
+    ],
+    [
+      'ash on level 7',
+      'tone-canvas',
+      wishes.ashDeep,
+      'fact',
+      'Ash at level 7 reads only on a canvas at 8, so the hair is lifted past its warmth and toned down.',
+      [
+        'Canvas for ash: level 8',
+        'Warmth accepted: none: − 0',
+        'Exposed there: yellow-orange',
+        'Looks like level: 6.5',
+      ],
+    ],
+    [
+      'silver over henna',
+      'tone-canvas',
+      wishes.ashBeyond,
+      'caution',
+      'Silver at level 8 reads only on a canvas at 10, which this hair does not reach: it would turn warm or muddy.',
+      [
+        'Canvas for silver: level 10',
+        'Warmth accepted: none: − 0',
+        'Exposed there: pale yellow',
+        'Looks like level: 7.75',
+      ],
     ],
     [
       'metallic salts',

@@ -101,6 +101,51 @@ describe('treating a strand', () => {
       expect(treatBand(natural, mix(kind), FIBRE)).toBe(natural)
   })
 
+  it('puts as much of a tone on hair as its shade is deep enough to show there, and never takes one away', () => {
+    const lifted = (rest: Parameters<typeof band>[2] = {}) =>
+      band(0, 30, { level: 8, treatments: [{ kind: 'lightened' }], ...rest })
+    const tone = (level: number, rest?: Parameters<typeof band>[2]) => {
+      const { hue, strength } = treatBand(lifted(rest), mix('gloss', { level, tone: 'cool' }), FIBRE)
+      return [hue, strength]
+    }
+    // A cool tone is ash at 0.8; three levels lighter than the hair none of it is left, between in proportion.
+    expect([tone(7), tone(8), tone(9), tone(9.5), tone(11)]).toEqual([
+      ['ash', 0.8],
+      ['ash', 0.8],
+      ['ash', 0.53],
+      ['ash', 0.4],
+      ['neutral', 0],
+    ])
+    const golden = { hue: 'gold' as const, strength: 0.5 }
+    expect([tone(9, golden), tone(9.5, golden)]).toEqual([
+      ['ash', 0.53],
+      ['gold', 0.5],
+    ])
+    // As deep as the hair it puts its own there, even where that is none.
+    expect(treatBand(lifted(golden), mix('gloss', { level: 8, tone: 'neutral' }), FIBRE).strength).toBe(0)
+  })
+
+  it('lightens white hair to white, once; after that it is lightened hair like other', () => {
+    const white = { naturalLevel: 5, white: true }
+    const once = treatBand(band(0, 30), mix('powderLightener', { level: 8 }), white)
+    expect(once.level).toBe(11)
+    const dyed = band(0, 30, { level: 6, treatments: [{ kind: 'permanent' }] })
+    expect(treatBand(dyed, mix('powderLightener', { level: 8 }), white).level).toBe(8)
+    expect(treatBand(band(0, 30), mix('powderLightener', { level: 8, seen: true, goal: 9.5 }), white).level).toBe(9.5)
+  })
+
+  it('lifts by permanent colour only what is natural and not white', () => {
+    const colour = mix('permanentColour', { level: 8, developerVol: 30 })
+    const level = (rest: Parameters<typeof band>[2], white = false) =>
+      treatBand(band(0, 30, rest), colour, { naturalLevel: 5, white }).level
+    expect(level({})).toBeGreaterThan(5)
+    expect(level({ treatments: [{ kind: 'demi' }] })).toBe(5)
+    // White hair takes the shade, which is deeper than it was.
+    expect(level({}, true)).toBeLessThan(11)
+    const gloss = mix('gloss', { level: 8 })
+    expect(treatBand(band(0, 30), gloss, FIBRE).level).toBe(5)
+  })
+
   it('is what was seen, whatever the mix could do', () => {
     expect(treatBand(band(0, 30), mix('powderLightener', { seen: true, goal: 6 }), FIBRE).level).toBe(6)
     expect(treatBand(band(0, 30), mix('gloss', { seen: true, goal: 5.5 }), FIBRE).level).toBe(5.5)
