@@ -6,7 +6,7 @@ const STOREYS = [
   ['model'],
   ['units'],
   ['numeric'],
-  ['scalp/head'],
+  ['scalp/head', 'scalp/mannequin'],
   ['hair/colour', 'hair/fibre', 'hair/hairRecord'],
   ['placement/layout', 'placement/foils', 'placement/quantity'],
   ['product/formula', 'product/bowls', 'product/money'],

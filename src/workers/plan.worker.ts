@@ -1,4 +1,4 @@
-import { expose, transfer } from 'comlink'
+import { expose } from 'comlink'
 import { applyPatches, enablePatches, type Patch } from 'immer'
 import { HeadMeasureError, localScale, mapFromPlace, placeFromMap, regionAt } from '@/core/scalp/head'
 import { insidePolygon } from '@/core/placement/layout'
@@ -150,12 +150,8 @@ const api = {
   /** The head in space of the plan in hand. */
   model(): HeadModel | undefined {
     if (!inHand) return undefined
-    const model = headModel(inHand.stages)
-    return transfer(model, [
-      model.surface.positions.buffer,
-      model.surface.indices.buffer,
-      model.hairline.buffer,
-    ] as Transferable[])
+    // Copied, not handed over: the bust is remembered here for the next edit.
+    return headModel(inHand.stages)
   },
   /** Figures alone, for a variant that is held against the one in hand. */
   figures(plan: FaltoPlan): PlanFigures {

@@ -2,6 +2,7 @@ import { v7 as newId } from 'uuid'
 import { createHead } from '@/core/scalp/head'
 import { lightenedSurface, suggestFormulas } from '@/core/product/formula'
 import { mixPlan } from '@/core/product/bowls'
+import { mannequinField, sampleField, surfaceNets } from '@/core/scalp/mannequin'
 import { createPlanner, judgePlan } from '@/core/plan/planner'
 import {
   ALONE,
@@ -170,4 +171,9 @@ row(
   'new head',
   'tables of a head that was never seen',
   sample(40, 10, (run) => createHead({ circumferenceCm: 52 + run / 100 })),
+)
+row(
+  'bust',
+  'field, grid and mesh of a head that was never seen, in a worker, budget < 700 ms',
+  sample(6, 2, (run) => surfaceNets(sampleField(mannequinField(createHead({ circumferenceCm: 52 + run / 10 }))))),
 )

@@ -21,7 +21,7 @@ export default function Head3D({ model, swatches, selectedZone, onSelect, view, 
   return (
     <Canvas
       frameloop="demand"
-      camera={{ position: [0, 0, 42], fov: 34 }}
+      camera={{ position: [0, 0, 58], fov: 34 }}
       role="img"
       aria-label="The head with its foils; drag or use the turn buttons to turn it"
       style={{ touchAction: 'none', cursor: 'grab' }}
@@ -39,8 +39,8 @@ export default function Head3D({ model, swatches, selectedZone, onSelect, view, 
       onPointerUp={() => (drag.current = undefined)}
       onPointerLeave={() => (drag.current = undefined)}
     >
-      <ambientLight intensity={1.6} />
-      <directionalLight position={[6, 14, 20]} intensity={1.7} />
+      <ambientLight intensity={0.9} />
+      <directionalLight position={[-9, 16, 18]} intensity={1.9} />
       <Model model={model} swatches={swatches} selectedZone={selectedZone} onSelect={onSelect} view={view} />
     </Canvas>
   )
@@ -51,7 +51,7 @@ function Model({ model, swatches, selectedZone, onSelect, view }: Omit<Props, 'o
   const { mode } = useColorScheme()
   const { invalidate } = useThree()
   useEffect(() => invalidate(), [invalidate, view, model, swatches, selectedZone])
-  const surface = useMemo(() => geometryOf(model.surface), [model])
+  const surface = useMemo(() => geometryOf(model.bust), [model])
   const hairline = useMemo(() => {
     const geometry = new BufferGeometry()
     geometry.setAttribute('position', new BufferAttribute(model.hairline, 3))
@@ -71,7 +71,7 @@ function Model({ model, swatches, selectedZone, onSelect, view }: Omit<Props, 'o
 
   return (
     <group rotation={[view.tilt, 0, 0]}>
-      <group rotation={[0, view.turn, 0]} position={[0, -2, 0]}>
+      <group rotation={[0, view.turn, 0]} position={[0, 3, 0]}>
         <group rotation={[-Math.PI / 2, 0, 0]} scale={[-1, 1, 1]}>
           <mesh geometry={surface}>
             <meshLambertMaterial color={mode === 'dark' ? '#6d6d6d' : '#dcdcdc'} side={DoubleSide} />

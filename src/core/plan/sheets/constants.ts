@@ -1,10 +1,5 @@
 import { radians } from '../../units'
 
-/** Spokes and rings of the head that is drawn in space, and how far down it reaches. Our choice. */
-export const MODEL_SPOKES = 72
-export const MODEL_RINGS = 40
-export const MODEL_LOWEST = radians(150)
-
 /** How far foils stand off the scalp, so that they are not lost in it, as a factor on the radius. Our choice. */
 export const STAND_OFF = 1.012
 

@@ -1,7 +1,8 @@
 import { pointFromMap, surfacePoint, type Head } from '../../scalp/head'
+import { bustOf } from '../../scalp/mannequin'
 import type { ComputedStages } from '../../placement/quantity'
 import { pieceOutline } from '../../placement/foils'
-import { MODEL_SPOKES, MODEL_RINGS, MODEL_LOWEST, STAND_OFF } from './constants'
+import { STAND_OFF } from './constants'
 
 /** Triangles to be shown in space. Positions are x, y, z in cm. */
 export interface Triangles {
@@ -9,16 +10,16 @@ export interface Triangles {
   indices: Uint32Array
 }
 
-/** The head and its foils in space. */
+/** A bust around the client's head, and her foils on it. */
 export interface HeadModel {
-  surface: Triangles
+  bust: Triangles
   hairline: Float32Array
   pieces: { formulaId: string; zoneId: string; triangles: Triangles }[]
 }
 
 export function headModel(computed: ComputedStages): HeadModel {
   return {
-    surface: surfaceOf(computed.head),
+    bust: bustOf(computed.head),
     hairline: hairlineOf(computed.head),
     pieces: computed.zones.flatMap((zone) =>
       zone.placement.pieces.map((piece) => {
@@ -43,27 +44,6 @@ export function headModel(computed: ComputedStages): HeadModel {
       }),
     ),
   }
-}
-
-function surfaceOf(head: Head): Triangles {
-  const positions: number[] = []
-  const indices: number[] = []
-  for (let ring = 0; ring <= MODEL_RINGS; ring++)
-    for (let spoke = 0; spoke < MODEL_SPOKES; spoke++) {
-      const { x, y, z } = surfacePoint(
-        head.axes,
-        (MODEL_LOWEST * ring) / MODEL_RINGS,
-        (2 * Math.PI * spoke) / MODEL_SPOKES,
-      )
-      positions.push(x, y, z)
-    }
-  for (let ring = 0; ring < MODEL_RINGS; ring++)
-    for (let spoke = 0; spoke < MODEL_SPOKES; spoke++) {
-      const a = ring * MODEL_SPOKES + spoke
-      const b = ring * MODEL_SPOKES + ((spoke + 1) % MODEL_SPOKES)
-      indices.push(a, a + MODEL_SPOKES, b, b, a + MODEL_SPOKES, b + MODEL_SPOKES)
-    }
-  return { positions: Float32Array.from(positions), indices: Uint32Array.from(indices) }
 }
 
 function hairlineOf(head: Head): Float32Array {
