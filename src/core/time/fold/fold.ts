@@ -247,18 +247,20 @@ function foldCell({ locks, taken, selections, everywhere, eligible, past, treat 
   let left: Lock[] = []
   for (const lock of locks) {
     if (eligible(lock)) left.push(lock)
-    else gather(after, { ...lock })
+    else gather(after, withShare(lock, lock.share))
   }
   for (const select of selections) {
     const own = selections.length > 1 ? taken.filter(({ work }) => work.select === select) : taken
-    const may = left.filter(SELECTS[select])
+    const may: Lock[] = []
+    const other: Lock[] = []
+    for (const lock of left) (SELECTS[select](lock) ? may : other).push(lock)
     const available = sumOf(may)
     if (own.length === 0 || available <= 0) continue
     const asked = sumOf(own)
     const takesRest = everywhere || (own.every(({ work }) => work.whole) && asked > WHOLLY_FROM * available)
     const fit = takesRest ? 1 / asked : Math.min(1 / available, 1 / asked)
     const rest = 1 - asked * fit
-    left = left.filter((lock) => !SELECTS[select](lock))
+    left = other
     for (const lock of may) {
       for (const { work, share } of own) {
         const { took, sources } = past(lock, work)
@@ -268,11 +270,15 @@ function foldCell({ locks, taken, selections, everywhere, eligible, past, treat 
       if (rest > LEAST_SHARE) left.push(withShare(lock, lock.share * rest))
     }
   }
-  for (const lock of left) gather(after, { ...lock })
+  for (const lock of left) gather(after, withShare(lock, lock.share))
   return settled(after)
 }
 
-const sumOf = (shares: readonly { share: number }[]): number => shares.reduce((sum, { share }) => sum + share, 0)
+function sumOf(shares: readonly { share: number }[]): number {
+  let sum = 0
+  for (const { share } of shares) sum += share
+  return sum
+}
 
 /** A lock of the cell in hand, which no other cell or stage holds yet. */
 type CellLock = Lock & { share: number }
