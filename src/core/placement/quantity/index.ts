@@ -5,12 +5,16 @@ export { bowlCapacity, planBowls, type Bowl, type BowlRules, type BowlUse } from
 export {
   BOWL_G,
   BOWL_RESIDUE_G,
+  FOIL_SECONDS,
   GRAMS_VARIATION,
   LIGHTENER_LIFE_MINUTES,
   LONG_BOWL_G,
   MIXING_MINUTES,
+  PAINTING_SECONDS,
+  SCALP_SECONDS_PER_CM,
   SECONDS_VARIATION,
   WASTE_VARIATION,
+  ZONE_SECONDS,
 } from './constants'
 export {
   appliedGrams,

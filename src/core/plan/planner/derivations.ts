@@ -1,7 +1,16 @@
 import type { FaltoPlan, FoilSizes, HairState } from '../../model'
 import { fibreGramsPerCm, fullDensity, newGrowthCm } from '../../hair/fibre'
 import { rowOfOneFoil, USUAL_FOILS } from '../../placement/foils'
-import { GRAMS_VARIATION, SECONDS_VARIATION, WASTE_VARIATION, type FormulaGrams } from '../../placement/quantity'
+import {
+  FOIL_SECONDS,
+  GRAMS_VARIATION,
+  PAINTING_SECONDS,
+  SCALP_SECONDS_PER_CM,
+  SECONDS_VARIATION,
+  WASTE_VARIATION,
+  ZONE_SECONDS,
+  type FormulaGrams,
+} from '../../placement/quantity'
 import { minutesFromSeconds, roundToTenth } from '../../units'
 import type { ComputedPlan } from './judgePlan'
 import { planFigures, type PlanFigures } from './figures'
@@ -93,6 +102,13 @@ function gramsOpened(grams: FormulaGrams, figures: PlanFigures, hair: Derivation
   }
 }
 
+const secondsWords = ({ each, perCm }: { each: number; perCm: number }): string => `${each} s and ${perCm} s a cm`
+
+/** What the usual foils take, each with every centimetre of its width. */
+const FOIL_WORDS = (['slice', 'weave', 'babylight'] as const)
+  .map((kind) => `a ${kind} ${secondsWords(FOIL_SECONDS[kind])}`)
+  .join(', ')
+
 const minutesOpened = (plan: FaltoPlan, computed: ComputedPlan, figures: PlanFigures): Derivation => ({
   total: `${figures.minutes.expected} min (${figures.minutes.low}–${figures.minutes.high})`,
   adds: computed.zones
@@ -103,7 +119,7 @@ const minutesOpened = (plan: FaltoPlan, computed: ComputedPlan, figures: PlanFig
       value: `${roundToTenth(minutesFromSeconds(zone.handsOn))} min`,
     })),
   inputs: [{ label: 'Your own pace', value: `× ${plan.learned.seconds}` }],
-  rule: '15 s a foil and 3 s a centimetre of it, slower on long hair; 0.7 s a centimetre of parting on the scalp; 45 s to section each zone.',
+  rule: `Foils by what is taken: ${FOIL_WORDS}; painting ${secondsWords(PAINTING_SECONDS)}; slower on long hair; ${SCALP_SECONDS_PER_CM} s a cm of parting brushed on the scalp; what is poured or sprayed by the scalp it covers; ${ZONE_SECONDS} s to section each zone.`,
   uncertainty: `Hands differ by about ±${percent(SECONDS_VARIATION)}. Mixing, processing and rinsing are not in it. Shown: 8 in 10.`,
 })
 

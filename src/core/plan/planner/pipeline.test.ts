@@ -128,6 +128,57 @@ describe('opening totals', () => {
   })
 })
 
+describe('what a figure is opened to', () => {
+  const plan = planWith({ placement: { sequence: ['A', 'C'] } })
+  const computed = computePlan(plan)
+  const figures = planFigures(plan, computed)
+  const opened = derivationsOf(plan, computed)
+  const inputs = (of: { inputs: { label: string; value: string }[] }) =>
+    Object.fromEntries(of.inputs.map(({ label, value }) => [label, value]))
+
+  it('is the hair and the head it was reckoned with', () => {
+    expect(inputs(opened.foils)).toEqual({ 'Scalp under hair': `${figures.scalpAreaCm2} cm²` })
+    const grams = inputs(opened.grams['A']!)
+    expect(grams['Scalp under hair']).toBe(`${figures.scalpAreaCm2} cm²`)
+    // A medium fibre of 70 µm and 1.32 g/cm³ weighs 51 µg a cm (a cylinder).
+    expect(grams['Fibre, medium']).toBe('51 µg/cm')
+    expect(grams['Length at the crown']).toBe(`${plan.hair.lengthCm} cm layered`)
+    expect(inputs(opened.share)['Hairs on the head']).toBe(`${figures.hairs}`)
+    // Eight weeks at 1.25 cm a month.
+    expect(inputs(opened.share)['Regrowth since the last colour']).toBe('2.3 cm')
+  })
+
+  it('is what each zone adds: foils and rows, shares of its hair, and nothing where nothing is done', () => {
+    for (const [i, zone] of figures.zones.entries()) {
+      expect(opened.foils.adds[i]!.value).toBe(
+        `${zone.foils} from ${zone.rows} rows, ${zone.pitchMm} mm apart (${zone.pitchSpreadMm.p5}–${zone.pitchSpreadMm.p95})`,
+      )
+      expect(opened.share.adds[i]!.value).toMatch(/^\d+(\.\d)? % of its \d+ hairs$/)
+    }
+    const bare = planWith({ only: ['frontLeft'] })
+    const { share, minutes } = derivationsOf(bare, computePlan(bare))
+    expect(share.adds.filter(({ value }) => value === 'left as it is')).toHaveLength(3)
+    expect(minutes.adds).toHaveLength(1)
+  })
+
+  it('is the rule in the figures that are really used', () => {
+    expect(opened.minutes.rule).toContain('a slice 12 s and 1.7 s a cm, a weave 15 s and 2.4 s a cm')
+    expect(opened.minutes.inputs).toEqual([{ label: 'Your own pace', value: '× 1' }])
+    expect(opened.foils.rule).toContain('a row up to 14 cm goes into one foil')
+  })
+
+  it('of the look is in whole percent, and none where there is nothing to hold it against', () => {
+    expect(figures.look.partLinePercent).toBe(Math.round(100 * computed.look.partLine!))
+    expect(figures.look.faceToBackPercent).toBe(Math.round(100 * computed.look.faceToBack!))
+    expect(figures.look.lightPercent + figures.look.lowPercent + figures.look.leftPercent).toBeCloseTo(100, 0)
+    const bare = planWith({ placement: { sequence: [] } })
+    expect(planFigures(bare, computePlan(bare)).look).toMatchObject({ faceToBackPercent: null, lightPercent: 0 })
+    expect(planFigures(bare, computePlan(bare)).zones.map(({ foilLengthCm }) => foilLengthCm)).toEqual(
+      figures.zones.map(() => ({ min: 0, max: 0 })),
+    )
+  })
+})
+
 describe('checking a plan', () => {
   const problems = (harm: (plan: FaltoPlan) => void) => {
     const plan = planWith()
