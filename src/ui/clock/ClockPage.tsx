@@ -261,7 +261,13 @@ function AssistantFields({ what, onChange }: { what: WhatIf; onChange: (part: Pa
           step={15}
           onChange={(from) => onChange({ from })}
         />
-        <NumberField label="Assistant until" value={what.to} limit={MINUTES} step={15} onChange={(to) => onChange({ to })} />
+        <NumberField
+          label="Assistant until"
+          value={what.to}
+          limit={MINUTES}
+          step={15}
+          onChange={(to) => onChange({ to })}
+        />
       </Box>
       <Choices label="Assistant may" values={what.may} options={TRUSTED} onChange={(may) => onChange({ may })} />
     </>

@@ -32,13 +32,15 @@ describe('what if', () => {
       'Foils off at the basin',
       'First bowls weaker',
     ])
-    expect(labels({ hands: ['assistant', 'second'], order: 'reversed', foils: 'basin', bowls: 'weakerFirst' })).toEqual([
-      'Without the assistant',
-      'Without the second colourist',
-      'Zones as planned',
-      'Foils out at the chair',
-      'First bowls as planned',
-    ])
+    expect(labels({ hands: ['assistant', 'second'], order: 'reversed', foils: 'basin', bowls: 'weakerFirst' })).toEqual(
+      [
+        'Without the assistant',
+        'Without the second colourist',
+        'Zones as planned',
+        'Foils out at the chair',
+        'First bowls as planned',
+      ],
+    )
   })
 
   it('offers lengths first only where open work begins at the scalp', () => {
