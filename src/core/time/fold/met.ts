@@ -51,7 +51,12 @@ export function sidesIn({ pieces }: ComputedStages): SidesOf {
     rows.set(stageOf(piece.id), own.add(rowOf(piece)))
   }
   const ends = [...rows.values()].flatMap((own) => [[...own][0]!, [...own].at(-1)!])
-  return (piece) => 2 - ends.filter((end) => end === rowOf(piece)).length
+  const known = new Map<Piece, number>()
+  return (piece) => {
+    const sides = known.get(piece) ?? 2 - ends.filter((end) => end === rowOf(piece)).length
+    known.set(piece, sides)
+    return sides
+  }
 }
 
 /** A piece that is put on in two goes has an id of its own for each, which begins with its stage all the same. */
