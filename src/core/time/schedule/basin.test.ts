@@ -23,6 +23,20 @@ describe('foils stripped at the basin', () => {
     }
   })
 
+  it('may be those that come short of their goal, which then still have most of the label’s time', () => {
+    const plan = servicePlan('hairlineAndPart')
+    plan.hair.naturalLevel = 3
+    plan.hair.lengthCm = 60
+    const computed = computeStages(plan)
+    const clock = clockFor(plan, computed, { crew: ALONE, foils: 'basin' })
+    const chair = clockFor(plan, computed, { crew: ALONE })
+    expect(clock.zones.some(({ short }) => short > 0)).toBe(true)
+    expect(clock.fits).toBe(true)
+    expect(secondsOf(clock, 'takeOut')).toBeLessThan(secondsOf(chair, 'takeOut') / 2)
+    for (const { curve, lastOn, firstOut } of clock.zones)
+      if (curve.length > 0) expect(firstOut - lastOn).toBeGreaterThan(0.75 * 50)
+  })
+
   it('come out at the chair where the first would be over its time before the last is ready', () => {
     const long = clockOf('fullBabylights', { foils: 'basin' })
     expect(secondsOf(long, 'takeOut')).toBeGreaterThan(0)

@@ -8,6 +8,11 @@ export const TAKE_OUT_SECONDS = 15
 /** Stripping a foil at the basin, with the rinse, s: 3–6 min a head (common practice); its share our estimate. */
 export const STRIP_SECONDS = 4
 export const MOST_STRIP_SECONDS = 360
+/**
+ * Foils that cannot reach their goal in the label's time still want so much of it before they are stripped together. Our
+ * estimate: the last of them then end a quarter of a level below the first.
+ */
+export const SHORT_WANTS_SHARE = 0.8
 /** Gown, brush through, section off, s. Our estimate. */
 export const SET_UP_SECONDS = 300
 /** Taking colour off the skin, rinsing and washing, s, and more on long hair, s a cm. Our estimate. */

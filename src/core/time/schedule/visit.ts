@@ -13,6 +13,7 @@ import {
   RINSE_SECONDS,
   RINSE_SECONDS_PER_CM,
   SET_UP_SECONDS,
+  SHORT_WANTS_SHARE,
   STRIP_SECONDS,
   TAKE_OUT_SECONDS,
 } from './constants'
@@ -29,7 +30,7 @@ import {
   type VisitLag,
   type VisitTask,
 } from './draft'
-import { byRemoval, countedIn, mayStayFrom, onTimes, type Chunk, type Working } from './stretches'
+import { byRemoval, countedIn, mayStayFrom, onTimes, type Chunk, type ServedPiece, type Working } from './stretches'
 
 /** Tasks and lags of a visit from its stretches of work. */
 export function visitOf(
@@ -140,7 +141,8 @@ function waitsForBasin(stages: Turn['stages'], rinsing: Rinsing): ReadonlySet<Ch
   const chunks = stages.flatMap(({ own }) => own)
   if (rinsing === 'bySection') return new Set(chunks)
   const waiting = new Set<Chunk>()
-  let until = Math.max(0, ...(chunks.at(-1)?.pieces.map(({ ready }) => ready) ?? []))
+  const wanted = ({ short, ready, most }: ServedPiece) => (short ? SHORT_WANTS_SHARE * most : ready)
+  let until = Math.max(0, ...(chunks.at(-1)?.pieces.map(wanted) ?? []))
   for (const chunk of [...chunks].reverse()) {
     const { foils } = byRemoval(chunk.pieces)
     for (const one of chunk.pieces) until += one.seconds
