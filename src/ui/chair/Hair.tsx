@@ -82,7 +82,13 @@ const CARE_WORDS = { reapplied: 'applied again', misted: 'misted', warmed: 'warm
 function Piece({ open, step, state, expected, now, tell, onCheck }: Props & { step: ScriptStep }) {
   'use memo'
   const { begunAt = now, seen, care } = state.steps.get(step.id) ?? WAITING
-  const deadline = expected.deadlines.find(({ putInBy }) => putInBy === step.id)
+  const ends = endsOf(open.script, step.id)
+  // Colour's time counts from when the last of it is on, which stands for what went on before.
+  const deadline =
+    expected.deadlines.find(({ putInBy }) => putInBy === step.id) ??
+    expected.deadlines.find(
+      ({ stepId, formulaId }) => ends.includes(stepId) && step.pieces.some((piece) => piece.formulaId === formulaId),
+    )
   const zone = zoneOfStep(open.script, step)
   const { level, ready, dryAt } = underProduct(open, state, step, now)
   // What is out before it dries need not be wetted.
@@ -109,7 +115,7 @@ function Piece({ open, step, state, expected, now, tell, onCheck }: Props & { st
           sx={{ height: 8, bgcolor: share >= 1 ? 'error.main' : 'text.primary' }}
         />
       </Box>
-      <Times step={step} state={state} deadline={deadline} ready={ready} dry={dry} now={now} />
+      <Times step={step} state={state} deadline={deadline} ends={ends.length > 0} ready={ready} dry={dry} now={now} />
       {tell && (
         <PieceButtons
           due={due}
@@ -130,13 +136,15 @@ const rangeWords = ({ low, high }: { low: number; high: number }): string =>
 interface TimesProps extends Pick<Props, 'state' | 'now'> {
   step: ScriptStep
   deadline: Deadline | undefined
+  /** Whether something ends its time. */
+  ends: boolean
   /** When it is near its goal, and when it dries, ms. */
   ready: number | undefined
   dry: number | undefined
 }
 
 /** What is known of a piece's time, and what was last done to it. */
-function Times({ step, state, deadline, ready, dry, now }: TimesProps) {
+function Times({ step, state, deadline, ends, ready, dry, now }: TimesProps) {
   const clockTime = useClockTime()
   const { seen, care } = state.steps.get(step.id) ?? WAITING
   const touch = care.at(-1)
@@ -145,7 +153,9 @@ function Times({ step, state, deadline, ready, dry, now }: TimesProps) {
     dry === undefined ? '' : dry <= now ? 'drying: apply again, or mist' : `wet until about ${clockTime(dry)}`,
     deadline
       ? `out by ${clockTime(deadline.at)} at the latest${deadline.late > 0 ? `, ${Math.ceil(deadline.late / 60_000)} min before there is a hand for it` : ''}`
-      : 'no longest time given',
+      : ends
+        ? 'its time counts from when the last of it is on'
+        : 'no longest time given',
     seen.length > 0 ? `seen ${seenWords(seen)} at ${clockTime(seen.at(-1)!.at)}` : '',
     touch ? `${CARE_WORDS[touch.kind]} ${clockTime(touch.at)}` : '',
   ]

@@ -9,8 +9,8 @@ export const TAKE_OUT_SECONDS = 15
 export const STRIP_SECONDS = 4
 export const MOST_STRIP_SECONDS = 360
 /**
- * Foils that cannot reach their goal in the label's time still want so much of it before they are stripped together. Our
- * estimate: the last of them then end a quarter of a level below the first.
+ * Foils that cannot reach their goal in the label's time still want so much of it before they are stripped together.
+ * Our estimate: the last of them then end a quarter of a level below the first.
  */
 export const SHORT_WANTS_SHARE = 0.8
 /** Gown, brush through, section off, s. Our estimate. */

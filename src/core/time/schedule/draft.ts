@@ -101,7 +101,8 @@ export function newDraft(): Draft {
         least: Math.max(least, from.seconds),
         most,
         ...(wants && { ideal }),
-        formulaId: tightest?.piece.formulaId,
+        // Also where nothing limits it here, because its time counts from when the last of it is on.
+        formulaId: (tightest ?? pieces[0])?.piece.formulaId,
         about: from.about,
       })
     },
