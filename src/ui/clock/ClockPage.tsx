@@ -25,7 +25,7 @@ import { zoneKey } from './ZoneLane'
 import { RunOffer } from './RunOffer'
 import { Steps } from './Steps'
 import { useClock } from './useClock'
-import { duration, minuteOf, timeOfDay, useTimeOfDay } from './words'
+import { duration, HELPING, minuteOf, timeOfDay, useTimeOfDay } from './words'
 import {
   comparisonsFor,
   foilsIn,
@@ -290,15 +290,7 @@ function WhatIfPanel({
   return (
     <Box component="section" aria-label="What if" sx={{ p: 2, display: 'flex', flexDirection: 'column', gap: 1.5 }}>
       <Typography variant="h2">What if</Typography>
-      <Choices
-        label="Helping"
-        values={what.hands}
-        options={[
-          { value: 'assistant', label: 'Assistant' },
-          { value: 'second', label: 'Second colourist' },
-        ]}
-        onChange={(hands) => onChange({ hands })}
-      />
+      <Choices label="Helping" values={what.hands} options={HELPING} onChange={(hands) => onChange({ hands })} />
       {what.hands.includes('assistant') && <AssistantFields what={what} onChange={onChange} />}
       <Choice
         label="Order of zones"

@@ -1,6 +1,12 @@
 import type { ClockTaskFigures } from '@/core/plan/planner'
-import type { TaskKind } from '@/core/time/schedule'
+import type { Helper, TaskKind } from '@/core/time/schedule'
 import { useUnits } from '../hooks/useUnits'
+
+/** Who can help, as it is chosen. */
+export const HELPING: { value: Helper; label: string }[] = [
+  { value: 'assistant', label: 'Assistant' },
+  { value: 'second', label: 'Second colourist' },
+]
 
 /** What is done, in words. */
 const DOING: Record<TaskKind, string> = {

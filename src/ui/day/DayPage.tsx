@@ -11,7 +11,7 @@ import type { BookedVisit } from '@/core/model'
 import { helpersFor, withHelp, type DayClock, type Helper } from '@/core/time/schedule'
 import type { AskedDay, AskedVisit } from '@/workers/clock.worker'
 import { useClockWorker } from '../clock/useClockWorker'
-import { duration, minuteOf } from '../clock/words'
+import { duration, HELPING, minuteOf } from '../clock/words'
 import { callApi, failureWords } from '../hooks/api'
 import { Choices } from '../parts'
 import { DateField } from '../parts/DateField'
@@ -156,15 +156,7 @@ function Fits({ day, asked, visits, onHelping }: FitsProps) {
   const told = useTold()
   return (
     <Box sx={{ px: 2, py: 1, display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center' }}>
-      <Choices
-        label="Beside the colourist"
-        values={asked.helping}
-        options={[
-          { value: 'assistant', label: 'Assistant' },
-          { value: 'second', label: 'Second colourist' },
-        ]}
-        onChange={onHelping}
-      />
+      <Choices label="Beside the colourist" values={asked.helping} options={HELPING} onChange={onHelping} />
       {day && (
         <Typography sx={{ fontSize: '1.2rem', fontWeight: 600 }} role="status">
           {day.fits

@@ -1,7 +1,7 @@
 /**
  * Stage 1: a real head and its equal-area map. Lengths in cm, angles in radians, areas in cm².
  */
-export { CROWN_POLAR_ANGLE, DEFAULT_CIRCUMFERENCE_CM, EAR_AZIMUTH, RIM_FROM_S } from './constants'
+export { CROWN_POLAR_ANGLE, DEFAULT_CIRCUMFERENCE_CM, EAR_AZIMUTH, REFERENCE_AXES, RIM_FROM_S } from './constants'
 export {
   createHead,
   defaultMeasures,

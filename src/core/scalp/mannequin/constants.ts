@@ -6,20 +6,18 @@ export type Round = keyof typeof ROUND
 
 /**
  * A part of the bust beside the cranium: an ellipsoid about a centre, or a capsule from one point to another; parts off
- * the middle are there on both sides. `cut` takes away instead of
- * adding; `overHair` lies over the scalp where hair grows.
+ * the middle are there on both sides. `cut` takes away instead of adding; `overHair` lies over the
+ * scalp where hair grows.
  */
 export type Part = { name: string; round: Round; cut?: true; overHair?: true } & (
   | { at: readonly [number, number, number]; axes: readonly [number, number, number] }
   | { at: readonly [number, number, number]; to: readonly [number, number, number]; radius: number }
 )
 
-/** The breadth of the head that the parts are made for, cm: that of the reference head, our estimate. */
-export const PARTS_BREADTH = 7.35
-
 /**
- * Face, ears, neck and shoulders, cm: x to the client's left, y towards the face, z up from ear height. A plain head,
- * nobody's in particular. Our estimate, from the usual canon of a face (eyes halfway down, nose and mouth by thirds).
+ * Face, ears, neck and shoulders around the reference head, cm: x to the client's left, y towards the face, z up from
+ * ear height. A plain head, nobody's in particular. Our estimate, from the usual canon of a face (eyes halfway down,
+ * nose and mouth by thirds).
  */
 export const PARTS: readonly Part[] = [
   { name: 'jaw', round: 'jaw', at: [0, 4.1, -7], axes: [5.1, 4.6, 4.6] },

@@ -1,5 +1,5 @@
-import type { Head } from '../head'
-import { PARTS, PARTS_BREADTH, PARTS_FROM, PARTS_WHOLE, ROUND, type Part } from './constants'
+import { REFERENCE_AXES, type Head } from '../head'
+import { PARTS, PARTS_FROM, PARTS_WHOLE, ROUND, type Part } from './constants'
 
 /** Distance to the bust at a point, cm: negative inside. Near the surface within a few hundredths, farther a guide. */
 export type Field = (x: number, y: number, z: number) => number
@@ -9,7 +9,7 @@ export type Field = (x: number, y: number, z: number) => number
  * Everything is alike on both sides.
  */
 export function mannequinField(head: Head): Field {
-  const scale = head.axes.breadth / PARTS_BREADTH
+  const scale = head.axes.breadth / REFERENCE_AXES.breadth
   const parts = PARTS.map((part) => ({ ...part, distance: distanceTo(part), radius: ROUND[part.round] }))
   const beneath = parts.filter(({ overHair }) => !overHair)
   const over = parts.filter(({ overHair }) => overHair)
