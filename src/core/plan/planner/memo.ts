@@ -7,7 +7,7 @@ export function memoByKey<Args extends unknown[], Result>(
   key: (...args: Args) => string,
   capacity: number,
 ): { (...args: Args): Result; clear: () => void } {
-  const results = new Map<string, Result>()
+  let results = new Map<string, Result>()
   const recall = (...args: Args): Result => {
     const name = key(...args)
     const known = results.get(name)
@@ -21,5 +21,10 @@ export function memoByKey<Args extends unknown[], Result>(
     if (results.size > capacity) results.delete(results.keys().next().value!)
     return result
   }
-  return Object.assign(recall, { clear: () => results.clear() })
+  // A new map and not an emptied one: engines keep a map's old table pointing at its new one, so that results come to be
+  // held by tables long dead, until the rare and slow collection of everything.
+  const clear = () => {
+    results = new Map()
+  }
+  return Object.assign(recall, { clear })
 }
