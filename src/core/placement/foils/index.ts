@@ -17,9 +17,9 @@ export {
 export { foilsOf, type Piece } from './pieces'
 export { paintRamp, type PaintedRamp, type ZoneRamp } from './paintedRamp'
 export { defaultPlacement, TAKE_PRESETS, type TakePreset, type TakePresetId } from './presets'
-export { MAP, pointCount, polylineLength, STRIDE, type Polyline } from './polyline'
+export { ARC, MAP, PITCH, pointCount, polylineLength, RISE, STRIDE, type Polyline } from './polyline'
 export { isTakeFigure, rampWays } from './ramps'
-export { pieceOutline, pieceStitches } from './stitches'
+export { pieceOutline, pieceStitches, stitchSpans } from './stitches'
 export { siteFor, type Site } from './site'
 export {
   coverOf,

@@ -18,10 +18,12 @@ export function pieceStitches(piece: Piece, bricklay: boolean): MapPoint[][] {
   if (take.kind === 'painted') return paintedShapes(piece, take.shape ?? 'v')
   if (take.kind === 'teased') return [ribbon(piece, 0, piece.width, TEASED_SHARE)]
   if (!isStitched(take)) return [pieceOutline(piece)]
-  return spread(piece, bricklay && piece.row % 2 === 1 ? 'between' : 'inLine').map(([from, to]) =>
-    ribbon(piece, from, to, take.depthShare),
-  )
+  return stitchSpans(piece, bricklay).map(([from, to]) => ribbon(piece, from, to, take.depthShare))
 }
+
+/** Where the stitches of a piece that has them begin and end along its parting, cm. @param bricklay of its zone */
+export const stitchSpans = (piece: Piece, bricklay: boolean): [from: number, to: number][] =>
+  spread(piece, bricklay && piece.row % 2 === 1 ? 'between' : 'inLine')
 
 /**
  * Where stitches begin and end along a piece: as many whole ones as come nearest, evened out over its width, as a hand

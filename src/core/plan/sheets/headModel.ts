@@ -19,7 +19,7 @@ export interface HeadModel {
 
 export function headModel(computed: ComputedStages): HeadModel {
   return {
-    bust: bustOf(computed.head),
+    bust: bustOf(computed.head).mesh,
     hairline: hairlineOf(computed.head),
     pieces: computed.zones.flatMap((zone) =>
       zone.placement.pieces.map((piece) => {

@@ -43,3 +43,41 @@ function cornerOf(position: number, count: number): [share: number, corner: numb
   const corner = Math.min(count - 2, Math.floor(inside))
   return [inside - corner, corner]
 }
+
+/**
+ * The field and where it grows at a point, without an object for each: value (cm), then its gradient x, y, z (pure
+ * number) into `out`.
+ */
+export function probeField({ step, origin, size, values }: Grid, x: number, y: number, z: number, out: Float64Array) {
+  const px = Math.min(size[0] - 1.001, Math.max(0, (x - origin[0]) / step))
+  const py = Math.min(size[1] - 1.001, Math.max(0, (y - origin[1]) / step))
+  const pz = Math.min(size[2] - 1.001, Math.max(0, (z - origin[2]) / step))
+  const i = px | 0
+  const j = py | 0
+  const k = pz | 0
+  const u = px - i
+  const v = py - j
+  const w = pz - k
+  const row = size[0]
+  const layer = size[0] * size[1]
+  const at = i + row * j + layer * k
+  const c000 = values[at]!
+  const c100 = values[at + 1]!
+  const c010 = values[at + row]!
+  const c110 = values[at + row + 1]!
+  const c001 = values[at + layer]!
+  const c101 = values[at + layer + 1]!
+  const c011 = values[at + layer + row]!
+  const c111 = values[at + layer + row + 1]!
+  const x00 = c000 + u * (c100 - c000)
+  const x10 = c010 + u * (c110 - c010)
+  const x01 = c001 + u * (c101 - c001)
+  const x11 = c011 + u * (c111 - c011)
+  const y0 = x00 + v * (x10 - x00)
+  const y1 = x01 + v * (x11 - x01)
+  out[0] = y0 + w * (y1 - y0)
+  out[1] =
+    ((1 - w) * ((1 - v) * (c100 - c000) + v * (c110 - c010)) + w * ((1 - v) * (c101 - c001) + v * (c111 - c011))) / step
+  out[2] = ((1 - w) * (x10 - x00) + w * (x11 - x01)) / step
+  out[3] = (y1 - y0) / step
+}

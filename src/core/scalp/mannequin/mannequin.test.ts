@@ -132,6 +132,6 @@ describe('its mesh', () => {
 
   it('is made once for a head', () => {
     expect(bustOf(head)).toBe(bustOf(head))
-    expect(bustOf(head).positions).toEqual(positions)
+    expect(bustOf(head).mesh.positions).toEqual(positions)
   })
 })

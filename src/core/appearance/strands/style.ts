@@ -1,0 +1,85 @@
+import { smooth } from './comb'
+import { CLUMP_CLOSES, CURL_FROM_CM, CURL_FULL_CM, FLYAWAY, WANDER, type CurlShape } from './constants'
+import type { Strands } from './grow'
+import { chance, swing } from './random'
+
+/** Mean root of every clump, by its name. */
+export type Clumps = ReadonlyMap<number, { x: number; y: number; z: number }>
+
+interface Styling {
+  strands: Strands
+  shape: CurlShape
+  clumps: Clumps
+  seed: number
+}
+
+/** Draws a strand to its clump, lets it wander a little, and curls it about its way. */
+export function style({ strands, shape, clumps, seed }: Styling, i: number, from: number, count: number): void {
+  const { positions, along, roots } = strands
+  const pair = i >> 1
+  const side = i % 2 === 0 ? 1 : -1
+  const clump = roots.clump[i]! >> 1
+  const centre = clumps.get(roots.clump[i]!)!
+  const toClump = [0, 1, 2].map(
+    (axis) => CLUMP_CLOSES * ([centre.x, centre.y, centre.z][axis]! - roots.space[3 * i + axis]!),
+  )
+  const flies = chance(seed, pair, 20) * FLYAWAY.oneIn < 1 ? FLYAWAY.times : 1
+  const own = { a: Math.PI * swing(seed, pair, 21), b: Math.PI * swing(seed, pair, 22) }
+  const shared = { a: Math.PI * swing(seed, clump, 23), b: Math.PI * swing(seed, clump, 24) }
+  const phase =
+    Math.sin(3 * roots.psi[i]! * side) +
+    Math.PI * (shape.apart * swing(seed, clump, 25) + shape.loose * swing(seed, pair, 26))
+  const pitch = shape.pitch * (1 + 0.15 * shape.apart * swing(seed, clump, 27))
+  const length = along[from + count - 1]!
+  const tail = { x: 0, y: 0, z: 0 }
+  for (let k = 1; k < count; k++) {
+    const at = 3 * (from + k)
+    const cm = along[from + k]!
+    const reach = Math.sqrt(cm)
+    const wanderX = WANDER.clump * wave(0.3 * cm, shared.a) + flies * WANDER.strand * wave(0.45 * cm, own.a)
+    const wanderY = WANDER.clump * wave(0.26 * cm, shared.b) + flies * WANDER.strand * wave(0.5 * cm, own.b)
+    const closes = cm / length
+    let x = positions[at]! + closes * toClump[0]! + side * reach * wanderX
+    let y = positions[at + 1]! + closes * toClump[1]! + reach * wanderY
+    let z = positions[at + 2]! + closes * toClump[2]!
+    if (shape.radius > 0) {
+      frameOf(positions, at, tail, side)
+      const radius = shape.radius * smooth((cm - CURL_FROM_CM) / CURL_FULL_CM)
+      const turn = (2 * Math.PI * cm * shape.worn) / pitch + phase
+      const [across, out] = [radius * Math.cos(turn), radius * Math.sin(turn)]
+      x += side * (across * frame.ux + out * frame.vx)
+      y += across * frame.uy + out * frame.vy
+      z += across * frame.uz + out * frame.vz
+    }
+    tail.x = side * positions[at]!
+    tail.y = positions[at + 1]!
+    tail.z = positions[at + 2]!
+    positions[at] = x
+    positions[at + 1] = y
+    positions[at + 2] = z
+  }
+}
+
+/** A wave that begins at 0. */
+const wave = (x: number, phase: number): number => Math.sin(x + phase) - Math.sin(phase)
+
+/** Two directions across the way of the strand in hand: level, and the third of both. */
+const frame = { ux: 1, uy: 0, uz: 0, vx: 0, vy: 1, vz: 0 }
+
+/** Sets the frame at a point from the point before it, both before they were moved, on the strand's own side. */
+function frameOf(positions: Float32Array, at: number, before: { x: number; y: number; z: number }, side: number): void {
+  const started = before.x !== 0 || before.y !== 0 || before.z !== 0
+  const dx = side * positions[at]! - (started ? before.x : side * positions[at - 3]!)
+  const dy = positions[at + 1]! - (started ? before.y : positions[at - 2]!)
+  const dz = positions[at + 2]! - (started ? before.z : positions[at - 1]!)
+  const level = Math.sqrt(dx * dx + dy * dy)
+  // What hangs straight down curls about the line from side to side.
+  const [ux, uy] = level > 1e-3 ? [-dy / level, dx / level] : [1, 0]
+  const length = Math.sqrt(dx * dx + dy * dy + dz * dz) || 1
+  frame.ux = ux
+  frame.uy = uy
+  frame.uz = 0
+  frame.vx = (-dz * uy) / length
+  frame.vy = (dz * ux) / length
+  frame.vz = (dx * uy - dy * ux) / length
+}
