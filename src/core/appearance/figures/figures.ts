@@ -3,7 +3,8 @@ import type { Paint, Takers } from '../paint'
 import type { Exposure, ViewName } from '../picture'
 import type { Strands } from '../strands'
 import { CHANGED_BY, VIEW_WEIGHTS } from './constants'
-import { extremes, growsAtFace, liesAtPart, meanLevel, rootSoftness, shelfOf, stripeWidth, type Shelf } from './levels'
+import { extremes, growsAtFace, liesAtPart, meanLevel, rootSoftness, shelfOf, type Shelf } from './levels'
+import { stripeWidth } from './stripes'
 import { seenPoints, seenShares, type SeenPoints, type SeenShares } from './seen'
 
 /** What is counted in one view. Shares 0…1 of the hair that is seen, levels, cm. */
@@ -58,10 +59,7 @@ export function countSeen(
   const atFace = growsAtFace(strands)
   const shares = names.map((name) => seenShares(points[name], strands, takers))
   const views = Object.fromEntries(
-    names.map((name, i) => [
-      name,
-      viewFigures(exposures[name]!, points[name], shares[i]!, strands, { paint, before, atFace }),
-    ]),
+    names.map((name, i) => [name, viewFigures(exposures[name]!, points[name], shares[i]!, { paint, before, atFace })]),
   ) as Record<ViewName, ViewFigures>
   const all = names.reduce((sum, name) => sum + VIEW_WEIGHTS[name], 0)
   const mean = (of: (view: ViewFigures) => number) =>
@@ -102,7 +100,6 @@ function viewFigures(
   exposure: Exposure,
   points: SeenPoints,
   { zones, formulas }: SeenShares,
-  strands: Strands,
   { paint, before, atFace }: { paint: Paint; before: Paint; atFace: (point: number) => boolean },
 ): ViewFigures {
   const reach = extremes(points, paint)

@@ -4,5 +4,5 @@
  */
 export { CHANGED_BY, VIEW_WEIGHTS } from './constants'
 export { countSeen, type LookFigures, type Seen, type ViewFigures } from './figures'
-export { type Shelf } from './levels'
+export { growsAtFace, type Shelf } from './levels'
 export { seenPoints, seenShares, type SeenPoints, type SeenShares } from './seen'

@@ -4,7 +4,7 @@ import { degrees } from '../../units'
 import type { Paint } from '../paint'
 import { isSkin, pointOf, type Exposure } from '../picture'
 import { partAt, type Strands } from '../strands'
-import { FACE_HAIR, PART_HAIR, SHELF, SHOWS_FROM, SOFTNESS, STRIPES_FROM_LEVELS, CHANGED_BY } from './constants'
+import { FACE_HAIR, PART_HAIR, SHELF, SHOWS_FROM, SOFTNESS, CHANGED_BY } from './constants'
 import type { SeenPoints } from './seen'
 
 /** A mean of what is seen; undefined where nothing of it is. */
@@ -54,31 +54,6 @@ export function extremes({ counts, total }: SeenPoints, { levels }: Paint): { li
   return { light: reach(tenths.length - 1, -1), deep: reach(0, 1) }
 }
 
-/**
- * Mean breadth of light stripes across a view, cm: runs of pixels lighter than the middle between light and deep, along
- * rows. Undefined where there is not enough contrast to see any.
- */
-export function stripeWidth(
-  { camera, pixels }: Exposure,
-  { levels }: Paint,
-  { light, deep }: { light: number; deep: number },
-): Mean {
-  if (light - deep < STRIPES_FROM_LEVELS) return undefined
-  const middle = (light + deep) / 2
-  let [lit, runs] = [0, 0]
-  for (let row = 0; row < camera.height; row++) {
-    let inRun = false
-    for (let index = row * camera.width; index < (row + 1) * camera.width; index++) {
-      const pixel = pixels[index]!
-      const isLight = pixel !== 0 && !isSkin(pixel) && levels[pointOf(pixel)]! > middle
-      if (isLight) lit++
-      if (isLight && !inRun) runs++
-      inRun = isLight
-    }
-  }
-  return runs > 0 ? lit / runs / camera.scale : undefined
-}
-
 /** A step in lightness from one height to the next, seen from behind. */
 export interface Shelf {
   /** How much lighter it is above, levels; negative where it is lighter below. */
@@ -113,7 +88,8 @@ export function shelfOf({ camera, pixels }: Exposure, { levels }: Paint): Shelf 
 }
 
 /**
- * Over how many cm the strands that got lighter go over from their root's level to their own: a hard line is short. Undefined where nothing got lighter.
+ * Over how many cm the strands that got lighter go over from their root's level to their own: a hard line is short.
+ * Undefined where nothing got lighter.
  */
 export function rootSoftness({ along, owner }: Strands, { levels, change }: Paint): Mean {
   const sums: number[] = []

@@ -7,7 +7,9 @@ export function drawLock(locks: readonly Lock[], draw: number): Lock {
   return locks.at(-1)!
 }
 
-/** What became of a strand that started as a lock and was then taken by these formulas, one list a stage that took it. */
+/**
+ * What became of a strand that started as a lock and was then taken by these formulas, one list a stage that took it.
+ */
 export interface Course {
   start: Lock
   /** Stages that took it, as the sum of 2 to the power of their places. */

@@ -5,7 +5,7 @@ import type { Fold, FoldedCells, Lock } from '../../time/fold'
 import type { Strands } from '../strands'
 import { chance, swing } from '../strands/random'
 import { SOFT_TAKES, SOFTNESS_CM, TABLE_STEP_CM } from './constants'
-import { drawLock, lockAfter, type Course } from './locks'
+import { lockAfter, type Course } from './locks'
 import { strandColour, type StrandColour } from './strandColour'
 import type { Takers } from './takers'
 
@@ -47,7 +47,7 @@ export function paintStrands(
   }
   const grown = regrowthCm(weeks, plan.hair.growthCmPerMonth)
   for (let i = 0; i < roots.count; i++) {
-    const { lock, soft } = strandAt(fold, cells, strands, takers, stages, i, seed)
+    const { lock, soft } = strandAt(cells, strands, takers, stages, i, seed)
     const stretch = along[first[i + 1]! - 1]!
     const colour = coloured(lock, stretch)
     const jitter = SOFTNESS_CM[soft ? 'soft' : 'foil'] * swing(seed, i >> 1, 31)
@@ -62,7 +62,6 @@ export function paintStrands(
 
 /** The lock that a strand is part of, and whether its colour begins softly. */
 function strandAt(
-  fold: Fold,
   cells: FoldedCells,
   { roots }: Strands,
   takers: Takers,
@@ -71,8 +70,7 @@ function strandAt(
   seed: number,
 ): { lock: Lock; soft: boolean } {
   const cell = roots.cell[i]!
-  const start = drawLock(fold.stages[0]![cell]!, chance(seed, i >> 1, 32))
-  const course: Course = { start, took: 0, formulas: '' }
+  const course: Course = { start: takers.starts[i]!, took: 0, formulas: '' }
   const formulas: string[] = []
   let soft = false
   for (let k = 0; k < stages; k++) {

@@ -6,7 +6,9 @@ import { labOfSurface, surfaceOfBand } from '../../product/formula'
 import { shownLevel } from '../../time/fold'
 import { TABLE_STEP_CM, WHITE_TONE } from './constants'
 
-/** Level and colour along a kind of strand, tabulated from the scalp in steps of TABLE_STEP_CM; colour is linear sRGB. */
+/**
+ * Level and colour along a kind of strand, tabulated from the scalp in steps of TABLE_STEP_CM; colour is linear sRGB.
+ */
 export interface StrandColour {
   levels: Float32Array
   rgb: Float32Array

@@ -2,9 +2,11 @@ import type { FaltoPlan, Placement, Stage } from '../../model'
 import { activeVariant, byId } from '../../model'
 import { ARC, isStitched, MAP, PITCH, RISE, STRIDE, stitchSpans, takesAll, type Piece } from '../../placement/foils'
 import type { ComputedStages } from '../../placement/quantity'
+import { selects, worksOnLock, type Fold, type Lock } from '../../time/fold'
 import type { Roots } from '../strands'
 import { chance } from '../strands/random'
-import { BESIDE_CM, SQUARE_CM } from './constants'
+import { drawLock } from './locks'
+import { BESIDE_CM, LINE_ENDS, SQUARE_CM } from './constants'
 
 /** A piece with where it stands in the plan. */
 export interface PlacedPiece {
@@ -13,7 +15,9 @@ export interface PlacedPiece {
   stageId: string
   /** Place of its stage in the plan. */
   stage: number
-  /** Formulas on its hair with the stretches they go on, from the scalp on: its own, and those of pieces further along. */
+  /**
+   * Formulas on its hair with the stretches they go on, from the scalp on: its own, and those of pieces further along.
+   */
   stretches: readonly Stretch[]
 }
 
@@ -24,29 +28,42 @@ export interface Stretch {
   toCm: number
 }
 
-/** Which pieces take the strands of a picture. */
+/** What a picture's strands were before the visit, and which pieces take them. */
 export interface Takers {
+  /** The hair that each strand is of. */
+  starts: readonly Lock[]
   pieces: readonly PlacedPiece[]
   /** Of strand i in stage k at i · stages + k: index of the piece, or −1. */
   taken: Int32Array
   stages: number
 }
 
-/** Finds for every root the piece of every stage that takes it: under its parting, and in one of its stitches. */
-export function takersOf(plan: FaltoPlan, computed: ComputedStages, roots: Roots, seed: number): Takers {
+/**
+ * Finds for every root the piece of every stage that takes it: under its parting, in one of its stitches, of the hair
+ * that may be taken, and of what the stage works on.
+ */
+export function takersOf(plan: FaltoPlan, computed: ComputedStages, fold: Fold, roots: Roots, seed: number): Takers {
   const { stages } = activeVariant(plan)
   const pieces: PlacedPiece[] = []
+  const starts = Array.from(roots.cell, (cell, i) => drawLock(fold.stages[0]![cell]!, chance(seed, i >> 1, 32)))
   const taken = new Int32Array(roots.count * stages.length).fill(-1)
   stages.forEach((stage, k) => {
     const own = piecesOf(stage, k, computed)
     const squares = squaresOf(own.map(({ placed }) => placed.piece))
+    const eligible = worksOnLock(stage, stages)
     for (let i = 0; i < roots.count; i++) {
+      const took = [...taken.subarray(i * stages.length, i * stages.length + k).keys()].filter(
+        (earlier) => taken[i * stages.length + earlier]! >= 0,
+      )
+      const lock = { ...starts[i]!, took }
+      if (!eligible(lock)) continue
       const found = takerAt(own, squares, roots, i, seed)
-      if (found >= 0) taken[i * stages.length + k] = pieces.length + found
+      if (found < 0 || !selects(lock, own[found]!.placed.piece.select)) continue
+      taken[i * stages.length + k] = pieces.length + found
     }
     pieces.push(...own.map(({ placed }) => placed))
   })
-  return { pieces, taken, stages: stages.length }
+  return { starts, pieces, taken, stages: stages.length }
 }
 
 interface OwnPiece {
@@ -143,7 +160,9 @@ function takerAt(own: readonly OwnPiece[], squares: Squares, { map }: Roots, i: 
   return picksUp(one, best, i, seed) ? best.piece : one.dropout
 }
 
-/** Takes a stretch of a parting for the nearest one if a point lies nearer to it, in halves of its section's thickness. */
+/**
+ * Takes a stretch of a parting for the nearest one if a point lies nearer to it, in halves of its section's thickness.
+ */
 function nearerOn(
   { line, thickness, edges }: Piece,
   piece: number,
@@ -156,15 +175,16 @@ function nearerOn(
   const ay = line[at + MAP + 1]!
   const dx = line[at + STRIDE + MAP]! - ax
   const dy = line[at + STRIDE + MAP + 1]! - ay
-  const length2 = dx * dx + dy * dy
-  const share = length2 > 0 ? ((x - ax) * dx + (y - ay) * dy) / length2 : 0
-  // A stretch answers for what lies beside it; the ends of a line a little farther.
-  const slack = at === 0 || at + 2 * STRIDE >= line.length ? 0.5 : 0.02
-  if (share < -slack || share > 1 + slack) return
   const rx = line[at + RISE]!
   const ry = line[at + RISE + 1]!
-  const rise2 = rx * rx + ry * ry || 1
-  const off = ((x - ax - share * dx) * rx + (y - ay - share * dy) * ry) / rise2
+  // Where a parting slants across the meridians what rises from it does not stand square on it.
+  const span = dx * ry - dy * rx
+  if (span === 0) return
+  const share = ((x - ax) * ry - (y - ay) * rx) / span
+  // A stretch answers for what lies beside it; the ends of a line a little farther.
+  const slack = at === 0 || at + 2 * STRIDE >= line.length ? LINE_ENDS : 0.02
+  if (share < -slack || share > 1 + slack) return
+  const off = (dx * (y - ay) - dy * (x - ax)) / span
   const half = edges ? (off > 0 ? edges.above : edges.below) * line[at + PITCH]! : thickness / 2
   const across = Math.abs(off) / Math.max(0.05, half)
   if (across >= best.across) return

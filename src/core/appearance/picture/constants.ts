@@ -17,25 +17,40 @@ export const VIEWS = {
 export type ViewName = keyof typeof VIEWS
 export const VIEW_NAMES = Object.keys(VIEWS) as ViewName[]
 
-/** Top of the picture, room over and under the hair, the least and the most that is shown below the ears, cm. Our choice. */
+/**
+ * Top of the picture, room over and under the hair, the least and the most that is shown below the ears, cm. Our
+ * choice.
+ */
 export const FRAME = { top: 17.5, room: 2.5, least: 29, most: 62 } as const
 
 /** Bins of depth in which pieces of strands are drawn, nearest first. Our choice. */
 export const DEPTH_BINS = 512
 
-/** Tiles of 2 to so many pixels in which is kept what is covered, and after which shares of the strands that is looked at. Our choice. */
+/**
+ * Tiles of 2 to so many pixels in which is kept what is covered, and after which shares of the strands that is looked
+ * at. Our choice.
+ */
 export const TILE_BITS = 3
 export const COVER_LOOKS = [0, 0.08, 0.2, 0.45] as const
 
-/** Directions of the light against the viewer: from her upper left, and a weaker one from the right (right, up, towards). Our choice. */
-export const KEY_LIGHT = [-0.42, 0.62, 0.66] as const
-export const FILL_LIGHT = [0.7, 0.1, 0.5] as const
+/**
+ * Directions of the light against the viewer (right, up, towards): from above and before her, and from below; alike on
+ * both sides, so that no side looks lighter than it is. Our choice.
+ */
+export const KEY_LIGHT = [0, 0.68, 0.72] as const
+export const FILL_LIGHT = [0, -0.35, 0.94] as const
 
-/** Shares of light on hair: from everywhere, from the lights, and the gloss with its sharpness (the power 2 to so many; Kajiya & Kay 1989 for the form, figures our estimate). */
+/**
+ * Shares of light on hair: from everywhere, from the lights, and the gloss with its sharpness (the power 2 to so many;
+ * Kajiya & Kay 1989 for the form, figures our estimate).
+ */
 export const HAIR_LIGHT = { ambient: 0.3, key: 0.62, fill: 0.16, gloss: 0.3, sharpness: 5 } as const
 /** Gloss is white from the surface of the hair, and coloured from inside it, in these shares. Our estimate. */
 export const GLOSS = { white: 0.06, coloured: 0.6 } as const
-/** How much darker hair is that lies under other hair: looked for so far around it, begins and is whole so deep, cm. Our estimate. */
+/**
+ * How much darker hair is that lies under other hair: looked for so far around it, begins and is whole so deep, cm.
+ * Our estimate.
+ */
 export const UNDER = { shade: 0.62, reachCm: 0.45, fromCm: 0.25, wholeCm: 1.5 } as const
 /** How far single strands differ, and shade at the scalp. Our estimates. */
 export const DIFFERS = { strand: 0.1, clump: 0.13 } as const

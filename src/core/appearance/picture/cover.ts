@@ -5,7 +5,10 @@ import { TILE_BITS } from './constants'
 export interface Cover {
   /** Looks again how deep each tile is covered. */
   refresh(): void
-  /** Whether a strip from (x, y) by (dx, dy), so many pixels to either side and nowhere nearer than `near`, lies behind. */
+  /**
+   * Whether a strip from (x, y) by (dx, dy), so many pixels to either side and nowhere nearer than `near`, lies
+   * behind.
+   */
   hides(x: number, y: number, dx: number, dy: number, half: number, near: number): boolean
 }
 

@@ -19,7 +19,9 @@ const TO_SRGB = Uint8Array.from({ length: LIGHT_STEPS + 1 }, (_, i) => {
   return Math.round(255 * (light <= 0.0031308 ? 12.92 * light : 1.055 * light ** (1 / 2.4) - 0.055))
 })
 
-/** Puts colour and light on what was exposed; what was exposed at twice the size is averaged down. @param fine 1 or 2 */
+/**
+ * Puts colour and light on what was exposed; what was exposed at twice the size is averaged down. @param fine 1 or 2
+ */
 export function develop(
   exposure: Exposure,
   strands: Strands,

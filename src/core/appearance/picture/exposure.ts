@@ -36,13 +36,16 @@ export const blank = (camera: Camera): Exposure => ({
 })
 
 /** Draws hair into a picture, nearest pieces first, so that most of what is hidden is never written. */
-export function exposeStrands({ camera, pixels, depth }: Exposure, strands: Strands): void {
+export function exposeStrands(exposure: Exposure, strands: Strands): void {
+  const { camera, depth } = exposure
+  const { width, height, scale } = camera
+  const { halfWidths } = strands
   const seen = project(camera, strands.positions)
   const order = nearestFirst(strands, seen, camera)
-  const { halfWidths } = strands
-  const { width, height, scale } = camera
   const cover = createCover(camera, depth)
   const looks = COVER_LOOKS.map((share) => Math.floor(share * order.length))
+  const byRows: Axes = { size: height, step: width, crossSize: width, crossStep: 1 }
+  const byColumns: Axes = { size: width, step: 1, crossSize: height, crossStep: width }
   let looked = 0
   for (let n = 0; n < order.length; n++) {
     if (n === looks[looked]) {
@@ -51,62 +54,60 @@ export function exposeStrands({ camera, pixels, depth }: Exposure, strands: Stra
     }
     const point = order[n]!
     const at = 3 * point
+    const x = seen[at]!
+    const y = seen[at + 1]!
+    const near = seen[at + 2]!
+    const dx = seen[at + 3]! - x
+    const dy = seen[at + 4]! - y
+    const nearWay = seen[at + 5]! - near
     const half = halfWidths[point]! * scale
-    const dx = seen[at + 3]! - seen[at]!
-    const dy = seen[at + 4]! - seen[at + 1]!
-    if (cover.hides(seen[at]!, seen[at + 1]!, dx, dy, half, Math.max(seen[at + 2]!, seen[at + 5]!))) continue
-    if (Math.abs(dy) >= Math.abs(dx)) drawSteep(at, dx, dy, half)
-    else drawFlat(at, dx, dy, half)
+    if (cover.hides(x, y, dx, dy, half, Math.max(near, near + nearWay))) continue
+    if (Math.abs(dy) >= Math.abs(dx))
+      drawStrip(exposure, byRows, { point, main: y, mainWay: dy, cross: x, crossWay: dx, near, nearWay, half })
+    else drawStrip(exposure, byColumns, { point, main: x, mainWay: dx, cross: y, crossWay: dy, near, nearWay, half })
   }
+}
 
-  /** Row by row, from one projected point to the next. */
-  function drawSteep(at: number, dx: number, dy: number, half: number): void {
-    if (dy === 0) return
-    const x = seen[at]!
-    const y = seen[at + 1]!
-    const z = seen[at + 2]!
-    const dz = seen[at + 5]! - z
-    const slant = dx / dy
-    const wide = half * Math.sqrt(1 + slant * slant)
-    const begin = dy > 0 ? y : y + dy
-    const first = strandPixel(at / 3, 0)
-    const to = Math.min(height, Math.ceil(begin + Math.abs(dy) - 0.5))
-    for (let row = Math.max(0, Math.ceil(begin - 0.5)); row < to; row++) {
-      const share = (row + 0.5 - y) / dy
-      const middle = x + share * dx - 0.5
-      const near = z + share * dz
-      const pixel = first + Math.min(7, (share * 8) | 0)
-      const last = row * width + Math.min(width, Math.ceil(middle + wide))
-      for (let index = row * width + Math.max(0, Math.ceil(middle - wide)); index < last; index++) {
-        if (near <= depth[index]!) continue
-        depth[index] = near
-        pixels[index] = pixel
-      }
-    }
-  }
+/** How a strip is walked: steep ones row by row, flat ones column by column. */
+interface Axes {
+  /** Pixels along the way, and from one to the next in the list. */
+  size: number
+  step: number
+  /** The same across it. */
+  crossSize: number
+  crossStep: number
+}
 
-  /** The same column by column. */
-  function drawFlat(at: number, dx: number, dy: number, half: number): void {
-    const x = seen[at]!
-    const y = seen[at + 1]!
-    const z = seen[at + 2]!
-    const dz = seen[at + 5]! - z
-    const slant = dy / dx
-    const wide = half * Math.sqrt(1 + slant * slant)
-    const begin = dx > 0 ? x : x + dx
-    const first = strandPixel(at / 3, 0)
-    const to = Math.min(width, Math.ceil(begin + Math.abs(dx) - 0.5))
-    for (let column = Math.max(0, Math.ceil(begin - 0.5)); column < to; column++) {
-      const share = (column + 0.5 - x) / dx
-      const middle = y + share * dy - 0.5
-      const near = z + share * dz
-      const pixel = first + Math.min(7, (share * 8) | 0)
-      const last = column + width * Math.min(height, Math.ceil(middle + wide))
-      for (let index = column + width * Math.max(0, Math.ceil(middle - wide)); index < last; index += width) {
-        if (near <= depth[index]!) continue
-        depth[index] = near
-        pixels[index] = pixel
-      }
+/** From one projected point to the next: so far along the way and across it, its depth, and half its breadth, pixels. */
+interface Strip {
+  point: number
+  main: number
+  mainWay: number
+  cross: number
+  crossWay: number
+  near: number
+  nearWay: number
+  half: number
+}
+
+function drawStrip({ pixels, depth }: Exposure, { size, step, crossSize, crossStep }: Axes, strip: Strip): void {
+  const { main, mainWay, cross, crossWay, near, nearWay } = strip
+  if (mainWay === 0) return
+  const slant = crossWay / mainWay
+  const wide = strip.half * Math.sqrt(1 + slant * slant)
+  const begin = mainWay > 0 ? main : main + mainWay
+  const first = strandPixel(strip.point, 0)
+  const to = Math.min(size, Math.ceil(begin + Math.abs(mainWay) - 0.5))
+  for (let row = Math.max(0, Math.ceil(begin - 0.5)); row < to; row++) {
+    const share = (row + 0.5 - main) / mainWay
+    const middle = cross + share * crossWay - 0.5
+    const here = near + share * nearWay
+    const pixel = first + Math.min(7, (share * 8) | 0)
+    const last = row * step + crossStep * Math.min(crossSize, Math.ceil(middle + wide))
+    for (let index = row * step + crossStep * Math.max(0, Math.ceil(middle - wide)); index < last; index += crossStep) {
+      if (here <= depth[index]!) continue
+      depth[index] = here
+      pixels[index] = pixel
     }
   }
 }

@@ -17,6 +17,7 @@ export interface Skin {
 
 /** So near to the scalp's surface a corner of the mesh is scalp, cm; ears stand off it. Our choice. */
 const ON_SCALP_CM = 0.2
+const BELOW_HAIR_CM = 0.15
 
 /** Looks where on the mesh hair grows, and which way its corners face. */
 export function skinOf(head: Head, bust: Mesh): Skin {
@@ -31,7 +32,11 @@ export function skinOf(head: Head, bust: Mesh): Skin {
     if (Math.abs(Math.sqrt(x * x + y * y + z * z) - radiusAt(head.axes, theta, psi)) > ON_SCALP_CM) continue
     scalp[i] = 1 + cellAt(placeFromDirection(head, theta, psi))
   }
-  return { mesh, normals: normalsOf(mesh), scalp }
+  const normals = normalsOf(mesh)
+  // A little below its hair, because the mesh only comes near to the scalp that roots stand on.
+  for (let i = 0; i < scalp.length; i++)
+    if (scalp[i]! > 0) for (let at = 3 * i; at < 3 * i + 3; at++) positions[at]! -= BELOW_HAIR_CM * normals[at]!
+  return { mesh, normals, scalp }
 }
 
 /** The bust with its open lower rim drawn straight down, so that nothing is seen through it. */

@@ -8,13 +8,18 @@ export type Wear = (typeof WEARS)[number]
 export const FINE_STRANDS = 12_000
 export const COARSE_STRANDS = 2_000
 
-/** Half the width of a drawn strand, cm, where 8 000 stand for a head of middle density; more of them are finer. Our estimate. */
+/**
+ * Half the width of a drawn strand, cm, where 8 000 stand for a head of middle density; more of them are finer. Our
+ * estimate.
+ */
 export const HALF_WIDTH_CM = 0.105
 export const WIDTH_AT = 8_000
 /** A strand narrows to this share of its breadth at the tip. Our estimate. */
 export const TIP_WIDTH = 0.45
 
-/** A curl: share of the stretched length that it hangs, radius and pitch of its helix (cm), lift and bulk as factors. */
+/**
+ * A curl: share of the stretched length that it hangs, radius and pitch of its helix (cm), lift and bulk as factors.
+ */
 export interface CurlShape {
   worn: number
   radius: number
@@ -28,38 +33,49 @@ export interface CurlShape {
   loose: number
   /** How far neighbouring clumps do, 0 (in one long wave round the head) … 1. */
   apart: number
+  /** How much narrower clumps are at the tips, 0…1. */
+  closes: number
 }
 
 /** Curl patterns as they are worn, and waves put in for the day. Our estimates. */
 export const CURL_SHAPES: Record<Curl | 'waved', CurlShape> = {
-  straight: { worn: 1, radius: 0, pitch: 1, step: 1.7, bulk: 1, bend: 3.2, loose: 0.2, apart: 0 },
-  waved: { worn: 0.94, radius: 0.6, pitch: 9, step: 1.25, bulk: 1.35, bend: 3.4, loose: 0.1, apart: 0.12 },
-  wavy: { worn: 0.93, radius: 0.5, pitch: 7, step: 1.1, bulk: 1.3, bend: 3.4, loose: 0.12, apart: 0.3 },
-  curly: { worn: 0.72, radius: 0.75, pitch: 3.4, step: 0.55, bulk: 2, bend: 4.5, loose: 0.15, apart: 1 },
-  coily: { worn: 0.5, radius: 0.42, pitch: 1.7, step: 0.3, bulk: 3, bend: 9, loose: 0.35, apart: 1 },
+  straight: { worn: 1, radius: 0, pitch: 1, step: 1.7, bulk: 1, bend: 3.2, loose: 0.2, apart: 0, closes: 0.1 },
+  waved: { worn: 0.94, radius: 0.6, pitch: 9, step: 1.25, bulk: 1.35, bend: 3.4, loose: 0.1, apart: 0.12, closes: 0.3 },
+  wavy: { worn: 0.93, radius: 0.5, pitch: 7, step: 1.1, bulk: 1.3, bend: 3.4, loose: 0.12, apart: 0.3, closes: 0.3 },
+  curly: { worn: 0.72, radius: 0.75, pitch: 3.4, step: 0.55, bulk: 2, bend: 4.5, loose: 0.15, apart: 1, closes: 0.45 },
+  coily: { worn: 0.5, radius: 0.42, pitch: 1.7, step: 0.3, bulk: 3, bend: 9, loose: 0.35, apart: 1, closes: 0.4 },
 }
 
-/** Layer of hair over the head at full length of it, cm: least for hair that grows low, more for what lies over it. Our estimate. */
+/**
+ * Layer of hair over the head at full length of it, cm: least for hair that grows low, more for what lies over it. Our
+ * estimate.
+ */
 export const LAYER_CM = { low: 0.25, more: 1.5 } as const
+/** How far strands leave their layer for those below, as a share of it. Our estimate. */
+export const LAYERS_MIX = 0.1
 export const DENSITY_BULK: Record<Density, number> = { low: 0.8, medium: 1, high: 1.25 }
 /** Way from the root in which a strand comes to lie in its layer, cm. Our estimate. */
 export const LAYER_FROM_CM = 5
-/** How steeply a strand leaves the scalp, as a share of its first direction: combed hair, and tied hair. Our estimate. */
+/**
+ * How steeply a strand leaves the scalp, as a share of its first direction: combed hair, and tied hair. Our estimate.
+ */
 export const ROOT_LIFT = { down: 0.3, tied: 0.12 } as const
 
 /** Curls begin so far from the scalp and are full so far on, cm. Our estimate. */
 export const CURL_FROM_CM = 1.5
 export const CURL_FULL_CM = 7
 
-/** Hair falls together in clumps of about this breadth on the scalp, cm; at the tips they are so much narrower. Our estimate. */
-export const CLUMP_CM = 1.3
-export const CLUMP_CLOSES = 0.35
+/** Hair falls together in clumps of about this breadth on the scalp, cm. Our estimate. */
+export const CLUMP_CM = 1.1
 /** How far clumps and strands wander off their way, cm per root of a cm. Our estimate. */
 export const WANDER = { clump: 0.05, strand: 0.03 } as const
 /** One strand in so many flies away, wandering so many times as far. Our estimate. */
 export const FLYAWAY = { oneIn: 90, times: 5 } as const
 
-/** The part runs from the front hairline to here, cm behind the middle of the head; behind it hair falls from the crown. Our estimate. */
+/**
+ * The part runs from the front hairline to here, cm behind the middle of the head; behind it hair falls from the
+ * crown. Our estimate.
+ */
 export const PART_ENDS_Y = -5.5
 export const CROWN_BLEND_CM = 4
 /** A zigzag part swings so far to either side, cm, in teeth so long. Our estimate. */
@@ -71,8 +87,8 @@ export const FRINGE_CM = 14
 export const FRINGE = { azimuth: 48, fromS: 0.55 } as const
 
 /**
- * The face is kept free: half its breadth at the brow and the jaw, how far forward it begins, from where to where, and how far
- * forward hair lies beside it, cm; how far it goes back there and aside before it, cm per cm. Our estimate.
+ * The face is kept free: half its breadth at the brow and the jaw, how far forward it begins, from where to where, and
+ * how far forward hair lies beside it, cm; how far it goes back there and aside before it, cm per cm. Our estimate.
  */
 export const FACE = { half: 6.7, fromY: 2.5, top: 8, bottom: -13, besideY: 3.6, backwards: 0.22, aside: 0.8 } as const
 
@@ -82,7 +98,10 @@ export const FACE = { half: 6.7, fromY: 2.5, top: 8, bottom: -13, besideY: 3.6, 
  */
 export const SHOULDERS = { fromZ: -12, withinCm: 2.2, y: -3, turn: 0.12 } as const
 
-/** Where tied hair is gathered on the reference head, cm, and the tail's half thickness there and lower down. Our estimate. */
+/**
+ * Where tied hair is gathered on the reference head, cm, and the tail's half thickness there and lower down. Our
+ * estimate.
+ */
 export const TIE = {
   low: { y: -9.6, z: -5.6 },
   high: { y: -9.2, z: 8.6 },

@@ -9,6 +9,7 @@ import {
   HALF_WIDTH_CM,
   LAYER_CM,
   LAYER_FROM_CM,
+  LAYERS_MIX,
   OVER_EAR,
   ROOT_LIFT,
   TAIL_LEAVES,
@@ -160,7 +161,7 @@ function fallingSteps(
   const bend = Math.min(1, step / shape.bend)
   const bulk = DENSITY_BULK[hair.density] * shape.bulk
   const layer =
-    bulk * (LAYER_CM.low + LAYER_CM.more * (1 - root.s) * (0.75 + 0.25 * chance(seed, pair, 10))) + shape.radius
+    bulk * (LAYER_CM.low + LAYER_CM.more * (1 - root.s) * (1 - LAYERS_MIX * chance(seed, pair, 10))) + shape.radius
   return (along) => {
     walk.turn(bend, 0, 0, -1)
     walk.spareShoulders(step)

@@ -1,4 +1,7 @@
-/** A number 0…1 that looks like chance and is the same for the same seed, strand and use (mixing of 32-bit integers; splitmix, from memory). */
+/**
+ * A number 0…1 that looks like chance and is the same for the same seed, strand and use (mixing of 32-bit integers;
+ * splitmix, from memory).
+ */
 export function chance(seed: number, index: number, use: number): number {
   let h = (seed * 0x9e3779b1 + index * 0x85ebca6b + use * 0xc2b2ae35) | 0
   h = Math.imul(h ^ (h >>> 16), 0x7feb352d)

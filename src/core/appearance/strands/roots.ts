@@ -6,8 +6,8 @@ import { chance } from './random'
 import { CLUMP_CM } from './constants'
 
 /**
- * Roots of the strands of a picture. They come in pairs, one on either side of the middle line, so that what is alike on
- * both sides looks alike: 2i on the client's left, 2i + 1 its mirror image.
+ * Roots of the strands of a picture. They come in pairs, one on either side of the middle line, so that what is alike
+ * on both sides looks alike: 2i on the client's left, 2i + 1 its mirror image.
  */
 export interface Roots {
   count: number

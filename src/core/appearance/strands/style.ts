@@ -1,5 +1,5 @@
 import { smooth } from './comb'
-import { CLUMP_CLOSES, CURL_FROM_CM, CURL_FULL_CM, FLYAWAY, WANDER, type CurlShape } from './constants'
+import { CURL_FROM_CM, CURL_FULL_CM, FLYAWAY, WANDER, type CurlShape } from './constants'
 import type { Strands } from './grow'
 import { chance, swing } from './random'
 
@@ -21,7 +21,7 @@ export function style({ strands, shape, clumps, seed }: Styling, i: number, from
   const clump = roots.clump[i]! >> 1
   const centre = clumps.get(roots.clump[i]!)!
   const toClump = [0, 1, 2].map(
-    (axis) => CLUMP_CLOSES * ([centre.x, centre.y, centre.z][axis]! - roots.space[3 * i + axis]!),
+    (axis) => shape.closes * ([centre.x, centre.y, centre.z][axis]! - roots.space[3 * i + axis]!),
   )
   const flies = chance(seed, pair, 20) * FLYAWAY.oneIn < 1 ? FLYAWAY.times : 1
   const own = { a: Math.PI * swing(seed, pair, 21), b: Math.PI * swing(seed, pair, 22) }

@@ -48,7 +48,9 @@ export class Walk {
     this.z += cm * this.dz
   }
 
-  /** Comes to lie on its layer: out to it where it is nearer the skin, and on along it. @param height cm over the skin */
+  /**
+   * Comes to lie on its layer: out to it where it is nearer the skin, and on along it. @param height cm over the skin
+   */
   lay(height: number): void {
     const short = height - this.feel()
     if (short <= 0) return
