@@ -68,8 +68,9 @@ export interface OpenPlan {
   acknowledgements: Acknowledgement[]
   /** What the client's record asks to be looked at today. */
   careCautions: Caution[]
-  /** The hair as it was recorded last. */
+  /** The hair as it was recorded last, and what is wished for. */
   canvas: Canvas | null
+  goal: Goal | null
   /** The newest plan that was carried out on this client. */
   lastVisit: DoneVisit | null
 }

@@ -74,7 +74,7 @@ export async function openWorkspace(member: StaffMember, id: string): Promise<Op
     lastVisitOf(member, owner.id),
     newestConsultation(member, owner.id),
   ])
-  return { ...open, careCautions, lastVisit, canvas: newest?.canvas ?? null }
+  return { ...open, careCautions, lastVisit, canvas: newest?.canvas ?? null, goal: newest?.goal ?? null }
 }
 
 /** An open plan with what the salon has to mix it from. */

@@ -8,15 +8,18 @@ import type { HeadModel, Triangles } from '@/core/plan/sheets'
 interface Props {
   model: HeadModel
   swatches: Record<string, string>
+  /** Foils of this stage are shown. */
+  stageId: string
   selectedZone: string | undefined
-  onSelect: (zoneId: string) => void
+  chosenPiece: string | undefined
+  onChoose: (piece: { pieceId: string; zoneId: string; stageId: string }) => void
   /** Turn and tilt of the view, rad. */
   view: { turn: number; tilt: number }
   onTurn: (view: { turn: number; tilt: number }) => void
 }
 
 /** The head with its foils, drawn when something changes and not in a loop. Drag to turn. */
-export default function Head3D({ model, swatches, selectedZone, onSelect, view, onTurn }: Props) {
+export default function Head3D({ view, onTurn, ...shown }: Props) {
   const drag = useRef<{ x: number; y: number; turn: number; tilt: number }>(undefined)
   return (
     <Canvas
@@ -41,16 +44,16 @@ export default function Head3D({ model, swatches, selectedZone, onSelect, view, 
     >
       <ambientLight intensity={0.9} />
       <directionalLight position={[-9, 16, 18]} intensity={1.9} />
-      <Model model={model} swatches={swatches} selectedZone={selectedZone} onSelect={onSelect} view={view} />
+      <Model {...shown} view={view} />
     </Canvas>
   )
 }
 
 /** The core's axes are left, face, up; three's are right, up, towards the viewer. Turn 0 shows the back of the head. */
-function Model({ model, swatches, selectedZone, onSelect, view }: Omit<Props, 'onTurn'>) {
+function Model({ model, swatches, stageId, selectedZone, chosenPiece, onChoose, view }: Omit<Props, 'onTurn'>) {
   const { mode } = useColorScheme()
   const { invalidate } = useThree()
-  useEffect(() => invalidate(), [invalidate, view, model, swatches, selectedZone])
+  useEffect(() => invalidate(), [invalidate, view, model, swatches, stageId, selectedZone, chosenPiece])
   const surface = useMemo(() => geometryOf(model.bust), [model])
   const hairline = useMemo(() => {
     const geometry = new BufferGeometry()
@@ -58,8 +61,11 @@ function Model({ model, swatches, selectedZone, onSelect, view }: Omit<Props, 'o
     return geometry
   }, [model])
   const pieces = useMemo(
-    () => model.pieces.map((piece) => ({ ...piece, geometry: geometryOf(piece.triangles) })),
-    [model],
+    () =>
+      model.pieces
+        .filter((piece) => piece.stageId === stageId)
+        .map((piece) => ({ ...piece, geometry: geometryOf(piece.triangles) })),
+    [model, stageId],
   )
   // Geometry lives on the graphics card and is given back when a newer model takes its place.
   useEffect(
@@ -79,17 +85,17 @@ function Model({ model, swatches, selectedZone, onSelect, view }: Omit<Props, 'o
           <lineLoop geometry={hairline}>
             <lineBasicMaterial color="#1d1d1d" />
           </lineLoop>
-          {pieces.map(({ geometry, formulaId, zoneId }, i) => (
+          {pieces.map(({ geometry, formulaId, zoneId, pieceId }) => (
             <mesh
-              key={i}
+              key={pieceId}
               geometry={geometry}
               onClick={(event: ThreeEvent<MouseEvent>) => {
                 event.stopPropagation()
-                onSelect(zoneId)
+                onChoose({ pieceId, zoneId, stageId })
               }}
             >
               <meshLambertMaterial
-                color={swatches[formulaId] ?? '#888888'}
+                color={pieceId === chosenPiece ? '#1d1d1d' : (swatches[formulaId] ?? '#888888')}
                 side={DoubleSide}
                 transparent
                 opacity={selectedZone === undefined || selectedZone === zoneId ? 1 : 0.35}

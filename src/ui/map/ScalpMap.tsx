@@ -83,6 +83,7 @@ export function ScalpMap({ worker, held, children }: Props) {
           {drawing.zones.map((zone, i) => (
             <ZoneGroup key={zone.id} zone={zone} turn={i + 1} first={i === 0} />
           ))}
+          <ChosenPiece drawing={drawing} />
           {drawing.zones.map((zone, i) => (
             <ZoneNumber key={zone.id} zone={zone} turn={i + 1} scale={scale} />
           ))}
@@ -176,6 +177,25 @@ function Underlay() {
         )),
       )}
     </g>
+  )
+}
+
+/** The foil that was pointed out on the head or in its look. */
+function ChosenPiece({ drawing }: { drawing: MapDrawing }) {
+  const chosen = usePlan((state) => state.chosenPiece)
+  const piece = drawing.zones.flatMap(({ pieces }) => pieces).find(({ id }) => id === chosen)
+  if (!piece) return null
+  return (
+    <path
+      data-chosen-piece={piece.id}
+      d={piece.outline}
+      fill="none"
+      stroke={INK.strong}
+      strokeWidth={4}
+      strokeLinejoin="round"
+      vectorEffect="non-scaling-stroke"
+      pointerEvents="none"
+    />
   )
 }
 

@@ -9,13 +9,14 @@ import { Read } from '../parts'
 import { copyZones, pasteZones } from './clipboard'
 import { PlanContext, stageOf, usePlan, usePlanStore, type Permissions } from './context'
 import { Header, type DialogName } from './Header'
-import { HeadInset } from './HeadInset'
 import { OrderRibbon } from './OrderRibbon'
 import { MapTools, ToolLayer, type MapTool } from './MapTools'
 import type { RampWish } from './RampTool'
 import { SaveTrouble } from './SaveStatus'
 import { StageBar } from './StageBar'
 import { ScalpMap } from './ScalpMap'
+import { SideBar, type Side } from './SideBar'
+import { FIRST_LOOK } from './look/pose'
 import { createPlanStore } from './store'
 import { TotalsStrip } from './TotalsStrip'
 import { useKeepOnLeaving } from './useKeepOnLeaving'
@@ -27,6 +28,11 @@ import { useNotice } from '../notices'
 
 const loadTotalPanel = () => import('./TotalPanel').then((module) => module.TotalPanel)
 const TotalPanel = dynamic(loadTotalPanel)
+const HeadView = dynamic(() => import('./HeadView'), { ssr: false, loading: () => <Waits>Shaping the head…</Waits> })
+const LookView = dynamic(() => import('./look/LookView'), {
+  ssr: false,
+  loading: () => <Waits>Opening the look…</Waits>,
+})
 const LayoutDialog = dynamic(() => import('./dialogs/LayoutDialog').then((module) => module.LayoutDialog))
 const HeadHairDialog = dynamic(() => import('./dialogs/HeadHairDialog').then((module) => module.HeadHairDialog))
 const FormulasDialog = dynamic(() => import('./dialogs/FormulasDialog').then((module) => module.FormulasDialog))
@@ -36,6 +42,8 @@ const PlanDialog = dynamic(() => import('./dialogs/PlanDialog').then((module) =>
 
 /** The first ramp that is offered: denser towards the end of the line, as is usual at the face. Our estimate. */
 const FIRST_RAMP: RampWish = { figure: 'rowGapMm', from: 12, to: 4 }
+
+const Waits = ({ children }: { children: string }) => <Box sx={{ p: 2 }}>{children}</Box>
 
 interface Props {
   open: OpenPlan
@@ -60,13 +68,15 @@ function Studio({ client, lastVisit }: Pick<OpenPlan, 'client' | 'lastVisit'>) {
   const worker = usePlanWorker(store)
   const [dialog, setDialog] = useState<DialogName | 'plan'>()
   const [tool, setTool] = useState<MapTool>('rest')
+  const [side, setSide] = useState<Side>('map')
+  const [look, setLook] = useState(FIRST_LOOK)
   const [wish, setWish] = useState(FIRST_RAMP)
   const totalOpen = usePlan((state) => state.openTotal !== undefined)
   const underlay = useUnderlay(worker, lastVisit)
 
   useKeepOnLeaving(store, permissions.write)
   useUndoKeys(store, permissions.write)
-  useStudioKeys({ onList: () => setDialog('keys'), onRest: () => setTool('rest') })
+  useStudioKeys({ onList: () => setDialog('keys'), onRest: () => setTool('rest'), onSide: setSide })
 
   return (
     <Box
@@ -82,18 +92,31 @@ function Studio({ client, lastVisit }: Pick<OpenPlan, 'client' | 'lastVisit'>) {
           sx={{ borderRight: { md: LINE }, overflow: 'auto', order: { xs: 1, md: 0 }, '@media print': { order: 0 } }}
         >
           <OrderRibbon />
-          <Box className="screen-only">
-            <HeadInset worker={worker} />
-          </Box>
         </Box>
         <Box sx={MIDDLE}>
-          <StageBar />
-          <Box sx={MAP}>
-            <ScalpMap worker={worker} held={tool === 'rest' ? 'free' : 'byTool'}>
-              {(scale) => <ToolLayer tool={tool} wish={wish} worker={worker} scale={scale} />}
-            </ScalpMap>
-          </Box>
-          <MapTools tool={tool} onTool={setTool} wish={wish} onWish={setWish} />
+          <SideBar side={side} onSide={setSide} />
+          {side === 'map' && (
+            <>
+              <Box sx={MAP}>
+                <StageBar />
+                <ScalpMap worker={worker} held={tool === 'rest' ? 'free' : 'byTool'}>
+                  {(scale) => <ToolLayer tool={tool} wish={wish} worker={worker} scale={scale} />}
+                </ScalpMap>
+              </Box>
+              <MapTools tool={tool} onTool={setTool} wish={wish} onWish={setWish} />
+            </>
+          )}
+          {side === 'head' && (
+            <Box sx={MAP}>
+              <StageBar />
+              <HeadView worker={worker} />
+            </Box>
+          )}
+          {side === 'look' && (
+            <Box sx={LOOK}>
+              <LookView settings={look} onChange={(changes) => setLook({ ...look, ...changes })} />
+            </Box>
+          )}
         </Box>
         <Box
           className="screen-only"
@@ -137,11 +160,14 @@ const MIDDLE = {
   '@media print': { order: 1 },
 } as const
 const MAP = {
+  position: 'relative',
   flex: { md: 1 },
   minHeight: 0,
   height: { xs: 'min(100vw, 70dvh)', md: 'auto' },
   '@media print': { height: '16cm' },
 } as const
+
+const LOOK = { flex: 1, minHeight: 0 } as const
 
 type Worker = ReturnType<typeof usePlanWorker>
 
@@ -154,12 +180,23 @@ function useUnderlay(worker: Worker, lastVisit: OpenPlan['lastVisit']) {
   return { shown, on: lastVisit.on, toggle: () => void toggle() }
 }
 
-function useStudioKeys({ onList, onRest }: { onList: () => void; onRest: () => void }) {
+function useStudioKeys({
+  onList,
+  onRest,
+  onSide,
+}: {
+  onList: () => void
+  onRest: () => void
+  onSide: (side: Side) => void
+}) {
   const { store, permissions } = usePlanStore()
   const notice = useNotice()
   const written = (work: () => void) => (permissions.write ? work : undefined)
   useKeys({
     list: onList,
+    toMap: () => onSide('map'),
+    toHeadView: () => onSide('head'),
+    toLook: () => onSide('look'),
     escape: () => {
       onRest()
       store.setState({ openTotal: undefined, picking: 'one', partingProblem: undefined })

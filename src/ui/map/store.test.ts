@@ -83,6 +83,7 @@ describe('the plan store', () => {
     acknowledgements: [],
     careCautions: [],
     canvas: null,
+    goal: null,
     lastVisit: null,
   })
   const setGap = (store: PlanStore, mm: number, key = 'gap') =>

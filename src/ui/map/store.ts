@@ -1,7 +1,17 @@
 import { enablePatches } from 'immer'
 import { v7 as newId } from 'uuid'
 import { createStore, type StoreApi } from 'zustand/vanilla'
-import type { Acknowledgement, Canvas, Caution, EditRecord, FaltoPlan, OpenPlan, Operation, Stale } from '@/core/model'
+import type {
+  Acknowledgement,
+  Canvas,
+  Caution,
+  EditRecord,
+  FaltoPlan,
+  Goal,
+  OpenPlan,
+  Operation,
+  Stale,
+} from '@/core/model'
 import type { MapDrawing } from '@/core/plan/sheets'
 import type { Answer, Judged } from '@/workers/plan.worker'
 import { callApi } from '../hooks/api'
@@ -37,6 +47,8 @@ export interface PlanState {
   /** From the client's record. */
   careCautions: Caution[]
   canvas: Canvas | undefined
+  /** What the client wishes for, as it was last recorded. */
+  goal: Goal | undefined
   /** Foils of the plan carried out last, when they are to be seen under this one. */
   underlay: MapDrawing | undefined
   /** Stage that is worked on; the first one where none is named. */
@@ -44,6 +56,8 @@ export interface PlanState {
   selectedZone: string | undefined
   /** Zones of the same stage that change along with the selected one. */
   alsoSelected: readonly string[]
+  /** A foil that was pointed out on the head or in its look. */
+  chosenPiece: string | undefined
   /** What a press on a zone does to what is selected already. */
   picking: 'one' | 'several'
   /** Whether a hand is dragging, on the map or on the comb: the map is then drawn more plainly, so that it keeps up. */
@@ -56,7 +70,16 @@ export interface PlanState {
 
 export type PlanStore = ReturnType<typeof createPlanStore>
 
-const opened = ({ id, document, revision, history, acknowledgements, careCautions, canvas }: OpenPlan): PlanState => ({
+const opened = ({
+  id,
+  document,
+  revision,
+  history,
+  acknowledgements,
+  careCautions,
+  canvas,
+  goal,
+}: OpenPlan): PlanState => ({
   id,
   document,
   revision,
@@ -70,10 +93,12 @@ const opened = ({ id, document, revision, history, acknowledgements, careCaution
   acknowledgements,
   careCautions,
   canvas: canvas ?? undefined,
+  goal: goal ?? undefined,
   underlay: undefined,
   stageId: undefined,
   selectedZone: undefined,
   alsoSelected: [],
+  chosenPiece: undefined,
   picking: 'one',
   moving: 'no',
   partingProblem: undefined,
@@ -168,7 +193,7 @@ function selecting({ getState: get, setState: set }: StoreApi<PlanState>) {
     const { selectedZone, alsoSelected } = get()
     const chosen = selectedZone === undefined ? [] : [selectedZone, ...alsoSelected]
     const [first, ...others] = zoneId === undefined ? [] : how === 'only' ? [zoneId] : toggled(chosen, zoneId)
-    set({ selectedZone: first, alsoSelected: others })
+    set({ selectedZone: first, alsoSelected: others, chosenPiece: undefined })
   }
 
   /** Puts a stage on the map; the first one where none is named. */
@@ -177,7 +202,12 @@ function selecting({ getState: get, setState: set }: StoreApi<PlanState>) {
     set({ stageId, openTotal: undefined })
   }
 
-  return { select, show }
+  /** Points a foil out: its zone is selected, its stage on the map. */
+  function choosePiece({ pieceId, zoneId, stageId }: { pieceId: string; zoneId: string; stageId: string }): void {
+    set({ stageId, selectedZone: zoneId, alsoSelected: [], chosenPiece: pieceId })
+  }
+
+  return { select, show, choosePiece }
 }
 
 /** The same with an item in it that was not, or without it. */

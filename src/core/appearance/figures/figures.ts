@@ -13,7 +13,8 @@ export interface ViewFigures extends Omit<SeenShares, 'pieces'> {
   /** Got lighter and darker in the visit. */
   lighter: number
   darker: number
-  /** Levels between the lightest and the deepest hair that shows. */
+  /** The lightest level that shows, and how far the deepest lies below it. */
+  lightest: number
   contrastLevels: number
   stripeCm: number | undefined
   /** Mean level of the hair at the face against the rest that is seen. */
@@ -118,6 +119,7 @@ function viewFigures(
     meanLevel: meanLevel(points, paint, () => true) ?? 0,
     lighter: changed((levels) => levels > CHANGED_BY),
     darker: changed((levels) => levels < -CHANGED_BY),
+    lightest: reach.light,
     contrastLevels: reach.light - reach.deep,
     stripeCm: stripeWidth(exposure, paint, reach),
     face: face === undefined || rest === undefined ? undefined : { level: face, rest },

@@ -5,8 +5,10 @@
 export {
   colourStrands,
   COUNTED,
+  COUNTED_COARSELY,
   hairThen,
   lookFigures,
+  sceneAt,
   takePicture,
   type Coloured,
   type Shot,
@@ -14,3 +16,6 @@ export {
 } from './look'
 export { pickAt, seenOf, type Picked } from './pick'
 export { createStudio, expose, SEED, type Drawn, type Scene, type Studio } from './scene'
+export { lookReport, type LookReport, type Percents } from './report'
+export { checkWish, wearsOf, type WishCheck, type WishVerdict, type WornFigures } from './wish'
+export { worthOf, type Worth } from './worth'

@@ -13,8 +13,8 @@ import {
   type View,
   type ViewName,
 } from '../picture'
-import type { Strands } from '../strands'
-import { SEED, type Drawn, type Studio } from './scene'
+import type { Roots, Strands } from '../strands'
+import { SEED, type Drawn, type Scene, type Studio } from './scene'
 
 /** A plan with all that its look is made from. */
 export interface Subject {
@@ -30,8 +30,12 @@ export interface Shot extends Drawn, Size {
   fine: boolean
 }
 
-/** Size of the views that figures are counted in, pixels: two to a strand are enough. Our choice. */
+/** Sizes of the views that figures are counted in, pixels: at leisure, and while a hand still edits. Our choice. */
 export const COUNTED: Size = { width: 480, height: 640 }
+export const COUNTED_COARSELY: Size = { width: 180, height: 240 }
+
+/** Moments of a subject whose colours are kept. Our choice: before and after, and two more. */
+const MOMENTS_KEPT = 4
 
 /** The hair as it falls at a moment of the visit: what was cut until then has fallen. */
 export const hairThen = (plan: FaltoPlan, { stages }: Moment): HairState =>
@@ -45,15 +49,27 @@ export interface Coloured {
   paint: Paint
 }
 
-export function colourStrands(
-  { plan, computed, fold }: Subject,
-  strands: Strands,
-  moment: Moment,
-  seed = SEED,
-): Coloured {
-  const takers = takersOf(plan, computed, fold, strands.roots, seed)
-  return { takers, paint: paintStrands(plan, fold, strands, takers, moment, seed) }
+/** Takers by roots and paints by strands, as long as their subject lives: a turn of the head changes neither. */
+const known = new WeakMap<Subject, { takers: WeakMap<Roots, Takers>; paints: WeakMap<Strands, Map<string, Paint>> }>()
+
+export function colourStrands(subject: Subject, strands: Strands, moment: Moment, seed = SEED): Coloured {
+  const { plan, computed, fold } = subject
+  const own = known.get(subject) ?? { takers: new WeakMap(), paints: new WeakMap() }
+  known.set(subject, own)
+  const takers = own.takers.get(strands.roots) ?? takersOf(plan, computed, fold, strands.roots, seed)
+  own.takers.set(strands.roots, takers)
+  const paints = own.paints.get(strands) ?? new Map<string, Paint>()
+  own.paints.set(strands, paints)
+  const name = `${moment.stages} ${moment.weeks} ${moment.glossed ?? false}`
+  const paint = paints.get(name) ?? paintStrands(plan, fold, strands, takers, moment, seed)
+  if (paints.size >= MOMENTS_KEPT) paints.delete(paints.keys().next().value!)
+  paints.set(name, paint)
+  return { takers, paint }
 }
+
+/** The head of a subject with its hair as it falls at a moment. */
+export const sceneAt = (studio: Studio, { plan, computed }: Subject, drawn: Drawn, moment: Moment): Scene =>
+  studio.scene(computed.head, hairThen(plan, moment), drawn)
 
 /** A picture of a plan, and what is seen at its pixels. */
 export function takePicture(
@@ -63,7 +79,7 @@ export function takePicture(
 ): { picture: Picture; exposure: Exposure } & Coloured {
   const { plan, computed } = subject
   const hair = hairThen(plan, shot.moment)
-  const { strands } = studio.scene(computed.head, hair, shot)
+  const { strands } = sceneAt(studio, subject, shot, shot.moment)
   const times = shot.fine ? 2 : 1
   const size = { width: times * shot.width, height: times * shot.height }
   const exposure = studio.exposure(computed.head, hair, shot, shot.view, size)
@@ -78,15 +94,15 @@ export function lookFigures(
   subject: Subject,
   drawn: Drawn,
   moment: Moment,
-  names: readonly ViewName[] = VIEW_NAMES,
+  { names = VIEW_NAMES, size = COUNTED }: { names?: readonly ViewName[]; size?: Size } = {},
 ): LookFigures & { takers: Takers } {
-  const { plan, computed, fold } = subject
+  const { plan, computed } = subject
   const hair = hairThen(plan, moment)
-  const { strands } = studio.scene(computed.head, hair, drawn)
+  const { strands } = sceneAt(studio, subject, drawn, moment)
   const { takers, paint } = colourStrands(subject, strands, moment, drawn.seed)
-  const before = paintStrands(plan, fold, strands, takers, { stages: 0, weeks: 0 }, drawn.seed ?? SEED)
+  const before = colourStrands(subject, strands, { stages: 0, weeks: 0 }, drawn.seed).paint
   const exposures = Object.fromEntries(
-    names.map((name) => [name, studio.exposure(computed.head, hair, drawn, VIEWS[name], COUNTED)]),
+    names.map((name) => [name, studio.exposure(computed.head, hair, drawn, VIEWS[name], size)]),
   )
   return { ...countSeen({ strands, exposures }, { paint, before, takers, hair }), takers }
 }

@@ -32,16 +32,17 @@ export function pickAt(
   }
 }
 
-/** Pixels that show hair a piece took, as an outline of shares: 1 where it is seen. */
-export function seenOf({ pixels }: Exposure, strands: Strands, takers: Takers, pieceId: string): Uint8Array {
-  const piece = takers.pieces.findIndex((placed) => placed.piece.id === pieceId)
-  const mask = new Uint8Array(pixels.length)
-  if (piece < 0) return mask
-  const { stage } = takers.pieces[piece]!
-  for (let index = 0; index < pixels.length; index++) {
-    const pixel = pixels[index]!
-    if (pixel === 0 || isSkin(pixel)) continue
-    if (takers.taken[strands.owner[pointOf(pixel)]! * takers.stages + stage] === piece) mask[index] = 1
-  }
-  return mask
+/** Pixels that show hair which some pieces, or pieces of some zones, took: 1 where it is seen. */
+export function seenOf({ pixels }: Exposure, strands: Strands, takers: Takers, ids: ReadonlySet<string>): Uint8Array {
+  const isMeant = takers.pieces.map(({ piece, zoneId }) => ids.has(piece.id) || ids.has(zoneId))
+  const isSeen = Uint8Array.from({ length: strands.roots.count }, (_, i) => {
+    for (let k = 0; k < takers.stages; k++) {
+      const piece = takers.taken[i * takers.stages + k]!
+      if (piece >= 0 && isMeant[piece]) return 1
+    }
+    return 0
+  })
+  return Uint8Array.from(pixels, (pixel) =>
+    pixel === 0 || isSkin(pixel) ? 0 : isSeen[strands.owner[pointOf(pixel)]!]!,
+  )
 }

@@ -62,8 +62,14 @@ export interface Drawn {
   seed?: number
 }
 
-/** Roots, wears and views kept for the next time. Our choice: two ideas in a few wears, and a turn all round. */
-const KEPT = { skins: 2, roots: 4, scenes: 6, exposures: 40 } as const
+/**
+ * Roots, wears and views kept for the next time. Our choice: two ideas in a few wears, and a turn all round, small;
+ * large ones take ten megabytes each.
+ */
+const KEPT = { skins: 2, roots: 4, scenes: 8, large: 4, small: 48 } as const
+
+/** Pictures of at most so many pixels count as small. Our choice. */
+const SMALL_PIXELS = 480 * 640
 
 /**
  * Makes scenes and exposures and keeps them: an edit of the plan changes neither how hair falls nor what is seen of
@@ -75,7 +81,8 @@ export function createStudio() {
   let named = 0
   const rootsOf = remember<Roots>(KEPT.roots)
   const scenes = remember<Scene>(KEPT.scenes)
-  const exposures = remember<Exposure>(KEPT.exposures)
+  const large = remember<Exposure>(KEPT.large)
+  const small = remember<Exposure>(KEPT.small)
   const nameOf = (head: Head): number => {
     const name = names.get(head) ?? named++
     names.set(head, name)
@@ -102,7 +109,7 @@ export function createStudio() {
   return {
     scene,
     exposure: (head: Head, hair: HairState, drawn: Drawn, view: View, size: Size): Exposure =>
-      exposures(
+      (size.width * size.height > SMALL_PIXELS ? large : small)(
         `${keyOf(head, hair, drawn)} ${view.turn.toFixed(4)} ${view.tilt.toFixed(4)} ${size.width}x${size.height}`,
         () => expose(scene(head, hair, drawn), view, size),
       ),

@@ -13,6 +13,8 @@ import type { Takers } from './takers'
 export interface Moment {
   stages: number
   weeks: number
+  /** At the end of those weeks its tone was put on again. */
+  glossed?: boolean | undefined
 }
 
 /** Colour on every strand of a picture. */
@@ -33,12 +35,13 @@ export function paintStrands(
   fold: Fold,
   strands: Strands,
   takers: Takers,
-  { stages, weeks }: Moment,
+  moment: Moment,
   seed: number,
 ): Paint {
   const { roots, first, along } = strands
+  const { stages, weeks } = moment
   const cells = fold.stages[stages]!
-  const coloured = colours(plan, weeks)
+  const coloured = colours(plan, moment)
   const paint = {
     levels: new Float32Array(along.length),
     rgb: new Float32Array(3 * along.length),
@@ -86,10 +89,10 @@ function strandAt(
 }
 
 /** Colours of kinds of hair some weeks later, each worked out once. */
-function colours({ hair }: FaltoPlan, weeks: number): (lock: Lock, length: number) => StrandColour {
+function colours({ hair }: FaltoPlan, { weeks, glossed }: Moment): (lock: Lock, length: number) => StrandColour {
   const known = [new Map<readonly Band[], StrandColour>(), new Map<readonly Band[], StrandColour>()] as const
   const grown = regrowthCm(weeks, hair.growthCmPerMonth)
-  const washes = weeks * (hair.washesPerWeek ?? USUAL_WASHES_PER_WEEK)
+  const washes = glossed ? 0 : weeks * (hair.washesPerWeek ?? USUAL_WASHES_PER_WEEK)
   return ({ bands, white }) => {
     const colours = known[white ? 1 : 0]
     const found = colours.get(bands)

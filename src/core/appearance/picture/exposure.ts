@@ -78,7 +78,9 @@ interface Axes {
   crossStep: number
 }
 
-/** From one projected point to the next: so far along the way and across it, its depth, and half its breadth, pixels. */
+/**
+ * From one projected point to the next: so far along the way and across it, its depth, and half its breadth, pixels.
+ */
 interface Strip {
   point: number
   main: number

@@ -14,7 +14,7 @@ export interface Triangles {
 export interface HeadModel {
   bust: Triangles
   hairline: Float32Array
-  pieces: { formulaId: string; zoneId: string; triangles: Triangles }[]
+  pieces: { pieceId: string; formulaId: string; zoneId: string; stageId: string; triangles: Triangles }[]
 }
 
 export function headModel(computed: ComputedStages): HeadModel {
@@ -32,8 +32,10 @@ export function headModel(computed: ComputedStages): HeadModel {
           indices.push(i, i + 1, facing, i + 1, facing - 1, facing)
         }
         return {
+          pieceId: piece.id,
           formulaId: piece.formulaId,
           zoneId: zone.zoneId,
+          stageId: zone.stageId,
           triangles: {
             positions: Float32Array.from(
               outline.flatMap(({ x, y, z }) => [x * STAND_OFF, y * STAND_OFF, z * STAND_OFF]),

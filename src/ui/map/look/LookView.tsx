@@ -1,0 +1,203 @@
+'use client'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Stack from '@mui/material/Stack'
+import Typography from '@mui/material/Typography'
+import dynamic from 'next/dynamic'
+import { useEffect, useState } from 'react'
+import type { WishCheck } from '@/core/appearance/look'
+import type { Figures, Tapped } from '@/workers/look.worker'
+import { LINE } from '../../theme'
+import { usePlan, usePlanStore, variantOf } from '../context'
+import { ChosenFoil, Counted, WishChecks, WorthList } from './Counted'
+import { PoseFields, ViewButtons } from './Controls'
+import { Portrait, type Pose } from './Portrait'
+import { LATER_WEEKS, momentOf, type LookSettings } from './pose'
+import { savePicture } from './savePicture'
+import { useLook, type LookRoom } from './useLook'
+import { SIMULATION, WEAR_WORDS } from './words'
+
+const ClientView = dynamic(() => import('./ClientView').then((module) => module.ClientView))
+
+/** A pose with what it is called. */
+export interface NamedPose {
+  pose: Pose
+  name: string
+}
+
+interface Props {
+  settings: LookSettings
+  onChange: (changes: Partial<LookSettings>) => void
+}
+
+/** The plan on the client's own head of hair: worn her ways, before, after and in weeks, with what is counted in it. */
+export default function LookView({ settings, onChange }: Props) {
+  const { store } = usePlanStore()
+  const room = useLook()
+  const poses = usePoses(settings)
+  const [forClient, setForClient] = useState(false)
+  const counted = useCounted(room, poses[0]!.pose)
+  const wish = useWish(room)
+  const chosenPiece = usePlan((state) => state.chosenPiece)
+  const clientName = usePlan((state) => state.document.name)
+
+  function tap({ pieceId, zoneId, stageId }: Tapped) {
+    if (pieceId && zoneId && stageId) store.choosePiece({ pieceId, zoneId, stageId })
+  }
+
+  return (
+    <Box sx={LAYOUT}>
+      <Box sx={PICTURES}>
+        <Portraits room={room} poses={poses} settings={settings} onChange={onChange} onTap={tap} chosen={chosenPiece} />
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', borderTop: LINE }}>
+          <ViewButtons settings={settings} onChange={onChange} />
+        </Box>
+        <Typography variant="caption" color="textSecondary" sx={{ px: 1, pb: 0.5 }}>
+          {SIMULATION}
+        </Typography>
+      </Box>
+      <Stack spacing={1.5} sx={{ p: 1.5, overflow: 'auto', borderLeft: { sm: LINE }, minHeight: 0 }}>
+        <PoseFields settings={settings} onChange={onChange} />
+        <Stack direction="row" spacing={1}>
+          <Button variant="outlined" color="inherit" onClick={() => setForClient(true)} sx={{ flex: 1 }}>
+            For the client
+          </Button>
+          <Button variant="outlined" color="inherit" onClick={() => savePicture(poses, clientName)} sx={{ flex: 1 }}>
+            Save picture
+          </Button>
+        </Stack>
+        {counted ? (
+          <>
+            <ChosenFoil worth={counted.worth} />
+            {wish && <WishChecks checks={wish} />}
+            <Counted report={counted.report} />
+            <WorthList worth={counted.worth} />
+          </>
+        ) : (
+          <Typography color="textSecondary">Counting what is seen…</Typography>
+        )}
+      </Stack>
+      {forClient && (
+        <ClientView
+          room={room}
+          poses={poses}
+          settings={settings}
+          onChange={onChange}
+          onClose={() => setForClient(false)}
+        />
+      )}
+    </Box>
+  )
+}
+
+const LAYOUT = {
+  display: 'grid',
+  height: '100%',
+  minHeight: 0,
+  gridTemplateColumns: { xs: '1fr', sm: 'minmax(0, 1fr) 268px' },
+  gridTemplateRows: { sm: 'minmax(0, 1fr)' },
+} as const
+const PICTURES = { display: 'flex', flexDirection: 'column', minHeight: { xs: 'min(118vw, 75dvh)', sm: 0 } } as const
+
+interface PortraitsProps extends Props {
+  room: LookRoom | undefined
+  poses: readonly NamedPose[]
+  onTap?: (tapped: Tapped) => void
+  chosen: string | undefined
+}
+
+/** One picture, or two that one hand turns. */
+export function Portraits({ room, poses, settings, onChange, onTap, chosen }: PortraitsProps) {
+  return (
+    <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
+      {poses.map(({ pose, name }, i) => (
+        <Box key={i} sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column', borderLeft: i ? LINE : 0 }}>
+          {poses.length > 1 && (
+            <Typography sx={{ textAlign: 'center', fontWeight: 700, fontSize: '0.85rem', py: 0.5 }}>{name}</Typography>
+          )}
+          <Portrait
+            room={room}
+            lane={i === 0 ? 'main' : 'beside'}
+            pose={pose}
+            view={settings.view}
+            mirrored={settings.mirrored}
+            label={`The look, ${name}`}
+            onTurn={(view) => onChange({ view })}
+            onTap={onTap}
+            chosen={chosen ? [chosen] : []}
+          />
+        </Box>
+      ))}
+    </Box>
+  )
+}
+
+/** What is shown, and what beside it. */
+function usePoses(settings: LookSettings): NamedPose[] {
+  const variant = usePlan(variantOf)
+  const ideas = usePlan((state) => state.document.variants)
+  const { wear, beside, when, weeks } = settings
+  const ideaId = variant.id
+  const all = variant.stages.length
+  const moment = momentOf(settings, all)
+  const timeName =
+    when === 'before'
+      ? 'as she comes'
+      : when !== 'after'
+        ? `after ${moment.stages} of ${all}`
+        : weeks > 0
+          ? `${weeks} weeks later`
+          : 'after the visit'
+  const own: NamedPose = { pose: { ideaId, wear, moment }, name: `${WEAR_WORDS[wear]}, ${timeName}` }
+  if (beside === 'none') return [own]
+  if (beside === 'before')
+    return [own, { pose: { ideaId, wear, moment: { stages: 0, weeks: 0 } }, name: 'As she comes' }]
+  if (beside === 'later')
+    return [
+      own,
+      { pose: { ideaId, wear, moment: { stages: all, weeks: LATER_WEEKS } }, name: `${LATER_WEEKS} weeks later` },
+    ]
+  if (beside === 'waved') {
+    const other = wear === 'waved' ? 'straight' : 'waved'
+    return [own, { pose: { ideaId, wear: other, moment }, name: WEAR_WORDS[other] }]
+  }
+  const idea = ideas.find(({ id }) => beside === `idea ${id}`)
+  if (!idea) return [own]
+  const stages = idea.stages.length
+  const its =
+    when === 'before' ? moment : { ...moment, stages: when === 'after' ? stages : Math.min(stages, moment.stages) }
+  return [
+    { ...own, name: `${variant.name}: ${own.name}` },
+    { pose: { ideaId: idea.id, wear, moment: its }, name: idea.name },
+  ]
+}
+
+/** Figures of what is shown; the last ones stay while newer ones are counted. */
+function useCounted(room: LookRoom | undefined, { ideaId, wear, moment }: Pose): Figures | undefined {
+  const [counted, setCounted] = useState<Figures>()
+  const key = JSON.stringify(moment)
+  useEffect(() => {
+    if (!room) return
+    let current = true
+    void room.api.figures(ideaId, wear, JSON.parse(key)).then((figures) => current && figures && setCounted(figures))
+    return () => {
+      current = false
+    }
+  }, [room, ideaId, wear, key])
+  return counted
+}
+
+function useWish(room: LookRoom | undefined): WishCheck[] | undefined {
+  const ideaId = usePlan((state) => variantOf(state).id)
+  const goal = usePlan((state) => state.goal)
+  const [checks, setChecks] = useState<WishCheck[]>()
+  useEffect(() => {
+    if (!room || !goal) return
+    let current = true
+    void room.api.wish(ideaId, goal).then((found) => current && found && setChecks(found))
+    return () => {
+      current = false
+    }
+  }, [room, ideaId, goal])
+  return goal ? checks : undefined
+}
