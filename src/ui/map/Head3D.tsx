@@ -67,12 +67,26 @@ function Model({ model, swatches, stageId, selectedZone, chosenPiece, onChoose, 
         .map((piece) => ({ ...piece, geometry: geometryOf(piece.triangles) })),
     [model, stageId],
   )
+  const zones = useMemo(
+    () =>
+      model.zones
+        .filter((zone) => zone.stageId === stageId)
+        .flatMap(({ zoneId, outlines }) =>
+          outlines.map((outline) => {
+            const geometry = new BufferGeometry()
+            geometry.setAttribute('position', new BufferAttribute(outline, 3))
+            return { zoneId, geometry }
+          }),
+        ),
+    [model, stageId],
+  )
   // Geometry lives on the graphics card and is given back when a newer model takes its place.
   useEffect(
     () => () => {
-      for (const geometry of [surface, hairline, ...pieces.map((piece) => piece.geometry)]) geometry.dispose()
+      for (const geometry of [surface, hairline, ...[...pieces, ...zones].map((one) => one.geometry)])
+        geometry.dispose()
     },
-    [surface, hairline, pieces],
+    [surface, hairline, pieces, zones],
   )
 
   return (
@@ -85,6 +99,11 @@ function Model({ model, swatches, stageId, selectedZone, chosenPiece, onChoose, 
           <lineLoop geometry={hairline}>
             <lineBasicMaterial color="#1d1d1d" />
           </lineLoop>
+          {zones.map(({ geometry, zoneId }, i) => (
+            <lineLoop key={i} geometry={geometry}>
+              <lineBasicMaterial color={zoneId === selectedZone ? '#000000' : '#6d6d6d'} />
+            </lineLoop>
+          ))}
           {pieces.map(({ geometry, formulaId, zoneId, pieceId }) => (
             <mesh
               key={pieceId}

@@ -13,6 +13,8 @@ export interface ViewFigures extends Omit<SeenShares, 'pieces'> {
   /** Got lighter and darker in the visit. */
   lighter: number
   darker: number
+  /** Mean level of what got lighter; undefined where nothing did. */
+  lightLevel: number | undefined
   /** The lightest level that shows, and how far the deepest lies below it. */
   lightest: number
   contrastLevels: number
@@ -106,11 +108,11 @@ function viewFigures(
   const reach = extremes(points, paint)
   const face = meanLevel(points, paint, atFace)
   const rest = meanLevel(points, paint, (point) => !atFace(point))
+  const changeAt = (point: number) => paint.levels[point]! - before.levels[point]!
   const changed = (isMeant: (levels: number) => boolean) => {
     let sum = 0
     for (let point = 0; point < points.counts.length; point++)
-      if (points.counts[point]! > 0 && isMeant(paint.levels[point]! - before.levels[point]!))
-        sum += points.counts[point]!
+      if (points.counts[point]! > 0 && isMeant(changeAt(point))) sum += points.counts[point]!
     return points.total > 0 ? sum / points.total : 0
   }
   return {
@@ -119,6 +121,7 @@ function viewFigures(
     meanLevel: meanLevel(points, paint, () => true) ?? 0,
     lighter: changed((levels) => levels > CHANGED_BY),
     darker: changed((levels) => levels < -CHANGED_BY),
+    lightLevel: meanLevel(points, paint, (point) => changeAt(point) > CHANGED_BY),
     lightest: reach.light,
     contrastLevels: reach.light - reach.deep,
     stripeCm: stripeWidth(exposure, paint, reach),

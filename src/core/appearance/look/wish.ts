@@ -37,12 +37,11 @@ export function wearsOf({ straight, waved, tiedLow, tiedHigh }: Goal['wear']): {
 export function checkWish(goal: Goal, worn: readonly WornFigures[]): WishCheck[] {
   const mean = (of: (figures: LookFigures) => number) =>
     worn.reduce((sum, { share, figures }) => sum + share * of(figures), 0)
-  const front = ({ views }: LookFigures) => Object.values(views)
-  const contrast = mean((figures) => Math.max(...front(figures).map(({ contrastLevels }) => contrastLevels)))
-  const lightest = mean((figures) => Math.max(...front(figures).map(({ lightest: level }) => level)))
+  const contrast = mean(({ views }) => Math.max(...Object.values(views).map(({ contrastLevels }) => contrastLevels)))
+  const light = mean(lightLevel)
   const target = goal.targets.find(({ region }) => region === 'all') ?? goal.targets[0]
   return [
-    ...(target ? [within('level', target.level, lightest, LEVEL_OFF)] : []),
+    ...(target ? [within('level', target.level, light, LEVEL_OFF)] : []),
     within('light', goal.lightPercent, 100 * mean(({ lighter }) => lighter), LIGHT_OFF),
     contrastCheck(goal.contrast, contrast),
     banded(
@@ -58,6 +57,12 @@ export function checkWish(goal: Goal, worn: readonly WornFigures[]): WishCheck[]
       mean(({ rootSoftnessCm }) => rootSoftnessCm ?? 0),
     ),
   ]
+}
+
+/** Mean level of what got lighter, over the views that show some; the whole where nothing did. */
+function lightLevel({ views, meanLevel }: LookFigures): number {
+  const levels = Object.values(views).flatMap((view) => view.lightLevel ?? [])
+  return levels.length > 0 ? levels.reduce((sum, level) => sum + level, 0) / levels.length : meanLevel
 }
 
 interface Off {

@@ -21,7 +21,7 @@ export const VIEW_NAMES = Object.keys(VIEWS) as ViewName[]
  * Top of the picture, room over and under the hair, the least and the most that is shown below the ears, cm. Our
  * choice.
  */
-export const FRAME = { top: 17.5, room: 2.5, least: 29, most: 62 } as const
+export const FRAME = { top: 17.5, room: 2.5, least: 29, most: 84 } as const
 
 /** Bins of depth in which pieces of strands are drawn, nearest first. Our choice. */
 export const DEPTH_BINS = 512
@@ -64,6 +64,6 @@ export const SCALP = { share: 0.85, light: 0.55 } as const
 export const WALL_LIGHT = [0.8388, 0.8388, 0.8228] as const
 
 /** The bust goes on downwards as it ends, as far as hair may hang, cm from ear height. Our choice. */
-export const TORSO_TO_Z = -66
+export const TORSO_TO_Z = -90
 /** It goes over into the wall from here to its end, cm from ear height. Our choice. */
 export const FADES = { from: -20, to: -36 } as const

@@ -19,13 +19,5 @@ export const UPKEEP = [
  */
 export const COVERING_CM = 3
 
-/**
- * How much of what grows elsewhere is seen, against hair at the part. Our estimates after common practice: straight
- * hair shows its top, waved hair what lies under it, tied hair the hairline, nape and sides.
- */
-export const SEEN_STRAIGHT = { part: 1, rim: 0.35, rest: 0.06 } as const
-export const SEEN_WAVED = { part: 1, rim: 0.6, upper: 0.55, lower: 0.3 } as const
-export const SEEN_TIED = { rim: 1, side: 0.7, top: 0.5, hidden: 0.15 } as const
-
 /** A lesser share of the hair does not show, 0…1. Our estimate. */
 export const SHOWS_FROM = 0.02

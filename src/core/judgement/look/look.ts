@@ -4,8 +4,11 @@ import { hairsOfCells, type Piece } from '../../placement/foils'
 import { lighteningLetters, type Band, type FaltoPlan } from '../../model'
 import type { ComputedStages } from '../../placement/quantity'
 import { shownLevel, type Fold, type Lock } from '../../time/fold'
-import { fromFace, seenShares, WEARS, type WearKind } from './visibility'
-import { CHANGED_BY, SHOWS_FROM, SOFT_START_CM, UPKEEP } from './constants'
+import { seenCells, type WearKind } from '../../appearance/coarse'
+import { pointFromMap, mapFromPlace, type Head } from '../../scalp/head'
+import { foldTurn } from '../../numeric'
+import { degrees } from '../../units'
+import { CHANGED_BY, COVERING_CM, SHOWS_FROM, SOFT_START_CM, UPKEEP } from './constants'
 
 export type ContrastVerdict = 'none' | 'barely' | 'subtle' | 'clear' | 'bold'
 
@@ -56,7 +59,8 @@ export function lookOf(plan: FaltoPlan, { head, zones }: ComputedStages, fold: F
   const mean = (which: 'light' | 'low') => cells.reduce((sum, mix, i) => sum + whole[i]! * mix[which], 0) / hairs
   const [light, low] = [mean('light'), mean('low')]
   const contrastLevels = contrastOf(after, whole)
-  const seen = seenShares(head, partX(plan.hair))
+  const seen = seenCells(plan.hair)
+  const besidePart = cellsBesidePart(head, partX(plan.hair))
   const fromCentre = (i: number) => SCALP_CELLS[i]!.centre.s
   return {
     light,
@@ -68,7 +72,7 @@ export function lookOf(plan: FaltoPlan, { head, zones }: ComputedStages, fold: F
     partLine: ratio(
       cells,
       whole,
-      (i) => seen.straight[i] === 1,
+      (i) => besidePart[i] === true,
       (i) => fromCentre(i) < 0.6,
     ),
     faceToBack: ratio(
@@ -77,10 +81,11 @@ export function lookOf(plan: FaltoPlan, { head, zones }: ComputedStages, fold: F
       (i) => fromCentre(i) > 0.7 && azimuth(i) < 70,
       (i) => fromCentre(i) > 0.5 && azimuth(i) > 140,
     ),
-    meanLevel: Object.fromEntries(WEARS.map((wear) => [wear, seenLevel(cells, whole, seen[wear])])) as Record<
-      WearKind,
-      number
-    >,
+    meanLevel: {
+      straight: seenLevel(cells, whole, seen.straight),
+      waved: seenLevel(cells, whole, seen.waved),
+      tied: seenLevel(cells, whole, seen.tied),
+    },
     upkeepWeeks: light > SHOWS_FROM ? upkeepOf(Math.max(rootOf(after), softStart(plan, zones))) : undefined,
   }
 }
@@ -172,7 +177,15 @@ function upkeepOf(rootCm: number): Look['upkeepWeeks'] {
   return { low, high }
 }
 
-const azimuth = (i: number): number => fromFace(SCALP_CELLS[i]!.centre)
+/** How far round from the face a cell lies, 0…180°. */
+const azimuth = (i: number): number => degrees(foldTurn(SCALP_CELLS[i]!.centre.psi))
+
+/** Cells whose hair covers most of the rest worn straight: beside the part, on top. @param part cm to the client's left */
+const cellsBesidePart = (head: Head, part: number): boolean[] =>
+  SCALP_CELLS.map(({ centre }, i) => {
+    const { x, y, z } = pointFromMap(head, mapFromPlace(head, centre))
+    return Math.abs(x - part) < COVERING_CM && z > 4 && y > -6 && azimuth(i) < 179
+  })
 
 /** The cell opposite each in the mirror of the centre line. */
 const MIRROR = SCALP_CELLS.map(({ centre }) => cellAt({ psi: -centre.psi, s: centre.s }))

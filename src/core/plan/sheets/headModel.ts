@@ -1,3 +1,4 @@
+import type { Point3 } from '../../model'
 import { pointFromMap, surfacePoint, type Head } from '../../scalp/head'
 import { bustOf } from '../../scalp/mannequin'
 import type { ComputedStages } from '../../placement/quantity'
@@ -14,6 +15,8 @@ export interface Triangles {
 export interface HeadModel {
   bust: Triangles
   hairline: Float32Array
+  /** Outlines of the zones, x, y, z of one corner after another. */
+  zones: { zoneId: string; stageId: string; outlines: Float32Array[] }[]
   pieces: { pieceId: string; formulaId: string; zoneId: string; stageId: string; triangles: Triangles }[]
 }
 
@@ -21,6 +24,13 @@ export function headModel(computed: ComputedStages): HeadModel {
   return {
     bust: bustOf(computed.head).mesh,
     hairline: hairlineOf(computed.head),
+    zones: computed.zones.map(({ zoneId, stageId, shape }) => ({
+      zoneId,
+      stageId,
+      outlines: shape.loops.map((loop) =>
+        Float32Array.from(loop.flatMap((point) => offTheScalp(pointFromMap(computed.head, point)))),
+      ),
+    })),
     pieces: computed.zones.flatMap((zone) =>
       zone.placement.pieces.map((piece) => {
         // The outline runs along one side and back along the other, so point i faces point n − 1 − i.
@@ -37,9 +47,7 @@ export function headModel(computed: ComputedStages): HeadModel {
           zoneId: zone.zoneId,
           stageId: zone.stageId,
           triangles: {
-            positions: Float32Array.from(
-              outline.flatMap(({ x, y, z }) => [x * STAND_OFF, y * STAND_OFF, z * STAND_OFF]),
-            ),
+            positions: Float32Array.from(outline.flatMap(offTheScalp)),
             indices: Uint32Array.from(indices),
           },
         }
@@ -48,11 +56,13 @@ export function headModel(computed: ComputedStages): HeadModel {
   }
 }
 
+/** A little off the scalp, so that nothing of the skin comes through. */
+const offTheScalp = ({ x, y, z }: Point3): number[] => [x * STAND_OFF, y * STAND_OFF, z * STAND_OFF]
+
 function hairlineOf(head: Head): Float32Array {
   const points = Array.from({ length: 181 }, (_, i) => {
     const psi = (2 * Math.PI * i) / 180
-    const { x, y, z } = surfacePoint(head.axes, head.hairline(psi), psi)
-    return [x * STAND_OFF, y * STAND_OFF, z * STAND_OFF]
+    return offTheScalp(surfacePoint(head.axes, head.hairline(psi), psi))
   })
   return Float32Array.from(points.flat())
 }

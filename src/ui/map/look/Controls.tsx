@@ -5,7 +5,6 @@ import Checkbox from '@mui/material/Checkbox'
 import FormControlLabel from '@mui/material/FormControlLabel'
 import MenuItem from '@mui/material/MenuItem'
 import Slider from '@mui/material/Slider'
-import Stack from '@mui/material/Stack'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { VIEW_NAMES, VIEWS } from '@/core/appearance/picture'
@@ -56,7 +55,7 @@ export function PoseFields({ settings, onChange }: Props) {
   const active = usePlan((state) => variantOf(state).id)
   const { when, weeks, glossed } = settings
   return (
-    <Stack spacing={1.25}>
+    <Box sx={FIELDS}>
       <TextField
         select
         size="small"
@@ -86,7 +85,7 @@ export function PoseFields({ settings, onChange }: Props) {
         <MenuItem value="after">After the visit</MenuItem>
       </TextField>
       {when === 'after' && (
-        <Box>
+        <Box sx={{ px: 1 }}>
           <Typography variant="body2" id="look-weeks">
             {weeks === 0 ? 'On the day' : `${weeks} weeks later, grown and washed`}
           </Typography>
@@ -127,6 +126,9 @@ export function PoseFields({ settings, onChange }: Props) {
             </MenuItem>
           ))}
       </TextField>
-    </Stack>
+    </Box>
   )
 }
+
+/** Below each other, or beside each other where there is room. */
+const FIELDS = { display: 'grid', gap: 1.25, gridTemplateColumns: 'repeat(auto-fit, minmax(170px, 1fr))' } as const

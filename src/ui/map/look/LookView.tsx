@@ -7,6 +7,7 @@ import dynamic from 'next/dynamic'
 import { useEffect, useState } from 'react'
 import type { WishCheck } from '@/core/appearance/look'
 import type { Figures, Tapped } from '@/workers/look.worker'
+import { useNotice } from '../../notices'
 import { LINE } from '../../theme'
 import { usePlan, usePlanStore, variantOf } from '../context'
 import { ChosenFoil, Counted, WishChecks, WorthList } from './Counted'
@@ -34,6 +35,7 @@ interface Props {
 export default function LookView({ settings, onChange }: Props) {
   const { store } = usePlanStore()
   const room = useLook()
+  const notice = useNotice()
   const poses = usePoses(settings)
   const [forClient, setForClient] = useState(false)
   const counted = useCounted(room, poses[0]!.pose)
@@ -41,12 +43,16 @@ export default function LookView({ settings, onChange }: Props) {
   const chosenPiece = usePlan((state) => state.chosenPiece)
   const clientName = usePlan((state) => state.document.name)
 
-  function tap({ pieceId, zoneId, stageId }: Tapped) {
+  function tap({ pieceId, zoneId, stageId, level, alongCm }: Tapped) {
     if (pieceId && zoneId && stageId) store.choosePiece({ pieceId, zoneId, stageId })
+    else
+      notice(
+        `This hair is left as it is: level ${Math.round(10 * level) / 10}, ${Math.round(alongCm)} cm from the scalp.`,
+      )
   }
 
   return (
-    <Box sx={LAYOUT}>
+    <Box sx={poses.length > 1 ? BESIDE : LAYOUT}>
       <Box sx={PICTURES}>
         <Portraits room={room} poses={poses} settings={settings} onChange={onChange} onTap={tap} chosen={chosenPiece} />
         <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', borderTop: LINE }}>
@@ -56,7 +62,16 @@ export default function LookView({ settings, onChange }: Props) {
           {SIMULATION}
         </Typography>
       </Box>
-      <Stack spacing={1.5} sx={{ p: 1.5, overflow: 'auto', borderLeft: { sm: LINE }, minHeight: 0 }}>
+      <Stack
+        spacing={1.5}
+        sx={{
+          p: 1.5,
+          overflow: 'auto',
+          minHeight: 0,
+          borderLeft: { sm: poses.length > 1 ? 'none' : LINE },
+          borderTop: poses.length > 1 ? LINE : 'none',
+        }}
+      >
         <PoseFields settings={settings} onChange={onChange} />
         <Stack direction="row" spacing={1}>
           <Button variant="outlined" color="inherit" onClick={() => setForClient(true)} sx={{ flex: 1 }}>
@@ -97,6 +112,8 @@ const LAYOUT = {
   gridTemplateColumns: { xs: '1fr', sm: 'minmax(0, 1fr) 268px' },
   gridTemplateRows: { sm: 'minmax(0, 1fr)' },
 } as const
+/** Two pictures have all the breadth, and what is counted lies under them. */
+const BESIDE = { ...LAYOUT, gridTemplateColumns: '1fr', gridTemplateRows: { sm: 'minmax(380px, 1fr) 190px' } } as const
 const PICTURES = { display: 'flex', flexDirection: 'column', minHeight: { xs: 'min(118vw, 75dvh)', sm: 0 } } as const
 
 interface PortraitsProps extends Props {

@@ -81,12 +81,7 @@ export function Portrait({ room, lane, pose, view, mirrored, label, onTurn, onTa
   }
 
   return (
-    <Box
-      role="group"
-      aria-label={label}
-      data-ready={progress === 1}
-      sx={{ position: 'relative', minWidth: 0, minHeight: 0, display: 'grid', placeItems: 'center', flex: 1 }}
-    >
+    <Box role="group" aria-label={label} data-ready={progress === 1} sx={ROOM}>
       <Box
         ref={frame}
         tabIndex={0}
@@ -129,12 +124,20 @@ function Sheet({ image, name }: { image: ImageData | undefined; name?: string })
   return <canvas ref={canvas} width={PORTRAIT.width} height={PORTRAIT.height} data-portrait={name} />
 }
 
+const ROOM = {
+  position: 'relative',
+  minWidth: 0,
+  minHeight: 0,
+  display: 'grid',
+  placeItems: 'center',
+  flex: 1,
+  containerType: 'size',
+} as const
+/** As large as there is room, and never out of shape. */
 const FRAME = {
   position: 'relative',
   aspectRatio: '3 / 4',
-  maxWidth: '100%',
-  maxHeight: '100%',
-  height: '100%',
+  width: 'min(100cqw, 75cqh)',
   touchAction: 'none',
   cursor: 'grab',
   userSelect: 'none',

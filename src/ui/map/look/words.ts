@@ -21,7 +21,7 @@ export const VIEW_WORDS: Record<ViewName, string> = {
 
 export const WISH_WORDS: Record<WishCheck['what'], { name: string; unit: string; less: string; more: string }> = {
   level: {
-    name: 'Lightest level',
+    name: 'Level of the light',
     unit: '',
     less: 'Raise the lift goal of the lightener, or plan another visit.',
     more: 'Lower the lift goal, or tone deeper.',

@@ -1,0 +1,68 @@
+import { SCALP_CELLS } from '../../hair/hairRecord'
+import { STARTING_HAIR, type HairState } from '../../model'
+import { createHead, defaultMeasures, type Head } from '../../scalp/head'
+import { mannequinField, sampleField, surfaceNets, type Grid } from '../../scalp/mannequin'
+import { VIEW_WEIGHTS, seenPoints } from '../figures'
+import { expose, SEED } from '../look'
+import { reachOf, skinOf, VIEW_NAMES, VIEWS, type Skin } from '../picture'
+import { COARSE_STRANDS, growStrands, spreadRoots, type Wear } from '../strands'
+import { COARSE_GRID_CM, COARSE_SIZE, KEPT_HAIRS, LENGTH_STEP_CM } from './constants'
+
+/** Ways of wearing hair that are kept apart where figures follow every edit. */
+export const WEAR_KINDS = ['straight', 'waved', 'tied'] as const
+export type WearKind = (typeof WEAR_KINDS)[number]
+const WEAR_OF: Record<WearKind, Wear> = { straight: 'straight', waved: 'waved', tied: 'low' }
+
+/** For every scalp cell: how much of what is seen grows there, against how much of the hair does. */
+export type SeenCells = Record<WearKind, Float64Array>
+
+/** The usual head, as coarsely as will do; made when first asked for. */
+let usual: { head: Head; grid: Grid; skin: Skin } | undefined
+const known = new Map<string, SeenCells>()
+
+/**
+ * What is seen of the hair of every scalp cell, counted in small pictures of few strands on the usual head: places on the
+ * scalp are the same on every head, and how hair falls depends on its length, cut, curl and part far more than on the
+ * head. Counted once for a kind of hair, so that figures keep up with every edit of a plan.
+ */
+export function seenCells(hair: HairState): SeenCells {
+  const like = alike(hair)
+  const key = JSON.stringify(like)
+  const found = known.get(key)
+  if (found) return found
+  const counted = Object.fromEntries(WEAR_KINDS.map((wear) => [wear, countCells(like, WEAR_OF[wear])])) as SeenCells
+  known.set(key, counted)
+  if (known.size > KEPT_HAIRS) known.delete(known.keys().next().value!)
+  return counted
+}
+
+/** The hair as far as it matters here, its length in steps. */
+function alike(hair: HairState): HairState {
+  const { density, curl, cutLine, lengthCm, part, fall } = hair
+  const length = Math.max(LENGTH_STEP_CM, LENGTH_STEP_CM * Math.round(lengthCm / LENGTH_STEP_CM))
+  return { ...STARTING_HAIR, density, curl, cutLine, lengthCm: length, part, fall }
+}
+
+function usualHead() {
+  if (usual) return usual
+  const head = createHead(defaultMeasures())
+  const grid = sampleField(mannequinField(head), COARSE_GRID_CM)
+  usual = { head, grid, skin: skinOf(head, surfaceNets(grid)) }
+  return usual
+}
+
+function countCells(hair: HairState, wear: Wear): Float64Array {
+  const { head, grid, skin } = usualHead()
+  const roots = spreadRoots(head, hair, COARSE_STRANDS, SEED)
+  const strands = growStrands(head, grid, hair, roots, { wear, seed: SEED })
+  const scene = { strands, skin, reach: reachOf(strands) }
+  const seen = new Float64Array(SCALP_CELLS.length)
+  for (const view of VIEW_NAMES) {
+    const { counts, total } = seenPoints(expose(scene, VIEWS[view], COARSE_SIZE), strands)
+    for (let point = 0; point < counts.length; point++)
+      if (counts[point]! > 0) seen[roots.cell[strands.owner[point]!]!]! += (VIEW_WEIGHTS[view] * counts[point]!) / total
+  }
+  const grows = new Float64Array(SCALP_CELLS.length)
+  for (const cell of roots.cell) grows[cell]! += 1 / roots.count
+  return seen.map((share, cell) => (grows[cell]! > 0 ? share / grows[cell]! : 0))
+}
