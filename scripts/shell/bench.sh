@@ -5,8 +5,11 @@ bench_falto() {
   ensure_modules
   local bundle
   bundle=$(mktemp -d)
-  node_modules/.bin/esbuild tests/bench/core.ts --bundle --platform=node --format=esm --outfile="$bundle/core.mjs" --log-level=error
-  node "$bundle/core.mjs"
+  local part
+  for part in core look; do
+    node_modules/.bin/esbuild "tests/bench/$part.ts" --bundle --platform=node --format=esm --outfile="$bundle/$part.mjs" --log-level=error
+    node "$bundle/$part.mjs"
+  done
   rm -rf "$bundle"
   ensure_chromium
   start_test_server

@@ -2,7 +2,6 @@ import { v7 as newId } from 'uuid'
 import { createHead } from '@/core/scalp/head'
 import { lightenedSurface, suggestFormulas } from '@/core/product/formula'
 import { mixPlan } from '@/core/product/bowls'
-import { mannequinField, sampleField, surfaceNets } from '@/core/scalp/mannequin'
 import { createPlanner, judgePlan } from '@/core/plan/planner'
 import {
   ALONE,
@@ -19,6 +18,7 @@ import { foldPlan } from '@/core/time/fold'
 import { densePlan, servicePlan } from '../support/samples'
 import { visitProblem } from '../support/visits'
 import { row } from './row'
+import { sample } from './sample'
 
 const { computePlan, computeStages, forget } = createPlanner()
 
@@ -26,22 +26,6 @@ const { computePlan, computeStages, forget } = createPlanner()
 const dense = densePlan()
 const { foilCount, zones } = computePlan(dense)
 const what = `${foilCount} foils, ${zones.length} zones`
-
-function sample(
-  runs: number,
-  warmUp: number,
-  work: (run: number) => void,
-  prepare: (run: number) => void = () => {},
-): number[] {
-  const times: number[] = []
-  for (let run = -warmUp; run < runs; run++) {
-    prepare(run)
-    const start = performance.now()
-    work(run)
-    if (run >= 0) times.push(performance.now() - start)
-  }
-  return times
-}
 
 /**
  * The same arithmetic every time, about as long as a recompute: what the machine itself adds to the spread of the row
@@ -176,9 +160,4 @@ row(
   'new head',
   'tables of a head that was never seen',
   sample(40, 10, (run) => createHead({ circumferenceCm: 52 + run / 100 })),
-)
-row(
-  'bust',
-  'field, grid and mesh of a head that was never seen, in a worker, budget < 700 ms',
-  sample(6, 2, (run) => surfaceNets(sampleField(mannequinField(createHead({ circumferenceCm: 52 + run / 10 }))))),
 )

@@ -2,12 +2,14 @@ import { spawnSync } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import sharp from 'sharp'
 import type { AfterFigures, PlanFigures } from '@/core/plan/planner'
 import { SERVICES } from '@/core/plan/serviceKinds'
 import { checkPlanDocument } from '@/dto'
 import { compute } from '../../scripts/commands/compute'
 import { EntryError } from '../../scripts/commands/entry'
 import { lift } from '../../scripts/commands/lift'
+import { look } from '../../scripts/commands/look'
 import { plan } from '../../scripts/commands/plan'
 
 /** The command line as somebody else's script uses it: JSON on stdout, one line on stderr and a code for the rest. */
@@ -181,4 +183,36 @@ it('says it in one line, with a code of its own', () => {
 it('names its commands in its own help', () => {
   const help = readFileSync('falto', 'utf8')
   for (const command of ['kinds', 'plan KIND', 'compute FILE']) expect(help).toContain(`./falto ${command}`)
+})
+
+describe('the look', () => {
+  const example = 'docs/examples/maren-hale-abara.json'
+
+  it('is counted from all sides, and drawn', async () => {
+    const out = join(folder, 'picture.png')
+    const counted = await look([example, '--view', 'back', '--wear', 'waved', '--size', '60x80', '--out', out])
+    expect(counted).toMatchObject({ view: 'back', wear: 'waved', weeks: 0, seed: 1 })
+    const sum = Object.values(counted.seen.formulaPercents).reduce((total, percent) => total + percent, 0)
+    expect(Math.abs(sum - 100)).toBeLessThan(3)
+    expect(counted.thisView).toEqual(counted.views.back)
+    expect(await sharp(out).metadata()).toMatchObject({ format: 'png', width: 60, height: 80 })
+  })
+
+  it('is deeper again after weeks at the root, and the same for the same seed', async () => {
+    const seen = (...flags: string[]) => look([example, ...flags])
+    const [today, later] = [await seen(), await seen('--weeks', '16')]
+    expect(later.lighterPercent).toBeLessThan(today.lighterPercent)
+    expect(await seen()).toEqual(today)
+  })
+
+  it.each([
+    ['no plan', [], /say which plan to look at/],
+    ['a view there is not', [example, '--view', 'below'], /--view takes one of front, left/],
+    ['a wear there is not', [example, '--wear', 'plaited'], /--wear takes one of natural, straight/],
+    ['a size that is none', [example, '--size', 'large'], /--size takes WIDTHxHEIGHT/],
+    ['weeks that are none', [example, '--weeks', 'ten'], /--weeks takes a whole number/],
+    ['a place that cannot be written', [example, '--size', '16x16', '--out', '/nowhere/a.png'], /cannot be written/],
+  ])('refuses %s in one line', async (_, args, words) => {
+    await expect(look(args)).rejects.toThrow(words)
+  })
 })

@@ -121,25 +121,26 @@ function squaresOf(pieces: readonly Piece[]): Squares {
   const thickest = pieces.reduce((most, { thickness }) => Math.max(most, thickness / 2), 0)
   const size = Math.max(SQUARE_CM, thickest + SQUARE_CM / 2)
   const squareAt = (cm: number): number => Math.min(SIDE - 2, Math.max(1, Math.floor(cm / size) + SIDE / 2))
-  const stretches: { square: number; piece: number; offset: number }[] = []
-  pieces.forEach(({ line, id }, piece) => {
-    if (id.endsWith('/dropout')) return
-    for (let at = 0; at < line.length - STRIDE; at += STRIDE) {
-      const x = (line[at + MAP]! + line[at + STRIDE + MAP]!) / 2
-      const y = (line[at + MAP + 1]! + line[at + STRIDE + MAP + 1]!) / 2
-      stretches.push({ square: squareAt(x) * SIDE + squareAt(y), piece, offset: at })
-    }
-  })
-  stretches.sort((a, b) => a.square - b.square)
+  const eachStretch = (visit: (square: number, piece: number, offset: number) => void) =>
+    pieces.forEach(({ line, id }, piece) => {
+      if (id.endsWith('/dropout')) return
+      for (let at = 0; at < line.length - STRIDE; at += STRIDE) {
+        const x = (line[at + MAP]! + line[at + STRIDE + MAP]!) / 2
+        const y = (line[at + MAP + 1]! + line[at + STRIDE + MAP + 1]!) / 2
+        visit(squareAt(x) * SIDE + squareAt(y), piece, at)
+      }
+    })
   const from = new Uint32Array(SIDE * SIDE + 1)
-  for (const { square } of stretches) from[square + 1]!++
+  eachStretch((square) => from[square + 1]!++)
   for (let square = 0; square < SIDE * SIDE; square++) from[square + 1]! += from[square]!
-  return {
-    at: squareAt,
-    from,
-    piece: Uint16Array.from(stretches, ({ piece }) => piece),
-    offset: Uint32Array.from(stretches, ({ offset }) => offset),
-  }
+  const next = from.slice()
+  const piece = new Uint16Array(from.at(-1)!)
+  const offset = new Uint32Array(from.at(-1)!)
+  eachStretch((square, own, at) => {
+    piece[next[square]!] = own
+    offset[next[square]!++] = at
+  })
+  return { at: squareAt, from, piece, offset }
 }
 
 /** The piece that takes a root, or −1. */

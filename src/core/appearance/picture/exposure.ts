@@ -62,9 +62,8 @@ export function exposeStrands(exposure: Exposure, strands: Strands): void {
     const nearWay = seen[at + 5]! - near
     const half = halfWidths[point]! * scale
     if (cover.hides(x, y, dx, dy, half, Math.max(near, near + nearWay))) continue
-    if (Math.abs(dy) >= Math.abs(dx))
-      drawStrip(exposure, byRows, { point, main: y, mainWay: dy, cross: x, crossWay: dx, near, nearWay, half })
-    else drawStrip(exposure, byColumns, { point, main: x, mainWay: dx, cross: y, crossWay: dy, near, nearWay, half })
+    if (Math.abs(dy) >= Math.abs(dx)) drawStrip(exposure, byRows, point, half, y, dy, x, dx, near, nearWay)
+    else drawStrip(exposure, byColumns, point, half, x, dx, y, dy, near, nearWay)
   }
 }
 
@@ -79,34 +78,39 @@ interface Axes {
 }
 
 /**
- * From one projected point to the next: so far along the way and across it, its depth, and half its breadth, pixels.
+ * From one projected point to the next: so far along the way and across it, and its depth. Plain numbers, because a
+ * picture has some hundred thousand strips.
+ * @param half of its breadth, pixels
  */
-interface Strip {
-  point: number
-  main: number
-  mainWay: number
-  cross: number
-  crossWay: number
-  near: number
-  nearWay: number
-  half: number
-}
-
-function drawStrip({ pixels, depth }: Exposure, { size, step, crossSize, crossStep }: Axes, strip: Strip): void {
-  const { main, mainWay, cross, crossWay, near, nearWay } = strip
+function drawStrip(
+  { pixels, depth }: Exposure,
+  { size, step, crossSize, crossStep }: Axes,
+  point: number,
+  half: number,
+  main: number,
+  mainWay: number,
+  cross: number,
+  crossWay: number,
+  near: number,
+  nearWay: number,
+): void {
   if (mainWay === 0) return
   const slant = crossWay / mainWay
-  const wide = strip.half * Math.sqrt(1 + slant * slant)
+  const deeper = nearWay / mainWay
+  const wide = half * Math.sqrt(1 + slant * slant)
   const begin = mainWay > 0 ? main : main + mainWay
-  const first = strandPixel(strip.point, 0)
+  const from = Math.max(0, Math.ceil(begin - 0.5))
   const to = Math.min(size, Math.ceil(begin + Math.abs(mainWay) - 0.5))
-  for (let row = Math.max(0, Math.ceil(begin - 0.5)); row < to; row++) {
-    const share = (row + 0.5 - main) / mainWay
-    const middle = cross + share * crossWay - 0.5
-    const here = near + share * nearWay
-    const pixel = first + Math.min(7, (share * 8) | 0)
+  const first = strandPixel(point, 0)
+  const eighths = 8 / mainWay
+  for (let row = from; row < to; row++) {
+    const on = row + 0.5 - main
+    const middle = cross + on * slant - 0.5
+    const here = near + on * deeper
+    const pixel = first + Math.min(7, (on * eighths) | 0)
+    const begins = Math.max(0, Math.ceil(middle - wide))
     const last = row * step + crossStep * Math.min(crossSize, Math.ceil(middle + wide))
-    for (let index = row * step + crossStep * Math.max(0, Math.ceil(middle - wide)); index < last; index += crossStep) {
+    for (let index = row * step + crossStep * begins; index < last; index += crossStep) {
       if (here <= depth[index]!) continue
       depth[index] = here
       pixels[index] = pixel

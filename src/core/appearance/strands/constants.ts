@@ -39,7 +39,7 @@ export interface CurlShape {
 
 /** Curl patterns as they are worn, and waves put in for the day. Our estimates. */
 export const CURL_SHAPES: Record<Curl | 'waved', CurlShape> = {
-  straight: { worn: 1, radius: 0, pitch: 1, step: 1.7, bulk: 1, bend: 3.2, loose: 0.2, apart: 0, closes: 0.1 },
+  straight: { worn: 1, radius: 0, pitch: 1, step: 2.1, bulk: 1, bend: 3.2, loose: 0.2, apart: 0, closes: 0.1 },
   waved: { worn: 0.94, radius: 0.6, pitch: 9, step: 1.25, bulk: 1.35, bend: 3.4, loose: 0.1, apart: 0.12, closes: 0.3 },
   wavy: { worn: 0.93, radius: 0.5, pitch: 7, step: 1.1, bulk: 1.3, bend: 3.4, loose: 0.12, apart: 0.3, closes: 0.3 },
   curly: { worn: 0.72, radius: 0.75, pitch: 3.4, step: 0.55, bulk: 2, bend: 4.5, loose: 0.15, apart: 1, closes: 0.45 },

@@ -184,15 +184,19 @@ export function WorthList({ worth }: { worth: readonly Worth[] }) {
 
 /** What is known of the foil that was pointed out. */
 export function ChosenFoil({ worth }: { worth: readonly Worth[] }) {
+  const { store } = usePlanStore()
   const chosen = usePlan((state) => state.chosenPiece)
   const stage = usePlan(stageOf)
   const one = worth.find(({ pieceId }) => pieceId === chosen)
   if (!one) return null
   const zone = stage.zones.find(({ id }) => id === one.zoneId)
   return (
-    <Typography role="status" sx={{ fontSize: '0.85rem', borderTop: LINE, pt: 0.5 }}>
+    <Typography component="div" role="status" sx={{ fontSize: '0.85rem', borderTop: LINE, pt: 0.5 }}>
       <b>{zone?.name ?? 'A foil'}</b>: this one shows {one.seenPercent} % of what is seen; {one.minutes} min,{' '}
       {one.grams} g.
+      <Button size="small" color="inherit" onClick={() => store.select(undefined)}>
+        Show all again
+      </Button>
     </Typography>
   )
 }

@@ -1,0 +1,151 @@
+import type { Page } from 'puppeteer-core'
+import { createStudio, SEED, takePicture } from '@/core/appearance/look'
+import { VIEWS } from '@/core/appearance/picture'
+import { FINE_STRANDS } from '@/core/appearance/strands'
+import { createPlanner } from '@/core/plan/planner'
+import { foldPlan } from '@/core/time/fold'
+import { deviceOf, exported, servicePlanOf, type Device } from '../support/server'
+import { becomes, clean, press, saved, totals, url, windows } from './browser'
+
+jest.setTimeout(120_000)
+const { open } = windows()
+let oriel: Device
+beforeAll(async () => {
+  oriel = await deviceOf('oriel')
+})
+
+/** A plan page that shows the Look. */
+async function looking(name: string, service: string) {
+  const planId = await servicePlanOf(oriel, `${name} ${Date.now()}`, service)
+  const page = await open(oriel)
+  await page.goto(url(`/plans/${planId}`))
+  await totals(page)
+  await tab(page, 'Look')
+  await ready(page)
+  return { page, planId }
+}
+
+const tab = (page: Page, name: string) => page.locator(`::-p-aria([name="${name}"][role="tab"])`).click()
+/** Waits for the fine picture and its figures. */
+async function ready(page: Page): Promise<void> {
+  await page.waitForSelector('[data-ready="true"]')
+  await page.waitForSelector('[aria-label="Counted in the pictures"]')
+}
+
+/** Levels by which the hair at the face is lighter than the rest; 0 where they are alike. */
+const faceFigure = (page: Page): Promise<number> =>
+  page.$eval('[aria-label="Counted in the pictures"]', (list) => {
+    const words = /Hair at the face([\d.]+) levels (lighter|deeper)/.exec(list.textContent ?? '')
+    return words ? Number(words[1]) * (words[2] === 'lighter' ? 1 : -1) : 0
+  })
+
+/** Mean brightness of what hangs beside the face, 0…255. */
+const brightnessBesideFace = (page: Page): Promise<number> =>
+  page.$eval('[data-portrait="main"]', (canvas) => {
+    const { width, height } = canvas as HTMLCanvasElement
+    const { data } = (canvas as HTMLCanvasElement)
+      .getContext('2d')!
+      .getImageData(0.25 * width, 0.3 * height, 0.5 * width, 0.3 * height)
+    let sum = 0
+    for (let at = 0; at < data.length; at += 4) sum += data[at]! + data[at + 1]! + data[at + 2]!
+    return sum / (0.75 * data.length)
+  })
+
+it('a face frame from none to bold shows in the figure and in the picture', async () => {
+  const { page } = await looking('Face', 'hairlineAndPart')
+  /** Gives both rims the formula of a key, 0 for none, and waits for what is counted then. */
+  const setRims = async (key: '0' | '1', preset?: string) => {
+    await tab(page, 'Map')
+    for (const name of ['Rim left', 'Rim right']) {
+      await page.locator(`::-p-aria([name="Order of application"]) ::-p-text(${name})`).click()
+      await page.$eval(`svg g[role="button"][aria-label*="${name}"]`, (group) => (group as SVGGElement).focus())
+      await page.keyboard.press(key)
+      if (preset) await press(page, preset)
+    }
+    await saved(page)
+    await tab(page, 'Look')
+    await ready(page)
+  }
+  await setRims('0')
+  const [figure, brightness] = [await faceFigure(page), await brightnessBesideFace(page)]
+  await setRims('1', 'Slice')
+  await becomes(
+    page,
+    () => faceFigure(page),
+    (now) => now > figure + 0.2,
+  )
+  await becomes(
+    page,
+    () => brightnessBesideFace(page),
+    (now) => now > brightness + 1,
+  )
+})
+
+it('is the same picture to the byte here and in a browser', async () => {
+  const { page, planId } = await looking('Bytes', 'fullBabylights')
+  const plan = await exported(oriel, planId)
+  const computed = createPlanner().computeStages(plan)
+  const fold = foldPlan(plan, computed)
+  const { picture } = takePicture(
+    createStudio(),
+    { plan, computed, fold },
+    {
+      wear: 'straight',
+      count: FINE_STRANDS,
+      seed: SEED,
+      view: VIEWS.front,
+      moment: { stages: fold.stages.length - 1, weeks: 0 },
+      width: 480,
+      height: 640,
+      fine: true,
+    },
+  )
+  const inBrowser = await page.$eval('[data-portrait="main"]', (canvas) => {
+    const { width, height } = canvas as HTMLCanvasElement
+    return [...(canvas as HTMLCanvasElement).getContext('2d')!.getImageData(0, 0, width, height).data].join()
+  })
+  expect(inBrowser === picture.rgba.join()).toBe(true)
+})
+
+it('a foil chosen in the look is chosen on the map, and one on the list in the look', async () => {
+  const { page } = await looking('Choose', 'fullBabylights')
+  const canvas = (await (await page.$('[data-portrait="main"]'))!.boundingBox())!
+  await page.mouse.click(canvas.x + 0.5 * canvas.width + 20, canvas.y + 0.17 * canvas.height)
+  await page.waitForSelector('[role="status"] ::-p-text(this one shows)')
+  await tab(page, 'Map')
+  await page.waitForSelector('path[data-chosen-piece]')
+  await tab(page, 'Look')
+  await ready(page)
+  const listed = await page.waitForSelector('[aria-label="Foils that show least"] button')
+  await listed!.click()
+  await page.waitForSelector('[aria-label="Foils that show least"] button[aria-pressed="true"]')
+})
+
+it('turns by hand and keys, stands beside another, and is shown to the client without figures', async () => {
+  const { page } = await looking('Beside', 'fullBabylights')
+  await page.locator('[role="img"][aria-label$="arrow keys turn it"]').click()
+  await page.keyboard.press('ArrowLeft')
+  await page.waitForSelector('button[aria-pressed="false"] ::-p-text(Front)')
+  await press(page, 'Back')
+  await ready(page)
+  await page.locator('::-p-aria([name="Beside it"][role="combobox"])').click()
+  await page.locator('::-p-aria([name="As she comes"][role="option"])').click()
+  await page.waitForSelector('[data-portrait="beside"]')
+  await page.waitForFunction(() => document.querySelectorAll('[data-ready="true"]').length === 2)
+  await clean(page)
+  await press(page, 'For the client')
+  await page.waitForSelector('[role="dialog"] [data-portrait="main"]')
+  expect(await page.$eval('[role="dialog"]', (dialog) => /\d/.test(dialog.textContent ?? ''))).toBe(false)
+  await press(page, 'Close')
+})
+
+it('shows the head with its zones and foils, turned and walked by keys', async () => {
+  const { page } = await looking('Head', 'fullBabylights')
+  await tab(page, 'Head')
+  await page.waitForSelector('canvas')
+  await page.locator('[aria-label^="The head: arrow keys"]').click()
+  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('Enter')
+  await page.waitForFunction(() => !document.body.textContent?.includes('Press a foil to choose it'))
+  await clean(page)
+})
