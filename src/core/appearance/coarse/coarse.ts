@@ -21,9 +21,9 @@ let usual: { head: Head; grid: Grid; skin: Skin } | undefined
 const known = new Map<string, SeenCells>()
 
 /**
- * What is seen of the hair of every scalp cell, counted in small pictures of few strands on the usual head: places on the
- * scalp are the same on every head, and how hair falls depends on its length, cut, curl and part far more than on the
- * head. Counted once for a kind of hair, so that figures keep up with every edit of a plan.
+ * What is seen of the hair of every scalp cell, counted in small pictures of few strands on the usual head: places on
+ * the scalp are the same on every head, and how hair falls depends on its length, cut, curl and part far more than on
+ * the head. Counted once for a kind of hair, so that figures keep up with every edit of a plan.
  */
 export function seenCells(hair: HairState): SeenCells {
   const like = alike(hair)

@@ -1,6 +1,9 @@
 import type { Curl, Density } from '../../model'
 
-/** Ways of wearing hair in which it is looked at (common practice). `natural`: as it dries by itself, with its own curl. */
+/**
+ * Ways of wearing hair in which it is looked at (common practice). `natural`: as it dries by itself, with its own
+ * curl.
+ */
 export const WEARS = ['natural', 'straight', 'waved', 'low', 'high', 'halfUp'] as const
 export type Wear = (typeof WEARS)[number]
 
