@@ -128,7 +128,7 @@ describe('strands', () => {
     for (const i of all(strands)) {
       const [x, y, z] = [0, 1, 2].map((k) => strands.roots.space[3 * i + k]!) as [number, number, number]
       if (z < 11 || y < 0 || Math.abs(x - part) < 0.3) continue
-      const [fallen] = pointOf(strands, Math.min(lastOf(strands, i), strands.first[i]! + 6))
+      const [fallen] = pointOf(strands, Math.min(lastOf(strands, i), strands.first[i]! + 2))
       expect(Math.sign(fallen - x)).toBe(Math.sign(x - part))
     }
   })
