@@ -127,7 +127,7 @@ describe('strands', () => {
     expect(part).toBeGreaterThan(1)
     for (const i of all(strands)) {
       const [x, y, z] = [0, 1, 2].map((k) => strands.roots.space[3 * i + k]!) as [number, number, number]
-      if (z < 11 || y < 0 || Math.abs(x - part) < 0.3) continue
+      if (z < 11 || y < 0 || Math.abs(x - part) < 1.2) continue
       const [fallen] = pointOf(strands, Math.min(lastOf(strands, i), strands.first[i]! + 2))
       expect(Math.sign(fallen - x)).toBe(Math.sign(x - part))
     }
