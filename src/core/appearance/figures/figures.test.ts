@@ -8,7 +8,7 @@ import { extremes, growsAtFace, liesAtPart, meanLevel, rootSoftness, shelfOf } f
 import { stripeWidth } from './stripes'
 
 const SIZE = { width: 60, height: 80 }
-const camera = (view: View = { turn: 0, tilt: 0 }) => cameraAt(view, SIZE, { lowest: -20, highest: 15 })
+const camera = (view: View = { turn: 0, tilt: 0 }) => cameraAt(view, SIZE, { lowest: -20, highest: 15, aside: 12 })
 
 /** A picture whose pixels are given by place: a point of a strand, `skin`, or nothing. */
 function exposureOf(at: (x: number, y: number) => number | 'skin' | undefined, view?: View): Exposure {

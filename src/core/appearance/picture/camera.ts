@@ -18,9 +18,12 @@ export interface Camera extends Size {
   centre: readonly [number, number, number]
 }
 
+/** The axis of the head, cm behind its middle. Our choice. */
+const MIDDLE_Y = -1
+
 /**
  * Looks at a head so that all its hair is in the picture.
- * @param reach from where to where the hair is, cm from ear height; see {@link reachOf}
+ * @param reach how far the hair reaches; see {@link reachOf}
  */
 export function cameraAt({ turn, tilt }: View, { width, height }: Size, reach: Reach): Camera {
   const [sinTurn, cosTurn, sinTilt, cosTilt] = [Math.sin(turn), Math.cos(turn), Math.sin(tilt), Math.cos(tilt)]
@@ -36,24 +39,31 @@ export function cameraAt({ turn, tilt }: View, { width, height }: Size, reach: R
     right: [cosTurn, -sinTurn, 0],
     up: [-sinTilt * sinTurn, -sinTilt * cosTurn, cosTilt],
     towards: [cosTilt * sinTurn, cosTilt * cosTurn, sinTilt],
-    scale: height / shown,
-    centre: [0, -1, middle],
+    scale: Math.min(height / shown, width / 2 / (reach.aside + FRAME.room)),
+    centre: [0, MIDDLE_Y, middle],
   }
 }
 
-/** How far down and up hair reaches, cm from ear height. */
+/** How far down and up hair reaches, cm from ear height, and how far aside from the middle of the head, cm. */
 export interface Reach {
   lowest: number
   highest: number
+  aside: number
 }
 
-export function reachOf({ positions }: Strands): Reach {
-  const reach = { lowest: Infinity, highest: -Infinity }
-  for (let at = 2; at < positions.length; at += 3) {
-    const z = positions[at]!
+/** Of tied hair the head is looked at more than the tail, which may hang out of the picture. */
+export function reachOf({ positions, wear }: Strands): Reach {
+  const reach = { lowest: Infinity, highest: -Infinity, aside: 0 }
+  for (let at = 0; at < positions.length; at += 3) {
+    const z = positions[at + 2]!
+    const y = positions[at + 1]! - MIDDLE_Y
+    const aside2 = positions[at]! * positions[at]! + y * y
     if (z < reach.lowest) reach.lowest = z
     if (z > reach.highest) reach.highest = z
+    if (aside2 > reach.aside) reach.aside = aside2
   }
+  reach.aside = Math.sqrt(reach.aside)
+  if (wear === 'low' || wear === 'high') reach.lowest = Math.max(reach.lowest, -FRAME.tied)
   return reach
 }
 

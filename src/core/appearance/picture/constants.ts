@@ -18,10 +18,10 @@ export type ViewName = keyof typeof VIEWS
 export const VIEW_NAMES = Object.keys(VIEWS) as ViewName[]
 
 /**
- * Top of the picture, room over and under the hair, the least and the most that is shown below the ears, cm. Our
+ * Top of the picture, room over and under the hair, the least and the most that is shown below the ears, the most of tied hair, cm. Our
  * choice.
  */
-export const FRAME = { top: 17.5, room: 2.5, least: 29, most: 84 } as const
+export const FRAME = { top: 17.5, room: 2.5, least: 29, most: 84, tied: 34 } as const
 
 /** Bins of depth in which pieces of strands are drawn, nearest first. Our choice. */
 export const DEPTH_BINS = 512

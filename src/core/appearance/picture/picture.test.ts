@@ -21,7 +21,7 @@ import { project } from './camera'
 import { createCover } from './cover'
 import { eighthOf, lightOf, scalpOf, skinPixel, strandPixel } from './exposure'
 
-const REACH = { lowest: -20, highest: 15 }
+const REACH = { lowest: -20, highest: 15, aside: 12 }
 const camera = (view: View = VIEWS.front, size = { width: 120, height: 160 }) => cameraAt(view, size, REACH)
 
 /** Strands through given points, x, y, z, of a breadth, as nothing but lines. */
@@ -91,8 +91,8 @@ describe('the camera', () => {
 
   it('shows all hair, however long it hangs or high it stands', () => {
     for (const reach of [
-      { lowest: -60, highest: 14 },
-      { lowest: -10, highest: 24 },
+      { lowest: -60, highest: 14, aside: 12 },
+      { lowest: -10, highest: 24, aside: 12 },
     ]) {
       const wide = cameraAt(VIEWS.front, { width: 120, height: 160 }, reach)
       for (const z of [reach.lowest, reach.highest]) {
@@ -110,7 +110,7 @@ describe('the camera', () => {
           ],
         ]),
       ),
-    ).toEqual({ lowest: -7, highest: 5 })
+    ).toEqual({ lowest: -7, highest: 5, aside: 1 })
   })
 })
 

@@ -37,7 +37,7 @@ export function combDown(head: Head, hair: HairState, root: CombedRoot, side: 1 
   const { x, y, z } = root
   const part = side * partAt(hair, y)
   const away = x >= part ? 1 : -1
-  if (isFringe(root)) return [0.12 * away, 1, -0.2]
+  if (isFringe(root)) return [-0.05 * away, 1, -0.2]
   const top = smooth((z / head.axes.up - 0.42) / 0.38)
   const behind = smooth((PART_ENDS_Y + CROWN_BLEND_CM - y) / CROWN_BLEND_CM)
   const outX = x - 0.5 * part
@@ -51,6 +51,9 @@ export function combDown(head: Head, hair: HairState, root: CombedRoot, side: 1 
     -(1 - top),
   ]
 }
+
+/** Where hair goes that stands out all round: away from the top of the head. */
+export const combOut = ({ x, y, z }: Pick<CombedRoot, 'x' | 'y' | 'z'>): Direction => [x, y, z > 0 ? 0 : -1]
 
 export const isFringe = ({ psi, s, length }: Pick<CombedRoot, 'psi' | 's' | 'length'>): boolean =>
   length < FRINGE_CM && s > FRINGE.fromS && degrees(foldTurn(psi)) < FRINGE.azimuth

@@ -32,6 +32,8 @@ export interface CurlShape {
   bulk: number
   /** Way over which a strand turns to the ground, cm. */
   bend: number
+  /** How steeply it leaves the scalp: outwards for one along it. */
+  lift: number
   /** How far apart the strands of a clump turn, 0 (as one) … 1. */
   loose: number
   /** How far neighbouring clumps do, 0 (in one long wave round the head) … 1. */
@@ -42,11 +44,66 @@ export interface CurlShape {
 
 /** Curl patterns as they are worn, and waves put in for the day. Our estimates. */
 export const CURL_SHAPES: Record<Curl | 'waved', CurlShape> = {
-  straight: { worn: 1, radius: 0, pitch: 1, step: 2.1, bulk: 1, bend: 3.2, loose: 0.2, apart: 0, closes: 0.1 },
-  waved: { worn: 0.94, radius: 0.6, pitch: 9, step: 1.25, bulk: 1.35, bend: 3.4, loose: 0.1, apart: 0.12, closes: 0.3 },
-  wavy: { worn: 0.93, radius: 0.5, pitch: 7, step: 1.1, bulk: 1.3, bend: 3.4, loose: 0.12, apart: 0.3, closes: 0.3 },
-  curly: { worn: 0.72, radius: 0.75, pitch: 3.4, step: 0.55, bulk: 2, bend: 4.5, loose: 0.15, apart: 1, closes: 0.45 },
-  coily: { worn: 0.5, radius: 0.42, pitch: 1.7, step: 0.3, bulk: 3, bend: 9, loose: 0.35, apart: 1, closes: 0.4 },
+  straight: {
+    worn: 1,
+    radius: 0,
+    pitch: 1,
+    step: 2.1,
+    bulk: 1,
+    bend: 3.2,
+    lift: 0.3,
+    loose: 0.2,
+    apart: 0,
+    closes: 0.1,
+  },
+  waved: {
+    worn: 0.94,
+    radius: 0.6,
+    pitch: 9,
+    step: 1.25,
+    bulk: 1.35,
+    bend: 3.4,
+    lift: 0.35,
+    loose: 0.1,
+    apart: 0.12,
+    closes: 0.3,
+  },
+  wavy: {
+    worn: 0.93,
+    radius: 0.5,
+    pitch: 7,
+    step: 1.1,
+    bulk: 1.3,
+    bend: 3.4,
+    lift: 0.35,
+    loose: 0.12,
+    apart: 0.3,
+    closes: 0.3,
+  },
+  curly: {
+    worn: 0.72,
+    radius: 0.75,
+    pitch: 3.4,
+    step: 0.55,
+    bulk: 2,
+    bend: 4.5,
+    lift: 0.7,
+    loose: 0.15,
+    apart: 1,
+    closes: 0.45,
+  },
+  coily: {
+    worn: 0.5,
+    radius: 0.42,
+    pitch: 1.7,
+    step: 0.3,
+    bulk: 2.1,
+    bend: 3,
+    lift: 1,
+    loose: 0.35,
+    apart: 1,
+    closes: 0.4,
+  },
 }
 
 /**
@@ -59,10 +116,8 @@ export const LAYERS_MIX = 0.1
 export const DENSITY_BULK: Record<Density, number> = { low: 0.8, medium: 1, high: 1.25 }
 /** Way from the root in which a strand comes to lie in its layer, cm. Our estimate. */
 export const LAYER_FROM_CM = 5
-/**
- * How steeply a strand leaves the scalp, as a share of its first direction: combed hair, and tied hair. Our estimate.
- */
-export const ROOT_LIFT = { down: 0.3, tied: 0.12 } as const
+/** How steeply tied hair leaves the scalp: outwards for one along it. Our estimate. */
+export const TIED_LIFT = 0.12
 
 /** Curls begin so far from the scalp and are full so far on, cm. Our estimate. */
 export const CURL_FROM_CM = 1.5
@@ -83,6 +138,9 @@ export const PART_ENDS_Y = -5.5
 export const CROWN_BLEND_CM = 4
 /** A zigzag part swings so far to either side, cm, in teeth so long. Our estimate. */
 export const ZIGZAG_CM = { swing: 0.6, tooth: 2.4 } as const
+
+/** Hair that leaves the scalp so steeply has no part: it stands out all round. Our estimate. */
+export const NO_PART_FROM_LIFT = 1
 
 /** Hair shorter than this at the front hairline is a fringe and is combed forward, cm. Our estimate. */
 export const FRINGE_CM = 14

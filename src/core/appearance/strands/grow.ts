@@ -1,7 +1,7 @@
 import type { HairState } from '../../model'
 import { REFERENCE_AXES, type Head } from '../../scalp/head'
 import type { Grid } from '../../scalp/mannequin'
-import { combDown, isFringe, smooth } from './comb'
+import { combDown, combOut, isFringe, smooth } from './comb'
 import {
   CURL_SHAPES,
   DENSITY_BULK,
@@ -10,10 +10,11 @@ import {
   LAYER_CM,
   LAYER_FROM_CM,
   LAYERS_MIX,
+  NO_PART_FROM_LIFT,
   OVER_EAR,
-  ROOT_LIFT,
   TAIL_LEAVES,
   TIE,
+  TIED_LIFT,
   TIP_WIDTH,
   WIDTH_AT,
   type CurlShape,
@@ -156,7 +157,8 @@ function fallingSteps(
   pair: number,
   step: number,
 ): (along: number) => void {
-  walk.setOff(root.x, root.y, root.z, combDown(head, hair, root, side), ROOT_LIFT.down * Math.sqrt(shape.bulk))
+  const comb = shape.lift < NO_PART_FROM_LIFT ? combDown(head, hair, root, side) : combOut(root)
+  walk.setOff(root.x, root.y, root.z, comb, shape.lift)
   const fringe = isFringe(root)
   const bend = Math.min(1, step / shape.bend)
   const bulk = DENSITY_BULK[hair.density] * shape.bulk
@@ -183,13 +185,7 @@ function tiedSteps(
   const z = TIE[tie].z
   // Hair of the top goes straight back, hair beside the face over the ear.
   const ear = { ...OVER_EAR[tie], x: Math.min(head.axes.breadth, Math.abs(root.x) + 1) }
-  walk.setOff(
-    root.x,
-    root.y,
-    root.z,
-    [ear.x * Math.sign(root.x) - root.x, ear.y - root.y, ear.z - root.z],
-    ROOT_LIFT.tied,
-  )
+  walk.setOff(root.x, root.y, root.z, [ear.x * Math.sign(root.x) - root.x, ear.y - root.y, ear.z - root.z], TIED_LIFT)
   const layer = 0.12 + 0.5 * chance(seed, pair, 11) * Math.sqrt(shape.bulk)
   const tail = { x: 0, y: 0, z: 0 }
   const [spread, angle] = [Math.sqrt(chance(seed, pair, 12)), Math.PI * swing(seed, pair, 13)]
