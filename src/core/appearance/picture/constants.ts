@@ -18,8 +18,8 @@ export type ViewName = keyof typeof VIEWS
 export const VIEW_NAMES = Object.keys(VIEWS) as ViewName[]
 
 /**
- * Top of the picture, room over and under the hair, the least and the most that is shown below the ears, the most of tied hair, cm. Our
- * choice.
+ * Top of the picture, room over and under the hair, the least and the most that is shown below the ears, the most of
+ * tied hair, cm. Our choice.
  */
 export const FRAME = { top: 17.5, room: 2.5, least: 29, most: 84, tied: 34 } as const
 
