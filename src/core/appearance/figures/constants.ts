@@ -12,7 +12,7 @@ export const PART_HAIR = { besideCm: 1.3, alongCm: 3 } as const
  * Stripes are looked for where a view has at least so much contrast, levels, and smoothed so far to each side, cm. Our
  * estimates.
  */
-export const STRIPES = { fromLevels: 0.8, smoothCm: 0.3 } as const
+export const STRIPES = { fromLevels: 0.8, smoothCm: 0.35 } as const
 /**
  * Bands of height over which a shelf is looked for, and the least hair of one that is compared, cm and cm². Our
  * choice.
