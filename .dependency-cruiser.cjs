@@ -11,6 +11,14 @@ const STOREYS = [
   ['placement/layout', 'placement/foils', 'placement/quantity'],
   ['product/formula', 'product/bowls', 'product/money'],
   ['time/lightening', 'time/fold', 'time/schedule', 'time/run'],
+  [
+    'appearance/strands',
+    'appearance/paint',
+    'appearance/picture',
+    'appearance/figures',
+    'appearance/look',
+    'appearance/coarse',
+  ],
   ['judgement/care', 'judgement/look', 'judgement/feasibility', 'judgement/advice'],
   ['plan/sheets', 'plan/planner', 'plan/serviceKinds'],
 ]

@@ -1,8 +1,9 @@
-import { expose as serve } from 'comlink'
+import { expose as serve, transfer } from 'comlink'
 import {
   checkWish,
   colourStrands,
   createStudio,
+  hairThen,
   lookFigures,
   lookReport,
   pickAt,
@@ -17,7 +18,7 @@ import {
   type Worth,
 } from '@/core/appearance/look'
 import type { Moment } from '@/core/appearance/paint'
-import { VIEW_NAMES, type Exposure, type View } from '@/core/appearance/picture'
+import { VIEW_NAMES, type Exposure, type Picture, type View } from '@/core/appearance/picture'
 import { FINE_STRANDS, type Wear } from '@/core/appearance/strands'
 import type { Canvas, FaltoPlan, Goal } from '@/core/model'
 import { checkPlan, createPlanner } from '@/core/plan/planner'
@@ -37,7 +38,7 @@ export interface PictureWish {
 }
 
 /** Red, green, blue, opacity of a picture, row by row; undefined where a newer one was asked for. */
-export type PictureAnswer = { width: number; height: number; rgba: Uint8ClampedArray } | undefined
+export type PictureAnswer = Picture | undefined
 
 /** What lies under a tap. */
 export interface Tapped {
@@ -82,6 +83,9 @@ function subjectOf(ideaId: string): Subject | undefined {
 /** Lets what was asked meanwhile come in. */
 const breathe = () => new Promise((done) => setTimeout(done))
 
+/** A picture whose pixels go over instead of being copied. */
+const handedOver = (picture: Picture): Picture => transfer(picture, [picture.rgba.buffer])
+
 const api = {
   /** The plan in hand; pictures of it that are kept stay where only colours changed. */
   load(next: FaltoPlan, recorded: Canvas | undefined): void {
@@ -114,7 +118,23 @@ const api = {
     if (isOld()) return undefined
     const { picture, exposure } = takePicture(studio, subject, { ...wish, ...drawn, fine: wish.quality === 'fine' })
     shown.set(wish.lane, { wish, exposure })
-    return picture
+    return handedOver(picture)
+  },
+  /** Makes ready what a hand will see when it turns the picture of a lane; gives way to whatever is asked for next. */
+  async warm(wish: PictureWish, steps: number): Promise<void> {
+    const turn = newest.get(wish.lane)
+    const subject = subjectOf(wish.ideaId)
+    if (!subject) return
+    const drawn = { wear: wish.wear, count: FINE_STRANDS }
+    const hair = hairThen(subject.plan, wish.moment)
+    for (let step = 1; step < steps; step++) {
+      // To either side in turn, the nearest first.
+      const away = (step % 2 === 1 ? 1 : -1) * Math.ceil(step / 2)
+      await breathe()
+      if (newest.get(wish.lane) !== turn || subjects.get(wish.ideaId) !== subject) return
+      const view = { turn: wish.view.turn + (away * 2 * Math.PI) / steps, tilt: wish.view.tilt }
+      studio.exposure(subject.computed.head, hair, drawn, view, wish)
+    }
   },
   /** What is counted from all sides. */
   async figures(ideaId: string, wear: Wear, moment: Moment): Promise<Figures | undefined> {
@@ -169,7 +189,7 @@ const api = {
     const rgba = new Uint8ClampedArray(4 * width * height).fill(255)
     for (let y = 0, to = 3; y < height; y++)
       for (let x = 0; x < width; x++, to += 4) rgba[to] = mask[times * (y * exposure.camera.width + x)] === 1 ? 0 : VEIL
-    return { width, height, rgba }
+    return handedOver({ width, height, rgba })
   },
 }
 

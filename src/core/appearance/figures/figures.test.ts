@@ -1,6 +1,5 @@
 import type { Paint, PlacedPiece, Takers } from '../paint'
-import { blank, cameraAt, VIEWS, type Exposure, type View } from '../picture'
-import { skinPixel, strandPixel } from '../picture/exposure'
+import { blank, cameraAt, skinPixel, strandPixel, VIEWS, type Exposure, type View } from '../picture'
 import type { Strands } from '../strands'
 import { MEDIUM_HAIR } from '../../../../tests/support/plan'
 import { countSeen, seenPoints, seenShares } from '.'

@@ -3,7 +3,7 @@ import { fadeBand, growBands, SCALP_CELLS, USUAL_WASHES_PER_WEEK } from '../../h
 import type { Band, FaltoPlan } from '../../model'
 import type { Fold, FoldedCells, Lock } from '../../time/fold'
 import type { Strands } from '../strands'
-import { chance, swing } from '../strands/random'
+import { chance, swing } from '../strands'
 import { SOFT_TAKES, SOFTNESS_CM, TABLE_STEP_CM } from './constants'
 import { lockAfter, type Course } from './locks'
 import { strandColour, type StrandColour } from './strandColour'

@@ -4,7 +4,7 @@ import { ARC, isStitched, MAP, PITCH, RISE, STRIDE, stitchSpans, takesAll, type 
 import type { ComputedStages } from '../../placement/quantity'
 import { selects, worksOnLock, type Fold, type Lock } from '../../time/fold'
 import type { Roots } from '../strands'
-import { chance } from '../strands/random'
+import { chance } from '../strands'
 import { drawLock } from './locks'
 import { BESIDE_CM, LINE_ENDS, SQUARE_CM } from './constants'
 

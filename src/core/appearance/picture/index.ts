@@ -5,5 +5,5 @@
 export { cameraAt, reachOf, type Camera, type Reach, type Size } from './camera'
 export { VIEW_NAMES, VIEWS, type View, type ViewName } from './constants'
 export { develop, type Picture } from './develop'
-export { blank, exposeStrands, isSkin, pointOf, type Exposure } from './exposure'
+export { blank, exposeStrands, isSkin, pointOf, skinPixel, strandPixel, type Exposure } from './exposure'
 export { exposeSkin, skinOf, type Skin } from './skin'

@@ -6,4 +6,5 @@
 export { COARSE_STRANDS, FINE_STRANDS, WEARS, type Wear } from './constants'
 export { growStrands, type Strands } from './grow'
 export { partAt } from './comb'
+export { chance, swing } from './random'
 export { spreadRoots, type Roots } from './roots'

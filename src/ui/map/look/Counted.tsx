@@ -8,6 +8,7 @@ import type { LookReport, WishCheck, Worth } from '@/core/appearance/look'
 import { byId } from '@/core/model'
 import { Read } from '../../parts'
 import { LINE } from '../../theme'
+import { WORDS } from '../../words'
 import { stageOf, usePlan, usePlanStore, variantOf } from '../context'
 import { WISH_WORDS } from './words'
 
@@ -102,6 +103,12 @@ function Figure({ label, value, why }: { label: string; value: string; why: stri
   )
 }
 
+/** A wish that is a word, as the consultation says it. */
+const wishedWords = (what: WishCheck['what'], wished: WishCheck['wished']): string =>
+  what === 'contrast' || what === 'faceFrame' || what === 'root'
+    ? ((WORDS[what] as Record<string, string>)[wished] ?? String(wished))
+    : String(wished)
+
 const VERDICTS = { met: 'met', near: 'near', missed: 'missed' } as const
 
 /** The wish of the consultation against what is seen. */
@@ -115,7 +122,7 @@ export function WishChecks({ checks }: { checks: readonly WishCheck[] }) {
           <Box key={what} sx={{ borderTop: LINE, pt: 0.5, fontSize: '0.85rem' }}>
             <Box sx={{ display: 'flex', justifyContent: 'space-between', gap: 1 }}>
               <span>
-                {name}: {String(wished)} wished, {Math.round(10 * seen) / 10} {unit} seen
+                {name}: {wishedWords(what, wished)} wished, {Math.round(10 * seen) / 10} {unit} seen
               </span>
               <b>{VERDICTS[verdict]}</b>
             </Box>

@@ -12,19 +12,14 @@ import { LINE } from '../../theme'
 import { usePlan, usePlanStore, variantOf } from '../context'
 import { ChosenFoil, Counted, WishChecks, WorthList } from './Counted'
 import { PoseFields, ViewButtons } from './Controls'
-import { Portrait, type Pose } from './Portrait'
+import type { Pose } from './Portrait'
+import { Portraits, type NamedPose } from './Portraits'
 import { LATER_WEEKS, momentOf, type LookSettings } from './pose'
 import { savePicture } from './savePicture'
 import { useLook, type LookRoom } from './useLook'
 import { SIMULATION, WEAR_WORDS } from './words'
 
 const ClientView = dynamic(() => import('./ClientView').then((module) => module.ClientView))
-
-/** A pose with what it is called. */
-export interface NamedPose {
-  pose: Pose
-  name: string
-}
 
 interface Props {
   settings: LookSettings
@@ -68,8 +63,8 @@ export default function LookView({ settings, onChange }: Props) {
           p: 1.5,
           overflow: 'auto',
           minHeight: 0,
-          borderLeft: { sm: poses.length > 1 ? 'none' : LINE },
-          borderTop: poses.length > 1 ? LINE : 'none',
+          borderLeft: { lg: poses.length > 1 ? 'none' : LINE },
+          borderTop: { xs: LINE, lg: poses.length > 1 ? LINE : 'none' },
         }}
       >
         <PoseFields settings={settings} onChange={onChange} />
@@ -109,45 +104,13 @@ const LAYOUT = {
   display: 'grid',
   height: '100%',
   minHeight: 0,
-  gridTemplateColumns: { xs: '1fr', sm: 'minmax(0, 1fr) 268px' },
-  gridTemplateRows: { sm: 'minmax(0, 1fr)' },
+  // On a tablet the panes beside leave no room for a third, so that what is counted lies under the picture.
+  gridTemplateColumns: { xs: '1fr', lg: 'minmax(0, 1fr) 268px' },
+  gridTemplateRows: { sm: 'minmax(360px, 1fr) 200px', lg: 'minmax(0, 1fr)' },
 } as const
 /** Two pictures have all the breadth, and what is counted lies under them. */
 const BESIDE = { ...LAYOUT, gridTemplateColumns: '1fr', gridTemplateRows: { sm: 'minmax(380px, 1fr) 190px' } } as const
 const PICTURES = { display: 'flex', flexDirection: 'column', minHeight: { xs: 'min(118vw, 75dvh)', sm: 0 } } as const
-
-interface PortraitsProps extends Props {
-  room: LookRoom | undefined
-  poses: readonly NamedPose[]
-  onTap?: (tapped: Tapped) => void
-  chosen: string | undefined
-}
-
-/** One picture, or two that one hand turns. */
-export function Portraits({ room, poses, settings, onChange, onTap, chosen }: PortraitsProps) {
-  return (
-    <Box sx={{ flex: 1, minHeight: 0, display: 'flex' }}>
-      {poses.map(({ pose, name }, i) => (
-        <Box key={i} sx={{ flex: 1, minWidth: 0, display: 'flex', flexDirection: 'column', borderLeft: i ? LINE : 0 }}>
-          {poses.length > 1 && (
-            <Typography sx={{ textAlign: 'center', fontWeight: 700, fontSize: '0.85rem', py: 0.5 }}>{name}</Typography>
-          )}
-          <Portrait
-            room={room}
-            lane={i === 0 ? 'main' : 'beside'}
-            pose={pose}
-            view={settings.view}
-            mirrored={settings.mirrored}
-            label={`The look, ${name}`}
-            onTurn={(view) => onChange({ view })}
-            onTap={onTap}
-            chosen={chosen ? [chosen] : []}
-          />
-        </Box>
-      ))}
-    </Box>
-  )
-}
 
 /** What is shown, and what beside it. */
 function usePoses(settings: LookSettings): NamedPose[] {

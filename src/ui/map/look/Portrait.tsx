@@ -1,12 +1,12 @@
 'use client'
 import Box from '@mui/material/Box'
 import LinearProgress from '@mui/material/LinearProgress'
-import { useEffect, useRef, type KeyboardEvent, type PointerEvent } from 'react'
+import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react'
 import type { Moment } from '@/core/appearance/paint'
 import type { View } from '@/core/appearance/picture'
 import type { Wear } from '@/core/appearance/strands'
 import type { Tapped } from '@/workers/look.worker'
-import { usePicture, type LookRoom } from './useLook'
+import { PORTRAIT, TURN_STEPS, usePicture, type LookRoom, type Pace } from './useLook'
 import { useVeil } from './useVeil'
 
 /** What a portrait shows. */
@@ -31,19 +31,18 @@ interface Props {
   chosen: readonly string[]
 }
 
-/** Size that pictures are made in, pixels; the fine one is drawn at twice that and averaged down. */
-export const PORTRAIT = { width: 480, height: 640 } as const
-/** A drag turns in steps, so that what was seen before is there at once. Our choice: 24 all round. */
-const STEP = Math.PI / 12
+/** A drag turns in steps, so that what was seen before is there at once. */
+const STEP = (2 * Math.PI) / TURN_STEPS
 const PIXELS_A_STEP = 26
 const MOST_TILT = 1.4
 
 /** One picture of the Look: drag or arrow keys turn it, a tap says which foil this is. */
 export function Portrait({ room, lane, pose, view, mirrored, label, onTurn, onTap, chosen }: Props) {
-  const { image, progress } = usePicture(room, { lane, ...pose, view, ...PORTRAIT })
+  const [pace, setPace] = useState<Pace>('leisure')
+  const { image, progress } = usePicture(room, { lane, ...pose, view }, pace)
   const frame = useRef<HTMLDivElement>(null)
   const drag = useRef<{ x: number; y: number; view: View; moved: boolean }>(undefined)
-  const veil = useVeil(room, lane, image, chosen)
+  const veil = useVeil(room, lane, image, pace === 'leisure' ? chosen : [])
 
   const turnBy = (from: View, steps: number, tilts: number) =>
     onTurn({
@@ -58,12 +57,14 @@ export function Portrait({ room, lane, pose, view, mirrored, label, onTurn, onTa
     const tilts = Math.round((event.clientY - current.y) / PIXELS_A_STEP)
     if (steps === 0 && tilts === 0 && !current.moved) return
     current.moved = true
+    setPace('turning')
     turnBy(current.view, -steps, tilts)
   }
 
   async function release(event: PointerEvent) {
     const { current } = drag
     drag.current = undefined
+    setPace('leisure')
     if (!current || current.moved || !onTap || !room || !frame.current) return
     const box = frame.current.getBoundingClientRect()
     const x = (event.clientX - box.left) / box.width
@@ -119,7 +120,10 @@ export function Portrait({ room, lane, pose, view, mirrored, label, onTurn, onTa
 function Sheet({ image, name }: { image: ImageData | undefined; name?: string }) {
   const canvas = useRef<HTMLCanvasElement>(null)
   useEffect(() => {
-    if (image) canvas.current?.getContext('2d')!.putImageData(image, 0, 0)
+    const sheet = canvas.current
+    if (!image || !sheet) return
+    if (sheet.width !== image.width) Object.assign(sheet, { width: image.width, height: image.height })
+    sheet.getContext('2d')!.putImageData(image, 0, 0)
   }, [image])
   return <canvas ref={canvas} width={PORTRAIT.width} height={PORTRAIT.height} data-portrait={name} />
 }

@@ -1,5 +1,5 @@
-import { PORTRAIT } from './Portrait'
-import type { NamedPose } from './LookView'
+import { PORTRAIT } from './useLook'
+import type { NamedPose } from './Portraits'
 import { SIMULATION } from './words'
 
 /** Room for the words under the pictures, pixels. */
@@ -17,7 +17,7 @@ export function savePicture(poses: readonly NamedPose[], planName: string): void
   pen.font = '16px sans-serif'
   poses.forEach(({ name }, i) => {
     const own = document.querySelector<HTMLCanvasElement>(`[data-portrait="${i === 0 ? 'main' : 'beside'}"]`)
-    if (own) pen.drawImage(own, i * PORTRAIT.width, 0)
+    if (own) pen.drawImage(own, i * PORTRAIT.width, 0, PORTRAIT.width, PORTRAIT.height)
     pen.fillText(name, i * PORTRAIT.width + 12, PORTRAIT.height + 22)
   })
   pen.font = '12px sans-serif'

@@ -47,27 +47,47 @@ export interface Shown {
   progress: number
 }
 
-/** Asks for a picture whenever what is asked for changes: first a quick one, then the fine one. */
-export function usePicture(room: LookRoom | undefined, wish: Omit<PictureWish, 'quality'>): Shown {
+/** How a picture is asked for: at leisure, or while a hand turns it. */
+export type Pace = 'leisure' | 'turning'
+
+/** Sizes of pictures at leisure (drawn at twice that) and while a hand turns them, pixels. */
+export const PORTRAIT = { width: 480, height: 640 } as const
+const TURNING = { width: 240, height: 320 } as const
+/** Views all round that a turning hand steps through. Our choice. */
+export const TURN_STEPS = 24
+
+/**
+ * Asks for a picture whenever what is asked for changes: first a quick one, then the fine one, and then makes ready
+ * what turning it will show. While a hand turns it, small quick ones keep up.
+ */
+export function usePicture(
+  room: LookRoom | undefined,
+  wish: Omit<PictureWish, 'quality' | 'width' | 'height'>,
+  pace: Pace,
+): Shown {
   const [shown, setShown] = useState<Shown>({ image: undefined, progress: 0 })
   const key = JSON.stringify(wish)
   useEffect(() => {
     if (!room) return
     let current = true
     const own = JSON.parse(key) as typeof wish
+    const { api } = room
     const onProgress = proxy((progress: number) => current && setShown((before) => ({ ...before, progress })))
+    const take = async (quality: PictureWish['quality'], size: { width: number; height: number }) => {
+      const answer = await api.picture({ ...own, ...size, quality }, onProgress)
+      if (!current || !answer) return false
+      setShown({ image: imageOf(answer), progress: quality === 'fine' || pace === 'turning' ? 1 : 0.9 })
+      return true
+    }
     async function ask() {
-      for (const quality of ['quick', 'fine'] as const) {
-        const answer = await room!.api.picture({ ...own, quality }, onProgress)
-        if (!current) return
-        if (!answer) break
-        setShown({ image: imageOf(answer), progress: quality === 'fine' ? 1 : 0.9 })
-      }
+      if (pace === 'turning') return take('quick', TURNING)
+      if ((await take('quick', PORTRAIT)) && (await take('fine', PORTRAIT)))
+        return api.warm({ ...own, ...TURNING, quality: 'quick' }, TURN_STEPS)
     }
     void ask()
     return () => {
       current = false
     }
-  }, [room, key])
+  }, [room, key, pace])
   return shown
 }
