@@ -36,15 +36,38 @@ async function keep(page: Page, name: string): Promise<void> {
   await page.screenshot({ path: `docs/screenshots/${name}.png` })
 }
 
+const view = (page: Page, name: string) => page.locator(`::-p-aria([name="${name}"][role="tab"])`).click()
+
+/** Waits for fine pictures and their figures. */
+async function looked(page: Page): Promise<void> {
+  await page.waitForFunction(() => {
+    const groups = [...document.querySelectorAll('[data-ready]')]
+    return groups.length > 0 && groups.every((group) => group.getAttribute('data-ready') === 'true')
+  })
+  await page.waitForSelector('[aria-label="Counted in the pictures"]')
+}
+
 const desk = await windowOf('Oriel Castellane')
 await keep(desk, 'people')
 await plan(desk, 'Tamsin Quill', 'Seen from the back row')
 await zone(desk, 'Top strip')
-await desk.locator('::-p-aria([name="Show the head"][role="button"])').click()
-await desk.waitForSelector('canvas')
 await keep(desk, 'map')
-await desk.locator('[aria-label="Totals"] button[aria-label*="Formula A"]').click()
-await keep(desk, 'map-total-opened')
+await view(desk, 'Head')
+await desk.waitForSelector('canvas')
+await keep(desk, 'head')
+await view(desk, 'Look')
+await looked(desk)
+await keep(desk, 'look')
+await desk.locator('[aria-label="Foils that show least"] button').click()
+await looked(desk)
+await keep(desk, 'look-foil')
+await desk.locator('::-p-text(Show all again)').click()
+await desk.locator('::-p-aria([name="Beside it"][role="combobox"])').click()
+await desk.locator('::-p-aria([name="Waved"][role="option"])').click()
+await desk.locator('::-p-aria([name="Left"][role="button"])').click()
+await looked(desk)
+await keep(desk, 'look-beside')
+await view(desk, 'Map')
 
 const boldPlan = desk.url()
 await desk.goto(`${boldPlan}/mix`)
@@ -112,15 +135,6 @@ await second.locator('[role="tab"]::-p-text(Wish & verdict)').click()
 await keep(second, 'verdict')
 await second.goto(`${record}/care`)
 await keep(second, 'care')
-await second.goto(record)
-await second.locator('a::-p-text(Growing out softly)').click()
-await second.waitForSelector('[aria-label="Totals"]')
-await zone(second, 'Front left')
-await second.locator('::-p-aria([name="Bram Whitlock, colourist: account"])').click()
-await second.locator('::-p-text(Dark surround)').click()
-await second.keyboard.press('Escape')
-await keep(second, 'map-dark')
-
 const tablet = await windowOf('Tove Lindqvist-Adeyemi', { width: 820, height: 1180 })
 await plan(tablet, 'Ysolde Marchbanks', 'Light along the plait')
 await zone(tablet, 'Back')
@@ -146,12 +160,6 @@ async function service(page: Page, client: string, id: string): Promise<void> {
 }
 
 const studio = await windowOf('Bram Whitlock')
-await service(studio, 'Ingrith Vane', 'paintedSurface')
-await zone(studio, 'Front left')
-await keep(studio, 'map-painted')
-await service(studio, 'Corwin Adebayo-Strand', 'triangleFan')
-await studio.locator('[aria-label="Totals"] button[aria-label*="How it will look"]').click()
-await keep(studio, 'map-triangles')
 await service(studio, 'Ingrith Vane', 'knotAndNape')
 await studio.locator('::-p-aria([name="Move"][role="button"])').click()
 await keep(studio, 'map-partings')

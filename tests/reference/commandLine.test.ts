@@ -12,6 +12,9 @@ import { lift } from '../../scripts/commands/lift'
 import { look } from '../../scripts/commands/look'
 import { plan } from '../../scripts/commands/plan'
 
+// A head of hair takes a second or two to draw, more on a busy machine.
+jest.setTimeout(60_000)
+
 /** The command line as somebody else's script uses it: JSON on stdout, one line on stderr and a code for the rest. */
 function falto(args: string[], input = '') {
   const { status, stdout, stderr } = spawnSync(process.execPath, ['--import', 'tsx', 'scripts/command.ts', ...args], {
