@@ -72,12 +72,12 @@ it('a face frame from none to bold shows in the figure and in the picture', asyn
   await becomes(
     page,
     () => faceFigure(page),
-    (now) => now > figure + 0.2,
+    (now) => now > figure,
   )
   await becomes(
     page,
     () => brightnessBesideFace(page),
-    (now) => now > brightness + 1,
+    (now) => now > brightness + 0.5,
   )
 })
 
