@@ -83,6 +83,13 @@ function subjectOf(ideaId: string): Subject | undefined {
 /** Lets what was asked meanwhile come in. */
 const breathe = () => new Promise((done) => setTimeout(done))
 
+/** Takes the next turn on a lane. @returns whether a newer one was taken since */
+function turnOn(lane: string): () => boolean {
+  const turn = (newest.get(lane) ?? 0) + 1
+  newest.set(lane, turn)
+  return () => newest.get(lane) !== turn
+}
+
 /** A picture whose pixels go over instead of being copied. */
 const handedOver = (picture: Picture): Picture => transfer(picture, [picture.rgba.buffer])
 
@@ -93,11 +100,9 @@ const api = {
     canvas = recorded
     subjects.clear()
   },
-  /** @param onProgress 0…1 @param known of the lane: a plan that moved on ends what is under way */
+  /** @param onProgress 0…1; a newer wish on the same lane ends what is under way */
   async picture(wish: PictureWish, onProgress: (share: number) => void): Promise<PictureAnswer> {
-    const turn = (newest.get(wish.lane) ?? 0) + 1
-    newest.set(wish.lane, turn)
-    const isOld = () => newest.get(wish.lane) !== turn
+    const isOld = turnOn(wish.lane)
     await breathe()
     if (isOld()) return undefined
     const subject = subjectOf(wish.ideaId)
@@ -138,20 +143,24 @@ const api = {
   },
   /** What is counted from all sides. */
   async figures(ideaId: string, wear: Wear, moment: Moment): Promise<Figures | undefined> {
+    const isOld = turnOn('figures')
     await breathe()
-    const subject = subjectOf(ideaId)
+    const subject = isOld() ? undefined : subjectOf(ideaId)
     if (!subject) return undefined
     const figures = lookFigures(studio, subject, { wear, count: FINE_STRANDS }, moment, { names: VIEW_NAMES })
     return { report: lookReport(figures), worth: worthOf(subject.computed, figures, figures.takers) }
   },
   /** The wish against what is seen, worn as she wears it. */
   async wish(ideaId: string, goal: Goal): Promise<WishCheck[] | undefined> {
-    const subject = subjectOf(ideaId)
+    const isOld = turnOn('wish')
+    await breathe()
+    const subject = isOld() ? undefined : subjectOf(ideaId)
     if (!subject) return undefined
     const moment = { stages: subject.fold.stages.length - 1, weeks: 0 }
     const worn = []
     for (const { wear, share } of wearsOf(goal.wear)) {
       await breathe()
+      if (isOld()) return undefined
       worn.push({ wear, share, figures: lookFigures(studio, subject, { wear, count: FINE_STRANDS }, moment) })
     }
     return checkWish(goal, worn)
