@@ -128,6 +128,25 @@ describe('figures of the Look', () => {
   })
 })
 
+it('a face frame from none to bold shows in the figure and beside the face in the picture (common practice)', () => {
+  const withFrame = (isBold: boolean) => {
+    const plan = servicePlan('hairlineAndPart')
+    for (const { role, placement } of plan.variants[0]!.stages[0]!.zones) {
+      if (!role.startsWith('rim')) continue
+      placement.sequence = isBold ? ['A'] : []
+      placement.take = { ...placement.take, kind: 'slice' }
+    }
+    const shot = { wear: 'straight', count: COUNT, view: VIEWS.front, width: 120, height: 160, fine: true } as const
+    const { picture } = takePicture(studio, subjectOf(plan), { ...shot, moment: all(plan) })
+    let brightness = 0
+    for (let y = 48; y < 96; y++) for (let x = 30; x < 90; x++) brightness += picture.rgba[4 * (y * 120 + x)]!
+    return { figure: figuresOf(plan, 'straight').faceLevels!, brightness: brightness / (48 * 60) }
+  }
+  const [none, bold] = [withFrame(false), withFrame(true)]
+  expect(bold.figure).toBeGreaterThan(none.figure + 0.2)
+  expect(bold.brightness).toBeGreaterThan(none.brightness + 0.5)
+})
+
 describe('pictures', () => {
   const shot = { wear: 'straight', count: COUNT, view: VIEWS.front, width: 120, height: 160, fine: true } as const
 
