@@ -112,6 +112,8 @@ it.each(DESIGNED_BY_HAND)(
 it('a parting is drawn, bent, merged away and undone; one that crosses itself is refused in words and nothing is lost', async () => {
   const planId = await newPlan(oriel, await newClient(oriel, 'Partings'))
   const { page } = await counted(planId)
+  // Points below are shares of the map as it lies in a window that has room for the bar of views over it.
+  await page.setViewport({ width: 1280, height: 841 })
   await press(page, 'Draw a parting')
   await page.waitForSelector('[aria-label="Partings in hand"]')
   const map = (await page.waitForSelector('svg[aria-label^="Scalp map"]'))!

@@ -180,7 +180,9 @@ function upkeepOf(rootCm: number): Look['upkeepWeeks'] {
 /** How far round from the face a cell lies, 0…180°. */
 const azimuth = (i: number): number => degrees(foldTurn(SCALP_CELLS[i]!.centre.psi))
 
-/** Cells whose hair covers most of the rest worn straight: beside the part, on top. @param part cm to the client's left */
+/**
+ * Cells whose hair covers most of the rest worn straight: beside the part, on top. @param part cm to the client's left
+ */
 const cellsBesidePart = (head: Head, part: number): boolean[] =>
   SCALP_CELLS.map(({ centre }, i) => {
     const { x, y, z } = pointFromMap(head, mapFromPlace(head, centre))

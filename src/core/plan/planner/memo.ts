@@ -21,7 +21,7 @@ export function memoByKey<Args extends unknown[], Result>(
     if (results.size > capacity) results.delete(results.keys().next().value!)
     return result
   }
-  // A new map and not an emptied one: engines keep a map's old table pointing at its new one, so that results come to be
+  // A new map and not an emptied one: engines keep a map’s old table pointing at its new one, so that results are
   // held by tables long dead, until the rare and slow collection of everything.
   const clear = () => {
     results = new Map()
