@@ -1,9 +1,7 @@
 import { afterFigures, clockFigures, createPlanner, planFigures, type ClockFigures } from '@/core/plan/planner'
-import { TooManyPiecesError } from '@/core/placement/foils'
 import { foldPlan } from '@/core/time/fold'
 import { HELPERS, helpersFor, withHelp, type Crew, type Helper } from '@/core/time/schedule'
-import { checkPlanDocument, describeProblems } from '@/dto'
-import { EntryError, flagsIn, jsonIn, oneOf } from './entry'
+import { EntryError, flagsIn, oneOf, planIn, withinReach } from './entry'
 
 /** `./falto compute FILE|- [--helping assistant,second]`: plan document in, figures out. @throws EntryError */
 export function compute(args: readonly string[]) {
@@ -12,20 +10,16 @@ export function compute(args: readonly string[]) {
     positionals,
     'say which plan to compute: ./falto compute FILE, or - to read it from standard input',
   )
-  const checked = checkPlanDocument(jsonIn(file))
-  if (!checked.ok) throw new EntryError(`not a plan that can be computed: ${describeProblems(checked.problems)}`)
-  const plan = checked.value
+  const plan = planIn(file, 'computed')
   const crew = crewOf(values.helping)
-  try {
+  return withinReach(() => {
     const computed = createPlanner().computePlan(plan)
     return {
       ...planFigures(plan, computed),
       ...afterFigures(plan, computed, foldPlan(plan, computed)),
       clock: named(clockFigures(plan, computed, { crew })),
     }
-  } catch (error) {
-    throw error instanceof TooManyPiecesError ? new EntryError(error.message) : error
-  }
+  })
 }
 
 /** Zones under the short names that scripts ask for, beside the full ones. */

@@ -1,5 +1,8 @@
 import { readFileSync } from 'node:fs'
 import { parseArgs } from 'node:util'
+import type { FaltoPlan } from '@/core/model'
+import { TooManyPiecesError } from '@/core/placement/foils'
+import { checkPlanDocument, describeProblems } from '@/dto'
 
 /** Thrown for an entry that cannot be used; the message says in one line what would be. */
 export class EntryError extends Error {
@@ -19,6 +22,22 @@ export function jsonIn(file: string): unknown {
     return JSON.parse(text)
   } catch {
     throw new EntryError(`${name} is not valid JSON`)
+  }
+}
+
+/** The plan document that a file holds. @param todo what was to be done with it @throws EntryError */
+export function planIn(file: string, todo: string): FaltoPlan {
+  const checked = checkPlanDocument(jsonIn(file))
+  if (!checked.ok) throw new EntryError(`not a plan that can be ${todo}: ${describeProblems(checked.problems)}`)
+  return checked.value
+}
+
+/** Work on a plan. @throws EntryError where it has more pieces than can be worked out */
+export function withinReach<T>(work: () => T): T {
+  try {
+    return work()
+  } catch (error) {
+    throw error instanceof TooManyPiecesError ? new EntryError(error.message) : error
   }
 }
 

@@ -2,11 +2,9 @@ import sharp from 'sharp'
 import { createStudio, lookFigures, lookReport, takePicture, type Subject } from '@/core/appearance/look'
 import { VIEW_NAMES, VIEWS, type Picture, type ViewName } from '@/core/appearance/picture'
 import { FINE_STRANDS, WEARS, type Wear } from '@/core/appearance/strands'
-import { TooManyPiecesError } from '@/core/placement/foils'
 import { createPlanner } from '@/core/plan/planner'
 import { foldPlan } from '@/core/time/fold'
-import { checkPlanDocument, describeProblems } from '@/dto'
-import { EntryError, flagsIn, jsonIn, oneOf } from './entry'
+import { EntryError, flagsIn, oneOf, planIn, withinReach } from './entry'
 
 /** What is taken where nothing is said, and what a picture may be at most, pixels. Our choice. */
 const USUAL = { view: 'front', wear: 'straight', weeks: '0', size: '480x640', seed: '1' }
@@ -28,9 +26,7 @@ export async function look(args: readonly string[]) {
   const weeks = wholeNumber('weeks', asked.weeks, 0, MOST_WEEKS)
   const seed = wholeNumber('seed', asked.seed, 0, 2 ** 31 - 1)
   const [width, height] = sizeOf(asked.size)
-  const checked = checkPlanDocument(jsonIn(file))
-  if (!checked.ok) throw new EntryError(`not a plan that can be looked at: ${describeProblems(checked.problems)}`)
-  const subject = subjectOf(checked.value)
+  const subject = withinReach(() => subjectOf(planIn(file, 'looked at')))
   const drawn = { wear, count: FINE_STRANDS, seed }
   const moment = { stages: subject.fold.stages.length - 1, weeks }
   const studio = createStudio()
@@ -42,12 +38,8 @@ export async function look(args: readonly string[]) {
 }
 
 function subjectOf(plan: Subject['plan']): Subject {
-  try {
-    const computed = createPlanner().computeStages(plan)
-    return { plan, computed, fold: foldPlan(plan, computed) }
-  } catch (error) {
-    throw error instanceof TooManyPiecesError ? new EntryError(error.message) : error
-  }
+  const computed = createPlanner().computeStages(plan)
+  return { plan, computed, fold: foldPlan(plan, computed) }
 }
 
 function answer(

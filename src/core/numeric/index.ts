@@ -36,3 +36,9 @@ export const foldTurn = (angle: number): number => Math.abs(angle - TURN * Math.
 
 /** An angle, rad, as a part of one turn: 0…2π. */
 export const withinTurn = (angle: number): number => ((angle % TURN) + TURN) % TURN
+
+/** 0 below 0, 1 above 1, and smoothly from one to the other (cubic Hermite). */
+export function smooth(x: number): number {
+  const t = Math.min(1, Math.max(0, x))
+  return t * t * (3 - 2 * t)
+}

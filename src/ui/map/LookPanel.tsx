@@ -38,7 +38,7 @@ export function LookFiguresView() {
       <Line
         label="Mean level worn straight · waved · tied up"
         value={`${meanLevel.straight} · ${meanLevel.waved} · ${meanLevel.tied}`}
-        why="Weighted by what is seen: straight hair shows its top, waved hair what lies under it, tied hair hairline, nape and sides. An estimate; a strand simulation is to take its place."
+        why="By what is seen of each part of the scalp’s hair, counted in small pictures from five sides; the Look counts it on her own head."
       />
       <Line
         label="Carries"

@@ -3,7 +3,7 @@ import { STARTING_HAIR, type HairState } from '../../model'
 import { createHead, defaultMeasures, type Head } from '../../scalp/head'
 import { mannequinField, sampleField, surfaceNets, type Grid } from '../../scalp/mannequin'
 import { VIEW_WEIGHTS, seenPoints } from '../figures'
-import { expose, SEED } from '../look'
+import { expose, remember, SEED } from '../look'
 import { reachOf, skinOf, VIEW_NAMES, VIEWS, type Skin } from '../picture'
 import { COARSE_STRANDS, growStrands, spreadRoots, type Wear } from '../strands'
 import { COARSE_GRID_CM, COARSE_SIZE, KEPT_HAIRS, LENGTH_STEP_CM } from './constants'
@@ -18,7 +18,7 @@ export type SeenCells = Record<WearKind, Float64Array>
 
 /** The usual head, as coarsely as will do; made when first asked for. */
 let usual: { head: Head; grid: Grid; skin: Skin } | undefined
-const known = new Map<string, SeenCells>()
+const known = remember<SeenCells>(KEPT_HAIRS)
 
 /**
  * What is seen of the hair of every scalp cell, counted in small pictures of few strands on the usual head: places on
@@ -27,13 +27,10 @@ const known = new Map<string, SeenCells>()
  */
 export function seenCells(hair: HairState): SeenCells {
   const like = alike(hair)
-  const key = JSON.stringify(like)
-  const found = known.get(key)
-  if (found) return found
-  const counted = Object.fromEntries(WEAR_KINDS.map((wear) => [wear, countCells(like, WEAR_OF[wear])])) as SeenCells
-  known.set(key, counted)
-  if (known.size > KEPT_HAIRS) known.delete(known.keys().next().value!)
-  return counted
+  return known(
+    JSON.stringify(like),
+    () => Object.fromEntries(WEAR_KINDS.map((wear) => [wear, countCells(like, WEAR_OF[wear])])) as SeenCells,
+  )
 }
 
 /** The hair as far as it matters here, its length in steps. */

@@ -15,7 +15,7 @@ export {
   type Subject,
 } from './look'
 export { pickAt, seenOf, type Picked } from './pick'
-export { createStudio, expose, SEED, type Drawn, type Scene, type Studio } from './scene'
+export { createStudio, expose, remember, SEED, type Drawn, type Scene, type Studio } from './scene'
 export { lookReport, type LookReport, type Percents } from './report'
 export { checkWish, wearsOf, type WishCheck, type WishVerdict, type WornFigures } from './wish'
 export { worthOf, type Worth } from './worth'

@@ -36,7 +36,7 @@ export function expose({ strands, skin, reach }: Scene, view: View, size: Size):
 export const SEED = 1
 
 /** Remembers the last few answers under their keys, the oldest goes first. */
-function remember<T>(most: number): (key: string, make: () => T) => T {
+export function remember<T>(most: number): (key: string, make: () => T) => T {
   const known = new Map<string, T>()
   return (key, make) => {
     const found = known.get(key)

@@ -2,8 +2,7 @@ import { regrowthCm } from '../../hair/fibre'
 import { fadeBand, growBands, SCALP_CELLS, USUAL_WASHES_PER_WEEK } from '../../hair/hairRecord'
 import type { Band, FaltoPlan } from '../../model'
 import type { Fold, FoldedCells, Lock } from '../../time/fold'
-import type { Strands } from '../strands'
-import { chance, swing } from '../strands'
+import { chance, swing, type Strands } from '../strands'
 import { SOFT_TAKES, SOFTNESS_CM, TABLE_STEP_CM } from './constants'
 import { lockAfter, type Course } from './locks'
 import { strandColour, type StrandColour } from './strandColour'
@@ -38,7 +37,7 @@ export function paintStrands(
   moment: Moment,
   seed: number,
 ): Paint {
-  const { roots, first, along } = strands
+  const { roots, along } = strands
   const { stages, weeks } = moment
   const cells = fold.stages[stages]!
   const coloured = colours(plan, moment)
@@ -51,13 +50,12 @@ export function paintStrands(
   const grown = regrowthCm(weeks, plan.hair.growthCmPerMonth)
   for (let i = 0; i < roots.count; i++) {
     const { lock, soft } = strandAt(cells, strands, takers, stages, i, seed)
-    const stretch = along[first[i + 1]! - 1]!
-    const colour = coloured(lock, stretch)
+    const colour = coloured(lock)
     const jitter = SOFTNESS_CM[soft ? 'soft' : 'foil'] * swing(seed, i >> 1, 31)
     // Fresh growth is as long on every strand.
     const shift = Math.max(grown > 0 ? -0.3 : -Infinity, jitter)
     colourPoints(paint, strands, i, colour, shift)
-    paint.change[i] = meanOf(colour) - meanOf(coloured({ ...lock, bands: lock.was }, stretch))
+    paint.change[i] = meanOf(colour) - meanOf(coloured({ ...lock, bands: lock.was }))
   }
   meanRoots(paint, strands)
   return paint
@@ -89,7 +87,7 @@ function strandAt(
 }
 
 /** Colours of kinds of hair some weeks later, each worked out once. */
-function colours({ hair }: FaltoPlan, { weeks, glossed }: Moment): (lock: Lock, length: number) => StrandColour {
+function colours({ hair }: FaltoPlan, { weeks, glossed }: Moment): (lock: Lock) => StrandColour {
   const known = [new Map<readonly Band[], StrandColour>(), new Map<readonly Band[], StrandColour>()] as const
   const grown = regrowthCm(weeks, hair.growthCmPerMonth)
   const washes = glossed ? 0 : weeks * (hair.washesPerWeek ?? USUAL_WASHES_PER_WEEK)

@@ -1,10 +1,8 @@
-import type { FaltoPlan, Placement, Stage } from '../../model'
-import { activeVariant, byId } from '../../model'
+import { activeVariant, byId, type FaltoPlan, type Placement, type Stage } from '../../model'
 import { ARC, isStitched, MAP, PITCH, RISE, STRIDE, stitchSpans, takesAll, type Piece } from '../../placement/foils'
 import type { ComputedStages } from '../../placement/quantity'
 import { selects, worksOnLock, type Fold, type Lock } from '../../time/fold'
-import type { Roots } from '../strands'
-import { chance } from '../strands'
+import { chance, type Roots } from '../strands'
 import { drawLock } from './locks'
 import { BESIDE_CM, LINE_ENDS, SQUARE_CM } from './constants'
 
@@ -47,19 +45,19 @@ export function takersOf(plan: FaltoPlan, computed: ComputedStages, fold: Fold, 
   const pieces: PlacedPiece[] = []
   const starts = Array.from(roots.cell, (cell, i) => drawLock(fold.stages[0]![cell]!, chance(seed, i >> 1, 32)))
   const taken = new Int32Array(roots.count * stages.length).fill(-1)
+  /** Stages that took each strand so far. */
+  const tooks = starts.map((): number[] => [])
   stages.forEach((stage, k) => {
     const own = piecesOf(stage, k, computed)
     const squares = squaresOf(own.map(({ placed }) => placed.piece))
     const eligible = worksOnLock(stage, stages)
     for (let i = 0; i < roots.count; i++) {
-      const took = [...taken.subarray(i * stages.length, i * stages.length + k).keys()].filter(
-        (earlier) => taken[i * stages.length + earlier]! >= 0,
-      )
-      const lock = { ...starts[i]!, took }
+      const lock = { ...starts[i]!, took: tooks[i]! }
       if (!eligible(lock)) continue
       const found = takerAt(own, squares, roots, i, seed)
       if (found < 0 || !selects(lock, own[found]!.placed.piece.select)) continue
       taken[i * stages.length + k] = pieces.length + found
+      tooks[i]!.push(k)
     }
     pieces.push(...own.map(({ placed }) => placed))
   })

@@ -1,7 +1,6 @@
 import type { Paint } from '../paint'
 import type { Camera } from './camera'
-import type { Strands } from '../strands'
-import { swing } from '../strands'
+import { swing, type Strands } from '../strands'
 import { DIFFERS, FILL_LIGHT, GLOSS, HAIR_LIGHT, KEY_LIGHT, ROOT_SHADE, SCALP, UNDER, WALL_LIGHT } from './constants'
 import { eighthOf, isSkin, lightOf, pointOf, scalpOf, type Exposure } from './exposure'
 

@@ -2,7 +2,7 @@ import { partX } from '../../hair/fibre'
 import type { HairState } from '../../model'
 import type { Head } from '../../scalp/head'
 import { degrees } from '../../units'
-import { foldTurn } from '../../numeric'
+import { foldTurn, smooth } from '../../numeric'
 import { CROWN_BLEND_CM, FRINGE, FRINGE_CM, PART_ENDS_Y, ZIGZAG_CM } from './constants'
 
 type Direction = readonly [x: number, y: number, z: number]
@@ -57,9 +57,3 @@ export const combOut = ({ x, y, z }: Pick<CombedRoot, 'x' | 'y' | 'z'>): Directi
 
 export const isFringe = ({ psi, s, length }: Pick<CombedRoot, 'psi' | 's' | 'length'>): boolean =>
   length < FRINGE_CM && s > FRINGE.fromS && degrees(foldTurn(psi)) < FRINGE.azimuth
-
-/** 0 below 0, 1 above 1, smoothly between. */
-export function smooth(x: number): number {
-  const t = Math.min(1, Math.max(0, x))
-  return t * t * (3 - 2 * t)
-}

@@ -1,7 +1,8 @@
 import type { HairState } from '../../model'
 import { REFERENCE_AXES, type Head } from '../../scalp/head'
 import type { Grid } from '../../scalp/mannequin'
-import { combDown, combOut, isFringe, smooth } from './comb'
+import { smooth } from '../../numeric'
+import { combDown, combOut, isFringe } from './comb'
 import {
   CURL_SHAPES,
   DENSITY_BULK,

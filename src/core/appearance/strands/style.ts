@@ -1,4 +1,4 @@
-import { smooth } from './comb'
+import { smooth } from '../../numeric'
 import { CURL_FROM_CM, CURL_FULL_CM, FLYAWAY, WANDER, type CurlShape } from './constants'
 import type { Strands } from './grow'
 import { chance, swing } from './random'
@@ -31,7 +31,8 @@ export function style({ strands, shape, clumps, seed }: Styling, i: number, from
     Math.PI * (shape.apart * swing(seed, clump, 25) + shape.loose * swing(seed, pair, 26))
   const pitch = shape.pitch * (1 + 0.15 * shape.apart * swing(seed, clump, 27))
   const length = along[from + count - 1]!
-  const tail = { x: 0, y: 0, z: 0 }
+  // The point before, as it was before it was moved.
+  const last = { x: side * positions[3 * from]!, y: positions[3 * from + 1]!, z: positions[3 * from + 2]! }
   for (let k = 1; k < count; k++) {
     const at = 3 * (from + k)
     const cm = along[from + k]!
@@ -43,7 +44,7 @@ export function style({ strands, shape, clumps, seed }: Styling, i: number, from
     let y = positions[at + 1]! + closes * toClump[1]! + reach * wanderY
     let z = positions[at + 2]! + closes * toClump[2]!
     if (shape.radius > 0) {
-      frameOf(positions, at, tail, side)
+      frameOf(positions, at, last, side)
       const radius = shape.radius * smooth((cm - CURL_FROM_CM) / CURL_FULL_CM)
       const turn = (2 * Math.PI * cm * shape.worn) / pitch + phase
       const [across, out] = [radius * Math.cos(turn), radius * Math.sin(turn)]
@@ -51,9 +52,9 @@ export function style({ strands, shape, clumps, seed }: Styling, i: number, from
       y += across * frame.uy + out * frame.vy
       z += across * frame.uz + out * frame.vz
     }
-    tail.x = side * positions[at]!
-    tail.y = positions[at + 1]!
-    tail.z = positions[at + 2]!
+    last.x = side * positions[at]!
+    last.y = positions[at + 1]!
+    last.z = positions[at + 2]!
     positions[at] = x
     positions[at + 1] = y
     positions[at + 2] = z
@@ -68,10 +69,9 @@ const frame = { ux: 1, uy: 0, uz: 0, vx: 0, vy: 1, vz: 0 }
 
 /** Sets the frame at a point from the point before it, both before they were moved, on the strand's own side. */
 function frameOf(positions: Float32Array, at: number, before: { x: number; y: number; z: number }, side: number): void {
-  const started = before.x !== 0 || before.y !== 0 || before.z !== 0
-  const dx = side * positions[at]! - (started ? before.x : side * positions[at - 3]!)
-  const dy = positions[at + 1]! - (started ? before.y : positions[at - 2]!)
-  const dz = positions[at + 2]! - (started ? before.z : positions[at - 1]!)
+  const dx = side * positions[at]! - before.x
+  const dy = positions[at + 1]! - before.y
+  const dz = positions[at + 2]! - before.z
   const level = Math.sqrt(dx * dx + dy * dy)
   // What hangs straight down curls about the line from side to side.
   const [ux, uy] = level > 1e-3 ? [-dy / level, dx / level] : [1, 0]

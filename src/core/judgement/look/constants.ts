@@ -1,5 +1,3 @@
-/** Hair that looks this much lighter or darker than it was has changed, levels. Our estimate. */
-export const CHANGED_BY = 0.5
 /** Teased and painted takes look as if they began here, cm. Our estimate. */
 export const SOFT_START_CM = 2
 
@@ -18,6 +16,3 @@ export const UPKEEP = [
  * from 2.5–3.2 cm either side of a part (geometry of a 15 cm part). Our estimate.
  */
 export const COVERING_CM = 3
-
-/** A lesser share of the hair does not show, 0…1. Our estimate. */
-export const SHOWS_FROM = 0.02

@@ -8,7 +8,9 @@ import { seenCells, type WearKind } from '../../appearance/coarse'
 import { pointFromMap, mapFromPlace, type Head } from '../../scalp/head'
 import { foldTurn } from '../../numeric'
 import { degrees } from '../../units'
-import { CHANGED_BY, COVERING_CM, SHOWS_FROM, SOFT_START_CM, UPKEEP } from './constants'
+import { CHANGED_BY, SHOWS_FROM } from '../../appearance/figures'
+import { SOFT_TAKES } from '../../appearance/paint'
+import { COVERING_CM, SOFT_START_CM, UPKEEP } from './constants'
 
 export type ContrastVerdict = 'none' | 'barely' | 'subtle' | 'clear' | 'bold'
 
@@ -43,8 +45,6 @@ const LADDER: readonly [number, ContrastVerdict][] = [
   [2, 'subtle'],
   [0.5, 'barely'],
 ]
-
-const SOFT_TAKES: readonly string[] = ['teased', 'painted']
 
 /**
  * The look of a plan: the hair as the fold leaves it against the hair as it was. A strand counts by what is worn of it,

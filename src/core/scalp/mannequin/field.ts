@@ -1,3 +1,4 @@
+import { smooth } from '../../numeric'
 import { REFERENCE_AXES, type Head } from '../head'
 import { PARTS, PARTS_FROM, PARTS_WHOLE, ROUND, type Part } from './constants'
 
@@ -39,8 +40,7 @@ const scalpDistance = ({ axes }: Head, x: number, y: number, z: number): number 
 function beyondHair(head: Head, x: number, y: number, z: number): number {
   const theta = Math.atan2(Math.sqrt(x * x + y * y), z)
   const past = theta / head.hairline(Math.atan2(x, y))
-  const share = Math.min(1, Math.max(0, (past - PARTS_FROM) / (PARTS_WHOLE - PARTS_FROM)))
-  return share * share * (3 - 2 * share)
+  return smooth((past - PARTS_FROM) / (PARTS_WHOLE - PARTS_FROM))
 }
 
 /**

@@ -27,34 +27,26 @@ export function sampleField(field: Field, step = GRID_STEP): Grid {
   return { step, origin, size, values }
 }
 
-/** The field between the corners of its cube, trilinear; outside the box as at its edge. cm */
-export function fieldAt({ step, origin, size, values }: Grid, x: number, y: number, z: number): number {
-  const [u, i] = cornerOf((x - origin[0]) / step, size[0])
-  const [v, j] = cornerOf((y - origin[1]) / step, size[1])
-  const [w, k] = cornerOf((z - origin[2]) / step, size[2])
-  const at = i + size[0] * (j + size[1] * k)
-  const along = (from: number) => values[from]! + u * (values[from + 1]! - values[from]!)
-  const across = (from: number) => along(from) + v * (along(from + size[0]) - along(from))
-  return across(at) + w * (across(at + size[0] * size[1]) - across(at))
-}
+/** What {@link fieldAt} probes into. */
+const probed = new Float64Array(4)
 
-function cornerOf(position: number, count: number): [share: number, corner: number] {
-  const inside = Math.min(count - 1, Math.max(0, position))
-  const corner = Math.min(count - 2, Math.floor(inside))
-  return [inside - corner, corner]
+/** The field between the corners of its cube, trilinear; outside the box as at its edge. cm */
+export function fieldAt(grid: Grid, x: number, y: number, z: number): number {
+  probeField(grid, x, y, z, probed)
+  return probed[0]!
 }
 
 /**
- * The field and where it grows at a point, without an object for each: value (cm), then its gradient x, y, z (pure
- * number) into `out`.
+ * The field and where it grows at a point, trilinear, without an object for each: value (cm), then its gradient x, y, z
+ * (pure number) into `out`. Outside the box as at its edge.
  */
 export function probeField({ step, origin, size, values }: Grid, x: number, y: number, z: number, out: Float64Array) {
-  const px = Math.min(size[0] - 1.001, Math.max(0, (x - origin[0]) / step))
-  const py = Math.min(size[1] - 1.001, Math.max(0, (y - origin[1]) / step))
-  const pz = Math.min(size[2] - 1.001, Math.max(0, (z - origin[2]) / step))
-  const i = px | 0
-  const j = py | 0
-  const k = pz | 0
+  const px = Math.min(size[0] - 1, Math.max(0, (x - origin[0]) / step))
+  const py = Math.min(size[1] - 1, Math.max(0, (y - origin[1]) / step))
+  const pz = Math.min(size[2] - 1, Math.max(0, (z - origin[2]) / step))
+  const i = Math.min(size[0] - 2, px | 0)
+  const j = Math.min(size[1] - 2, py | 0)
+  const k = Math.min(size[2] - 2, pz | 0)
   const u = px - i
   const v = py - j
   const w = pz - k

@@ -3,12 +3,11 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Checkbox from '@mui/material/Checkbox'
 import FormControlLabel from '@mui/material/FormControlLabel'
-import MenuItem from '@mui/material/MenuItem'
 import Slider from '@mui/material/Slider'
-import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { VIEW_NAMES, VIEWS } from '@/core/appearance/picture'
-import { WEARS, type Wear } from '@/core/appearance/strands'
+import { WEARS } from '@/core/appearance/strands'
+import { ListChoice } from '../../parts'
 import { usePlan, variantOf } from '../context'
 import { MOST_WEEKS, type Beside, type LookSettings, type When } from './pose'
 import { VIEW_WORDS, WEAR_WORDS } from './words'
@@ -56,34 +55,25 @@ export function PoseFields({ settings, onChange }: Props) {
   const { when, weeks, glossed } = settings
   return (
     <Box sx={FIELDS}>
-      <TextField
-        select
-        size="small"
+      <ListChoice
         label="Worn"
         value={settings.wear}
-        onChange={({ target }) => onChange({ wear: target.value as Wear })}
-      >
-        {WEARS.map((wear) => (
-          <MenuItem key={wear} value={wear}>
-            {WEAR_WORDS[wear]}
-          </MenuItem>
-        ))}
-      </TextField>
-      <TextField
-        select
-        size="small"
+        options={WEARS.map((wear) => ({ value: wear, label: WEAR_WORDS[wear] }))}
+        onChange={(wear) => onChange({ wear })}
+      />
+      <ListChoice<When>
         label="When"
         value={when}
-        onChange={({ target }) => onChange({ when: target.value as When, weeks: 0 })}
-      >
-        <MenuItem value="before">As she comes</MenuItem>
-        {stages.slice(0, -1).map(({ id, name }, i) => (
-          <MenuItem key={id} value={`stage ${i + 1}`}>
-            After {i + 1}, {name}
-          </MenuItem>
-        ))}
-        <MenuItem value="after">After the visit</MenuItem>
-      </TextField>
+        options={[
+          { value: 'before', label: 'As she comes' },
+          ...stages.slice(0, -1).map(({ name }, i) => ({
+            value: `stage ${i + 1}` as const,
+            label: `After ${i + 1}, ${name}`,
+          })),
+          { value: 'after', label: 'After the visit' },
+        ]}
+        onChange={(moment) => onChange({ when: moment, weeks: 0 })}
+      />
       {when === 'after' && (
         <Box sx={{ px: 1 }}>
           <Typography variant="body2" id="look-weeks">
@@ -107,25 +97,20 @@ export function PoseFields({ settings, onChange }: Props) {
           )}
         </Box>
       )}
-      <TextField
-        select
-        size="small"
+      <ListChoice<Beside>
         label="Beside it"
         value={settings.beside}
-        onChange={({ target }) => onChange({ beside: target.value as Beside })}
-      >
-        <MenuItem value="none">Nothing</MenuItem>
-        <MenuItem value="before">As she comes</MenuItem>
-        <MenuItem value="later">Ten weeks later</MenuItem>
-        <MenuItem value="waved">{settings.wear === 'waved' ? 'Straight' : 'Waved'}</MenuItem>
-        {ideas
-          .filter(({ id }) => id !== active)
-          .map(({ id, name }) => (
-            <MenuItem key={id} value={`idea ${id}`}>
-              {name}
-            </MenuItem>
-          ))}
-      </TextField>
+        options={[
+          { value: 'none', label: 'Nothing' },
+          { value: 'before', label: 'As she comes' },
+          { value: 'later', label: 'Ten weeks later' },
+          { value: 'waved', label: settings.wear === 'waved' ? 'Straight' : 'Waved' },
+          ...ideas
+            .filter(({ id }) => id !== active)
+            .map(({ id, name }) => ({ value: `idea ${id}` as const, label: name })),
+        ]}
+        onChange={(beside) => onChange({ beside })}
+      />
     </Box>
   )
 }
