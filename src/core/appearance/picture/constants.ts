@@ -31,7 +31,7 @@ export const DEPTH_BINS = 512
  * at. Our choice.
  */
 export const TILE_BITS = 3
-export const COVER_LOOKS = [0, 0.06, 0.12, 0.25, 0.5] as const
+export const COVER_LOOKS = [0, 0.06, 0.12, 0.25, 0.4, 0.55] as const
 
 /**
  * Directions of the light against the viewer (right, up, towards): from above and before her, and from below; alike on

@@ -20,16 +20,7 @@ export function createCover({ width, height }: Size, depth: Float32Array): Cover
   const farthest = new Float32Array(columns * rows).fill(-Infinity)
   const inside = (at: number, count: number) => Math.min(count - 1, Math.max(0, at >> TILE_BITS))
   return {
-    refresh() {
-      farthest.fill(Infinity)
-      for (let y = 0, index = 0; y < height; y++) {
-        const row = (y >> TILE_BITS) * columns
-        for (let x = 0; x < width; x++, index++) {
-          const at = row + (x >> TILE_BITS)
-          if (depth[index]! < farthest[at]!) farthest[at] = depth[index]!
-        }
-      }
-    },
+    refresh: () => refreshTiles(farthest, columns, depth, width),
     hides(x, y, dx, dy, half, near) {
       // A slanted strip is as broad as twice its half breadth, and no more.
       const reach = 1.5 * half + 1
@@ -42,4 +33,17 @@ export function createCover({ width, height }: Size, depth: Float32Array): Cover
       return true
     },
   }
+}
+
+/** The farthest depth of each tile, tile row by tile row; a pixel is read once. */
+function refreshTiles(farthest: Float32Array, columns: number, depth: Float32Array, width: number): void {
+  const tile = 1 << TILE_BITS
+  farthest.fill(Infinity)
+  for (let begins = 0, y = 0; begins < depth.length; begins += width, y++)
+    for (let left = 0, at = (y >> TILE_BITS) * columns; left < width; left += tile, at++) {
+      const end = begins + Math.min(width, left + tile)
+      let far = farthest[at]!
+      for (let index = begins + left; index < end; index++) if (depth[index]! < far) far = depth[index]!
+      farthest[at] = far
+    }
 }

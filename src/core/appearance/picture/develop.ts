@@ -27,22 +27,31 @@ export function develop(
   paint: Paint,
   { fine, seed }: { fine: 1 | 2; seed: number },
 ): Picture {
+  const { width, height } = exposure.camera
   const light = lightAtPixels(exposure, litPoints(exposure, strands, paint, seed), paint)
-  const { camera } = exposure
-  const [width, height] = [camera.width / fine, camera.height / fine]
-  const rgba = new Uint8ClampedArray(4 * width * height)
-  const row = 3 * camera.width
-  const scale = LIGHT_STEPS / (fine * fine)
-  for (let y = 0, to = 0; y < height; y++)
-    for (let x = 0; x < width; x++, to += 4) {
-      const at = fine * (y * row + 3 * x)
-      for (let k = at; k < at + 3; k++) {
-        const sum = fine === 1 ? light[k]! : light[k]! + light[k + 3]! + light[k + row]! + light[k + row + 3]!
-        rgba[to + k - at] = TO_SRGB[Math.min(LIGHT_STEPS, (sum * scale) | 0)]!
-      }
-      rgba[to + 3] = 255
-    }
-  return { width, height, rgba }
+  if (fine === 1) return { width, height, rgba: inBytes(light) }
+  return { width: width / 2, height: height / 2, rgba: inBytes(averagedDown(light, width)) }
+}
+
+/** Four neighbours become one. @param width of the rows of `light`, pixels */
+function averagedDown(light: Float32Array, width: number): Float32Array {
+  const averaged = new Float32Array(light.length / 4)
+  const row = 3 * width
+  for (let from = 0, to = 0; from < light.length; from += row)
+    for (const end = from + row; from < end; from += 3)
+      for (const next = from + 3; from < next; from++, to++)
+        averaged[to] = (light[from]! + light[from + 3]! + light[from + row]! + light[from + row + 3]!) / 4
+  return averaged
+}
+
+function inBytes(light: Float32Array): Uint8ClampedArray {
+  const rgba = new Uint8ClampedArray((light.length / 3) * 4).fill(255)
+  for (let from = 0, to = 0; from < light.length; from += 3, to += 4) {
+    rgba[to] = TO_SRGB[Math.min(LIGHT_STEPS, (light[from]! * LIGHT_STEPS) | 0)]!
+    rgba[to + 1] = TO_SRGB[Math.min(LIGHT_STEPS, (light[from + 1]! * LIGHT_STEPS) | 0)]!
+    rgba[to + 2] = TO_SRGB[Math.min(LIGHT_STEPS, (light[from + 2]! * LIGHT_STEPS) | 0)]!
+  }
+  return rgba
 }
 
 /** Linear light of every exposed pixel: red, green, blue. */
@@ -54,7 +63,9 @@ function lightAtPixels({ camera, pixels, depth }: Exposure, lit: LitPoints, { ro
   for (let index = 0, to = 0; index < pixels.length; index++, to += 3) {
     const value = pixels[index]!
     if (value === 0) {
-      for (let k = 0; k < 3; k++) light[to + k] = WALL_LIGHT[k]!
+      light[to] = WALL_LIGHT[0]
+      light[to + 1] = WALL_LIGHT[1]
+      light[to + 2] = WALL_LIGHT[2]
     } else if (isSkin(value)) {
       const shade = lightOf(value) / 255
       const scalp = scalpOf(value)

@@ -105,18 +105,20 @@ function drawStrip(
   const eighths = 8 / mainWay
   for (let row = from; row < to; row++) {
     const on = row + 0.5 - main
-    const middle = cross + on * slant - 0.5
+    const middle = cross + on * slant
     const here = near + on * deeper
-    const pixel = first + Math.min(7, (on * eighths) | 0)
-    const begins = Math.max(0, Math.ceil(middle - wide))
-    const last = row * step + crossStep * Math.min(crossSize, Math.ceil(middle + wide))
-    for (let index = row * step + crossStep * begins; index < last; index += crossStep) {
+    const last = row * step + crossStep * Math.min(crossSize, roundUp(middle + wide))
+    for (let index = row * step + crossStep * Math.max(0, roundUp(middle - wide)); index < last; index += crossStep) {
       if (here <= depth[index]!) continue
       depth[index] = here
-      pixels[index] = pixel
+      pixels[index] = first + Math.min(7, (on * eighths) | 0)
     }
   }
 }
+
+/** The first pixel whose middle lies at x or after it; pixels of no picture lie as far as this before it. */
+const roundUp = (x: number): number => FAR - ((FAR + 0.5 - x) | 0)
+const FAR = 1 << 20
 
 /** Pieces by the point that each begins at, sorted by depth in bins; those out of the picture are left out. */
 function nearestFirst({ first, owner }: Strands, seen: Float32Array, { width, height }: Camera): Uint32Array {
