@@ -42,6 +42,7 @@ await drag(
 )
 await drag('a bend of a parting is dragged on the map', MOVE, '[aria-label="Bend of a parting"]')
 await drag('the pointer moves and drags nothing, for comparison', MOVE, 'header')
+await look()
 await chair()
 await browser.close()
 
@@ -61,6 +62,28 @@ async function firstLoad(session: CDPSession): Promise<number> {
   await page.goto(plan, { waitUntil: 'networkidle0' })
   await session.detach()
   return bytes
+}
+
+/** Opens the Look and turns it by hand, three times on a page newly opened, and watches the main thread. */
+async function look(): Promise<void> {
+  const longest: Task[] = []
+  for (let run = 0; run < 3; run++) {
+    await page.goto(plan)
+    await page.waitForSelector('[aria-label="Totals"]')
+    await page.tracing.start({ categories: ['toplevel'] })
+    await page.locator('::-p-aria([name="Look"][role="tab"])').click()
+    await page.waitForSelector('[data-ready="true"]')
+    await page.waitForSelector('[aria-label="Counted in the pictures"]')
+    const box = (await (await page.$('[data-portrait="main"]'))!.boundingBox())!
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2]
+    await page.mouse.move(x, y)
+    await page.mouse.down()
+    for (let step = 0; step < 60; step++) await page.mouse.move(x + 120 * Math.sin(step / 8), y)
+    await page.mouse.up()
+    await page.waitForSelector('[data-ready="true"]')
+    longest.push(...longTasks(await page.tracing.stop()).slice(0, 1))
+  }
+  told('the Look is opened and turned, three times', longest, 3)
 }
 
 /** Carries out the first steps of a visit with the demo's clock running fast, and watches the main thread. */
@@ -133,17 +156,22 @@ async function drag(what: string, tool: string, selector: string): Promise<void>
     longest.push(...longTasks(await page.tracing.stop()).slice(0, 1))
     await page.waitForSelector('[data-save="saved"]')
   }
-  const most = (of: keyof Task) => Math.max(...longest.map((task) => task[of])).toFixed(0)
-  const told =
-    longest.length === 0
-      ? 'none had one'
-      : `${longest.length} had one, longest ${most('ms')} ms; ${longest.filter(({ ran }) => ran > 50).length} had one that ran so long itself, most ${most('ran')} ms`
-  console.log(`**drag** | main thread while ${what}, budget: no task > 50 ms | of 5 drags ${told} | 120 moves each`)
+  told(what, longest, 5)
   row(
     'drag',
     `frame to frame meanwhile, on average ${(frames.reduce((sum, ms) => sum + ms, 0) / frames.length).toFixed(1)} ms; 16.7 ms is 60 Hz; without a graphics chip`,
     frames,
   )
+}
+
+/** Says how long the longest task of each round was. */
+function told(what: string, longest: readonly Task[], rounds: number): void {
+  const most = (of: keyof Task) => Math.max(...longest.map((task) => task[of])).toFixed(0)
+  const words =
+    longest.length === 0
+      ? 'none had one'
+      : `${longest.length} had one, longest ${most('ms')} ms; ${longest.filter(({ ran }) => ran > 50).length} had one that ran so long itself, most ${most('ran')} ms`
+  console.log(`**page** | main thread while ${what}, budget: no task > 50 ms | of ${rounds} rounds ${words}`)
 }
 
 /**

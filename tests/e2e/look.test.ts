@@ -5,7 +5,7 @@ import { FINE_STRANDS } from '@/core/appearance/strands'
 import { createPlanner } from '@/core/plan/planner'
 import { foldPlan } from '@/core/time/fold'
 import { deviceOf, exported, servicePlanOf, type Device } from '../support/server'
-import { clean, press, totals, url, windows } from './browser'
+import { clean, press, saved, totals, url, windows } from './browser'
 
 jest.setTimeout(120_000)
 const { open } = windows()
@@ -31,6 +31,47 @@ async function ready(page: Page): Promise<void> {
   await page.waitForSelector('[data-ready="true"]')
   await page.waitForSelector('[aria-label="Counted in the pictures"]')
 }
+
+/** Levels by which the hair at the face is lighter than the rest; 0 where they are alike. */
+const faceFigure = (page: Page): Promise<number> =>
+  page.$eval('[aria-label="Counted in the pictures"]', (list) => {
+    const words = /Hair at the face([\d.]+) levels (lighter|deeper)/.exec(list.textContent ?? '')
+    return words ? Number(words[1]) * (words[2] === 'lighter' ? 1 : -1) : 0
+  })
+
+/** Mean brightness of what hangs beside the face, 0…255. */
+const brightnessBesideFace = (page: Page): Promise<number> =>
+  page.$eval('[data-portrait="main"]', (canvas) => {
+    const { width, height } = canvas as HTMLCanvasElement
+    const { data } = (canvas as HTMLCanvasElement)
+      .getContext('2d')!
+      .getImageData(0.25 * width, 0.3 * height, 0.5 * width, 0.3 * height)
+    let sum = 0
+    for (let at = 0; at < data.length; at += 4) sum += data[at]! + data[at + 1]! + data[at + 2]!
+    return sum / (0.75 * data.length)
+  })
+
+it('a face frame from none to bold shows in the figure and in the picture', async () => {
+  const { page } = await looking('Face', 'hairlineAndPart')
+  /** Gives both rims the formula of a key, 0 for none, and reads what is counted then; the Look is opened anew. */
+  const withRims = async (key: '0' | '1', preset?: string) => {
+    await tab(page, 'Map')
+    for (const name of ['Rim left', 'Rim right']) {
+      await page.locator(`::-p-aria([name="Order of application"]) ::-p-text(${name})`).click()
+      await page.$eval(`svg g[role="button"][aria-label*="${name}"]`, (group) => (group as SVGGElement).focus())
+      await page.keyboard.press(key)
+      if (preset) await press(page, preset)
+    }
+    await saved(page)
+    await tab(page, 'Look')
+    await ready(page)
+    return { figure: await faceFigure(page), brightness: await brightnessBesideFace(page) }
+  }
+  const none = await withRims('0')
+  const bold = await withRims('1', 'Slice')
+  expect(bold.figure).toBeGreaterThan(none.figure)
+  expect(bold.brightness).toBeGreaterThan(none.brightness)
+})
 
 it('is the same picture to the byte here and in a browser', async () => {
   const { page, planId } = await looking('Bytes', 'fullBabylights')

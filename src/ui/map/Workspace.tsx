@@ -16,10 +16,11 @@ import { SaveTrouble } from './SaveStatus'
 import { StageBar } from './StageBar'
 import { ScalpMap } from './ScalpMap'
 import { SideBar, type Side } from './SideBar'
-import { FIRST_LOOK } from './look/pose'
+import { LookPlace } from './look/LookPlace'
 import { createPlanStore } from './store'
 import { TotalsStrip } from './TotalsStrip'
 import { useKeepOnLeaving } from './useKeepOnLeaving'
+import { Waits } from './Waits'
 import { usePlanWorker } from './usePlanWorker'
 import { prepareZoneCard, ZoneCard } from './ZoneCard'
 import { useKeys, useUndoKeys } from '../keys'
@@ -29,10 +30,6 @@ import { useNotice } from '../notices'
 const loadTotalPanel = () => import('./TotalPanel').then((module) => module.TotalPanel)
 const TotalPanel = dynamic(loadTotalPanel)
 const HeadView = dynamic(() => import('./HeadView'), { ssr: false, loading: () => <Waits>Shaping the head…</Waits> })
-const LookView = dynamic(() => import('./look/LookView'), {
-  ssr: false,
-  loading: () => <Waits>Opening the look…</Waits>,
-})
 const LayoutDialog = dynamic(() => import('./dialogs/LayoutDialog').then((module) => module.LayoutDialog))
 const HeadHairDialog = dynamic(() => import('./dialogs/HeadHairDialog').then((module) => module.HeadHairDialog))
 const FormulasDialog = dynamic(() => import('./dialogs/FormulasDialog').then((module) => module.FormulasDialog))
@@ -42,8 +39,6 @@ const PlanDialog = dynamic(() => import('./dialogs/PlanDialog').then((module) =>
 
 /** The first ramp that is offered: denser towards the end of the line, as is usual at the face. Our estimate. */
 const FIRST_RAMP: RampWish = { figure: 'rowGapMm', from: 12, to: 4 }
-
-const Waits = ({ children }: { children: string }) => <Box sx={{ p: 2 }}>{children}</Box>
 
 interface Props {
   open: OpenPlan
@@ -69,7 +64,6 @@ function Studio({ client, lastVisit }: Pick<OpenPlan, 'client' | 'lastVisit'>) {
   const [dialog, setDialog] = useState<DialogName | 'plan'>()
   const [tool, setTool] = useState<MapTool>('rest')
   const [side, setSide] = useState<Side>('map')
-  const [look, setLook] = useState(FIRST_LOOK)
   const [wish, setWish] = useState(FIRST_RAMP)
   const totalOpen = usePlan((state) => state.openTotal !== undefined)
   const underlay = useUnderlay(worker, lastVisit)
@@ -112,11 +106,9 @@ function Studio({ client, lastVisit }: Pick<OpenPlan, 'client' | 'lastVisit'>) {
               <HeadView worker={worker} />
             </Box>
           )}
-          {side === 'look' && (
-            <Box sx={LOOK}>
-              <LookView settings={look} onChange={(changes) => setLook({ ...look, ...changes })} />
-            </Box>
-          )}
+          <Box sx={side === 'look' ? LOOK : undefined}>
+            <LookPlace shown={side === 'look'} />
+          </Box>
         </Box>
         <Box
           className="screen-only"

@@ -47,19 +47,20 @@ export function ViewButtons({ settings, onChange }: Props) {
 const PLAIN = { minWidth: 44, minHeight: 40, px: 1, borderRadius: 0 } as const
 const PRESSED = { ...PLAIN, bgcolor: 'action.selected', fontWeight: 700 } as const
 
+type PoseProps = Omit<LookSettings, 'view' | 'mirrored'> & Pick<Props, 'onChange'>
+
 /** How it is worn, when, and what stands beside it. */
-export function PoseFields({ settings, onChange }: Props) {
+export function PoseFields({ wear, when, weeks, glossed, beside, onChange }: PoseProps) {
   const { stages } = usePlan(variantOf)
   const ideas = usePlan((state) => state.document.variants)
   const active = usePlan((state) => variantOf(state).id)
-  const { when, weeks, glossed } = settings
   return (
     <Box sx={FIELDS}>
       <ListChoice
         label="Worn"
-        value={settings.wear}
-        options={WEARS.map((wear) => ({ value: wear, label: WEAR_WORDS[wear] }))}
-        onChange={(wear) => onChange({ wear })}
+        value={wear}
+        options={WEARS.map((value) => ({ value, label: WEAR_WORDS[value] }))}
+        onChange={(worn) => onChange({ wear: worn })}
       />
       <ListChoice<When>
         label="When"
@@ -99,17 +100,17 @@ export function PoseFields({ settings, onChange }: Props) {
       )}
       <ListChoice<Beside>
         label="Beside it"
-        value={settings.beside}
+        value={beside}
         options={[
           { value: 'none', label: 'Nothing' },
           { value: 'before', label: 'As she comes' },
           { value: 'later', label: 'Ten weeks later' },
-          { value: 'waved', label: settings.wear === 'waved' ? 'Straight' : 'Waved' },
+          { value: 'waved', label: wear === 'waved' ? 'Straight' : 'Waved' },
           ...ideas
             .filter(({ id }) => id !== active)
             .map(({ id, name }) => ({ value: `idea ${id}` as const, label: name })),
         ]}
-        onChange={(beside) => onChange({ beside })}
+        onChange={(other) => onChange({ beside: other })}
       />
     </Box>
   )

@@ -28,6 +28,7 @@ interface Props {
 
 /** The plan on the client's own head of hair: worn her ways, before, after and in weeks, with what is counted in it. */
 export default function LookView({ settings, onChange }: Props) {
+  'use memo'
   const { store } = usePlanStore()
   const room = useLook()
   const notice = useNotice()
@@ -67,7 +68,14 @@ export default function LookView({ settings, onChange }: Props) {
           borderTop: { xs: LINE, lg: poses.length > 1 ? LINE : 'none' },
         }}
       >
-        <PoseFields settings={settings} onChange={onChange} />
+        <PoseFields
+          wear={settings.wear}
+          when={settings.when}
+          weeks={settings.weeks}
+          glossed={settings.glossed}
+          beside={settings.beside}
+          onChange={onChange}
+        />
         <Stack direction="row" spacing={1}>
           <Button variant="outlined" color="inherit" onClick={() => setForClient(true)} sx={{ flex: 1 }}>
             For the client

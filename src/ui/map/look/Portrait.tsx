@@ -31,6 +31,16 @@ interface Props {
   chosen: readonly string[]
 }
 
+/** A hand on the picture: where it came down, the view then, and how far it has turned it. */
+interface Drag {
+  x: number
+  y: number
+  view: View
+  steps: number
+  tilts: number
+  moved: boolean
+}
+
 /** A drag turns in steps, so that what was seen before is there at once. */
 const STEP = (2 * Math.PI) / TURN_STEPS
 const PIXELS_A_STEP = 26
@@ -41,7 +51,7 @@ export function Portrait({ room, lane, pose, view, mirrored, label, onTurn, onTa
   const [pace, setPace] = useState<Pace>('leisure')
   const { image, progress } = usePicture(room, { lane, ...pose, view }, pace)
   const frame = useRef<HTMLDivElement>(null)
-  const drag = useRef<{ x: number; y: number; view: View; moved: boolean }>(undefined)
+  const drag = useRef<Drag>(undefined)
   const veil = useVeil(room, lane, image, pace === 'leisure' ? chosen : [])
 
   const turnBy = (from: View, steps: number, tilts: number) =>
@@ -55,8 +65,8 @@ export function Portrait({ room, lane, pose, view, mirrored, label, onTurn, onTa
     if (!current) return
     const steps = Math.round((event.clientX - current.x) / PIXELS_A_STEP)
     const tilts = Math.round((event.clientY - current.y) / PIXELS_A_STEP)
-    if (steps === 0 && tilts === 0 && !current.moved) return
-    current.moved = true
+    if (steps === current.steps && tilts === current.tilts) return
+    Object.assign(current, { steps, tilts, moved: true })
     setPace('turning')
     turnBy(current.view, -steps, tilts)
   }
@@ -90,7 +100,7 @@ export function Portrait({ room, lane, pose, view, mirrored, label, onTurn, onTa
         aria-label={`${label}; arrow keys turn it`}
         onPointerDown={(event) => {
           event.currentTarget.setPointerCapture(event.pointerId)
-          drag.current = { x: event.clientX, y: event.clientY, view, moved: false }
+          drag.current = { x: event.clientX, y: event.clientY, view, steps: 0, tilts: 0, moved: false }
         }}
         onPointerMove={move}
         onPointerUp={(event) => void release(event)}
