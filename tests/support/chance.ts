@@ -1,0 +1,11 @@
+/** Normal numbers that are the same every time: a small generator (Mulberry32, from memory) and Box & Muller 1958. */
+export function chance(seed: number): { even: () => number; normal: () => number } {
+  let state = seed >>> 0
+  const even = () => {
+    state = (state + 0x6d2b79f5) >>> 0
+    let mixed = Math.imul(state ^ (state >>> 15), 1 | state)
+    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed
+    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4_294_967_296
+  }
+  return { even, normal: () => Math.sqrt(-2 * Math.log(1 - even())) * Math.cos(2 * Math.PI * even()) }
+}
