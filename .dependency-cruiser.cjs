@@ -11,6 +11,7 @@ const STOREYS = [
   ['placement/layout', 'placement/foils', 'placement/quantity'],
   ['product/formula', 'product/bowls', 'product/money'],
   ['time/lightening', 'time/fold', 'time/schedule', 'time/run'],
+  ['record/learning', 'record/visit'],
   [
     'appearance/strands',
     'appearance/paint',

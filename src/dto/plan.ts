@@ -19,6 +19,7 @@ import {
   PANEL_TAKES,
   PLAN_FORMAT,
   PLAN_SCHEMA_VERSION,
+  PRODUCT_KINDS,
   RAMP_FIGURES,
   RAMP_WAYS,
   ROW_ORDERS,
@@ -124,9 +125,23 @@ export class RatesDto implements Rates {
   @Money() hourCostMinor!: number
 }
 
+/** A factor for each of some names, none of which has to be there. */
+function factorsOf(names: readonly string[]): new () => Record<string, number> {
+  class FactorsDto {}
+  for (const name of names) {
+    MayBeAbsent()(FactorsDto.prototype, name)
+    InRange(LIMITS.learnedFactor)(FactorsDto.prototype, name)
+  }
+  return FactorsDto as new () => Record<string, number>
+}
+const LoadsDto = factorsOf(PRODUCT_KINDS)
+const PacesDto = factorsOf(TAKE_KINDS)
+
 export class LearnedFactorsDto implements LearnedFactors {
   @InRange(LIMITS.learnedFactor) load!: number
   @InRange(LIMITS.learnedFactor) seconds!: number
+  @MayBeAbsent() @Nested(() => LoadsDto) loads?: LearnedFactors['loads']
+  @MayBeAbsent() @Nested(() => PacesDto) paces?: LearnedFactors['paces']
 }
 
 export class StoredPlaceDto implements StoredPlace {

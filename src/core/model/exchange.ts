@@ -98,6 +98,17 @@ export interface ClientRecord {
   hair: HairState
   revision: number
   plans: PlanSummary[]
+  /** Visits that are in the record, newest first. */
+  visits: VisitSummaryLine[]
+}
+
+/** A visit in short, with what its colourist wants done otherwise next time. */
+export interface VisitSummaryLine {
+  id: string
+  on: string
+  name: string
+  by: string
+  change: string
 }
 
 /** A plan that was carried out, as it was then. */

@@ -1,9 +1,9 @@
-import type { Product } from './catalogue'
+import type { Product, ProductKind } from './catalogue'
 import type { Canvas } from './consultation'
 import type { CutLine, HairState } from './hair'
 import type { HeadMeasures } from './head'
 import type { BoundaryStep, Layout } from './layout'
-import type { Placement } from './placement'
+import type { Placement, TakeKind } from './placement'
 
 export const PLAN_FORMAT = 'falto-plan'
 export const PLAN_SCHEMA_VERSION = 2
@@ -113,6 +113,9 @@ export interface Rates {
 export interface LearnedFactors {
   load: number
   seconds: number
+  /** Beside these, by kind of product and by kind of take; what is not named is 1. */
+  loads?: Partial<Record<ProductKind, number>> | undefined
+  paces?: Partial<Record<TakeKind, number>> | undefined
 }
 
 export interface Zone {

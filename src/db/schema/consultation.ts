@@ -1,4 +1,5 @@
 import {
+  boolean,
   customType,
   date,
   foreignKey,
@@ -21,6 +22,7 @@ import {
   type Goal,
   type HairState,
 } from '../../core/model'
+import type { VisitFigures, VisitSummary } from '../../core/record/visit'
 import { plan, planVersion } from './plan'
 import { client, staff } from './salon'
 
@@ -38,10 +40,15 @@ export const visit = pgTable(
     planVersion: integer('plan_version').notNull(),
     on: date('on').notNull(),
     staffId: uuid('staff_id').notNull(),
+    /** What it came to, worked out from its logs; null until it is, and again when those have changed. */
+    summary: jsonb('summary').$type<VisitSummary>(),
+    /** Of that, what sums and charts read. */
+    figures: jsonb('figures').$type<VisitFigures>(),
     createdAt: moment('created_at').notNull().defaultNow(),
   },
   (table) => [
     primaryKey({ columns: [table.salonId, table.id] }),
+    index('visit_day').on(table.salonId, table.on, table.id),
     index('visit_client').on(table.salonId, table.clientId, table.on),
     foreignKey({ columns: [table.salonId, table.clientId], foreignColumns: [client.salonId, client.id] }),
     foreignKey({ columns: [table.salonId, table.planId], foreignColumns: [plan.salonId, plan.id] }),
@@ -49,6 +56,49 @@ export const visit = pgTable(
       columns: [table.salonId, table.planId, table.planVersion],
       foreignColumns: [planVersion.salonId, planVersion.planId, planVersion.number],
     }),
+    foreignKey({ columns: [table.salonId, table.staffId], foreignColumns: [staff.salonId, staff.id] }),
+  ],
+)
+
+/** What somebody thinks of a visit: one a visit and person, changed as long as she likes. */
+export const visitReview = pgTable(
+  'visit_review',
+  {
+    salonId: uuid('salon_id').notNull(),
+    visitId: uuid('visit_id').notNull(),
+    staffId: uuid('staff_id').notNull(),
+    worked: text('worked').notNull(),
+    change: text('change').notNull(),
+    why: text('why').notNull(),
+    shared: boolean('shared').notNull(),
+    at: moment('at').notNull().defaultNow(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.salonId, table.visitId, table.staffId] }),
+    foreignKey({ columns: [table.salonId, table.visitId], foreignColumns: [visit.salonId, visit.id] }),
+    foreignKey({ columns: [table.salonId, table.staffId], foreignColumns: [staff.salonId, staff.id] }),
+  ],
+)
+
+export const LEARNING_CHOICES = ['reset', 'exclude', 'include'] as const
+
+/**
+ * What a colourist decided about her own figures: begin a factor anew, or leave a job out of it and take it in again.
+ * Only ever added to.
+ */
+export const learningChoice = pgTable(
+  'learning_choice',
+  {
+    salonId: uuid('salon_id').notNull(),
+    staffId: uuid('staff_id').notNull(),
+    id: uuid('id').notNull(),
+    kind: text('kind', { enum: LEARNING_CHOICES }).notNull(),
+    /** The factor and its context, or the job. */
+    about: text('about').notNull(),
+    at: moment('at').notNull().defaultNow(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.salonId, table.staffId, table.id] }),
     foreignKey({ columns: [table.salonId, table.staffId], foreignColumns: [staff.salonId, staff.id] }),
   ],
 )
@@ -140,6 +190,9 @@ export const picture = pgTable(
     bytes: integer('bytes').notNull(),
     /** Of the bytes as kept, hex. */
     sha256: text('sha256').notNull(),
+    /** The visit it was taken at, and from where, where that was told. */
+    visitId: uuid('visit_id'),
+    view: text('view'),
     /** Of the bytes as they came, so that the same file sent twice is known. */
     sourceSha256: text('source_sha256').notNull(),
     staffId: uuid('staff_id').notNull(),

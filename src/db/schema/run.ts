@@ -38,6 +38,7 @@ export const run = pgTable(
   },
   (table) => [
     primaryKey({ columns: [table.salonId, table.id] }),
+    index('run_visit').on(table.salonId, table.visitId),
     index('run_plan').on(table.salonId, table.planId, table.startedAt),
     foreignKey({ columns: [table.salonId, table.planId], foreignColumns: [plan.salonId, plan.id] }),
     foreignKey({ columns: [table.salonId, table.staffId], foreignColumns: [staff.salonId, staff.id] }),

@@ -98,6 +98,8 @@ export const mix = pgTable(
     bowl: integer('bowl').notNull(),
     planned: jsonb('planned').$type<PlannedLine[]>().notNull(),
     state: text('state', { enum: MIX_STATES }).notNull().default('weighing'),
+    /** What was left in it after the visit, where somebody said so. */
+    leftTenths: integer('left_tenths'),
     staffId: uuid('staff_id').notNull(),
     startedAt: moment('started_at').notNull().defaultNow(),
     endedAt: moment('ended_at'),

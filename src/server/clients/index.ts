@@ -2,7 +2,7 @@ import { and, asc, count, desc, eq, isNotNull, isNull, max, sql } from 'drizzle-
 import { v7 as newId } from 'uuid'
 import { checkPlanHead } from './head'
 import type { ClientRecord, ClientSummary } from '@/core/model'
-import { client, database, plan, run, type Reader } from '@/db'
+import { client, database, plan, run, staff, visit, visitReview, type Reader } from '@/db'
 import { requirePermission, type StaffMember } from '../auth'
 import type { ClientChangeDto, ClientDto } from '@/dto'
 import { AppError, notFound } from '../errors'
@@ -54,6 +54,7 @@ export async function readClient(member: StaffMember, id: string): Promise<Clien
     .where(and(eq(plan.salonId, member.salonId), eq(plan.clientId, id), isNull(plan.deletedAt)))
     .orderBy(desc(plan.updatedAt), asc(plan.id))
   const { name, note, head, hair, revision } = found
+  const visits = await visitsOf(member, id)
   return {
     id,
     name,
@@ -62,7 +63,24 @@ export async function readClient(member: StaffMember, id: string): Promise<Clien
     hair,
     revision,
     plans: plans.map((row) => ({ ...row, updatedAt: row.updatedAt.toISOString() })),
+    visits,
   }
+}
+
+/** Visits of a client in short, newest first, each with the reader's own review of it, or what others share. */
+async function visitsOf(member: StaffMember, clientId: string): Promise<ClientRecord['visits']> {
+  const change = sql<string>`coalesce((
+    select ${visitReview.change} from ${visitReview}
+    where ${visitReview.salonId} = ${visit.salonId} and ${visitReview.visitId} = ${visit.id}
+      and (${visitReview.staffId} = ${member.id} or ${visitReview.shared})
+    order by ${visitReview.staffId} = ${member.id} desc, ${visitReview.at} desc limit 1), '')`
+  return database()
+    .select({ id: visit.id, on: visit.on, name: plan.name, by: staff.name, change })
+    .from(visit)
+    .innerJoin(plan, and(eq(plan.salonId, visit.salonId), eq(plan.id, visit.planId)))
+    .innerJoin(staff, and(eq(staff.salonId, visit.salonId), eq(staff.id, visit.staffId)))
+    .where(and(eq(visit.salonId, member.salonId), eq(visit.clientId, clientId)))
+    .orderBy(desc(visit.on), desc(visit.createdAt))
 }
 
 export async function createClient(member: StaffMember, entry: ClientDto): Promise<{ id: string }> {

@@ -3,6 +3,7 @@ import type { Canvas, Caution, Consultation, FaltoPlan, More } from '@/core/mode
 import { createPlanner, planFigures } from '@/core/plan/planner'
 import { proposePlan, stageFor, type Person } from '@/core/plan/serviceKinds'
 import { mapDrawing } from '@/core/plan/sheets'
+import { summariseVisit, type VisitFacts, type VisitSummary } from '@/core/record/visit'
 import { createHead } from '@/core/scalp/head'
 import { foldPlan, type FoldOptions } from '@/core/time/fold'
 import { amendedPlan, scriptFor, type RunScript } from '@/core/time/run'
@@ -66,6 +67,8 @@ export const jobs = {
         newId,
       },
     ).plan,
+  /** What a visit came to. */
+  visit: (facts: VisitFacts): VisitSummary => summariseVisit(facts, planner.computeStages(facts.document)),
   document: (plan: FaltoPlan, kind: DocumentKind, units: ReadingUnits) => documentOf(planner, plan, kind, units),
   calendar: (visit: BookedVisit): string => calendarOf(planner, visit),
 }

@@ -101,7 +101,12 @@ export async function readJson(request: Request): Promise<unknown> {
 
 /** Reads a JSON body and holds it against a DTO class. @throws AppError 422 naming the fields */
 export async function readEntry<T extends object>(request: Request, type: new () => T): Promise<T> {
-  const checked = checkEntry(type, await readJson(request))
+  return checkedEntry(type, await readJson(request))
+}
+
+/** Holds an entry against a DTO class. @throws AppError 422 naming the fields */
+export function checkedEntry<T extends object>(type: new () => T, entry: unknown): T {
+  const checked = checkEntry(type, entry)
   if (!checked.ok)
     throw new AppError(422, 'invalid', describeProblems(checked.problems), { problems: checked.problems })
   return checked.value

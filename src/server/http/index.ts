@@ -1,3 +1,13 @@
 /** Requests and answers. */
-export { answered, isUuid, LARGEST_BODY, readBytes, readEntry, readJson, signedIn, streamLines } from './handle'
+export {
+  answered,
+  checkedEntry,
+  isUuid,
+  LARGEST_BODY,
+  readBytes,
+  readEntry,
+  readJson,
+  signedIn,
+  streamLines,
+} from './handle'
 export { log } from './log'

@@ -130,7 +130,7 @@ export async function openRun(member: StaffMember, id: string): Promise<OpenRun<
     client: { id: clientId, name },
     script,
     map: await computing.outlines(document),
-    formulas: formulasOf(document),
+    formulas: chairFormulas(document),
     events: await eventsAfter(member, id, 0),
     now: Date.now(),
     demo: member.demo,
@@ -138,7 +138,8 @@ export async function openRun(member: StaffMember, id: string): Promise<OpenRun<
   }
 }
 
-function formulasOf({ formulas, products }: FaltoPlan): RunFormula[] {
+/** Formulas of a plan, as far as the chair has to know them. */
+export function chairFormulas({ formulas, products }: FaltoPlan): RunFormula[] {
   const swatches = swatchesOf(formulas)
   return formulas.map(({ id, productId, developerVol, level, tone }) => {
     const { name, kind, rules } = byId(products, productId)
@@ -269,7 +270,7 @@ export async function addToRun(
     formula: added.formula,
     script: added.script,
     shown: {
-      formula: formulasOf(amended).at(-1)!,
+      formula: chairFormulas(amended).at(-1)!,
       zones: added.zones.filter(({ stageId }) => stageId === added.stage.id),
     },
   }

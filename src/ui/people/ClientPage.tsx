@@ -5,6 +5,7 @@ import Typography from '@mui/material/Typography'
 import type { ClientRecord, OpenCare, OpenConsultation } from '@/core/model'
 import { ClientHeader } from '../parts'
 import { ClientPlans } from './ClientPlans'
+import { ClientVisits } from './ClientVisits'
 import { RecordCard } from './RecordCard'
 import { RemoveClient } from './RemoveClient'
 import { TodayCard } from './TodayCard'
@@ -37,6 +38,7 @@ export function ClientPage({ record, consultation, care, writable }: Props) {
         <Stack spacing={3}>
           {client.kept.note && <Typography color="textSecondary">{client.kept.note}</Typography>}
           <ClientPlans record={record} today={consultation.today} writable={writable} />
+          <ClientVisits visits={record.visits} />
           <RecordCard client={client} writable={writable}>
             <RemoveClient id={record.id} name={client.kept.name} holds={holdingsOf({ record, consultation, care })} />
           </RecordCard>

@@ -1,5 +1,6 @@
 'use client'
 import GridOnOutlined from '@mui/icons-material/GridOnOutlined'
+import HistoryOutlined from '@mui/icons-material/HistoryOutlined'
 import Inventory2Outlined from '@mui/icons-material/Inventory2Outlined'
 import PeopleOutlined from '@mui/icons-material/PeopleOutlined'
 import ScheduleOutlined from '@mui/icons-material/ScheduleOutlined'
@@ -99,6 +100,7 @@ function railFor(path: string): Place[] {
           place(`${plan}/clock`, 'Clock', ScheduleOutlined),
         ]
       : []),
+    place('/log', 'Log', HistoryOutlined, path.startsWith('/log') || path.startsWith('/visits')),
     place('/shelf', 'Shelf', Inventory2Outlined, path.startsWith('/shelf')),
   ]
 }

@@ -67,7 +67,7 @@ export function pieceGrams(
   learned: LearnedFactors,
 ): PieceGrams {
   const grams = piece.treatedFibre * fibreGramsPerCm(hair.texture)
-  const thick = CONSISTENCY_LOAD[consistency] * learned.load
+  const thick = CONSISTENCY_LOAD[consistency] * learned.load * (learned.loads?.[kind] ?? 1)
   const load = loadFor(kind, piece.hairLength, hair.texture) * METHOD_LOAD[method] * thick
   const inFoil = piece.kind === 'foil'
   return {

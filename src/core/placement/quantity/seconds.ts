@@ -26,7 +26,7 @@ export function pieceSeconds(piece: Piece, method: Method, learned: LearnedFacto
   const teased = take.teased && take.kind !== 'teased' ? TEASED_SECONDS : 0
   const parting = zigzag > 0 ? ZIGZAG_SLOWNESS : 1
   const long = method === 'brushOnScalp' || method === 'brush' ? 1 : lengthSlowness(hairLength)
-  return (teased + secondsOf(piece, method) * parting) * long * learned.seconds
+  return (teased + secondsOf(piece, method) * parting) * long * learned.seconds * (learned.paces?.[take.kind] ?? 1)
 }
 
 function secondsOf({ take, width, along, kind, area }: Piece, method: Method): number {

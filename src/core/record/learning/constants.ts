@@ -13,8 +13,8 @@ export interface Spreads {
 }
 
 /**
- * Before anything is learned. `pace`: two colourists may differ by a factor of two (common practice); `lift`: hair of one
- * kind differs by about a fifth (common practice); the others are our estimates.
+ * Before anything is learned. `pace`: two colourists may differ by a factor of two (common practice); `lift`: hair of
+ * one kind differs by about a fifth (common practice); the others are our estimates.
  */
 export const SPREADS: Record<FactorName, Spreads> = {
   load: { salon: 0.15, person: 0.12, job: 0.15 },

@@ -1,0 +1,16 @@
+import { learnedIn } from '@/server/visits'
+import { Shell } from '@/ui/shell'
+import { FiguresPage } from '@/ui/visits'
+import { memberFor } from '../../signedInPage'
+
+export const metadata = { title: 'Your figures · Falto' }
+
+export default async function Figures() {
+  const member = await memberFor('/log/figures')
+  const learned = await learnedIn(member)
+  return (
+    <Shell member={member}>
+      <FiguresPage learned={learned} />
+    </Shell>
+  )
+}

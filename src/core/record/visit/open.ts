@@ -1,0 +1,75 @@
+import type { Acknowledgement, CareCheck, Consent, FaltoPlan, HairState, PictureSummary } from '../../model'
+import type { VisitBowl, VisitFigures, VisitSummary } from './summary'
+
+/** What somebody thinks of a visit. */
+export interface Review {
+  by: string
+  own: boolean
+  worked: string
+  change: string
+  why: string
+  shared: boolean
+  at: string
+}
+
+/** A visit as its page opens it. */
+export interface OpenVisit {
+  id: string
+  on: string
+  by: string
+  client: { id: string; name: string }
+  planId: string
+  runId: string | null
+  document: FaltoPlan
+  summary: VisitSummary
+  bowls: VisitBowl[]
+  /** Products off the shelf, with the lots that they came from. */
+  lots: { product: string; lot: string | null; grams: number }[]
+  /** The hair that was confirmed after it, where there is a record. */
+  hair: HairState | null
+  checks: CareCheck[]
+  consents: Pick<Consent, 'id' | 'on' | 'by' | 'textVersion'>[]
+  acknowledged: Acknowledgement[]
+  pictures: PictureSummary[]
+  /** One's own, and what others share. */
+  reviews: Review[]
+  /** Visits of the same client before and after it. */
+  earlier: string | null
+  later: string | null
+}
+
+/** A line of the log. */
+export interface LoggedVisit {
+  id: string
+  on: string
+  client: { id: string; name: string }
+  by: string
+  name: string
+  figures: VisitFigures | null
+}
+
+/** What a month came to: sums over its visits. */
+export interface LogMonth {
+  /** `YYYY-MM`. */
+  month: string
+  visits: number
+  plannedGrams: number
+  weighedGrams: number
+  leftGrams: number
+  plannedMinutes: number
+  tookMinutes: number
+  netMinor: number
+  marginMinor: number
+  incidents: number
+  /** Mean of what was seen less what was meant, levels. */
+  offLevels: number | null
+}
+
+/** The log as its page opens it. `next` is where the list goes on. */
+export interface OpenLog {
+  visits: LoggedVisit[]
+  next: string | null
+  months: LogMonth[]
+  incidents: { incident: string; count: number }[]
+  people: { id: string; name: string }[]
+}

@@ -1,0 +1,37 @@
+import 'reflect-metadata'
+import { IsUUID } from 'class-validator'
+import { COUNTS, INCIDENTS, LIMITS } from '@/core/model'
+import { Day, InRange, MayBeAbsent, OneOf, Text, YesOrNo } from './decorators'
+
+/** Letters of an answer in a review. Our choice: a good page. */
+export const REVIEW_LETTERS = 2000
+/** Name of a factor or a job. */
+const ABOUT_LETTERS = 200
+/** A day and an id. */
+const PLACE_LETTERS = 60
+
+/** What of the log is wanted. */
+export class LogWishDto {
+  @MayBeAbsent() @Text(COUNTS.nameLength) words?: string
+  @MayBeAbsent() @IsUUID('all', { message: 'must be a UUID' }) staffId?: string
+  @MayBeAbsent() @Day() from?: string
+  @MayBeAbsent() @Day() to?: string
+  @MayBeAbsent() @OneOf(INCIDENTS) incident?: string
+  @MayBeAbsent() @Text(PLACE_LETTERS) after?: string
+}
+
+export class ReviewDto {
+  @Text(REVIEW_LETTERS) worked!: string
+  @Text(REVIEW_LETTERS) change!: string
+  @Text(REVIEW_LETTERS) why!: string
+  @YesOrNo() shared!: boolean
+}
+
+export class LearningChoiceDto {
+  @OneOf(['reset', 'exclude', 'include']) kind!: 'reset' | 'exclude' | 'include'
+  @Text(ABOUT_LETTERS) about!: string
+}
+
+export class LeftInBowlDto {
+  @InRange(LIMITS.stockG) grams!: number
+}

@@ -1,0 +1,63 @@
+import { and, asc, eq, isNotNull, sql } from 'drizzle-orm'
+import { v7 as newId } from 'uuid'
+import { learnFactors, type Factor, type Job } from '@/core/record/learning'
+import { database, learningChoice, staff, visit } from '@/db'
+import type { StaffMember } from '../auth'
+import type { LearningChoiceDto } from '@/dto'
+import { catchUp } from './summary'
+
+/** What was learned of everybody, and what somebody decided about her own jobs. */
+export interface Learned {
+  factors: Factor[]
+  /** Jobs that are left out, so that they can be taken in again. */
+  excluded: Job[]
+  people: { id: string; name: string }[]
+  me: string
+}
+
+const aboutFactor = ({ of, context }: Pick<Job, 'of' | 'context'>): string => `${of} ${context}`
+
+export async function learnedIn(member: StaffMember): Promise<Learned> {
+  while (await catchUp(member));
+  const [jobs, choices, people] = await Promise.all([
+    database()
+      .select({ jobs: sql<Job[]>`${visit.summary}->'jobs'`, createdAt: visit.createdAt })
+      .from(visit)
+      .where(and(eq(visit.salonId, member.salonId), isNotNull(visit.summary)))
+      .orderBy(asc(visit.on), asc(visit.id)),
+    database()
+      .select()
+      .from(learningChoice)
+      .where(eq(learningChoice.salonId, member.salonId))
+      .orderBy(asc(learningChoice.at), asc(learningChoice.id)),
+    database().select({ id: staff.id, name: staff.name }).from(staff).where(eq(staff.salonId, member.salonId)),
+  ])
+  const resets = new Map<string, Date>()
+  const out = new Set<string>()
+  for (const { kind, about, staffId, at } of choices) {
+    const key = `${staffId} ${about}`
+    if (kind === 'reset') resets.set(key, at)
+    else if (kind === 'exclude') out.add(key)
+    else out.delete(key)
+  }
+  const known = jobs.flatMap(({ jobs: own, createdAt }) => own.map((job) => ({ job, createdAt })))
+  const since = known.filter(({ job, createdAt }) => {
+    const reset = resets.get(`${job.who} ${aboutFactor(job)}`)
+    return !reset || createdAt > reset
+  })
+  const isOut = ({ who, id }: Job) => out.has(`${who} ${id}`)
+  return {
+    factors: learnFactors(since.flatMap(({ job }) => (isOut(job) ? [] : [job]))),
+    excluded: since.flatMap(({ job }) => (isOut(job) && job.who === member.id ? [job] : [])),
+    people,
+    me: member.id,
+  }
+}
+
+/** Somebody decides about her own figures. */
+export async function chooseLearning(member: StaffMember, { kind, about }: LearningChoiceDto): Promise<object> {
+  await database()
+    .insert(learningChoice)
+    .values({ salonId: member.salonId, staffId: member.id, id: newId(), kind, about })
+  return {}
+}

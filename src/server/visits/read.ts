@@ -1,0 +1,189 @@
+import { and, desc, eq, gt, isNull, lt, or, sql } from 'drizzle-orm'
+import type { OpenVisit, Review } from '@/core/record/visit'
+import {
+  cautionAcknowledgement,
+  consultation,
+  database,
+  mix,
+  picture,
+  product,
+  staff,
+  stockLot,
+  stockMove,
+  visit,
+  visitReview,
+} from '@/db'
+import { careRecord } from '../care'
+import type { StaffMember } from '../auth'
+import { findClient } from '../clients'
+import { listPictures } from '../pictures'
+import { gramsOf } from '../shelf'
+import { factsOf, findVisit, type VisitRow } from './facts'
+import { summaryOf } from './summary'
+
+export async function openVisit(member: StaffMember, id: string): Promise<OpenVisit> {
+  const found = await factsOf(member, await findVisit(member, id))
+  const { row, facts, runId, bowls } = found
+  const [client, summary, care, pictures, own, reviews, hair, lots, acknowledged, earlier, later] = await Promise.all([
+    findClient(member, row.clientId),
+    summaryOf(member, found),
+    careRecord(member, row.clientId),
+    listPictures(member, row.clientId),
+    picturesOf(member, row),
+    reviewsOf(member, id),
+    hairAfter(member, row),
+    lotsOf(member, row, new Set(bowls.map((bowl) => bowl.id))),
+    acknowledgedFor(member, row),
+    neighbour(member, row, 'earlier'),
+    neighbour(member, row, 'later'),
+  ])
+  const [by] = await database()
+    .select({ name: staff.name })
+    .from(staff)
+    .where(and(eq(staff.salonId, member.salonId), eq(staff.id, row.staffId)))
+  return {
+    id,
+    on: row.on,
+    by: by!.name,
+    client: { id: client.id, name: client.name },
+    planId: row.planId,
+    runId,
+    document: facts.document,
+    summary,
+    bowls,
+    lots,
+    hair,
+    checks: care.checks.filter(({ on }) => on <= row.on),
+    consents: care.consents
+      .filter(({ on }) => on <= row.on)
+      .map(({ id: consentId, on, by: signedBefore, textVersion }) => ({
+        id: consentId,
+        on,
+        by: signedBefore,
+        textVersion,
+      })),
+    acknowledged,
+    // Those that were tied to it, and those of the very day.
+    pictures: pictures.filter((one) => own.has(one.id) || one.at.slice(0, 10) === row.on),
+    reviews,
+    earlier,
+    later,
+  }
+}
+
+async function picturesOf(member: StaffMember, { id }: VisitRow): Promise<Set<string>> {
+  const rows = await database()
+    .select({ id: picture.id })
+    .from(picture)
+    .where(and(eq(picture.salonId, member.salonId), eq(picture.visitId, id), isNull(picture.deletedAt)))
+  return new Set(rows.map((row) => row.id))
+}
+
+/** One's own review, and those that others share. */
+export async function reviewsOf(member: StaffMember, visitId: string): Promise<Review[]> {
+  const rows = await database()
+    .select({ review: visitReview, by: staff.name })
+    .from(visitReview)
+    .innerJoin(staff, and(eq(staff.salonId, visitReview.salonId), eq(staff.id, visitReview.staffId)))
+    .where(
+      and(
+        eq(visitReview.salonId, member.salonId),
+        eq(visitReview.visitId, visitId),
+        or(eq(visitReview.staffId, member.id), eq(visitReview.shared, true)),
+      ),
+    )
+    .orderBy(desc(visitReview.at))
+  return rows.map(({ review: { worked, change, why, shared, at, staffId }, by }) => ({
+    ...{ by, worked, change, why, shared },
+    own: staffId === member.id,
+    at: at.toISOString(),
+  }))
+}
+
+async function hairAfter(member: StaffMember, { clientId, on }: VisitRow): Promise<OpenVisit['hair']> {
+  const [found] = await database()
+    .select({ hair: consultation.hair })
+    .from(consultation)
+    .where(
+      and(
+        eq(consultation.salonId, member.salonId),
+        eq(consultation.clientId, clientId),
+        eq(consultation.recordedOn, on),
+        eq(consultation.kind, 'done'),
+      ),
+    )
+    .orderBy(desc(consultation.number))
+    .limit(1)
+  return found?.hair ?? null
+}
+
+/** What its bowls took off the shelf. */
+async function lotsOf(
+  member: StaffMember,
+  { planId }: VisitRow,
+  mixes: ReadonlySet<string>,
+): Promise<OpenVisit['lots']> {
+  if (mixes.size === 0) return []
+  const rows = await database()
+    .select({
+      mixId: stockMove.mixId,
+      name: sql<string>`${product.item}->>'name'`,
+      lot: stockLot.lot,
+      tenths: stockMove.tenths,
+    })
+    .from(stockMove)
+    .innerJoin(mix, and(eq(mix.salonId, stockMove.salonId), eq(mix.id, stockMove.mixId)))
+    .innerJoin(product, and(eq(product.salonId, stockMove.salonId), eq(product.id, stockMove.productId)))
+    .leftJoin(stockLot, and(eq(stockLot.salonId, stockMove.salonId), eq(stockLot.id, stockMove.lotId)))
+    .where(and(eq(stockMove.salonId, member.salonId), eq(mix.planId, planId)))
+  const sums = new Map<string, OpenVisit['lots'][number] & { tenths: number }>()
+  for (const { mixId, name, lot, tenths } of rows) {
+    if (!mixId || !mixes.has(mixId)) continue
+    const key = `${name} ${lot ?? ''}`
+    const known = sums.get(key) ?? { product: name, lot, grams: 0, tenths: 0 }
+    sums.set(key, { ...known, tenths: known.tenths - tenths })
+  }
+  return [...sums.values()]
+    .map(({ product: name, lot, tenths }) => ({ product: name, lot, grams: gramsOf(tenths) }))
+    .sort((one, other) => other.grams - one.grams)
+}
+
+async function acknowledgedFor(member: StaffMember, { planId }: VisitRow): Promise<OpenVisit['acknowledged']> {
+  const rows = await database()
+    .select({
+      text: cautionAcknowledgement.text,
+      reason: cautionAcknowledgement.reason,
+      by: staff.name,
+      at: cautionAcknowledgement.at,
+    })
+    .from(cautionAcknowledgement)
+    .innerJoin(
+      staff,
+      and(eq(staff.salonId, cautionAcknowledgement.salonId), eq(staff.id, cautionAcknowledgement.staffId)),
+    )
+    .where(and(eq(cautionAcknowledgement.salonId, member.salonId), eq(cautionAcknowledgement.planId, planId)))
+    .orderBy(desc(cautionAcknowledgement.at))
+  return rows.map(({ text, reason, by, at }) => ({ cautionId: text, reason, by, at: at.toISOString() }))
+}
+
+async function neighbour(
+  member: StaffMember,
+  { clientId, on, id, createdAt }: VisitRow,
+  which: 'earlier' | 'later',
+): Promise<string | null> {
+  const beyond = which === 'earlier' ? lt : gt
+  const [found] = await database()
+    .select({ id: visit.id })
+    .from(visit)
+    .where(
+      and(
+        eq(visit.salonId, member.salonId),
+        eq(visit.clientId, clientId),
+        or(beyond(visit.on, on), and(eq(visit.on, on), beyond(visit.createdAt, createdAt))),
+        sql`${visit.id} <> ${id}`,
+      ),
+    )
+    .orderBy(which === 'earlier' ? desc(visit.on) : visit.on)
+    .limit(1)
+  return found?.id ?? null
+}

@@ -1,0 +1,205 @@
+'use client'
+import Box from '@mui/material/Box'
+import Button from '@mui/material/Button'
+import Paper from '@mui/material/Paper'
+import TextField from '@mui/material/TextField'
+import Typography from '@mui/material/Typography'
+import dynamic from 'next/dynamic'
+import Link from 'next/link'
+import { useRouter } from 'next/navigation'
+import { useState } from 'react'
+import { INCIDENTS } from '@/core/model'
+import type { LoggedVisit, OpenLog } from '@/core/record/visit'
+import type { LogWishDto } from '@/dto'
+import { INCIDENT_WORDS } from '../chair/words'
+import { duration } from '../clock/words'
+import { callApi, failureWords } from '../hooks/api'
+import { money } from '../mix/context'
+import { useNotice } from '../notices'
+import { ListChoice, PageBar, Read } from '../parts'
+import { LINE } from '../theme'
+import { dateInWords } from '../words'
+
+const Charts = dynamic(() => import('./Charts').then((module) => module.Charts), { ssr: false })
+
+interface Props {
+  log: OpenLog
+  wish: LogWishDto
+  currency: string
+}
+
+/** Every visit there was: searched, summed up, and opened. */
+export function LogPage({ log, wish, currency }: Props) {
+  const router = useRouter()
+  const search = (changes: LogWishDto) => router.push(`/log?${asQuery({ ...wish, ...changes })}`)
+  return (
+    <Box>
+      <PageBar>
+        <Typography variant="h1" sx={{ fontSize: '1.25rem', flex: 1 }}>
+          Log
+        </Typography>
+        <Button color="inherit" component={Link} href="/log/figures">
+          Your figures
+        </Button>
+        <Button color="inherit" component="a" href={`/api/visits/csv?${asQuery(wish)}`} download>
+          Save as table
+        </Button>
+      </PageBar>
+      <Box sx={{ maxWidth: 1180, mx: 'auto', p: { xs: 1.5, md: 3 }, display: 'grid', gap: 3 }}>
+        <Filters log={log} wish={wish} onChange={search} />
+        {log.months.length > 0 && <Charts months={log.months} incidents={log.incidents} currency={currency} />}
+        <Visits key={JSON.stringify(wish)} log={log} wish={wish} currency={currency} />
+      </Box>
+    </Box>
+  )
+}
+
+const asQuery = (wish: LogWishDto): string =>
+  new URLSearchParams(
+    Object.entries(wish).filter((entry): entry is [string, string] => typeof entry[1] === 'string' && entry[1] !== ''),
+  ).toString()
+
+function Filters({ log, wish, onChange }: Pick<Props, 'log' | 'wish'> & { onChange: (changes: LogWishDto) => void }) {
+  const [words, setWords] = useState(wish.words ?? '')
+  return (
+    <Box
+      component="form"
+      role="search"
+      onSubmit={(event) => {
+        event.preventDefault()
+        onChange({ words })
+      }}
+      sx={{ display: 'flex', gap: 1.5, flexWrap: 'wrap', alignItems: 'end', '& > *': { flex: '1 1 150px' } }}
+    >
+      <TextField
+        size="small"
+        label="Client, plan, product or shade"
+        value={words}
+        onChange={({ target }) => setWords(target.value)}
+        sx={{ flex: '2 1 240px !important' }}
+      />
+      <ListChoice
+        label="Colourist"
+        value={wish.staffId ?? ''}
+        options={[{ value: '', label: 'Everybody' }, ...log.people.map(({ id, name }) => ({ value: id, label: name }))]}
+        onChange={(staffId) => onChange({ staffId })}
+      />
+      <ListChoice
+        label="What happened"
+        value={wish.incident ?? ''}
+        options={[
+          { value: '', label: 'Anything' },
+          ...INCIDENTS.map((value) => ({ value: value as string, label: INCIDENT_WORDS[value].name })),
+        ]}
+        onChange={(incident) => onChange({ incident })}
+      />
+      <TextField
+        size="small"
+        type="date"
+        label="From"
+        value={wish.from ?? ''}
+        onChange={({ target }) => onChange({ from: target.value })}
+        slotProps={{ inputLabel: { shrink: true } }}
+      />
+      <TextField
+        size="small"
+        type="date"
+        label="To"
+        value={wish.to ?? ''}
+        onChange={({ target }) => onChange({ to: target.value })}
+        slotProps={{ inputLabel: { shrink: true } }}
+      />
+      <Button type="submit" variant="outlined" color="inherit" sx={{ flex: '0 0 auto !important' }}>
+        Search
+      </Button>
+    </Box>
+  )
+}
+
+function Visits({ log, wish, currency }: Props) {
+  const [more, setMore] = useState<{ visits: LoggedVisit[]; next: string | null }>({ visits: [], next: log.next })
+  const [busy, setBusy] = useState(false)
+  const notice = useNotice()
+  const visits = [...log.visits, ...more.visits]
+  async function goOn() {
+    setBusy(true)
+    try {
+      const page = await callApi<typeof more>(`/api/visits?${asQuery({ ...wish, after: more.next! })}`)
+      setMore({ visits: [...more.visits, ...page.visits], next: page.next })
+    } catch (problem) {
+      notice(failureWords(problem))
+    }
+    setBusy(false)
+  }
+  return (
+    <Paper variant="outlined" component="section" aria-label="Visits">
+      {visits.length === 0 && (
+        <Typography sx={{ p: 3 }} color="textSecondary">
+          {Object.values(wish).some(Boolean)
+            ? 'No visit is like that. Take something off the search.'
+            : 'No visit yet. One that ends at the chair and is put into the record stands here, and so does a plan that was carried out.'}
+        </Typography>
+      )}
+      {visits.map((visit) => (
+        <VisitRow key={visit.id} visit={visit} currency={currency} />
+      ))}
+      {more.next && (
+        <Button color="inherit" fullWidth disabled={busy} onClick={() => void goOn()}>
+          Earlier visits
+        </Button>
+      )}
+    </Paper>
+  )
+}
+
+function VisitRow({
+  visit: { id, on, client, by, name, figures },
+  currency,
+}: {
+  visit: LoggedVisit
+  currency: string
+}) {
+  return (
+    <Box
+      component={Link}
+      href={`/visits/${id}`}
+      sx={{
+        display: 'grid',
+        gridTemplateColumns: { xs: '1fr', md: '150px 1fr 1fr 260px' },
+        columnGap: 2,
+        px: 2,
+        py: 1.25,
+        color: 'inherit',
+        textDecoration: 'none',
+        '& + &': { borderTop: LINE },
+        '&:hover': { bgcolor: 'action.hover' },
+      }}
+    >
+      <span>{dateInWords(on)}</span>
+      <b>{client.name}</b>
+      <span>
+        {name}
+        {figures && figures.incidents.length > 0 && (
+          <Typography variant="body2" sx={{ color: 'warning.main', fontWeight: 600 }}>
+            {figures.incidents.map((incident) => INCIDENT_WORDS[incident].name).join(', ')}
+          </Typography>
+        )}
+      </span>
+      <Typography variant="body2" color="textSecondary" sx={{ textAlign: { md: 'right' } }}>
+        {by}
+        {figures && (
+          <>
+            {figures.minutes.took !== null && ` · ${duration(figures.minutes.took)}`}
+            {figures.grams.weighed > 0 && (
+              <>
+                {' · '}
+                <Read>{`${figures.grams.weighed} g`}</Read>
+              </>
+            )}
+            {` · ${money(figures.net, currency)}`}
+          </>
+        )}
+      </Typography>
+    </Box>
+  )
+}

@@ -1,0 +1,4 @@
+/** Visits as they are remembered: one of them, the log of all, and what is learned from them. */
+export { FiguresPage } from './FiguresPage'
+export { LogPage } from './LogPage'
+export { VisitPage } from './VisitPage'
