@@ -11,7 +11,7 @@ const STOREYS = [
   ['placement/layout', 'placement/foils', 'placement/quantity'],
   ['product/formula', 'product/bowls', 'product/money'],
   ['time/lightening', 'time/fold', 'time/schedule', 'time/run'],
-  ['record/learning', 'record/visit'],
+  ['record/learning', 'record/upkeep', 'record/visit'],
   [
     'appearance/strands',
     'appearance/paint',

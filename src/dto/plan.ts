@@ -12,6 +12,7 @@ import {
   DROPOUT_KINDS,
   EDGE_KINDS,
   LAYOUT_TEMPLATES,
+  LEARNED_OF,
   LIMITS,
   METHODS,
   PAINT_SHAPES,
@@ -45,7 +46,9 @@ import {
   type LayoutEdge,
   type LayoutParameters,
   type LayoutVertex,
+  type LearnedFactor,
   type LearnedFactors,
+  type Limit,
   type Placement,
   type Ramp,
   type Rates,
@@ -125,23 +128,23 @@ export class RatesDto implements Rates {
   @Money() hourCostMinor!: number
 }
 
-/** A factor for each of some names, none of which has to be there. */
-function factorsOf(names: readonly string[]): new () => Record<string, number> {
-  class FactorsDto {}
-  for (const name of names) {
-    MayBeAbsent()(FactorsDto.prototype, name)
-    InRange(LIMITS.learnedFactor)(FactorsDto.prototype, name)
-  }
-  return FactorsDto as new () => Record<string, number>
+const LEARNED_JOBS: Limit = { min: 1, max: 100_000, unit: '' }
+
+export class LearnedFactorDto implements LearnedFactor {
+  @OneOf(LEARNED_OF) of!: LearnedFactor['of']
+  @OneOf([...PRODUCT_KINDS, ...TAKE_KINDS]) context!: LearnedFactor['context']
+  @InRange(LIMITS.learnedFactor) mean!: number
+  @InRange(LIMITS.learnedFactor) low!: number
+  @InRange(LIMITS.learnedFactor) high!: number
+  @InRange(LEARNED_JOBS) jobs!: number
 }
-const LoadsDto = factorsOf(PRODUCT_KINDS)
-const PacesDto = factorsOf(TAKE_KINDS)
 
 export class LearnedFactorsDto implements LearnedFactors {
   @InRange(LIMITS.learnedFactor) load!: number
   @InRange(LIMITS.learnedFactor) seconds!: number
-  @MayBeAbsent() @Nested(() => LoadsDto) loads?: LearnedFactors['loads']
-  @MayBeAbsent() @Nested(() => PacesDto) paces?: LearnedFactors['paces']
+  @MayBeAbsent()
+  @ListOf(() => LearnedFactorDto, 0, PRODUCT_KINDS.length + TAKE_KINDS.length)
+  factors?: LearnedFactorDto[]
 }
 
 export class StoredPlaceDto implements StoredPlace {

@@ -9,7 +9,7 @@ import {
   type SavedSections,
 } from '@/core/model'
 import { SERVICES } from '@/core/plan/serviceKinds'
-import { Counting, Id, ListOf, MayBeAbsent, Name, Nested, OneOf, Text } from './decorators'
+import { Counting, Id, ListOf, MayBeAbsent, Name, Nested, OneOf, Text, YesOrNo } from './decorators'
 import { LayoutDto, LayoutParametersDto, SectionDto } from './plan'
 
 /** Instead of a kind of service: the one that the newest consultation asks for. */
@@ -21,6 +21,8 @@ export class NewPlanDto {
   /** A kind of service to start from, instead of an empty plan on the template. */
   @MayBeAbsent() @OneOf([PROPOSED, ...SERVICES.map(({ id }) => id)]) service?: string
   @MayBeAbsent() @Nested(() => LayoutParametersDto) parameters?: LayoutParametersDto
+  /** Whether it is to reckon with what was learned of whoever makes it. */
+  @MayBeAbsent() @YesOrNo() ownFigures?: boolean
 }
 
 export class PatchDto implements PlanPatch {

@@ -113,10 +113,30 @@ export interface Rates {
 export interface LearnedFactors {
   load: number
   seconds: number
-  /** Beside these, by kind of product and by kind of take; what is not named is 1. */
-  loads?: Partial<Record<ProductKind, number>> | undefined
-  paces?: Partial<Record<TakeKind, number>> | undefined
+  /** Beside these, context by context, as they were when the plan was made; what is not named is 1. */
+  factors?: LearnedFactor[] | undefined
 }
+
+/** Figures of her own that a plan can be made with. */
+export const LEARNED_OF = ['load', 'pace'] as const
+
+/** One figure of her own: product on the hair of a kind of product, or time of hands of a kind of take. */
+export interface LearnedFactor {
+  of: (typeof LEARNED_OF)[number]
+  context: ProductKind | TakeKind
+  /** × the starting value, with its 80 % range, and the jobs it rests on. */
+  mean: number
+  low: number
+  high: number
+  jobs: number
+}
+
+/** What was learned in one context, where anything was. */
+export const learnedIn = (
+  { factors }: LearnedFactors,
+  of: LearnedFactor['of'],
+  context: LearnedFactor['context'],
+): LearnedFactor | undefined => factors?.find((factor) => factor.of === of && factor.context === context)
 
 export interface Zone {
   id: string

@@ -42,3 +42,5 @@ export function smooth(x: number): number {
   const t = Math.min(1, Math.max(0, x))
   return t * t * (3 - 2 * t)
 }
+
+export { chance, type Chance } from './chance'

@@ -29,4 +29,5 @@ ALTER TABLE "learning_choice" ADD CONSTRAINT "learning_choice_salon_id_staff_id_
 ALTER TABLE "visit_review" ADD CONSTRAINT "visit_review_salon_id_visit_id_visit_salon_id_id_fk" FOREIGN KEY ("salon_id","visit_id") REFERENCES "public"."visit"("salon_id","id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "visit_review" ADD CONSTRAINT "visit_review_salon_id_staff_id_staff_salon_id_id_fk" FOREIGN KEY ("salon_id","staff_id") REFERENCES "public"."staff"("salon_id","id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 CREATE INDEX "visit_day" ON "visit" USING btree ("salon_id","on","id");--> statement-breakpoint
+CREATE INDEX "visit_not_summed_up" ON "visit" USING btree ("salon_id") WHERE figures is null;--> statement-breakpoint
 CREATE INDEX "run_visit" ON "run" USING btree ("salon_id","visit_id");

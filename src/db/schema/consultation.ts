@@ -1,3 +1,4 @@
+import { sql } from 'drizzle-orm'
 import {
   boolean,
   customType,
@@ -49,6 +50,9 @@ export const visit = pgTable(
   (table) => [
     primaryKey({ columns: [table.salonId, table.id] }),
     index('visit_day').on(table.salonId, table.on, table.id),
+    index('visit_not_summed_up')
+      .on(table.salonId)
+      .where(sql`figures is null`),
     index('visit_client').on(table.salonId, table.clientId, table.on),
     foreignKey({ columns: [table.salonId, table.clientId], foreignColumns: [client.salonId, client.id] }),
     foreignKey({ columns: [table.salonId, table.planId], foreignColumns: [plan.salonId, plan.id] }),

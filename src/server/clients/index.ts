@@ -46,12 +46,16 @@ export async function listClients(
   return rows.map((row) => ({ ...row, lastPlanAt: row.lastPlanAt && row.lastPlanAt.toISOString() }))
 }
 
+/** Plans carried out more than four weeks ago stand under the visits, where they are looked for. Our choice. */
+const notLongDone = sql`not exists (select 1 from ${visit}
+  where ${visit.salonId} = ${plan.salonId} and ${visit.planId} = ${plan.id} and ${visit.on} < current_date - 28)`
+
 export async function readClient(member: StaffMember, id: string): Promise<ClientRecord> {
   const found = await findClient(member, id)
   const plans = await database()
     .select({ id: plan.id, name: plan.name, updatedAt: plan.updatedAt })
     .from(plan)
-    .where(and(eq(plan.salonId, member.salonId), eq(plan.clientId, id), isNull(plan.deletedAt)))
+    .where(and(eq(plan.salonId, member.salonId), eq(plan.clientId, id), isNull(plan.deletedAt), notLongDone))
     .orderBy(desc(plan.updatedAt), asc(plan.id))
   const { name, note, head, hair, revision } = found
   const visits = await visitsOf(member, id)

@@ -33,6 +33,7 @@ import { DEMO_CATALOGUE } from './catalogue'
 import { DEMO_HEADS, type DemoHead } from './heads'
 import { DEMO_CHECKS, DEMO_CONSENTS, daysBefore, demoSignature } from './records'
 import { DEMO_CLIENTS, DEMO_SALON, DEMO_STAFF } from './scenario'
+import { seedYear } from './year'
 
 /** The day on which the demo is made. */
 const TODAY = today({ timeZone: timeZoneHere() })
@@ -66,7 +67,10 @@ export async function seedDemo(password: string): Promise<string> {
       await tx.insert(staff).values({ salonId, id: staffIds[i]!, userId, name: member.name, role: member.role })
     }
     await seedShelf(tx, salonId, staffIds[0]!)
-    for (const demo of DEMO_HEADS) await seedClient(tx, salonId, staffIds, demo)
+    for (const demo of DEMO_HEADS) {
+      const clientId = await seedClient(tx, salonId, staffIds, demo)
+      await seedYear(tx, { salonId, staffIds, clientId, demo, today: TODAY })
+    }
   })
   log.info({ salonId }, 'demo data made')
   return `Made demo data: ${DEMO_SALON}, ${DEMO_STAFF.length} people, ${DEMO_HEADS.length} clients.`
@@ -118,7 +122,7 @@ async function seedClient(
   salonId: string,
   [owner, colourist]: string[],
   demo: DemoHead,
-): Promise<void> {
+): Promise<string> {
   const clientId = newId()
   const on = daysBefore(TODAY, 7 * demo.weeksAgo)
   const canvas = demo.canvas(on)
@@ -150,7 +154,7 @@ async function seedClient(
     })
 
   const planned = DEMO_CLIENTS.find(({ key }) => key === demo.key)
-  if (!planned) return
+  if (!planned) return clientId
   const planId = newId()
   const document = onShelf({ ...planned.plan(newId), head: demo.head, hair }, DEMO_CATALOGUE, STARTING_RATES)
   await tx.insert(plan).values({ salonId, id: planId, clientId, name: document.name, document })
@@ -160,9 +164,10 @@ async function seedClient(
     await tx
       .insert(booking)
       .values({ salonId, planId, on: daysBefore(TODAY, -booked.inDays), arrives: booked.arrives, staffId: owner! })
-  if (demo.key !== CARRIED_OUT) return
+  if (demo.key !== CARRIED_OUT) return clientId
   const visitId = newId()
   await tx.insert(visit).values({ salonId, clientId, id: visitId, planId, planVersion: 1, on, staffId: colourist! })
   const after = foldPlan(document, createPlanner().computeStages(document), { canvas, visitId, on }).canvas()
   await tx.insert(consultation).values({ ...record, number: 2, kind: 'done', canvas: after })
+  return clientId
 }

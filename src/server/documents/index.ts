@@ -7,6 +7,7 @@ import { readIn, type ReadingUnits } from '@/core/units'
 import { pdfOfCards } from './cards'
 import { pdfOfSheet } from './pdf'
 
+export { pdfOfAfterCare } from './afterCare'
 export { calendarOf, type BookedVisit } from './calendar'
 
 /**

@@ -1,5 +1,6 @@
 import { and, asc, eq, isNotNull, sql } from 'drizzle-orm'
 import { v7 as newId } from 'uuid'
+import { LIMITS, type LearnedFactor } from '@/core/model'
 import { learnFactors, type Factor, type Job } from '@/core/record/learning'
 import { database, learningChoice, staff, visit } from '@/db'
 import type { StaffMember } from '../auth'
@@ -52,6 +53,27 @@ export async function learnedIn(member: StaffMember): Promise<Learned> {
     people,
     me: member.id,
   }
+}
+
+/** Jobs from which on a figure of one's own is reckoned with. Our estimate: fewer say little. */
+const ENOUGH_JOBS = 3
+
+/** What plans of somebody can be made with, as it is now. */
+export async function ownFactors(member: StaffMember): Promise<LearnedFactor[]> {
+  const { factors } = await learnedIn(member)
+  const within = (value: number) => Math.min(LIMITS.learnedFactor.max, Math.max(LIMITS.learnedFactor.min, value))
+  return factors.flatMap(({ who, of, context, mean, low, high, jobs }) =>
+    who === member.id && (of === 'load' || of === 'pace') && jobs.length >= ENOUGH_JOBS
+      ? [
+          {
+            of,
+            context: context as LearnedFactor['context'],
+            ...{ mean: within(mean), low: within(low), high: within(high) },
+            jobs: jobs.length,
+          },
+        ]
+      : [],
+  )
 }
 
 /** Somebody decides about her own figures. */

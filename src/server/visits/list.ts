@@ -11,9 +11,8 @@ const PAGE = 60
 
 /** The log, newest first, with sums of all that is asked for. */
 export async function openLog(member: StaffMember, wish: LogWishDto): Promise<OpenLog> {
-  await catchUp(member)
-  const [visits, months, incidents, people] = await Promise.all([
-    listVisits(member, wish),
+  const visits = await listVisits(member, wish)
+  const [months, incidents, people] = await Promise.all([
     monthsOf(member, wish),
     incidentsOf(member, wish),
     database()
@@ -30,6 +29,7 @@ export async function listVisits(
   member: StaffMember,
   wish: LogWishDto,
 ): Promise<{ visits: LoggedVisit[]; next: string | null }> {
+  if (!wish.after) await catchUp(member)
   const rows = await database()
     .select({
       id: visit.id,

@@ -1,4 +1,4 @@
-import { daysBetween, hairFromCanvas, hairMapOf, predictCanvas, predictHair } from '@/core/hair/hairRecord'
+import { daysBetween, hairMapOf, predictCanvas } from '@/core/hair/hairRecord'
 import { repeatVisit } from '@/core/record/visit'
 import { requirePermission, type StaffMember } from '../auth'
 import { findClient } from '../clients'
@@ -18,8 +18,11 @@ export async function repeatPlan(member: StaffMember, visitId: string): Promise<
   const newest = await newestConsultation(member, row.clientId)
   const on = today(member)
   const canvas = newest && predictCanvas(newest.canvas, newest.hair, { on })
-  const hair = newest && canvas ? hairFromCanvas(predictHair(newest.hair, newest.recordedOn, on), canvas) : owner.hair
   const weeks = Math.max(0, daysBetween(row.on, on)) / DAYS_A_WEEK
-  const { plan } = repeatVisit(facts.document, { head: owner.head, hair, hairMap: canvas && hairMapOf(canvas) }, weeks)
+  const { plan } = repeatVisit(
+    facts.document,
+    { head: owner.head, hair: owner.hair, hairMap: canvas && hairMapOf(canvas) },
+    weeks,
+  )
   return insertPlan(member, row.clientId, plan, `Repeated from ${row.on}`)
 }

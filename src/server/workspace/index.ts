@@ -8,6 +8,7 @@ import {
   pastPartFor,
 } from '@/core/placement/layout'
 import type { Consultation, FaltoPlan, OpenPlan } from '@/core/model'
+import { ownFactors } from '../visits'
 import { newPlanDocument, onShelf, planFromService, type Person } from '@/core/plan/serviceKinds'
 import { requirePermission, type StaffMember } from '../auth'
 import { bookingOf } from '../bookings'
@@ -31,7 +32,7 @@ import { catalogueOf } from '../shelf'
 export async function createPlan(
   member: StaffMember,
   clientId: string,
-  { name, template, parameters, service }: NewPlanDto,
+  { name, template, parameters, service, ownFigures }: NewPlanDto,
 ): Promise<{ id: string }> {
   requirePermission(member, 'write')
   const owner = await findClient(member, clientId)
@@ -47,7 +48,8 @@ export async function createPlan(
       ? { ...(service === PROPOSED ? await proposed(person, newest) : planFromService(service, person)), name }
       : newPlanDocument(name, person, createLayout(template, { ...usual, ...part, ...parameters }))
     const [catalogue, { rates }] = await Promise.all([catalogueOf(member), ratesOf(member)])
-    return await insertPlan(member, clientId, onShelf(document, catalogue, rates), 'Made')
+    const learned = ownFigures ? { ...document.learned, factors: await ownFactors(member) } : document.learned
+    return await insertPlan(member, clientId, onShelf({ ...document, learned }, catalogue, rates), 'Made')
   } catch (error) {
     if (!(error instanceof LayoutParameterError)) throw error
     throw invalidAt(`parameters.${error.field}`, error.message)

@@ -4,7 +4,7 @@ import { useWatch } from 'react-hook-form'
 import { NewPlanDto, PROPOSED } from '@/dto'
 import { LAYOUT_TEMPLATES } from '@/core/model'
 import { SERVICES } from '@/core/plan/serviceKinds'
-import { ChoiceEntry, FormDialog, SelectEntry, TextEntry, useEntryForm } from '../forms'
+import { CheckEntry, ChoiceEntry, FormDialog, SelectEntry, TextEntry, useEntryForm } from '../forms'
 import { callApi } from '../hooks/api'
 import { WORDS } from '../words'
 
@@ -35,7 +35,7 @@ const startOf = (service = '') => STARTS.find(({ value }) => value === service) 
 /** An empty plan on a layout, or a kind of service fitted to this client's hair. */
 export function NewPlan({ clientId, onClose, onMade }: Props) {
   const form = useEntryForm(NewPlanDto, {
-    start: { name: startOf().name, template: 'fourQuadrants' },
+    start: { name: startOf().name, template: 'fourQuadrants', ownFigures: false },
     send: async (entry) => onMade((await callApi<{ id: string }>(`/api/clients/${clientId}/plans`, 'POST', entry)).id),
   })
   const { control } = form
@@ -70,6 +70,7 @@ export function NewPlan({ clientId, onClose, onMade }: Props) {
           <Typography color="textSecondary">{WORDS.templateHelp[template]}</Typography>
         </>
       )}
+      <CheckEntry control={control} name="ownFigures" label="Reckon with my own figures, learned from my visits" />
     </FormDialog>
   )
 }

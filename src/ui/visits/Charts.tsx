@@ -118,7 +118,7 @@ function Bars({ title, months, bars, words }: BarsProps) {
   return (
     <Section title={title}>
       <div role="img" aria-label={`${title}: ${months.map(({ month }) => month).join(', ')}`}>
-        <ResponsiveContainer width="100%" height={200}>
+        <ResponsiveContainer width="100%" height={300}>
           <BarChart data={[...months]} margin={{ top: 4, right: 4, left: 0, bottom: 0 }} barGap={1}>
             <CartesianGrid stroke="var(--mui-palette-divider)" vertical={false} />
             <XAxis dataKey="month" tick={{ fill: INK.faint, fontSize: 11 }} />
@@ -128,7 +128,7 @@ function Bars({ title, months, bars, words }: BarsProps) {
               tick={{ fill: INK.faint, fontSize: 11 }}
             />
             <Tooltip formatter={asWords} />
-            <Legend />
+            <Legend itemSorter={null} />
             {bars.map(([key, name], i) => (
               <Bar
                 key={key}

@@ -9,9 +9,9 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import type { Factor, Job } from '@/core/record/learning'
 import { callApi, failureWords } from '../hooks/api'
-import { PageBar } from '../parts'
 import { LINE } from '../theme'
 import { dateInWords, WORDS } from '../words'
+import { LogBar } from './LogBar'
 import { FACTOR_WORDS } from './words'
 
 interface Props {
@@ -34,14 +34,7 @@ export function FiguresPage({ learned: { factors, excluded, people, me } }: Prop
   const own = factors.filter(({ who }) => who === me)
   return (
     <Box>
-      <PageBar>
-        <Typography variant="h1" sx={{ fontSize: '1.25rem', flex: 1 }}>
-          Your figures
-        </Typography>
-        <Button color="inherit" component={Link} href="/log">
-          Log
-        </Button>
-      </PageBar>
+      <LogBar here="/log/figures" />
       <Box sx={{ maxWidth: 900, mx: 'auto', p: { xs: 1.5, md: 3 }, display: 'grid', gap: 2 }}>
         {error && <Alert severity="error">{error}</Alert>}
         <Typography color="textSecondary">

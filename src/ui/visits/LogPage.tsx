@@ -16,9 +16,10 @@ import { duration } from '../clock/words'
 import { callApi, failureWords } from '../hooks/api'
 import { money } from '../mix/context'
 import { useNotice } from '../notices'
-import { ListChoice, PageBar, Read } from '../parts'
+import { ListChoice, Read } from '../parts'
 import { LINE } from '../theme'
 import { dateInWords } from '../words'
+import { LogBar } from './LogBar'
 
 const Charts = dynamic(() => import('./Charts').then((module) => module.Charts), { ssr: false })
 
@@ -34,17 +35,11 @@ export function LogPage({ log, wish, currency }: Props) {
   const search = (changes: LogWishDto) => router.push(`/log?${asQuery({ ...wish, ...changes })}`)
   return (
     <Box>
-      <PageBar>
-        <Typography variant="h1" sx={{ fontSize: '1.25rem', flex: 1 }}>
-          Log
-        </Typography>
-        <Button color="inherit" component={Link} href="/log/figures">
-          Your figures
-        </Button>
+      <LogBar here="/log">
         <Button color="inherit" component="a" href={`/api/visits/csv?${asQuery(wish)}`} download>
           Save as table
         </Button>
-      </PageBar>
+      </LogBar>
       <Box sx={{ maxWidth: 1180, mx: 'auto', p: { xs: 1.5, md: 3 }, display: 'grid', gap: 3 }}>
         <Filters log={log} wish={wish} onChange={search} />
         {log.months.length > 0 && <Charts months={log.months} incidents={log.incidents} currency={currency} />}

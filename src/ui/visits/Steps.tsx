@@ -24,7 +24,7 @@ export function Steps({ steps }: Pick<VisitSummary, 'steps'>) {
               <XAxis type="number" tick={{ fill: INK.faint, fontSize: 12 }} unit=" min" />
               <YAxis type="category" dataKey="name" width={170} tick={{ fill: INK.faint, fontSize: 12 }} interval={0} />
               <Tooltip formatter={(value) => `${String(value)} min`} />
-              <Legend />
+              <Legend itemSorter={null} />
               <Bar dataKey="planned" fill={INK.faint} isAnimationActive={false} />
               <Bar dataKey="took" fill={INK.strong} isAnimationActive={false} />
             </BarChart>

@@ -85,6 +85,7 @@ export function VisitPage({ visit, mayWrite, mayMix }: Props) {
         </Stack>
         <Stack spacing={3}>
           <Reviews visitId={visit.id} reviews={visit.reviews} />
+          <AfterCare visit={visit} />
           <Money visit={visit} />
           <Lots lots={visit.lots} />
           <Before visit={visit} />
@@ -118,6 +119,33 @@ const PAGE = {
   gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) 380px' },
   alignItems: 'start',
 } as const
+
+/** What she takes home: when to come again, and how to keep it. */
+function AfterCare({ visit: { summary, id } }: Pick<Props, 'visit'>) {
+  const { next, gloss, home } = summary.upkeep
+  return (
+    <Section title="For her to take home">
+      <Typography>
+        Next visit {dateInWords(next.from)} to {dateInWords(next.to)}
+        {gloss && `; a gloss in between, ${dateInWords(gloss.from)} to ${dateInWords(gloss.to)}`}.
+      </Typography>
+      <Box component="ul" sx={{ pl: 2.5, my: 1 }}>
+        {home.map((sentence) => (
+          <li key={sentence}>{sentence}</li>
+        ))}
+      </Box>
+      <Button
+        className="screen-only"
+        color="inherit"
+        variant="outlined"
+        component="a"
+        href={`/api/visits/${id}/aftercare`}
+      >
+        Sheet as PDF
+      </Button>
+    </Section>
+  )
+}
 
 function Money({ visit: { summary, document } }: Pick<Props, 'visit'>) {
   const { bill } = summary

@@ -1,9 +1,11 @@
 import { FIBRE_DIAMETER_UM, fibreGramsPerCm } from '../../hair/fibre'
 import {
   isLightener,
+  learnedIn,
   type Consistency,
   type Formula,
   type HairState,
+  type LearnedFactor,
   type LearnedFactors,
   type Method,
   type Product,
@@ -28,6 +30,7 @@ import {
   LONG_HAIR_CM,
   LONG_HAIR_EXPONENT,
   METHOD_LOAD,
+  P90,
   PAINT_FILM_G_PER_CM2,
   WASTE_VARIATION,
 } from './constants'
@@ -67,7 +70,7 @@ export function pieceGrams(
   learned: LearnedFactors,
 ): PieceGrams {
   const grams = piece.treatedFibre * fibreGramsPerCm(hair.texture)
-  const thick = CONSISTENCY_LOAD[consistency] * learned.load * (learned.loads?.[kind] ?? 1)
+  const thick = CONSISTENCY_LOAD[consistency] * learned.load * (learnedIn(learned, 'load', kind)?.mean ?? 1)
   const load = loadFor(kind, piece.hairLength, hair.texture) * METHOD_LOAD[method] * thick
   const inFoil = piece.kind === 'foil'
   return {
@@ -133,11 +136,24 @@ export const bowlRulesFor = (
 /** Mix that goes on, into the scalp's film and onto the foil's edges, g. */
 export const appliedGrams = ({ onHair, onScalp, edge }: PieceGrams): number => onHair + onScalp + edge
 
-const GRAMS_SIGMA = combinedSigma(Object.values(GRAMS_VARIATION))
+/** Spread of what hair takes up: as wide as between any two, or as narrow as this colourist's own figures make it. */
+function gramsSigma(own: LearnedFactor | undefined): number {
+  if (!own) return combinedSigma(Object.values(GRAMS_VARIATION))
+  const { load: _, ...rest } = GRAMS_VARIATION
+  return combinedSigma([...Object.values(rest), Math.log(own.high / own.low) / (2 * P90)])
+}
 const WASTE_SIGMA = combinedSigma([WASTE_VARIATION])
 
-/** Sums the pieces of a formula, divides them into bowls and adds what stays in those. */
-export function formulaGrams(formulaId: string, uses: readonly PieceUse[], rules: BowlRules): FormulaGrams {
+/**
+ * Sums the pieces of a formula, divides them into bowls and adds what stays in those.
+ * @param own what was learned of its kind of product, which narrows the range
+ */
+export function formulaGrams(
+  formulaId: string,
+  uses: readonly PieceUse[],
+  rules: BowlRules,
+  own?: LearnedFactor,
+): FormulaGrams {
   const sum = (key: keyof PieceGrams) => uses.reduce((total, { grams }) => total + grams[key], 0)
   const [hair, onHair, onScalp, edge] = [sum('hair'), sum('onHair'), sum('onScalp'), sum('edge')]
   const applied = uses.map((use) => ({ ...use, grams: appliedGrams(use.grams) }))
@@ -153,7 +169,7 @@ export function formulaGrams(formulaId: string, uses: readonly PieceUse[], rules
     edge,
     bowls,
     residue,
-    range: rangeOf(onHair + onScalp, edge + residue, GRAMS_SIGMA, WASTE_SIGMA),
+    range: rangeOf(onHair + onScalp, edge + residue, gramsSigma(own), WASTE_SIGMA),
     uses: applied,
   }
 }

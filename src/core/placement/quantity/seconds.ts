@@ -1,4 +1,4 @@
-import type { LearnedFactors, Method } from '../../model'
+import { learnedIn, type LearnedFactors, type Method } from '../../model'
 import type { Piece } from '../foils'
 import {
   AREA_SECONDS_PER_CM2,
@@ -26,7 +26,12 @@ export function pieceSeconds(piece: Piece, method: Method, learned: LearnedFacto
   const teased = take.teased && take.kind !== 'teased' ? TEASED_SECONDS : 0
   const parting = zigzag > 0 ? ZIGZAG_SLOWNESS : 1
   const long = method === 'brushOnScalp' || method === 'brush' ? 1 : lengthSlowness(hairLength)
-  return (teased + secondsOf(piece, method) * parting) * long * learned.seconds * (learned.paces?.[take.kind] ?? 1)
+  return (
+    (teased + secondsOf(piece, method) * parting) *
+    long *
+    learned.seconds *
+    (learnedIn(learned, 'pace', take.kind)?.mean ?? 1)
+  )
 }
 
 function secondsOf({ take, width, along, kind, area }: Piece, method: Method): number {

@@ -1,4 +1,4 @@
-import type { FaltoPlan, FoilSizes, HairState } from '../../model'
+import { byId, indexPlan, type FaltoPlan, type FoilSizes, type HairState, type LearnedFactor } from '../../model'
 import { fibreGramsPerCm, fullDensity, newGrowthCm } from '../../hair/fibre'
 import { rowOfOneFoil, USUAL_FOILS } from '../../placement/foils'
 import {
@@ -42,9 +42,15 @@ export interface Derivations {
 export function derivationsOf(plan: FaltoPlan, computed: ComputedPlan): Derivations {
   const figures = planFigures(plan, computed)
   const hair = hairInputs(plan, figures)
+  const { leadOf } = indexPlan(plan)
   return {
     foils: foilsOpened(figures, plan.foils ?? USUAL_FOILS),
-    grams: Object.fromEntries(computed.grams.map((grams) => [grams.formulaId, gramsOpened(grams, figures, hair)])),
+    grams: Object.fromEntries(
+      computed.grams.map((grams) => {
+        const kind = leadOf(byId(plan.formulas, grams.formulaId)).kind
+        return [grams.formulaId, gramsOpened(grams, figures, ownFigures(plan, 'load', [kind]), hair)]
+      }),
+    ),
     minutes: minutesOpened(plan, computed, figures),
     share: shareOpened(plan, figures, hair),
   }
@@ -75,7 +81,21 @@ const foilsOpened = (figures: PlanFigures, { widthCm }: FoilSizes): Derivation =
   uncertainty: 'Counted from the geometry. Hands that part a little wider or closer change it in proportion.',
 })
 
-function gramsOpened(grams: FormulaGrams, figures: PlanFigures, hair: DerivationLine[]): Derivation {
+/** What was learned of whoever made the plan, as far as it is reckoned with. */
+const ownFigures = ({ learned }: FaltoPlan, of: LearnedFactor['of'], contexts?: readonly string[]): DerivationLine[] =>
+  (learned.factors ?? [])
+    .filter((factor) => factor.of === of && (!contexts || contexts.includes(factor.context)))
+    .map(({ context, mean, low, high, jobs }) => ({
+      label: `Your own figures, ${context.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)}`,
+      value: `${jobs} jobs: ${mean.toFixed(2)} of the usual (${low.toFixed(2)}–${high.toFixed(2)})`,
+    }))
+
+function gramsOpened(
+  grams: FormulaGrams,
+  figures: PlanFigures,
+  own: DerivationLine[],
+  hair: DerivationLine[],
+): Derivation {
   const range = figures.grams[grams.formulaId]!
   return {
     total: `${range.expected} g (${range.low}–${range.high})`,
@@ -95,6 +115,7 @@ function gramsOpened(grams: FormulaGrams, figures: PlanFigures, hair: Derivation
       { label: 'Taken up by the hair', value: `${roundToTenth(grams.onHair)} g` },
       ...(grams.onScalp > 0 ? [{ label: 'Film on the scalp', value: `${roundToTenth(grams.onScalp)} g` }] : []),
       { label: 'Lost on foil edges', value: `${roundToTenth(grams.edge)} g` },
+      ...own,
       ...hair,
     ],
     rule: 'Hair treated in grams × mix per gram of hair for this kind of product, plus edges and bowls. Long hair takes up less per gram.',
@@ -118,7 +139,7 @@ const minutesOpened = (plan: FaltoPlan, computed: ComputedPlan, figures: PlanFig
       label: zone.name,
       value: `${roundToTenth(minutesFromSeconds(zone.handsOn))} min`,
     })),
-  inputs: [{ label: 'Your own pace', value: `× ${plan.learned.seconds}` }],
+  inputs: [{ label: 'Your own pace', value: `× ${plan.learned.seconds}` }, ...ownFigures(plan, 'pace')],
   rule: `Foils by what is taken: ${FOIL_WORDS}; painting ${secondsWords(PAINTING_SECONDS)}; slower on long hair; ${SCALP_SECONDS_PER_CM} s a cm of parting brushed on the scalp; what is poured or sprayed by the scalp it covers; ${ZONE_SECONDS} s to section each zone.`,
   uncertainty: `Hands differ by about ±${percent(SECONDS_VARIATION)}. Mixing, processing and rinsing are not in it. Shown: 8 in 10.`,
 })

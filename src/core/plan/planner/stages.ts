@@ -1,5 +1,14 @@
 import { scalpArea, type Head } from '../../scalp/head'
-import { activeVariant, byId, hairAt, indexPlan, type FaltoPlan, type Selection, type Stage } from '../../model'
+import {
+  activeVariant,
+  byId,
+  hairAt,
+  indexPlan,
+  learnedIn,
+  type FaltoPlan,
+  type Selection,
+  type Stage,
+} from '../../model'
 import { foilsOf, siteFor } from '../../placement/foils'
 import {
   bowlRulesFor,
@@ -34,7 +43,12 @@ export function computeStages(plan: FaltoPlan, memory: Memory): ComputedStages {
   const pieces = zones.flatMap((zone) => zone.placement.pieces)
   const uses = usesByFormula(plan, stages, zones)
   const grams = plan.formulas.map((formula) =>
-    formulaGrams(formula.id, uses.get(formula.id) ?? [], bowlRulesFor(formula, leadOf(formula), plan.hair)),
+    formulaGrams(
+      formula.id,
+      uses.get(formula.id) ?? [],
+      bowlRulesFor(formula, leadOf(formula), plan.hair),
+      learnedIn(plan.learned, 'load', leadOf(formula).kind),
+    ),
   )
   // Every stage has all of the head's hair in its zones.
   const hairs = zones.reduce((sum, zone) => sum + zone.hair.hairs, 0) / stages.length

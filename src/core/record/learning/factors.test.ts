@@ -1,4 +1,4 @@
-import { chance } from '../../../../tests/support/chance'
+import { chance } from '../../numeric'
 import { learnFactors, SPREADS, type FactorName, type Job } from '.'
 
 const job = (actual: number, changes: Partial<Job> = {}): Job => ({

@@ -2,5 +2,5 @@
  * Learning from logged visits: how this colourist's own figures differ from what the core starts with. Factors are
  * ratios without a unit; ranges hold the true one in 80 of 100 cases.
  */
-export { FACTOR_NAMES, SPREADS, type FactorName, type Spreads } from './constants'
+export { SPREADS, type FactorName, type Spreads } from './constants'
 export { learnFactors, type Factor, type Job } from './factors'

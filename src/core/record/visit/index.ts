@@ -2,7 +2,7 @@
  * A visit as it is remembered: what was planned beside what was done, what can be learned from it, and how it is done
  * again. Minutes, g, levels; money in smallest units.
  */
-export type { LoggedVisit, LogMonth, OpenLog, OpenVisit, Review } from './open'
+export type { DueClient, LoggedVisit, LogMonth, OpenLog, OpenVisit, Review } from './open'
 export { repeatVisit, type Repeat } from './repeat'
 export {
   figuresOf,

@@ -1,4 +1,4 @@
-import { activeVariant, byId, type FaltoPlan, type ProductKind, type TakeKind } from '../../model'
+import { activeVariant, byId, learnedIn, type FaltoPlan, type ProductKind, type TakeKind } from '../../model'
 import type { ComputedStages } from '../../placement/quantity'
 import { zoneOfStep, type LevelToConfirm } from '../../time/run'
 import type { Job } from '../learning'
@@ -11,7 +11,7 @@ import type { VisitFacts } from './summary'
 export function jobsOf(
   facts: VisitFacts,
   computed: ComputedStages,
-  levels: readonly Pick<LevelToConfirm, 'formulaId' | 'expected' | 'seen' | 'zoneId'>[],
+  levels: readonly Pick<LevelToConfirm, 'formulaId' | 'expected' | 'seen'>[],
 ): Job[] {
   return [...bowlJobs(facts, computed), ...paceJobs(facts), ...liftJobs(facts, levels)]
 }
@@ -77,32 +77,37 @@ function paceJobs(facts: VisitFacts): Job[] {
   )
 }
 
-/** Levels that hair rose, as it was read against as was expected after the time it really had. */
+/**
+ * Levels that hair rose, as they were read against as was expected after the time they really had. One job a kind of
+ * product: sections of one head say much the same.
+ */
 function liftJobs(
   facts: VisitFacts,
-  levels: readonly Pick<LevelToConfirm, 'formulaId' | 'expected' | 'seen' | 'zoneId'>[],
+  levels: readonly Pick<LevelToConfirm, 'formulaId' | 'expected' | 'seen'>[],
 ): Job[] {
-  const { document } = facts
+  const { document, visitId } = facts
   const from = document.hair.naturalLevel
-  return levels.flatMap(({ formulaId, zoneId, expected, seen }): Job[] => {
+  const sums = new Map<ProductKind, { planned: number; actual: number }>()
+  for (const { formulaId, expected, seen } of levels) {
     const formula = document.formulas.find((one) => one.id === formulaId)
-    if (!formula || seen === undefined || expected - from < LEAST.levels || seen - from < LEAST.levels) return []
+    if (!formula || seen === undefined || expected - from < LEAST.levels || seen - from < LEAST.levels) continue
     const { kind } = byId(document.products, formula.productId)
-    return [
-      {
-        ...baseOf(facts),
-        id: `lift ${facts.visitId} ${zoneId} ${formulaId}`,
-        of: 'lift',
-        context: kind,
-        planned: expected - from,
-        actual: seen - from,
-      },
-    ]
-  })
+    const so = sums.get(kind) ?? { planned: 0, actual: 0 }
+    sums.set(kind, { planned: so.planned + expected - from, actual: so.actual + seen - from })
+  }
+  return [...sums].map(([context, rise]) => ({
+    ...baseOf(facts),
+    id: `lift ${visitId} ${context}`,
+    of: 'lift',
+    context,
+    ...rise,
+  }))
 }
 
 const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0)
 
 /** What the plan had learned already. */
-const loadOf = ({ learned }: FaltoPlan, kind: ProductKind): number => learned.load * (learned.loads?.[kind] ?? 1)
-const paceOf = ({ learned }: FaltoPlan, take: TakeKind): number => learned.seconds * (learned.paces?.[take] ?? 1)
+const loadOf = ({ learned }: FaltoPlan, kind: ProductKind): number =>
+  learned.load * (learnedIn(learned, 'load', kind)?.mean ?? 1)
+const paceOf = ({ learned }: FaltoPlan, take: TakeKind): number =>
+  learned.seconds * (learnedIn(learned, 'pace', take)?.mean ?? 1)

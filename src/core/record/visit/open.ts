@@ -1,4 +1,5 @@
 import type { Acknowledgement, CareCheck, Consent, FaltoPlan, HairState, PictureSummary } from '../../model'
+import type { Days } from '../upkeep'
 import type { VisitBowl, VisitFigures, VisitSummary } from './summary'
 
 /** What somebody thinks of a visit. */
@@ -72,4 +73,17 @@ export interface OpenLog {
   months: LogMonth[]
   incidents: { incident: string; count: number }[]
   people: { id: string; name: string }[]
+}
+
+/** Somebody who is due again. */
+export interface DueClient {
+  client: { id: string; name: string }
+  visitId: string
+  /** Last visit, and the days between which the next full one is due. */
+  on: string
+  name: string
+  next: Days
+  gloss: Days | null
+  /** The day for which something is booked, from today on. */
+  booked: string | null
 }

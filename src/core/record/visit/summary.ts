@@ -15,6 +15,7 @@ import { levelsToConfirm, runOutcome, type RunOutcome, type RunScript, type RunS
 import { minutesFromSeconds, roundToTenth } from '../../units'
 import { jobsOf } from './jobs'
 import type { Job } from '../learning'
+import { upkeepOf, type Days, type Upkeep } from '../upkeep'
 
 /** A bowl that was mixed for a visit. */
 export interface VisitBowl {
@@ -70,6 +71,8 @@ export interface VisitSummary {
   incidents: { incident: Incident; note: string; minute: number }[]
   changes: string[]
   bill: Pick<Bill, 'net' | 'gross' | 'cost' | 'margin'>
+  /** When she is due again, and what she does at home. */
+  upkeep: Upkeep
   /** What can be learned from it. */
   jobs: Job[]
 }
@@ -118,6 +121,7 @@ export function summariseVisit(facts: VisitFacts, computed: ComputedStages): Vis
       },
       document.rates ?? STARTING_RATES,
     ),
+    upkeep: upkeepOf(document, facts.on),
     jobs: jobsOf(facts, computed, levels),
   }
 }
@@ -177,9 +181,10 @@ export interface VisitFigures {
   incidents: Incident[]
   /** Mean of what was seen less what was meant, levels; null where nothing was looked at. */
   offLevels: number | null
+  due: { next: Days; gloss: Days | null }
 }
 
-export function figuresOf({ minutes, formulas, bill, incidents, levels }: VisitSummary): VisitFigures {
+export function figuresOf({ minutes, formulas, bill, incidents, levels, upkeep }: VisitSummary): VisitFigures {
   const weighed = formulas.filter((use) => use.weighed !== null)
   const seen = levels.flatMap((level) => (level.seen === null ? [] : [level.seen - level.meant]))
   return {
@@ -192,6 +197,7 @@ export function figuresOf({ minutes, formulas, bill, incidents, levels }: VisitS
     net: bill.net,
     margin: bill.margin,
     incidents: incidents.map(({ incident }) => incident),
+    due: { next: upkeep.next, gloss: upkeep.gloss },
     offLevels: seen.length === 0 ? null : roundToTenth(sum(seen) / seen.length),
   }
 }

@@ -1,5 +1,13 @@
-/** Normal numbers that are the same every time: a small generator (Mulberry32, from memory) and Box & Muller 1958. */
-export function chance(seed: number): { even: () => number; normal: () => number } {
+/** Numbers by chance that are the same every time. */
+export interface Chance {
+  /** Evenly from 0 to 1. */
+  even: () => number
+  /** With mean 0 and standard deviation 1. */
+  normal: () => number
+}
+
+/** A small generator (Mulberry32, from memory), and normal numbers after Box & Muller 1958. */
+export function chance(seed: number): Chance {
   let state = seed >>> 0
   const even = () => {
     state = (state + 0x6d2b79f5) >>> 0

@@ -1,0 +1,77 @@
+import { deviceOf, type Device } from '../support/server'
+import { clean, press, totals, url, windows } from './browser'
+
+jest.setTimeout(120_000)
+const { open } = windows()
+let oriel: Device
+beforeAll(async () => {
+  oriel = await deviceOf('oriel')
+})
+
+it('says in two presses what was mixed last time, how long it took and what to change, and does it again in one', async () => {
+  const page = await open(oriel)
+  await page.goto(url('/people'))
+  await page.locator('::-p-text(Maren Hale-Abara)').click()
+  await page.waitForSelector('[aria-labelledby="visits"]')
+  await page.waitForSelector('::-p-text(Next time: Begin at the nape)')
+  await page.locator('[aria-labelledby="visits"] a:nth-of-type(2)').click()
+  await page.waitForSelector('[aria-label="What was mixed"] ::-p-text(Marl powder lightener)')
+  await page.waitForSelector('main ::-p-text(, took )')
+  expect(await page.$eval('textarea[name="change"]', (field) => (field as HTMLTextAreaElement).value)).toContain(
+    'Begin at the nape',
+  )
+  await clean(page)
+  await press(page, 'Repeat today')
+  await totals(page)
+  await page.waitForSelector('::-p-text(Hairline and part, again)')
+})
+
+it('keeps what one thinks of a visit, and what was left in a bowl', async () => {
+  const page = await open(oriel)
+  await page.goto(url('/log?words=Corwin'))
+  await page.locator('[aria-label="Visits"] a').click()
+  await page.locator('textarea[name="worked"]').fill('Curls lie apart')
+  await press(page, 'Keep')
+  await page.waitForSelector('::-p-text(Your words are kept with this visit.)')
+  const left = await page.waitForSelector('[aria-label="What was mixed"] input')
+  await left!.click({ clickCount: 3 })
+  await left!.type('3.5')
+  await left!.press('Enter')
+  await page.waitForSelector('[aria-label="What was mixed"] td ::-p-text(3.5 g)')
+  await page.reload()
+  await page.waitForSelector('textarea[name="worked"]')
+  expect(await page.$eval('textarea[name="worked"]', (field) => (field as HTMLTextAreaElement).value)).toBe(
+    'Curls lie apart',
+  )
+})
+
+it('searches the log, and shows who is due and what is learned', async () => {
+  const page = await open(oriel)
+  await page.goto(url('/log'))
+  await page.waitForSelector('[aria-label="Grams by month"]')
+  await clean(page)
+  await page.locator('input[type="text"]').fill('Tamsin')
+  await press(page, 'Search')
+  await page.waitForFunction(() =>
+    [...document.querySelectorAll('[aria-label="Visits"] a')].every(({ textContent }) =>
+      textContent?.includes('Tamsin'),
+    ),
+  )
+  await page.locator('::-p-aria([name="Who is due"][role="link"])').click()
+  await page.waitForSelector('[aria-label="Overdue"]')
+  await clean(page)
+  await page.locator('::-p-aria([name="Your figures"][role="link"])').click()
+  const card = '[aria-label="Product on the hair, powder lightener"]'
+  const jobs = async () =>
+    Number(/(\d+) jobs?:/.exec(await page.$eval(card, ({ textContent }) => textContent ?? ''))![1])
+  await page.waitForSelector(card)
+  await clean(page)
+  const before = await jobs()
+  await page.locator(`${card} summary`).click()
+  await page.locator(`${card} button::-p-text(Leave out)`).click()
+  await page.waitForSelector('[aria-label="Left out"]')
+  expect(await jobs()).toBe(before - 1)
+  await page.locator('[aria-label="Left out"] button::-p-text(Take in again)').click()
+  await page.waitForFunction(() => !document.querySelector('[aria-label="Left out"]'))
+  expect(await jobs()).toBe(before)
+})
