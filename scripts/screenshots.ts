@@ -58,10 +58,6 @@ await keep(desk, 'head')
 await view(desk, 'Look')
 await looked(desk)
 await keep(desk, 'look')
-await desk.locator('[aria-label="Foils that show least"] button').click()
-await looked(desk)
-await keep(desk, 'look-foil')
-await desk.locator('::-p-text(Show all again)').click()
 await desk.locator('::-p-aria([name="Beside it"][role="combobox"])').click()
 await desk.locator('::-p-aria([name="Waved"][role="option"])').click()
 await desk.locator('::-p-aria([name="Left"][role="button"])').click()
@@ -76,9 +72,6 @@ await desk.locator('nav[aria-label="Formulas"] button:nth-of-type(2)').click()
 await desk.locator('button::-p-text(Suggest shades)').click()
 await desk.locator('[aria-label="Suggestion 1"] button').click()
 await keep(desk, 'mix')
-await desk.locator('button[aria-label="Open the money"]').click()
-await desk.waitForSelector('.recharts-surface')
-await keep(desk, 'money')
 await desk.goto(`${boldPlan}/clock`)
 await desk.waitForSelector('[aria-label="Compared"][aria-busy="false"]', { timeout: 60_000 })
 await keep(desk, 'clock')
@@ -140,28 +133,15 @@ await plan(tablet, 'Ysolde Marchbanks', 'Light along the plait')
 await zone(tablet, 'Back')
 await keep(tablet, 'map-tablet')
 
-/** A plan made from a kind of service for a client of the demo. */
-async function service(page: Page, client: string, id: string): Promise<void> {
-  const plan = await page.evaluate(
-    async (who, kind) => {
-      const { clients } = (await (await fetch('/api/clients')).json()) as { clients: { id: string; name: string }[] }
-      const answer = await fetch(`/api/clients/${clients.find(({ name }) => name === who)!.id}/plans`, {
-        method: 'POST',
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify({ name: kind.name, template: 'fourQuadrants', service: kind.id }),
-      })
-      return ((await answer.json()) as { id: string }).id
-    },
-    client,
-    { id, name: 'From a kind of service' },
-  )
-  await page.goto(`${base}/plans/${plan}`)
-  await page.waitForSelector('[aria-label="Totals"]')
-}
-
-const studio = await windowOf('Bram Whitlock')
-await service(studio, 'Ingrith Vane', 'knotAndNape')
-await studio.locator('::-p-aria([name="Move"][role="button"])').click()
-await keep(studio, 'map-partings')
+const back = await windowOf('Oriel Castellane')
+await back.goto(`${base}/log`)
+await back.waitForSelector('.recharts-surface')
+await keep(back, 'log')
+await back.goto(`${base}/log/figures`)
+await keep(back, 'figures')
+await back.goto(`${base}/log?words=Tamsin`)
+await back.locator('[aria-label="Visits"] a:nth-of-type(2)').click()
+await back.waitForSelector('[aria-label="What was mixed"]')
+await keep(back, 'visit')
 
 await browser.close()

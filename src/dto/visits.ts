@@ -1,6 +1,6 @@
 import 'reflect-metadata'
 import { IsUUID } from 'class-validator'
-import { COUNTS, INCIDENTS, LIMITS } from '@/core/model'
+import { COUNTS, INCIDENTS, LIMITS, TONES, type Tone } from '@/core/model'
 import { Day, InRange, MayBeAbsent, OneOf, Text, YesOrNo } from './decorators'
 
 /** Letters of an answer in a review. Our choice: a good page. */
@@ -18,6 +18,13 @@ export class LogWishDto {
   @MayBeAbsent() @Day() to?: string
   @MayBeAbsent() @OneOf(INCIDENTS) incident?: string
   @MayBeAbsent() @Text(PLACE_LETTERS) after?: string
+}
+
+/** Which formulas are sought. */
+export class FormulaWishDto {
+  @MayBeAbsent() @Text(COUNTS.nameLength) words?: string
+  @MayBeAbsent() @InRange(LIMITS.targetLevel) level?: number
+  @MayBeAbsent() @OneOf(TONES) tone?: Tone
 }
 
 export class ReviewDto {

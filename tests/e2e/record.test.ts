@@ -24,6 +24,7 @@ it('says in two presses what was mixed last time, how long it took and what to c
   await press(page, 'Repeat today')
   await totals(page)
   await page.waitForSelector('::-p-text(Hairline and part, again)')
+  await page.waitForSelector('[aria-label="From earlier visits"] ::-p-text(Begin at the nape)')
 })
 
 it('keeps what one thinks of a visit, and what was left in a bowl', async () => {

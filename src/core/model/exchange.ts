@@ -73,6 +73,8 @@ export interface OpenPlan {
   goal: Goal | null
   /** The newest plan that was carried out on this client. */
   lastVisit: DoneVisit | null
+  /** What earlier visits asked to be done otherwise, newest first. */
+  nextTime: VisitSummaryLine[]
 }
 
 export interface PlanSummary {

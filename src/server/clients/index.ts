@@ -72,7 +72,7 @@ export async function readClient(member: StaffMember, id: string): Promise<Clien
 }
 
 /** Visits of a client in short, newest first, each with the reader's own review of it, or what others share. */
-async function visitsOf(member: StaffMember, clientId: string): Promise<ClientRecord['visits']> {
+export async function visitsOf(member: StaffMember, clientId: string): Promise<ClientRecord['visits']> {
   const change = sql<string>`coalesce((
     select ${visitReview.change} from ${visitReview}
     where ${visitReview.salonId} = ${visit.salonId} and ${visitReview.visitId} = ${visit.id}

@@ -13,7 +13,7 @@ import { newPlanDocument, onShelf, planFromService, type Person } from '@/core/p
 import { requirePermission, type StaffMember } from '../auth'
 import { bookingOf } from '../bookings'
 import { careCautionsOf } from '../care'
-import { findClient } from '../clients'
+import { findClient, visitsOf } from '../clients'
 import { computing } from '../computing'
 import { lastVisitOf, newestConsultation } from '../consultations'
 import { PROPOSED, type NewPlanDto } from '@/dto'
@@ -68,15 +68,20 @@ function proposed({ head, hair, hairMap }: Person, newest: Consultation | undefi
   return computing.proposal({ head, hair, hairMap }, newest)
 }
 
+/** Words of earlier visits that a plan shows. Our choice. */
+const SHOWN_CHANGES = 3
+
 export async function openWorkspace(member: StaffMember, id: string): Promise<OpenPlan> {
   const open = await openPlan(member, id)
   const owner = await findClient(member, open.client.id)
-  const [careCautions, lastVisit, newest] = await Promise.all([
+  const [careCautions, lastVisit, newest, visits] = await Promise.all([
     careCautionsOf(member, owner),
     lastVisitOf(member, owner.id),
     newestConsultation(member, owner.id),
+    visitsOf(member, owner.id),
   ])
-  return { ...open, careCautions, lastVisit, canvas: newest?.canvas ?? null, goal: newest?.goal ?? null }
+  const nextTime = visits.filter(({ change }) => change !== '').slice(0, SHOWN_CHANGES)
+  return { ...open, careCautions, lastVisit, nextTime, canvas: newest?.canvas ?? null, goal: newest?.goal ?? null }
 }
 
 /** An open plan with what the salon has to mix it from. */

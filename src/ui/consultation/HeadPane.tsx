@@ -3,6 +3,7 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Stack from '@mui/material/Stack'
 import Typography from '@mui/material/Typography'
+import Link from 'next/link'
 import { useState } from 'react'
 import {
   mainStrand,
@@ -181,6 +182,14 @@ function EarlierWords() {
       {lastVisit
         ? `“${lastVisit.document.name}”, carried out on ${dateInWords(lastVisit.on)}. Its foils lie under the next plan’s map too; what they took is a kind of hair of its own above.`
         : 'No plan has been recorded as carried out yet. When one is, under Overview, its foils show here and the hair they treated becomes a kind of its own.'}
+      {lastVisit && (
+        <>
+          {' '}
+          <Link href={`/visits/${lastVisit.id}`} style={{ color: 'inherit' }}>
+            Its record
+          </Link>
+        </>
+      )}
     </Typography>
   )
 }

@@ -2,6 +2,9 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import dynamic from 'next/dynamic'
+import Link from 'next/link'
+import { LINE } from '../theme'
+import { dateInWords } from '../words'
 import { chosenZones, usePlan } from './context'
 
 const load = () => import('./ChosenZones').then((module) => module.ChosenZones)
@@ -24,6 +27,28 @@ export function ZoneCard() {
         Tap a zone on the map or in the order list; with Shift, or with “Several” pressed, more than one. Then set its
         partings, what is taken from each subsection, and which formula each row gets. Press ? for the keys.
       </Typography>
+      <NextTime />
+    </Box>
+  )
+}
+
+/** What earlier visits asked to be done otherwise, where it can still be. */
+function NextTime() {
+  const nextTime = usePlan((state) => state.nextTime)
+  if (nextTime.length === 0) return null
+  return (
+    <Box component="section" aria-label="From earlier visits" sx={{ mt: 3, borderTop: LINE, pt: 1.5 }}>
+      <Typography component="h3" sx={{ fontWeight: 700 }}>
+        From earlier visits
+      </Typography>
+      {nextTime.map(({ id, on, by, change }) => (
+        <Typography key={id} variant="body2" sx={{ mt: 1 }}>
+          {change}{' '}
+          <Link href={`/visits/${id}`} style={{ color: 'inherit' }}>
+            {by}, {dateInWords(on)}
+          </Link>
+        </Typography>
+      ))}
     </Box>
   )
 }

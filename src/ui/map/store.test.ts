@@ -85,6 +85,7 @@ describe('the plan store', () => {
     canvas: null,
     goal: null,
     lastVisit: null,
+    nextTime: [],
   })
   const setGap = (store: PlanStore, mm: number, key = 'gap') =>
     store.edit(`Row gap ${mm}`, key, (draft) => void (stageOf(draft).zones[0]!.placement.rowGapMm = mm))

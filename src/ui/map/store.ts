@@ -49,6 +49,8 @@ export interface PlanState {
   canvas: Canvas | undefined
   /** What the client wishes for, as it was last recorded. */
   goal: Goal | undefined
+  /** What earlier visits asked to be done otherwise. */
+  nextTime: OpenPlan['nextTime']
   /** Foils of the plan carried out last, when they are to be seen under this one. */
   underlay: MapDrawing | undefined
   /** Stage that is worked on; the first one where none is named. */
@@ -79,6 +81,7 @@ const opened = ({
   careCautions,
   canvas,
   goal,
+  nextTime,
 }: OpenPlan): PlanState => ({
   id,
   document,
@@ -94,6 +97,7 @@ const opened = ({
   careCautions,
   canvas: canvas ?? undefined,
   goal: goal ?? undefined,
+  nextTime,
   underlay: undefined,
   stageId: undefined,
   selectedZone: undefined,

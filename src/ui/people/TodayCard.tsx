@@ -35,6 +35,13 @@ export function TodayCard({ consultation, care }: Props) {
       <Typography variant="caption" color="textSecondary" component="p">
         {sourceOf(latest, today)}
       </Typography>
+      {consultation.lastVisit && (
+        <Typography variant="caption" component="p">
+          <Link href={`/visits/${consultation.lastVisit.id}`} style={{ color: 'inherit' }}>
+            Last visit, {dateInWords(consultation.lastVisit.on)}
+          </Link>
+        </Typography>
+      )}
       <MainStrand bands={mainStrand(entry.canvas, 'all').bands} />
       {latest && <Verdict head={consultation.head} entry={entry} />}
       <PageLink href={`/people/${client.id}/consultation`} next={!latest}>

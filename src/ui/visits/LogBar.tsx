@@ -8,6 +8,7 @@ import Typography from '@mui/material/Typography'
 
 const PLACES = [
   ['/log', 'Visits'],
+  ['/log/formulas', 'Formulas'],
   ['/log/due', 'Who is due'],
   ['/log/figures', 'Your figures'],
 ] as const

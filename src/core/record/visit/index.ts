@@ -3,6 +3,7 @@
  * again. Minutes, g, levels; money in smallest units.
  */
 export type { DueClient, LoggedVisit, LogMonth, OpenLog, OpenVisit, Review } from './open'
+export { nearestFormulas, type FoundFormula, type UsedFormula } from './nearest'
 export { repeatVisit, type Repeat } from './repeat'
 export {
   figuresOf,

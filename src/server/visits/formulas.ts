@@ -1,0 +1,43 @@
+import { sql } from 'drizzle-orm'
+import { nearestFormulas, type FoundFormula, type UsedFormula } from '@/core/record/visit'
+import { client, database, visit } from '@/db'
+import type { StaffMember } from '../auth'
+import type { FormulaWishDto } from '@/dto'
+import { catchUp } from './summary'
+
+/** Formulas in one answer. Our choice. */
+const MOST_FORMULAS = 80
+
+/** Formulas that were used in visits, alike ones once; by words, and nearest to a colour. */
+export async function formulasIn(
+  member: StaffMember,
+  { words, level, tone = 'neutral' }: FormulaWishDto,
+): Promise<FoundFormula[]> {
+  while (await catchUp(member));
+  const like = words?.trim() ? `%${words.trim().replace(/[\\%_]/g, '\\$&')}%` : null
+  const { rows } = await database().execute<{
+    formula: UsedFormula
+    times: number
+    visitId: string
+    on: string
+    client: string
+  }>(
+    sql`select (array_agg(used.formula order by used."on" desc))[1] as formula, count(*)::int as times,
+        (array_agg(used.visit_id order by used."on" desc))[1] as "visitId", max(used."on")::text as "on",
+        (array_agg(used.client order by used."on" desc))[1] as client
+      from (
+        select formula, ${visit.id} as visit_id, ${visit.on} as "on", ${client.name} as client
+        from ${visit}
+        join ${client} on ${client.salonId} = ${visit.salonId} and ${client.id} = ${visit.clientId}
+        cross join lateral jsonb_array_elements(${visit.summary}->'formulas') as formula
+        where ${visit.salonId} = ${member.salonId}
+          and (${like}::text is null or ${client.name} ilike ${like} or formula::text ilike ${like})
+      ) as used
+      group by used.formula->>'product', used.formula->>'developerVol', used.formula->>'ratio', used.formula->>'level', used.formula->>'tone'`,
+  )
+  const used = rows.map(({ formula, ...where }): UsedFormula => {
+    const { name, product, kind, level: own, tone: its, developerVol, ratio } = formula
+    return { name, product, kind, level: own, tone: its, developerVol, ratio, ...where }
+  })
+  return nearestFormulas(used, level === undefined ? undefined : { level, tone }).slice(0, MOST_FORMULAS)
+}
