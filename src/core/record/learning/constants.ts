@@ -1,7 +1,3 @@
-/** Figures that are learned from logged visits, each as a factor on what the core starts with. */
-export const FACTOR_NAMES = ['load', 'pace', 'lift', 'mixed'] as const
-export type FactorName = (typeof FACTOR_NAMES)[number]
-
 /** Spreads of the natural logarithm of a factor. */
 export interface Spreads {
   /** Of a salon's mean about 1, before anything is known. */
@@ -16,12 +12,14 @@ export interface Spreads {
  * Before anything is learned. `pace`: two colourists may differ by a factor of two (common practice); `lift`: hair of
  * one kind differs by about a fifth (common practice); the others are our estimates.
  */
-export const SPREADS: Record<FactorName, Spreads> = {
+export const SPREADS = {
   load: { salon: 0.15, person: 0.12, job: 0.15 },
   pace: { salon: 0.2, person: 0.27, job: 0.2 },
   lift: { salon: 0.15, person: 0.08, job: 0.2 },
   mixed: { salon: 0.1, person: 0.1, job: 0.12 },
-}
+} as const satisfies Record<string, Spreads>
+/** Figures that are learned from logged visits, each as a factor on what the core starts with. */
+export type FactorName = keyof typeof SPREADS
 
 /** The spread of jobs is learned too, as if this many jobs had shown the starting one. Our estimate. */
 export const SPREAD_JOBS = 12

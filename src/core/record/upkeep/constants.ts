@@ -1,4 +1,4 @@
-/** How the root was done, which decides when it shows. */
+/** How the root was done, which decides when it shows. Common practice. */
 export const ROOT_DESIGNS = ['toScalp', 'rooted', 'soft'] as const
 export type RootDesign = (typeof ROOT_DESIGNS)[number]
 
@@ -12,12 +12,12 @@ export const FULL_WEEKS: Record<RootDesign, { from: number; to: number }> = {
 /** A tone is freshened after so many weeks, between full visits. Our estimate: half of a cool tone has gone by then. */
 export const GLOSS_WEEKS = { from: 4, to: 6 } as const
 
-/** Product that begins nearer than this lies on the root, cm; beyond the second it grows out without a line. */
+/** Nearer than this product lies on the root, cm; from the second on it grows out without a line. Our estimates. */
 export const AT_ROOT_CM = 0.5
 export const SOFT_FROM_CM = 3
 
 /** So much of a section taken to the scalp shows as a line when it grows; less of it is broken up. Our estimate. */
 export const SOLID_SHARE = 0.75
 
-/** From this level on yellow shows as a tone goes. Published: underlying pigment scale; from memory. */
+/** From this level on yellow shows as a tone goes. Common practice. */
 export const YELLOW_FROM_LEVEL = 8
