@@ -1,4 +1,13 @@
 /** Plans: opening, editing by operations, versions, import and export. */
 export { findPlan, lockPlan } from './find'
 export { applyOperations } from './operations'
-export { addVersion, insertPlan, duplicatePlan, importPlan, keepVersion, openPlan, setPlanRemoved } from './plans'
+export {
+  acknowledgementsOf,
+  addVersion,
+  insertPlan,
+  duplicatePlan,
+  importPlan,
+  keepVersion,
+  openPlan,
+  setPlanRemoved,
+} from './plans'

@@ -1,6 +1,6 @@
 import { and, desc, eq, max } from 'drizzle-orm'
 import { v7 as newId } from 'uuid'
-import type { FaltoPlan, OpenPlan } from '@/core/model'
+import type { Acknowledgement, FaltoPlan, OpenPlan } from '@/core/model'
 import {
   cautionAcknowledgement,
   client,
@@ -28,9 +28,27 @@ export async function openPlan(member: StaffMember, id: string): Promise<StoredP
     .select()
     .from(client)
     .where(and(eq(client.salonId, member.salonId), eq(client.id, found.clientId)))
-  const acknowledged = await database()
+  const { document, revision } = found
+  const same = equal(document.head, owner!.head) && equal(document.hair, owner!.hair)
+  return {
+    id,
+    client: { id: owner!.id, name: owner!.name, recordChanged: same ? 'same' : 'changed' },
+    document,
+    revision,
+    history: await readHistory(database(), member, id),
+    acknowledgements: (await acknowledgementsOf(member, id)).map(({ text: _, ...one }) => one),
+  }
+}
+
+/** Who looked at which caution of a plan, with the words it had, the newest first. */
+export async function acknowledgementsOf(
+  member: StaffMember,
+  planId: string,
+): Promise<(Acknowledgement & { text: string })[]> {
+  const rows = await database()
     .select({
       cautionId: cautionAcknowledgement.cautionId,
+      text: cautionAcknowledgement.text,
       reason: cautionAcknowledgement.reason,
       by: staff.name,
       at: cautionAcknowledgement.at,
@@ -40,18 +58,9 @@ export async function openPlan(member: StaffMember, id: string): Promise<StoredP
       staff,
       and(eq(staff.salonId, cautionAcknowledgement.salonId), eq(staff.id, cautionAcknowledgement.staffId)),
     )
-    .where(and(eq(cautionAcknowledgement.salonId, member.salonId), eq(cautionAcknowledgement.planId, id)))
+    .where(and(eq(cautionAcknowledgement.salonId, member.salonId), eq(cautionAcknowledgement.planId, planId)))
     .orderBy(desc(cautionAcknowledgement.at))
-  const { document, revision } = found
-  const same = equal(document.head, owner!.head) && equal(document.hair, owner!.hair)
-  return {
-    id,
-    client: { id: owner!.id, name: owner!.name, recordChanged: same ? 'same' : 'changed' },
-    document,
-    revision,
-    history: await readHistory(database(), member, id),
-    acknowledgements: acknowledged.map((row) => ({ ...row, at: row.at.toISOString() })),
-  }
+  return rows.map((row) => ({ ...row, at: row.at.toISOString() }))
 }
 
 /** Takes a plan document in, as a new plan of a client. @throws AppError 422 naming the fields */

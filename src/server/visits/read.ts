@@ -1,22 +1,11 @@
 import { and, desc, eq, gt, isNull, lt, or, sql } from 'drizzle-orm'
 import type { OpenVisit, Review } from '@/core/record/visit'
-import {
-  cautionAcknowledgement,
-  consultation,
-  database,
-  mix,
-  picture,
-  product,
-  staff,
-  stockLot,
-  stockMove,
-  visit,
-  visitReview,
-} from '@/db'
+import { consultation, database, mix, picture, product, staff, stockLot, stockMove, visit, visitReview } from '@/db'
 import { careRecord } from '../care'
 import type { StaffMember } from '../auth'
 import { findClient } from '../clients'
 import { listPictures } from '../pictures'
+import { acknowledgementsOf } from '../plans'
 import { gramsOf } from '../shelf'
 import { factsOf, findVisit, type VisitRow } from './facts'
 import { summaryOf } from './summary'
@@ -33,7 +22,7 @@ export async function openVisit(member: StaffMember, id: string): Promise<OpenVi
     reviewsOf(member, id),
     hairAfter(member, row),
     lotsOf(member, row, new Set(bowls.map((bowl) => bowl.id))),
-    acknowledgedFor(member, row),
+    acknowledgementsOf(member, row.planId),
     neighbour(member, row, 'earlier'),
     neighbour(member, row, 'later'),
   ])
@@ -146,24 +135,6 @@ async function lotsOf(
   return [...sums.values()]
     .map(({ product: name, lot, tenths }) => ({ product: name, lot, grams: gramsOf(tenths) }))
     .sort((one, other) => other.grams - one.grams)
-}
-
-async function acknowledgedFor(member: StaffMember, { planId }: VisitRow): Promise<OpenVisit['acknowledged']> {
-  const rows = await database()
-    .select({
-      text: cautionAcknowledgement.text,
-      reason: cautionAcknowledgement.reason,
-      by: staff.name,
-      at: cautionAcknowledgement.at,
-    })
-    .from(cautionAcknowledgement)
-    .innerJoin(
-      staff,
-      and(eq(staff.salonId, cautionAcknowledgement.salonId), eq(staff.id, cautionAcknowledgement.staffId)),
-    )
-    .where(and(eq(cautionAcknowledgement.salonId, member.salonId), eq(cautionAcknowledgement.planId, planId)))
-    .orderBy(desc(cautionAcknowledgement.at))
-  return rows.map(({ text, reason, by, at }) => ({ cautionId: text, reason, by, at: at.toISOString() }))
 }
 
 async function neighbour(

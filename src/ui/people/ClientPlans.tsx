@@ -8,7 +8,7 @@ import dynamic from 'next/dynamic'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useState, type ChangeEvent } from 'react'
-import type { ClientRecord } from '@/core/model'
+import type { ClientRecord, OpenConsultation } from '@/core/model'
 import { callApi, failureWords } from '../hooks/api'
 import { useNotice } from '../notices'
 import { LINE } from '../theme'
@@ -19,14 +19,14 @@ const NewPlan = dynamic(() => import('./NewPlan').then((module) => module.NewPla
 
 interface Props {
   record: ClientRecord
-  today: string
+  consultation: OpenConsultation
   writable: boolean
 }
 
 type Plan = ClientRecord['plans'][number]
 
 /** The plans of one client: open, start, copy, import, remove. */
-export function ClientPlans({ record, today, writable }: Props) {
+export function ClientPlans({ record, consultation, writable }: Props) {
   const router = useRouter()
   const [starting, setStarting] = useState(false)
   const [done, setDone] = useState<Plan>()
@@ -75,7 +75,7 @@ export function ClientPlans({ record, today, writable }: Props) {
       {done && (
         <DoneDialog
           plan={done}
-          today={today}
+          today={consultation.today}
           onClose={() => setDone(undefined)}
           onDone={() => {
             setDone(undefined)
@@ -84,7 +84,12 @@ export function ClientPlans({ record, today, writable }: Props) {
         />
       )}
       {starting && (
-        <NewPlan clientId={record.id} onClose={() => setStarting(false)} onMade={(id) => router.push(`/plans/${id}`)} />
+        <NewPlan
+          clientId={record.id}
+          consultation={consultation}
+          onClose={() => setStarting(false)}
+          onMade={(id) => router.push(`/plans/${id}`)}
+        />
       )}
     </Box>
   )

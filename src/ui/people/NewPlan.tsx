@@ -5,11 +5,16 @@ import { NewPlanDto, PROPOSED } from '@/dto'
 import { LAYOUT_TEMPLATES } from '@/core/model'
 import { SERVICES } from '@/core/plan/serviceKinds'
 import { CheckEntry, ChoiceEntry, FormDialog, SelectEntry, TextEntry, useEntryForm } from '../forms'
+import type { OpenConsultation } from '@/core/model'
+import type { Sitter } from '@/workers/gallery.worker'
+import { opening } from '../consultation/store'
 import { callApi } from '../hooks/api'
 import { WORDS } from '../words'
+import { StartGallery } from './StartGallery'
 
 interface Props {
   clientId: string
+  consultation: OpenConsultation
   onClose: () => void
   onMade: (id: string) => void
 }
@@ -30,10 +35,19 @@ const STARTS = [
   },
   ...SERVICES.map(({ id, name, help }) => ({ value: id, label: name, name, help })),
 ]
+/** Those that have a map before anything is decided, the one proposed for her first. */
+const DRAWN = STARTS.filter(({ value }) => value !== '')
+
+/** The client as her plan would have her. */
+function sitterOf(consultation: OpenConsultation): Sitter {
+  const { head, hair, latest } = consultation
+  return { head, hair, canvas: latest ? opening(consultation).entry.canvas : undefined, goal: latest?.goal }
+}
+
 const startOf = (service = '') => STARTS.find(({ value }) => value === service) ?? STARTS[0]!
 
 /** An empty plan on a layout, or a kind of service fitted to this client's hair. */
-export function NewPlan({ clientId, onClose, onMade }: Props) {
+export function NewPlan({ clientId, consultation, onClose, onMade }: Props) {
   const form = useEntryForm(NewPlanDto, {
     start: { name: startOf().name, template: 'fourQuadrants', ownFigures: false },
     send: async (entry) => onMade((await callApi<{ id: string }>(`/api/clients/${clientId}/plans`, 'POST', entry)).id),
@@ -58,6 +72,15 @@ export function NewPlan({ clientId, onClose, onMade }: Props) {
         options={STARTS}
         help={startOf(service).help}
         onChosen={(chosen) => form.setValue('name', startOf(chosen).name)}
+      />
+      <StartGallery
+        starts={consultation.latest ? DRAWN : DRAWN.filter(({ value }) => value !== PROPOSED)}
+        chosen={service ?? ''}
+        sitter={sitterOf(consultation)}
+        onChoose={(chosen) => {
+          form.setValue('service', chosen)
+          form.setValue('name', startOf(chosen).name)
+        }}
       />
       {!service && template && (
         <>

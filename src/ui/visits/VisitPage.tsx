@@ -194,9 +194,9 @@ function Before({ visit }: Pick<Props, 'visit'>) {
           Consent signed {dateInWords(signed)} before {who}
         </Typography>
       ))}
-      {visit.acknowledged.map(({ cautionId, reason, by: who, at }) => (
+      {visit.acknowledged.map(({ cautionId, text, reason, by: who, at }) => (
         <Typography key={`${cautionId} ${at}`} variant="body2">
-          <Read>{cautionId}</Read> {who}: {reason || 'looked at'}
+          <Read>{text}</Read> {who}: {reason || 'looked at'}
         </Typography>
       ))}
     </Section>

@@ -30,7 +30,8 @@ export interface OpenVisit {
   hair: HairState | null
   checks: CareCheck[]
   consents: Pick<Consent, 'id' | 'on' | 'by' | 'textVersion'>[]
-  acknowledged: Acknowledgement[]
+  /** Cautions that somebody looked at, with their words. */
+  acknowledged: (Acknowledgement & { text: string })[]
   pictures: PictureSummary[]
   /** One's own, and what others share. */
   reviews: Review[]
