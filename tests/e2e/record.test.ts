@@ -10,7 +10,7 @@ beforeAll(async () => {
 
 it('says in two presses what was mixed last time, how long it took and what to change, and does it again in one', async () => {
   const page = await open(oriel)
-  await page.goto(url('/people'))
+  await page.goto(url('/people?search=Maren'))
   await page.locator('::-p-text(Maren Hale-Abara)').click()
   await page.waitForSelector('[aria-labelledby="visits"]')
   await page.waitForSelector('::-p-text(Next time: Begin at the nape)')

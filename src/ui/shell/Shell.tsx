@@ -47,7 +47,7 @@ export function Shell({ member, children }: Props) {
             display: 'flex',
             flexDirection: { xs: 'row', sm: 'column' },
             alignItems: 'center',
-            gap: 0.5,
+            gap: { xs: 0, sm: 0.5 },
             p: { xs: 0.5, sm: 1 },
             bgcolor: 'background.paper',
             borderRight: { sm: LINE },
@@ -113,8 +113,10 @@ function RailLink({ href, label, Icon, here }: Place) {
       color="inherit"
       aria-current={here ? 'page' : undefined}
       sx={{
+        // From a plan there are seven ways on, and all of them stand beside each other on a phone.
         minWidth: { xs: 44, sm: 56 },
-        px: 0.5,
+        px: { xs: 0, sm: 0.5 },
+        fontSize: { xs: '0.8rem', sm: '0.9rem' },
         flexDirection: 'column',
         lineHeight: 1.2,
         fontWeight: here ? 700 : 500,
