@@ -116,7 +116,7 @@ function RailLink({ href, label, Icon, here }: Place) {
         // From a plan there are seven ways on, and all of them stand beside each other on a phone.
         minWidth: { xs: 44, sm: 56 },
         px: { xs: 0, sm: 0.5 },
-        fontSize: { xs: '0.8rem', sm: '0.9rem' },
+        fontSize: { xs: '0.8rem', sm: '0.875rem' },
         flexDirection: 'column',
         lineHeight: 1.2,
         fontWeight: here ? 700 : 500,
