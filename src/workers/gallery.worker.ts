@@ -57,9 +57,9 @@ function drawnMap({ hairline, extent, zones, swatches }: MapDrawing): ImageBitma
   pen.scale(scale, scale)
   pen.translate(-(extent.left + extent.right) / 2, -(extent.top + extent.bottom) / 2)
   for (const { pieces } of zones)
-    for (const { outline, formulaId } of pieces) {
+    for (const { stitches, formulaId } of pieces) {
       pen.fillStyle = swatches[formulaId]!
-      pen.fill(new Path2D(outline))
+      pen.fill(new Path2D(stitches))
     }
   pen.strokeStyle = INK
   pen.lineWidth = 1.2 / scale
@@ -86,7 +86,7 @@ const api = {
         fine: true,
       },
     )
-    const map = drawnMap(mapDrawing(plan, computed, 'strips'))
+    const map = drawnMap(mapDrawing(plan, computed))
     return transfer({ map, look }, [map, look.rgba.buffer])
   },
 }
