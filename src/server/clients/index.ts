@@ -2,7 +2,7 @@ import { and, asc, count, desc, eq, isNotNull, isNull, max, sql } from 'drizzle-
 import { v7 as newId } from 'uuid'
 import { checkPlanHead } from './head'
 import type { ClientRecord, ClientSummary } from '@/core/model'
-import { client, database, plan, run, staff, visit, visitReview, type Reader } from '@/db'
+import { booking, client, database, plan, run, staff, visit, visitReview, type Reader } from '@/db'
 import { requirePermission, type StaffMember } from '../auth'
 import type { ClientChangeDto, ClientDto } from '@/dto'
 import { AppError, notFound } from '../errors'
@@ -46,9 +46,14 @@ export async function listClients(
   return rows.map((row) => ({ ...row, lastPlanAt: row.lastPlanAt && row.lastPlanAt.toISOString() }))
 }
 
-/** Plans carried out more than four weeks ago stand under the visits, where they are looked for. Our choice. */
-const notLongDone = sql`not exists (select 1 from ${visit}
-  where ${visit.salonId} = ${plan.salonId} and ${visit.planId} = ${plan.id} and ${visit.on} < current_date - 28)`
+/**
+ * Plans carried out more than four weeks ago, and not booked again, stand under the visits, where they are looked for.
+ * Our choice.
+ */
+const notLongDone = sql`(not exists (select 1 from ${visit}
+    where ${visit.salonId} = ${plan.salonId} and ${visit.planId} = ${plan.id} and ${visit.on} < current_date - 28)
+  or exists (select 1 from ${booking}
+    where ${booking.salonId} = ${plan.salonId} and ${booking.planId} = ${plan.id} and ${booking.on} >= current_date))`
 
 export async function readClient(member: StaffMember, id: string): Promise<ClientRecord> {
   const found = await findClient(member, id)
