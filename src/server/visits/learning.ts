@@ -1,4 +1,4 @@
-import { and, asc, eq, isNotNull, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, isNotNull, sql } from 'drizzle-orm'
 import { v7 as newId } from 'uuid'
 import { LIMITS, type LearnedFactor } from '@/core/model'
 import { learnFactors, type Factor, type Job } from '@/core/record/learning'
@@ -18,6 +18,9 @@ export interface Learned {
 
 const aboutFactor = ({ of, context }: Pick<Job, 'of' | 'context'>): string => `${of} ${context}`
 
+/** Newest visits of a salon that are learned from. Our choice: a year or two of a busy one; hands change. */
+const LEARNED_FROM = 1000
+
 export async function learnedIn(member: StaffMember): Promise<Learned> {
   while (await catchUp(member));
   const [jobs, choices, people] = await Promise.all([
@@ -25,7 +28,8 @@ export async function learnedIn(member: StaffMember): Promise<Learned> {
       .select({ jobs: sql<Job[]>`${visit.summary}->'jobs'`, createdAt: visit.createdAt })
       .from(visit)
       .where(and(eq(visit.salonId, member.salonId), isNotNull(visit.summary)))
-      .orderBy(asc(visit.on), asc(visit.id)),
+      .orderBy(desc(visit.on), desc(visit.id))
+      .limit(LEARNED_FROM),
     database()
       .select()
       .from(learningChoice)

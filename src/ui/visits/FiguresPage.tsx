@@ -116,9 +116,12 @@ function FactorCard({ factor, others, nameOf, onChoose }: CardProps) {
       ))}
       <Box component="details" sx={{ mt: 1 }}>
         <summary>What it rests on</summary>
-        {jobs.map(({ job, weight }) => (
+        {jobs.slice(0, NEWEST).map(({ job, weight }) => (
           <JobRow key={job.id} job={job} weight={weight} action="Leave out" onAct={() => onChoose('exclude', job.id)} />
         ))}
+        {jobs.length > NEWEST && (
+          <Typography variant="body2">and {jobs.length - NEWEST} earlier ones</Typography>
+        )}
         <Button color="inherit" sx={{ mt: 1 }} onClick={() => onChoose('reset', `${of} ${context}`)}>
           Begin this figure anew
         </Button>
@@ -126,6 +129,9 @@ function FactorCard({ factor, others, nameOf, onChoose }: CardProps) {
     </Paper>
   )
 }
+
+/** Newest jobs that are shown. Our choice. */
+const NEWEST = 40
 
 /** From and to of the strip a range is drawn on, × the usual. Our choice. */
 const STRIP = { from: 0.5, to: 2 } as const
@@ -153,7 +159,7 @@ function Range({ factor: { mean, low, high, jobs } }: { factor: Factor }) {
           borderRadius: 1,
         }}
       />
-      {jobs.map(({ job: { id, planned, actual }, weight }) => (
+      {jobs.slice(0, NEWEST).map(({ job: { id, planned, actual }, weight }) => (
         <Box
           key={id}
           sx={{
