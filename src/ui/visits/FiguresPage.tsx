@@ -119,9 +119,7 @@ function FactorCard({ factor, others, nameOf, onChoose }: CardProps) {
         {jobs.slice(0, NEWEST).map(({ job, weight }) => (
           <JobRow key={job.id} job={job} weight={weight} action="Leave out" onAct={() => onChoose('exclude', job.id)} />
         ))}
-        {jobs.length > NEWEST && (
-          <Typography variant="body2">and {jobs.length - NEWEST} earlier ones</Typography>
-        )}
+        {jobs.length > NEWEST && <Typography variant="body2">and {jobs.length - NEWEST} earlier ones</Typography>}
         <Button color="inherit" sx={{ mt: 1 }} onClick={() => onChoose('reset', `${of} ${context}`)}>
           Begin this figure anew
         </Button>
