@@ -22,7 +22,11 @@ const HAIRS: Record<string, { wear: Wear; service: string; hair: Partial<HairSta
   'long and straight': { wear: 'straight', service: 'fullBabylights', hair: { lengthCm: 60, cutLine: 'oneLength' } },
   'layered and wavy': { wear: 'natural', service: 'shadowAndMelt', hair: { curl: 'wavy', cutLine: 'layered' } },
   'coily and parted left': { wear: 'natural', service: 'curlByCurl', hair: { curl: 'coily', part: 'left' } },
-  'curly and graduated, tied high': { wear: 'high', service: 'haloBrightness', hair: { curl: 'curly', cutLine: 'graduatedForward' } },
+  'curly and graduated, tied high': {
+    wear: 'high',
+    service: 'haloBrightness',
+    hair: { curl: 'curly', cutLine: 'graduatedForward' },
+  },
   'tied low': { wear: 'low', service: 'hairlineAndPart', hair: { lengthCm: 40 } },
   'half up, short and waved': { wear: 'halfUp', service: 'boldSlices', hair: { lengthCm: 22, density: 'high' } },
 }
