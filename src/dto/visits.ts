@@ -1,6 +1,7 @@
 import 'reflect-metadata'
 import { IsUUID } from 'class-validator'
 import { COUNTS, INCIDENTS, LIMITS, TONES, type Tone } from '@/core/model'
+import { LEARNING_CHOICES, type LearningChoice } from '@/core/record/learning'
 import { Day, InRange, MayBeAbsent, OneOf, Text, YesOrNo } from './decorators'
 
 /** Letters of an answer in a review. Our choice: a good page. */
@@ -35,7 +36,7 @@ export class ReviewDto {
 }
 
 export class LearningChoiceDto {
-  @OneOf(['reset', 'exclude', 'include']) kind!: 'reset' | 'exclude' | 'include'
+  @OneOf(LEARNING_CHOICES) kind!: LearningChoice
   @Text(ABOUT_LETTERS) about!: string
 }
 

@@ -2,12 +2,11 @@ import { expose as serve, transfer } from 'comlink'
 import { createStudio, SEED, takePicture } from '@/core/appearance/look'
 import { VIEWS, type Picture } from '@/core/appearance/picture'
 import { COARSE_STRANDS } from '@/core/appearance/strands'
-import { hairMapOf, lengthsHistory, meanLevels, meanWhite } from '@/core/hair/hairRecord'
+import { hairMapOf } from '@/core/hair/hairRecord'
 import type { Canvas, FaltoPlan, Goal, HairState, HeadMeasures } from '@/core/model'
 import { createPlanner } from '@/core/plan/planner'
-import { planFromService, proposePlan, type Person } from '@/core/plan/serviceKinds'
+import { planFromService, proposePlan, wishedIn, type Person } from '@/core/plan/serviceKinds'
 import { mapDrawing, type MapDrawing } from '@/core/plan/sheets'
-import { createHead } from '@/core/scalp/head'
 import { foldPlan } from '@/core/time/fold'
 
 /** Whom plans are to be shown on; the wish where one is recorded. */
@@ -37,14 +36,7 @@ function planOf(start: string, { head, hair, canvas, goal }: Sitter): FaltoPlan 
   const person: Person = { head, hair, hairMap: canvas && hairMapOf(canvas), newId: () => `thumb-${id++}` }
   if (start !== 'proposed') return planFromService(start, person)
   if (!canvas || !goal) throw new Error('There is nothing to propose from.')
-  const wished = {
-    hair,
-    goal,
-    meanWhite: meanWhite(createHead(head), hair, canvas),
-    levels: meanLevels(canvas),
-    history: lengthsHistory(canvas),
-  }
-  return proposePlan(planner, wished, person).plan
+  return proposePlan(planner, wishedIn(head, { hair, canvas, goal }), person).plan
 }
 
 /** The map, as large as there is room. */

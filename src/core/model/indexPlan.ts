@@ -1,4 +1,4 @@
-import { placementLetters } from './placement'
+import { placementLetters, rhythmLetters, type Placement } from './placement'
 import type { Formula, FaltoPlan, Stage } from './plan'
 import { isLightener, type Product } from './catalogue'
 
@@ -38,6 +38,12 @@ export const indexPlan = ({
 export function lighteningLetters({ formulas, products }: Pick<FaltoPlan, 'formulas' | 'products'>): Set<string> {
   const { leadOf } = indexPlan({ products })
   return new Set(formulas.filter((formula) => isLightener(leadOf(formula).kind)).map(({ id }) => id))
+}
+
+/** Whether a placement puts lightener on somewhere. */
+export function placementLightens(plan: Pick<FaltoPlan, 'formulas' | 'products'>, placement: Placement): boolean {
+  const lighteners = lighteningLetters(plan)
+  return rhythmLetters(placement).some((letter) => lighteners.has(letter))
 }
 
 /** What of a stage's products may stay on for the shortest time; nothing where nothing is worked with. */

@@ -17,6 +17,9 @@ export function bisect(rising: (value: number) => number, low: number, high: num
 /** The value a share of the way from one to another. */
 export const between = (from: number, to: number, share: number): number => from + share * (to - from)
 
+/** All of them together; 0 of none. */
+export const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0)
+
 /** A point of a table of what depends on what. */
 export type Reading = readonly [x: number, y: number]
 

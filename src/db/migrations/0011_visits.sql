@@ -20,8 +20,6 @@ CREATE TABLE "visit_review" (
 	CONSTRAINT "visit_review_salon_id_visit_id_staff_id_pk" PRIMARY KEY("salon_id","visit_id","staff_id")
 );
 --> statement-breakpoint
-ALTER TABLE "picture" ADD COLUMN "visit_id" uuid;--> statement-breakpoint
-ALTER TABLE "picture" ADD COLUMN "view" text;--> statement-breakpoint
 ALTER TABLE "visit" ADD COLUMN "summary" jsonb;--> statement-breakpoint
 ALTER TABLE "visit" ADD COLUMN "figures" jsonb;--> statement-breakpoint
 ALTER TABLE "mix" ADD COLUMN "left_tenths" integer;--> statement-breakpoint

@@ -23,6 +23,7 @@ import {
   type Goal,
   type HairState,
 } from '../../core/model'
+import { LEARNING_CHOICES } from '../../core/record/learning'
 import type { VisitFigures, VisitSummary } from '../../core/record/visit'
 import { plan, planVersion } from './plan'
 import { client, staff } from './salon'
@@ -83,8 +84,6 @@ export const visitReview = pgTable(
     foreignKey({ columns: [table.salonId, table.staffId], foreignColumns: [staff.salonId, staff.id] }),
   ],
 )
-
-export const LEARNING_CHOICES = ['reset', 'exclude', 'include'] as const
 
 /**
  * What a colourist decided about her own figures: begin a factor anew, or leave a job out of it and take it in again.
@@ -194,9 +193,6 @@ export const picture = pgTable(
     bytes: integer('bytes').notNull(),
     /** Of the bytes as kept, hex. */
     sha256: text('sha256').notNull(),
-    /** The visit it was taken at, and from where, where that was told. */
-    visitId: uuid('visit_id'),
-    view: text('view'),
     /** Of the bytes as they came, so that the same file sent twice is known. */
     sourceSha256: text('source_sha256').notNull(),
     staffId: uuid('staff_id').notNull(),

@@ -2,7 +2,7 @@ import { and, asc, count, desc, eq, isNotNull, isNull, max, sql } from 'drizzle-
 import { v7 as newId } from 'uuid'
 import { checkPlanHead } from './head'
 import type { ClientRecord, ClientSummary } from '@/core/model'
-import { booking, client, database, plan, run, staff, visit, visitReview, type Reader } from '@/db'
+import { booking, client, containing, database, plan, run, staff, visit, visitReview, type Reader } from '@/db'
 import { requirePermission, type StaffMember } from '../auth'
 import type { ClientChangeDto, ClientDto } from '@/dto'
 import { AppError, notFound } from '../errors'
@@ -19,10 +19,7 @@ export async function listClients(
   search: string,
   which: 'present' | 'removed' = 'present',
 ): Promise<ClientSummary[]> {
-  const wanted = search
-    .trim()
-    .toLowerCase()
-    .replace(/[\\%_]/g, '\\$&')
+  const wanted = search.trim().toLowerCase()
   const page = database()
     .select({ id: client.id, name: client.name, hair: client.hair })
     .from(client)
@@ -30,7 +27,7 @@ export async function listClients(
       and(
         eq(client.salonId, member.salonId),
         which === 'present' ? isNull(client.deletedAt) : isNotNull(client.deletedAt),
-        wanted ? sql`lower(${client.name}) like ${`%${wanted}%`}` : undefined,
+        wanted ? sql`lower(${client.name}) like ${containing(wanted)}` : undefined,
       ),
     )
     .orderBy(asc(client.name), asc(client.id))

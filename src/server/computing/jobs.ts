@@ -1,10 +1,8 @@
-import { lengthsHistory, meanLevels, meanWhite } from '@/core/hair/hairRecord'
 import type { Canvas, Caution, Consultation, FaltoPlan, More } from '@/core/model'
 import { createPlanner, planFigures } from '@/core/plan/planner'
-import { proposePlan, stageFor, type Person } from '@/core/plan/serviceKinds'
+import { proposePlan, stageFor, wishedIn, type Person } from '@/core/plan/serviceKinds'
 import { mapDrawing } from '@/core/plan/sheets'
 import { summariseVisit, type VisitFacts, type VisitSummary } from '@/core/record/visit'
-import { createHead } from '@/core/scalp/head'
 import { foldPlan, type FoldOptions } from '@/core/time/fold'
 import { amendedPlan, scriptFor, type RunScript } from '@/core/time/run'
 import type { ClockOptions } from '@/core/time/schedule'
@@ -52,21 +50,8 @@ export const jobs = {
   /** The hair after a plan was carried out. */
   after: (plan: FaltoPlan, done: FoldOptions): Canvas => foldPlan(plan, planner.computeStages(plan), done).canvas(),
   /** A plan proposed from what the newest consultation says. */
-  proposal: (person: Omit<Person, 'newId'>, { hair, canvas, goal }: Pick<Consultation, 'hair' | 'canvas' | 'goal'>) =>
-    proposePlan(
-      planner,
-      {
-        hair,
-        goal,
-        meanWhite: meanWhite(createHead(person.head), hair, canvas),
-        levels: meanLevels(canvas),
-        history: lengthsHistory(canvas),
-      },
-      {
-        ...person,
-        newId,
-      },
-    ).plan,
+  proposal: (person: Omit<Person, 'newId'>, newest: Pick<Consultation, 'hair' | 'canvas' | 'goal'>) =>
+    proposePlan(planner, wishedIn(person.head, newest), { ...person, newId }).plan,
   /** What a visit came to. */
   visit: (facts: VisitFacts): VisitSummary => summariseVisit(facts, planner.computeStages(facts.document)),
   document: (plan: FaltoPlan, kind: DocumentKind, units: ReadingUnits) => documentOf(planner, plan, kind, units),

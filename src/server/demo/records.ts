@@ -1,9 +1,9 @@
+import { dayAfter } from '@/core/hair/hairRecord'
 import { CONSENT_TEXT } from '@/core/judgement/care'
 import type { CareCheck, Consent } from '@/core/model'
 
 /** A day so many days before another. @param today `YYYY-MM-DD` */
-export const daysBefore = (today: string, days: number): string =>
-  new Date(Date.parse(today) - days * 86_400_000).toISOString().slice(0, 10)
+export const daysBefore = (today: string, days: number): string => dayAfter(today, -days)
 
 interface DemoCheck extends Pick<CareCheck, 'kind' | 'result' | 'product' | 'note'> {
   daysAgo: number

@@ -1,6 +1,7 @@
 import { and, asc, eq, gt, isNull, sql } from 'drizzle-orm'
 import { LRUCache } from 'lru-cache'
 import { v7 as newId } from 'uuid'
+import { dayAfter } from '@/core/hair/hairRecord'
 import { COUNTS, type ShelfItem, type StockLot } from '@/core/model'
 import { booking, database, inTransaction, plan, product, stockLot, stockMove, type Transaction } from '@/db'
 import { requirePermission, type StaffMember } from '../auth'
@@ -58,7 +59,7 @@ const DAYS_OF_A_WEEK = 7
 /** What the plans booked from today on ask for, g of each product. */
 async function needsOf(member: StaffMember): Promise<{ today: Map<string, number>; week: Map<string, number> }> {
   const from = today(member)
-  const until = new Date(Date.parse(from) + DAYS_OF_A_WEEK * 86_400_000).toISOString().slice(0, 10)
+  const until = dayAfter(from, DAYS_OF_A_WEEK)
   const booked = await database()
     .select({ on: booking.on, planId: plan.id, revision: plan.revision, document: plan.document })
     .from(booking)

@@ -1,3 +1,4 @@
+import { sum } from '@/core/numeric'
 import { and, asc, eq, inArray } from 'drizzle-orm'
 import { inBowl } from '@/core/product/bowls'
 import type { RunFormula } from '@/core/model'
@@ -29,8 +30,6 @@ export interface Found {
   row: VisitRow
   facts: VisitFacts
   runId: string | null
-  /** The bowls with their own ids, for what was left in them. */
-  bowls: VisitBowl[]
 }
 
 export async function factsOf(member: StaffMember, row: VisitRow): Promise<Found> {
@@ -55,7 +54,6 @@ export async function factsOf(member: StaffMember, row: VisitRow): Promise<Found
   return {
     row,
     runId: own?.id ?? null,
-    bowls,
     facts: {
       visitId: row.id,
       on: row.on,
@@ -113,5 +111,3 @@ async function bowlsBetween(
     }
   })
 }
-
-const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0)

@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm'
 import { nearestFormulas, type FoundFormula, type UsedFormula } from '@/core/record/visit'
-import { client, database, visit } from '@/db'
+import { client, containing, database, visit } from '@/db'
 import type { StaffMember } from '../auth'
 import type { FormulaWishDto } from '@/dto'
 import { catchUp } from './summary'
@@ -14,7 +14,7 @@ export async function formulasIn(
   { words, level, tone = 'neutral' }: FormulaWishDto,
 ): Promise<FoundFormula[]> {
   while (await catchUp(member));
-  const like = words?.trim() ? `%${words.trim().replace(/[\\%_]/g, '\\$&')}%` : null
+  const like = words?.trim() ? containing(words) : null
   const { rows } = await database().execute<{
     formula: UsedFormula
     times: number

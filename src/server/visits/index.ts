@@ -2,7 +2,7 @@
 export { afterCareOf } from './afterCare'
 export { dueIn } from './due'
 export { formulasIn } from './formulas'
-export { chooseLearning, learnedIn, ownFactors, type Learned } from './learning'
+export { chooseLearning, learningOf, ownFactors } from './learning'
 export { csvOfLog, listVisits, openLog } from './list'
 export { openVisit } from './read'
 export { repeatPlan } from './repeat'

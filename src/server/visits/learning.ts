@@ -1,27 +1,18 @@
 import { and, asc, desc, eq, isNotNull, sql } from 'drizzle-orm'
 import { v7 as newId } from 'uuid'
 import { LIMITS, type LearnedFactor } from '@/core/model'
-import { learnFactors, type Factor, type Job } from '@/core/record/learning'
+import { learnFactors, type Job, type Learned } from '@/core/record/learning'
 import { database, learningChoice, staff, visit } from '@/db'
 import type { StaffMember } from '../auth'
 import type { LearningChoiceDto } from '@/dto'
 import { catchUp } from './summary'
-
-/** What was learned of everybody, and what somebody decided about her own jobs. */
-export interface Learned {
-  factors: Factor[]
-  /** Jobs that are left out, so that they can be taken in again. */
-  excluded: Job[]
-  people: { id: string; name: string }[]
-  me: string
-}
 
 const aboutFactor = ({ of, context }: Pick<Job, 'of' | 'context'>): string => `${of} ${context}`
 
 /** Newest visits of a salon that are learned from. Our choice: a year or two of a busy one; hands change. */
 const LEARNED_FROM = 1000
 
-export async function learnedIn(member: StaffMember): Promise<Learned> {
+export async function learningOf(member: StaffMember): Promise<Learned> {
   while (await catchUp(member));
   const [jobs, choices, people] = await Promise.all([
     database()
@@ -64,7 +55,7 @@ const ENOUGH_JOBS = 3
 
 /** What plans of somebody can be made with, as it is now. */
 export async function ownFactors(member: StaffMember): Promise<LearnedFactor[]> {
-  const { factors } = await learnedIn(member)
+  const { factors } = await learningOf(member)
   const within = (value: number) => Math.min(LIMITS.learnedFactor.max, Math.max(LIMITS.learnedFactor.min, value))
   return factors.flatMap(({ who, of, context, mean, low, high, jobs }) =>
     who === member.id && (of === 'load' || of === 'pace') && jobs.length >= ENOUGH_JOBS

@@ -1,7 +1,7 @@
 import { stringify } from 'csv-stringify/sync'
 import { and, desc, eq, gte, ilike, lt, lte, or, sql, type SQL } from 'drizzle-orm'
 import type { LoggedVisit, LogMonth, OpenLog } from '@/core/record/visit'
-import { client, database, plan, staff, visit } from '@/db'
+import { client, containing, database, plan, staff, visit } from '@/db'
 import type { StaffMember } from '../auth'
 import type { LogWishDto } from '@/dto'
 import { catchUp } from './summary'
@@ -62,7 +62,7 @@ function past(after: string | undefined): SQL[] {
 }
 
 function wanted(member: StaffMember, { words, staffId, from, to, incident }: LogWishDto): SQL {
-  const like = words?.trim() ? `%${words.trim().replace(/[\\%_]/g, '\\$&')}%` : undefined
+  const like = words?.trim() ? containing(words) : undefined
   return and(
     eq(visit.salonId, member.salonId),
     staffId ? eq(visit.staffId, staffId) : undefined,

@@ -1,6 +1,6 @@
-import { and, desc, eq, gt, isNull, lt, or, sql } from 'drizzle-orm'
+import { and, desc, eq, gt, lt, or, sql } from 'drizzle-orm'
 import type { OpenVisit, Review } from '@/core/record/visit'
-import { consultation, database, mix, picture, product, staff, stockLot, stockMove, visit, visitReview } from '@/db'
+import { consultation, database, mix, product, staff, stockLot, stockMove, visit, visitReview } from '@/db'
 import { careRecord } from '../care'
 import type { StaffMember } from '../auth'
 import { findClient } from '../clients'
@@ -12,16 +12,15 @@ import { summaryOf } from './summary'
 
 export async function openVisit(member: StaffMember, id: string): Promise<OpenVisit> {
   const found = await factsOf(member, await findVisit(member, id))
-  const { row, facts, runId, bowls } = found
-  const [client, summary, care, pictures, own, reviews, hair, lots, acknowledged, earlier, later] = await Promise.all([
+  const { row, facts, runId } = found
+  const [client, summary, care, pictures, reviews, hair, lots, acknowledged, earlier, later] = await Promise.all([
     findClient(member, row.clientId),
     summaryOf(member, found),
     careRecord(member, row.clientId),
     listPictures(member, row.clientId),
-    picturesOf(member, row),
     reviewsOf(member, id),
     hairAfter(member, row),
-    lotsOf(member, row, new Set(bowls.map((bowl) => bowl.id))),
+    lotsOf(member, row, new Set(facts.bowls.map((bowl) => bowl.id))),
     acknowledgementsOf(member, row.planId),
     neighbour(member, row, 'earlier'),
     neighbour(member, row, 'later'),
@@ -39,7 +38,7 @@ export async function openVisit(member: StaffMember, id: string): Promise<OpenVi
     runId,
     document: facts.document,
     summary,
-    bowls,
+    bowls: [...facts.bowls],
     lots,
     hair,
     checks: care.checks.filter(({ on }) => on <= row.on),
@@ -52,24 +51,16 @@ export async function openVisit(member: StaffMember, id: string): Promise<OpenVi
         textVersion,
       })),
     acknowledged,
-    // Those that were tied to it, and those of the very day.
-    pictures: pictures.filter((one) => own.has(one.id) || one.at.slice(0, 10) === row.on),
+    // Those of the very day.
+    pictures: pictures.filter(({ at }) => at.slice(0, 10) === row.on),
     reviews,
     earlier,
     later,
   }
 }
 
-async function picturesOf(member: StaffMember, { id }: VisitRow): Promise<Set<string>> {
-  const rows = await database()
-    .select({ id: picture.id })
-    .from(picture)
-    .where(and(eq(picture.salonId, member.salonId), eq(picture.visitId, id), isNull(picture.deletedAt)))
-  return new Set(rows.map((row) => row.id))
-}
-
 /** One's own review, and those that others share. */
-export async function reviewsOf(member: StaffMember, visitId: string): Promise<Review[]> {
+async function reviewsOf(member: StaffMember, visitId: string): Promise<Review[]> {
   const rows = await database()
     .select({ review: visitReview, by: staff.name })
     .from(visitReview)

@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import type { Factor, Job } from '@/core/record/learning'
+import type { Factor, Job, Learned, LearningChoice } from '@/core/record/learning'
 import { callApi, failureWords } from '../hooks/api'
 import { LINE } from '../theme'
 import { dateInWords, WORDS } from '../words'
@@ -15,14 +15,14 @@ import { LogBar } from './LogBar'
 import { FACTOR_WORDS } from './words'
 
 interface Props {
-  learned: { factors: Factor[]; excluded: Job[]; people: { id: string; name: string }[]; me: string }
+  learned: Learned
 }
 
 /** One's own figures: how much one uses, how fast one works, how hair lifts, and which jobs say so. */
 export function FiguresPage({ learned: { factors, excluded, people, me } }: Props) {
   const router = useRouter()
   const [error, setError] = useState<string>()
-  async function choose(kind: 'reset' | 'exclude' | 'include', about: string) {
+  async function choose(kind: LearningChoice, about: string) {
     setError(undefined)
     try {
       await callApi('/api/learning', 'POST', { kind, about })
@@ -88,7 +88,7 @@ interface CardProps {
   factor: Factor
   others: readonly Factor[]
   nameOf: (id: string) => string
-  onChoose: (kind: 'reset' | 'exclude', about: string) => void
+  onChoose: (kind: LearningChoice, about: string) => void
 }
 
 function FactorCard({ factor, others, nameOf, onChoose }: CardProps) {

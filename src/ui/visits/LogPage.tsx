@@ -17,6 +17,7 @@ import { callApi, failureWords } from '../hooks/api'
 import { money } from '../mix/context'
 import { useNotice } from '../notices'
 import { ListChoice, Read } from '../parts'
+import { DateField } from '../parts/DateField'
 import { LINE } from '../theme'
 import { dateInWords } from '../words'
 import { LogBar } from './LogBar'
@@ -88,22 +89,8 @@ function Filters({ log, wish, onChange }: Pick<Props, 'log' | 'wish'> & { onChan
         ]}
         onChange={(incident) => onChange({ incident })}
       />
-      <TextField
-        size="small"
-        type="date"
-        label="From"
-        value={wish.from ?? ''}
-        onChange={({ target }) => onChange({ from: target.value })}
-        slotProps={{ inputLabel: { shrink: true } }}
-      />
-      <TextField
-        size="small"
-        type="date"
-        label="To"
-        value={wish.to ?? ''}
-        onChange={({ target }) => onChange({ to: target.value })}
-        slotProps={{ inputLabel: { shrink: true } }}
-      />
+      <DateField label="From" value={wish.from ?? ''} optional onChange={(from) => onChange({ from })} />
+      <DateField label="To" value={wish.to ?? ''} optional onChange={(to) => onChange({ to })} />
       <Button type="submit" variant="outlined" color="inherit" sx={{ flex: '0 0 auto !important' }}>
         Search
       </Button>

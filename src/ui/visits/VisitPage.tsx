@@ -74,8 +74,8 @@ export function VisitPage({ visit, mayWrite, mayMix }: Props) {
                   {note && `, ${note}`}
                 </Typography>
               ))}
-              {changes.map((change) => (
-                <Typography key={change}>
+              {changes.map((change, i) => (
+                <Typography key={i}>
                   <Read>{change}</Read>
                 </Typography>
               ))}

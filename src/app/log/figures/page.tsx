@@ -1,4 +1,4 @@
-import { learnedIn } from '@/server/visits'
+import { learningOf } from '@/server/visits'
 import { Shell } from '@/ui/shell'
 import { FiguresPage } from '@/ui/visits'
 import { memberFor } from '../../signedInPage'
@@ -7,7 +7,7 @@ export const metadata = { title: 'Your figures · Falto' }
 
 export default async function Figures() {
   const member = await memberFor('/log/figures')
-  const learned = await learnedIn(member)
+  const learned = await learningOf(member)
   return (
     <Shell member={member}>
       <FiguresPage learned={learned} />

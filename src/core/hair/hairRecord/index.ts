@@ -53,4 +53,14 @@ export {
   SHORTEST_BAND_CM,
   USUAL_WASHES_PER_WEEK,
 } from './constants'
-export { cutCanvas, daysBetween, lastDyeOf, fadeBand, isCool, predictCanvas, predictHair, type Since } from './time'
+export {
+  cutCanvas,
+  dayAfter,
+  daysBetween,
+  lastDyeOf,
+  fadeBand,
+  isCool,
+  predictCanvas,
+  predictHair,
+  type Since,
+} from './time'

@@ -14,9 +14,15 @@ import {
 const COOL: readonly ToneHue[] = ['ash', 'green', 'violet', 'pearl', 'silver']
 export const isCool = (hue: ToneHue): boolean => COOL.includes(hue)
 
+const DAY_MS = 86_400_000
+
 /** Whole days from one calendar day to another; negative backwards. @param from @param to `YYYY-MM-DD` */
 export const daysBetween = (from: string, to: string): number =>
-  Math.round((Date.parse(to) - Date.parse(from)) / 86_400_000)
+  Math.round((Date.parse(to) - Date.parse(from)) / DAY_MS)
+
+/** A calendar day so many days after another; before it where that is negative. @param on `YYYY-MM-DD` */
+export const dayAfter = (on: string, days: number): string =>
+  new Date(Date.parse(on) + days * DAY_MS).toISOString().slice(0, 10)
 
 /** The dye that shows on a band: the last one put on. */
 export const lastDyeOf = ({ treatments }: Pick<Band, 'treatments'>): TreatmentKind | undefined =>

@@ -1,5 +1,5 @@
 import { newGrowthCm } from '../../hair/fibre'
-import { lighteningLetters, LIMITS, rhythmLetters, type FaltoPlan, type Goal, type Placement } from '../../model'
+import { LIMITS, placementLightens, type FaltoPlan, type Goal, type Placement } from '../../model'
 import type { Planner } from '../planner'
 import { isStitched } from '../../placement/foils'
 import { FACE_PANEL_CM, SOFT_FRAME, CLOSEST_ROWS, WIDEST_ROWS, FIT_STEPS, LIGHT_NEAR_ENOUGH } from './constants'
@@ -13,7 +13,7 @@ const placements = (plan: FaltoPlan): { role: string; placement: Placement }[] =
 /** Gives the zones at the face what is wished for there. @returns the reason, or nothing where nothing is changed */
 export function fitFaceFrame(plan: FaltoPlan, { faceFrame }: Pick<Goal, 'faceFrame'>): string | undefined {
   const atFace = placements(plan).filter(
-    ({ role, placement }) => AT_FACE.includes(role) && lightens(plan, placement) && isStitched(placement.take),
+    ({ role, placement }) => AT_FACE.includes(role) && placementLightens(plan, placement) && isStitched(placement.take),
   )
   if (faceFrame === 'none' || atFace.length === 0) return undefined
   for (const { placement } of atFace) {
@@ -40,7 +40,7 @@ export function fitAmount(
 ): string | undefined {
   const rows = placements(plan).filter(
     ({ placement }) =>
-      lightens(plan, placement) &&
+      placementLightens(plan, placement) &&
       placement.select !== 'copyWhite' &&
       placement.take.kind !== 'onScalp' &&
       placement.upToCm === undefined &&
@@ -91,16 +91,11 @@ export function fitShadow(plan: FaltoPlan, { shadowCm }: Pick<Goal, 'shadowCm'>)
 /** Lets an on-scalp retouch reach as far as the hair has grown. @returns the reason, or nothing without one */
 export function fitRegrowth(plan: FaltoPlan): string | undefined {
   const retouched = placements(plan).filter(
-    ({ placement }) => placement.take.kind === 'onScalp' && lightens(plan, placement),
+    ({ placement }) => placement.take.kind === 'onScalp' && placementLightens(plan, placement),
   )
   const { min, max } = LIMITS.bandCm
   const cm = Math.min(max, Math.max(min, newGrowthCm(plan.hair)))
   if (retouched.length === 0 || plan.hair.weeksSinceColour === 0) return undefined
   for (const { placement } of retouched) placement.take = { ...placement.take, bandCm: cm }
   return `${plan.hair.weeksSinceColour} weeks since the last colour: ${cm} cm have grown, and lightener goes on them alone.`
-}
-
-const lightens = (plan: FaltoPlan, placement: Placement): boolean => {
-  const lighteners = lighteningLetters(plan)
-  return rhythmLetters(placement).some((letter) => lighteners.has(letter))
 }

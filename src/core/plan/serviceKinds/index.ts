@@ -2,6 +2,6 @@
 export { placed, planFromDesign, type Change, type Design, type StageDesign } from './design'
 export { CannotAddError, stageFor } from './more'
 export { newPlanDocument, onShelf, STARTING_PRODUCTS, type Person } from './newPlan'
-export { proposePlan, type Proposal, type Wished } from './propose'
+export { proposePlan, wishedIn, type Proposal, type Wished } from './propose'
 export type { Service } from './parts'
 export { planFromService, SERVICES, type ServiceId } from './serviceKinds'

@@ -1,16 +1,20 @@
+import { lengthsHistory, meanLevels, meanWhite } from '../../hair/hairRecord'
 import { canvasFor, targetFor } from '../../judgement/feasibility'
 import {
   byId,
   isLightener,
   rhythmLetters,
+  type Consultation,
   type FaltoPlan,
   type Formula,
   type Goal,
   type HairState,
+  type HeadMeasures,
   type Tone,
   type ToneHue,
   type TreatmentKind,
 } from '../../model'
+import { createHead } from '../../scalp/head'
 import type { Planner } from '../planner'
 import { fitAmount, fitFaceFrame, fitRegrowth, fitShadow } from './fit'
 import type { Person } from './newPlan'
@@ -231,6 +235,18 @@ const TONES: Record<ToneHue, Tone> = {
   copper: 'warm',
   red: 'warm',
 }
+
+/** What a consultation asks for. */
+export const wishedIn = (
+  head: HeadMeasures,
+  { hair, canvas, goal }: Pick<Consultation, 'hair' | 'canvas' | 'goal'>,
+): Wished => ({
+  hair,
+  goal,
+  meanWhite: meanWhite(createHead(head), hair, canvas),
+  levels: meanLevels(canvas),
+  history: lengthsHistory(canvas),
+})
 
 /**
  * Proposes a plan from hair, wish and way of wearing it: the kind of service, then the wished level and tone, developer

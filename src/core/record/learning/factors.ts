@@ -1,3 +1,4 @@
+import { sum } from '../../numeric'
 import {
   RANGE_WIDTH,
   FALLS_OFF,
@@ -52,6 +53,19 @@ export function learnFactors(jobs: readonly Job[]): Factor[] {
 
 const isSound = ({ planned, actual }: Job): boolean =>
   Number.isFinite(planned) && Number.isFinite(actual) && planned > 0 && actual > 0
+
+/** What a colourist may decide about her own figures: begin one anew, leave a job out, take it in again. */
+export const LEARNING_CHOICES = ['reset', 'exclude', 'include'] as const
+export type LearningChoice = (typeof LEARNING_CHOICES)[number]
+
+/** What was learned of everybody in a salon, as somebody opens it. */
+export interface Learned {
+  factors: Factor[]
+  /** Her jobs that are left out, so that they can be taken in again. */
+  excluded: Job[]
+  people: { id: string; name: string }[]
+  me: string
+}
 
 /** A colourist's jobs with what is thought of them. */
 interface Own {
@@ -124,8 +138,6 @@ function spreadOf(people: readonly Own[], start: number): number {
   const count = sum(people.flatMap(({ weights }) => weights))
   return Math.sqrt((SPREAD_JOBS * start * start + squares) / (SPREAD_JOBS + Math.max(0, count - people.length)))
 }
-
-const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0)
 
 function groupedBy<T>(all: readonly T[], keyOf: (one: T) => string): Map<string, T[]> {
   const groups = new Map<string, T[]>()

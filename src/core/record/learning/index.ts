@@ -3,4 +3,4 @@
  * ratios without a unit; ranges hold the true one in 80 of 100 cases.
  */
 export { SPREADS, type FactorName, type Spreads } from './constants'
-export { learnFactors, type Factor, type Job } from './factors'
+export { LEARNING_CHOICES, learnFactors, type Factor, type Job, type Learned, type LearningChoice } from './factors'

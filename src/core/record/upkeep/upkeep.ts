@@ -1,4 +1,13 @@
-import { activeVariant, byId, isLightener, type FaltoPlan, type Placement, type ProductKind } from '../../model'
+import { dayAfter } from '../../hair/hairRecord'
+import {
+  activeVariant,
+  byId,
+  isLightener,
+  rhythmLetters,
+  type FaltoPlan,
+  type Placement,
+  type ProductKind,
+} from '../../model'
 import { takenShare } from '../../placement/foils'
 import {
   AT_ROOT_CM,
@@ -51,15 +60,8 @@ const isSolidRoot = ({ take, startCm }: Placement): boolean =>
   take.kind === 'onScalp' || (startCm < AT_ROOT_CM && takenShare(take) >= SOLID_SHARE)
 
 function kindsUsed(document: FaltoPlan): Set<ProductKind> {
-  const letters = new Set(
-    activeVariant(document).stages.flatMap(({ zones }) =>
-      zones.flatMap(({ placement }) =>
-        placement.sequence.flatMap((entry) =>
-          typeof entry === 'string' ? [entry] : entry.stretches.map(({ formulaId }) => formulaId),
-        ),
-      ),
-    ),
-  )
+  const zones = activeVariant(document).stages.flatMap((stage) => stage.zones)
+  const letters = new Set(zones.flatMap(({ placement }) => rhythmLetters(placement)))
   const used = document.formulas.filter(({ id }) => letters.has(id))
   return new Set(used.map(({ productId }) => byId(document.products, productId).kind))
 }
@@ -84,10 +86,8 @@ function homeCare(document: FaltoPlan): string[] {
 
 const KEEP_OFF_HEAT = 'Keep irons and dryers moderate, and use something that protects from heat.'
 
-const DAY_MS = 86_400_000
-const dayAfter = (on: string, weeks: number): string =>
-  new Date(Date.parse(on) + 7 * weeks * DAY_MS).toISOString().slice(0, 10)
+const DAYS_A_WEEK = 7
 const weeksAfter = (on: string, { from, to }: { from: number; to: number }): Days => ({
-  from: dayAfter(on, from),
-  to: dayAfter(on, to),
+  from: dayAfter(on, DAYS_A_WEEK * from),
+  to: dayAfter(on, DAYS_A_WEEK * to),
 })

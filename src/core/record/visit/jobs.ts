@@ -1,3 +1,4 @@
+import { sum } from '../../numeric'
 import { activeVariant, byId, learnedIn, type FaltoPlan, type ProductKind, type TakeKind } from '../../model'
 import type { ComputedStages } from '../../placement/quantity'
 import { zoneOfStep, type LevelToConfirm } from '../../time/run'
@@ -103,8 +104,6 @@ function liftJobs(
     ...rise,
   }))
 }
-
-const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0)
 
 /** What the plan had learned already. */
 const loadOf = ({ learned }: FaltoPlan, kind: ProductKind): number =>

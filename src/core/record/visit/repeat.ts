@@ -1,10 +1,10 @@
 import { regrowthCm } from '../../hair/fibre'
 import {
   activeVariant,
-  byId,
   CONSTANTS_VERSION,
-  isLightener,
+  COUNTS,
   LIMITS,
+  placementLightens,
   type FaltoPlan,
   type HairMap,
   type HairState,
@@ -34,7 +34,7 @@ interface Today {
 export function repeatVisit(document: FaltoPlan, { head, hair, hairMap }: Today, weeks: number): Repeat {
   const grownCm = roundToTenth(regrowthCm(weeks, hair.growthCmPerMonth))
   const variant = activeVariant(document)
-  const changes: string[] = [`As on the last visit, on the hair of today.`]
+  const changes: string[] = ['As on the last visit, on the hair of today.']
   const isGrown = grownCm >= Math.max(LIMITS.upToCm.min, LIMITS.bandCm.min)
   const retouched = (placement: Placement): Placement =>
     placement.take.kind === 'onScalp'
@@ -56,7 +56,7 @@ export function repeatVisit(document: FaltoPlan, { head, hair, hairMap }: Today,
     plan: {
       ...kept,
       constantsVersion: CONSTANTS_VERSION,
-      name: `${document.name}, again`.slice(0, LONGEST_NAME),
+      name: `${document.name}, again`.slice(0, COUNTS.nameLength),
       head,
       hair,
       ...(hairMap && { hairMap }),
@@ -68,14 +68,6 @@ export function repeatVisit(document: FaltoPlan, { head, hair, hairMap }: Today,
   }
 }
 
-/** Letters of a plan's name. */
-const LONGEST_NAME = 120
-
 /** Whether a zone is treated again only where hair has grown: it lightens, or it colours the root. */
-const goesOnGrowth = ({ formulas, products }: FaltoPlan, { take, sequence }: Placement): boolean => {
-  if (take.kind === 'onScalp') return true
-  const letters = sequence.flatMap((entry) =>
-    typeof entry === 'string' ? [entry] : entry.stretches.map(({ formulaId }) => formulaId),
-  )
-  return formulas.some(({ id, productId }) => letters.includes(id) && isLightener(byId(products, productId).kind))
-}
+const goesOnGrowth = (plan: FaltoPlan, placement: Placement): boolean =>
+  placement.take.kind === 'onScalp' || placementLightens(plan, placement)

@@ -1,3 +1,4 @@
+import { sum } from '../../numeric'
 import {
   activeVariant,
   byId,
@@ -145,8 +146,6 @@ function formulaUses({ document, bowls }: VisitFacts, mixes: readonly FormulaMix
       }
     })
 }
-
-const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0)
 
 const isFresh = ({ kind }: { kind: string }): boolean => kind === 'reapplied'
 
