@@ -29,7 +29,10 @@ import { useNotice } from '../notices'
 
 const loadTotalPanel = () => import('./TotalPanel').then((module) => module.TotalPanel)
 const TotalPanel = dynamic(loadTotalPanel)
-const HeadView = dynamic(() => import('./HeadView'), { ssr: false, loading: () => <Waits>Shaping the head…</Waits> })
+const HeadView = dynamic(() => import('./head/HeadView'), {
+  ssr: false,
+  loading: () => <Waits>Shaping the head…</Waits>,
+})
 const LayoutDialog = dynamic(() => import('./dialogs/LayoutDialog').then((module) => module.LayoutDialog))
 const HeadHairDialog = dynamic(() => import('./dialogs/HeadHairDialog').then((module) => module.HeadHairDialog))
 const FormulasDialog = dynamic(() => import('./dialogs/FormulasDialog').then((module) => module.FormulasDialog))

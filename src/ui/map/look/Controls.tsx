@@ -17,8 +17,13 @@ interface Props {
   onChange: (changes: Partial<LookSettings>) => void
 }
 
+interface ViewProps {
+  settings: Pick<LookSettings, 'view' | 'mirrored'>
+  onChange: (changes: Pick<LookSettings, 'view' | 'mirrored'>) => void
+}
+
 /** From where she is looked at, by one press. */
-export function ViewButtons({ settings, onChange }: Props) {
+export function ViewButtons({ settings, onChange }: ViewProps) {
   return (
     <Box role="group" aria-label="From where" sx={{ display: 'flex', flexWrap: 'wrap' }}>
       {VIEW_NAMES.map((name) => (
