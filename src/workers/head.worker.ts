@@ -18,6 +18,7 @@ import {
   WebGLRenderer,
 } from 'three'
 import type { View } from '@/core/appearance/picture'
+import { between } from '@/core/numeric'
 import type { HeadModel, Triangles } from '@/core/plan/sheets'
 
 /** What the head shows, and how. */
@@ -52,8 +53,11 @@ interface Part {
   pieceId?: string
 }
 
-/** Distance of the camera, cm, its field of view, °, and how far the bust is lifted into its middle, cm. Our choice. */
-const CAMERA = { away: 58, fieldOfView: 34, lift: 3 } as const
+/**
+ * Distance of the camera, cm, and its field of view, °; how far the bust is lifted so that all of it is in the middle,
+ * and which height of the head comes to the middle when one is near, cm. Our choice.
+ */
+const CAMERA = { away: 58, fieldOfView: 34, lift: 3, crown: 8 } as const
 /** Greys of skin and lines, for either scheme. Our choice. */
 const GREY = {
   skin: '#dcdcdc',
@@ -78,7 +82,7 @@ function setScene() {
   const sun = new DirectionalLight('white', 1.9)
   sun.position.set(-9, 16, 18)
   scene.add(new AmbientLight('white', 0.9), sun, tilted.add(turned.add(bust)))
-  turned.position.y = CAMERA.lift
+  camera.position.z = CAMERA.away
   bust.rotation.x = -Math.PI / 2
   bust.scale.x = -1
 }
@@ -110,7 +114,8 @@ const api = {
     renderer.setPixelRatio(shown.sharpness)
     renderer.setSize(width, height, false)
     camera.aspect = width / height
-    camera.position.z = CAMERA.away / near
+    camera.zoom = near
+    turned.position.y = between(CAMERA.lift, -CAMERA.crown, 1 - 1 / near)
     camera.updateProjectionMatrix()
     tilted.rotation.x = view.tilt
     turned.rotation.y = Math.PI - view.turn

@@ -131,13 +131,21 @@ it('turns by hand and keys, stands beside another, and is shown to the client wi
   await press(page, 'Close')
 })
 
-it('shows the head with its zones and foils, turned and walked by keys', async () => {
+it('shows the head with its zones and foils, turned and walked by keys, and a foil pressed there is chosen on the map', async () => {
   const { page } = await looking('Head', 'fullBabylights')
   await tab(page, 'Head')
-  await page.waitForSelector('canvas')
-  await page.locator('[aria-label^="The head: arrow keys"]').click()
+  await page.waitForSelector('[data-state="shown"]')
+  await page.locator('[aria-label^="The head: arrow keys"]').click({ offset: { x: 5, y: 60 } })
   await page.keyboard.press('ArrowRight')
   await page.keyboard.press('Enter')
   await page.waitForFunction(() => !document.body.textContent?.includes('Press a foil to choose it'))
   await clean(page)
+  await page.locator('[aria-label="From where"] ::-p-text(Top)').click()
+  await page.waitForSelector('[aria-label="From where"] [aria-pressed="true"] ::-p-text(Top)')
+  // Babylights lie so close that somewhere along a line over the crown one is met.
+  const box = (await (await page.$('[data-state="shown"]'))!.boundingBox())!
+  for (let step = 0; step < 12; step++)
+    await page.mouse.click(box.x + 0.47 * box.width, box.y + (0.4 + 0.005 * step) * box.height)
+  await tab(page, 'Map')
+  await page.waitForSelector('path[data-chosen-piece]')
 })
