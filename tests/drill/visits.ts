@@ -152,10 +152,12 @@ function eventsOf({ steps }: RunScript, number: number): RunEvent[] {
 }
 
 /** Without ids and times, which two runs never share. */
-const comparable = (told: unknown): string =>
-  JSON.stringify(told, (key, value: unknown) => (key === 'at' ? undefined : value))
-    .replaceAll(/[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}/g, 'id')
-    .replaceAll(/\d{4}-\d\d-\d\dT[\d:.]+Z/g, 'time')
+const comparable = (told: unknown): unknown =>
+  JSON.parse(
+    JSON.stringify(told, (key, value: unknown) => (key === 'at' ? undefined : value))
+      .replaceAll(/[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}/g, 'id')
+      .replaceAll(/\d{4}-\d\d-\d\dT[\d:.]+Z/g, 'time'),
+  )
 
 const today = new Date().toISOString().slice(0, 10)
 await start()
@@ -174,7 +176,7 @@ for (const [i, { id, name }] of plans.entries()) visits.push(await visit(device,
 isOver = true
 await haunting
 
-const pages: string[] = []
+const pages: unknown[] = []
 for (const id of visits) pages.push(comparable(await expected(device, 'GET', `/api/visits/${id}/export`)))
 const learned = comparable((await expected(device, 'GET', '/api/learning'))['factors'])
 writeFileSync(file!, JSON.stringify({ pages, learned }, null, 1))

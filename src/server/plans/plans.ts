@@ -1,4 +1,4 @@
-import { and, desc, eq, max } from 'drizzle-orm'
+import { and, asc, desc, eq, max } from 'drizzle-orm'
 import { v7 as newId } from 'uuid'
 import type { Acknowledgement, FaltoPlan, OpenPlan } from '@/core/model'
 import {
@@ -59,7 +59,7 @@ export async function acknowledgementsOf(
       and(eq(staff.salonId, cautionAcknowledgement.salonId), eq(staff.id, cautionAcknowledgement.staffId)),
     )
     .where(and(eq(cautionAcknowledgement.salonId, member.salonId), eq(cautionAcknowledgement.planId, planId)))
-    .orderBy(desc(cautionAcknowledgement.at))
+    .orderBy(desc(cautionAcknowledgement.at), asc(cautionAcknowledgement.cautionId))
   return rows.map((row) => ({ ...row, at: row.at.toISOString() }))
 }
 

@@ -50,7 +50,7 @@ export async function openVisit(member: StaffMember, id: string): Promise<OpenVi
         by: signedBefore,
         textVersion,
       })),
-    acknowledged,
+    acknowledged: acknowledged.filter(({ at }) => at.slice(0, 10) <= row.on),
     // Those of the very day.
     pictures: pictures.filter(({ at }) => at.slice(0, 10) === row.on),
     reviews,
