@@ -1,8 +1,20 @@
 import 'reflect-metadata'
 import { IsUUID } from 'class-validator'
-import { COUNTS, INCIDENTS, LIMITS, TONES, type Tone } from '@/core/model'
+import {
+  COUNTS,
+  INCIDENTS,
+  LIMITS,
+  PICTURE_MOMENTS,
+  PICTURE_SIDES,
+  TONES,
+  type Limit,
+  type PictureOf,
+  type Tone,
+} from '@/core/model'
+import { SERVICES } from '@/core/plan/serviceKinds'
+import { MESSAGE_KINDS, MESSAGE_LETTERS, type MessageKind } from '@/core/record/upkeep'
 import { LEARNING_CHOICES, type LearningChoice } from '@/core/record/learning'
-import { Day, InRange, MayBeAbsent, OneOf, Text, YesOrNo } from './decorators'
+import { Day, Id, InRange, ListOf, MayBeAbsent, Name, OneOf, Text, YesOrNo } from './decorators'
 
 /** Letters of an answer in a review. Our choice: a good page. */
 export const REVIEW_LETTERS = 2000
@@ -38,6 +50,55 @@ export class ReviewDto {
 export class LearningChoiceDto {
   @OneOf(LEARNING_CHOICES) kind!: LearningChoice
   @Text(ABOUT_LETTERS) about!: string
+}
+
+/** The visit that a picture belongs to. */
+export class PictureOfDto implements PictureOf {
+  @IsUUID('all', { message: 'must be a UUID' }) visitId!: string
+  @OneOf(PICTURE_MOMENTS) moment!: PictureOf['moment']
+  @OneOf(PICTURE_SIDES) side!: PictureOf['side']
+}
+
+export class MessageDto {
+  @IsUUID('all', { message: 'must be a UUID' }) id!: string
+  @IsUUID('all', { message: 'must be a UUID' }) clientId!: string
+  @OneOf(MESSAGE_KINDS) kind!: MessageKind
+  @Text(MESSAGE_LETTERS) text!: string
+}
+
+export class MessageStateDto {
+  @YesOrNo() sent!: boolean
+}
+
+export class MessageTemplateDto {
+  @OneOf(MESSAGE_KINDS) kind!: MessageKind
+  @Text(MESSAGE_LETTERS) text!: string
+}
+
+/** A formula as it was mixed at a visit without Falto. */
+export class ToldFormulaDto {
+  @Id() productId!: string
+  @InRange(LIMITS.developerVol) developerVol!: number
+  @InRange(LIMITS.targetLevel) level!: number
+  @OneOf(TONES) tone!: Tone
+  @MayBeAbsent() @InRange(LIMITS.stockG) grams?: number
+  @MayBeAbsent() @InRange(LIMITS.stockG) left?: number
+}
+
+/** Longest visit, min. */
+export const VISIT_MINUTES: Limit = { min: 1, max: 1440, unit: 'min' }
+/** More than any visit mixes. */
+const MOST_TOLD = 8
+
+/** A visit that was done without Falto, as it is told afterwards. */
+export class ToldVisitDto {
+  @Day() on!: string
+  @OneOf(SERVICES.map(({ id }) => id)) service!: string
+  @Name() name!: string
+  @MayBeAbsent() @InRange(VISIT_MINUTES) minutes?: number
+  @ListOf(() => ToldFormulaDto, 0, MOST_TOLD) formulas!: ToldFormulaDto[]
+  /** What to do otherwise next time. */
+  @Text(REVIEW_LETTERS) change!: string
 }
 
 export class LeftInBowlDto {

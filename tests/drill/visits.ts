@@ -18,7 +18,7 @@ const VISITS = Number(process.env['FALTO_DRILL_VISITS'] ?? 100)
 const CLIENTS = 20
 const SERVICES = ['hairlineAndPart', 'boldSlices', 'fullBabylights', 'shadowAndMelt'] as const
 /** Between a start of the server and its next kill, ms. */
-const LIVES = { least: 700, most: 9000 } as const
+const LIVES = { least: 700, most: 20_000 } as const
 /** One that waits longer has lost its server, ms. */
 const PATIENCE = 20_000
 

@@ -168,7 +168,20 @@ export interface OpenCare extends CareRecord {
   hair: HairState
 }
 
+/** When a picture of a visit was taken, and from where. */
+export const PICTURE_MOMENTS = ['before', 'after'] as const
+export const PICTURE_SIDES = ['front', 'left', 'right', 'back', 'top'] as const
+
+/** The visit that a picture belongs to. */
+export interface PictureOf {
+  visitId: string
+  moment: (typeof PICTURE_MOMENTS)[number]
+  side: (typeof PICTURE_SIDES)[number]
+}
+
 export interface PictureSummary {
+  /** Null where it belongs to no visit. */
+  of: PictureOf | null
   id: string
   name: string
   widthPx: number

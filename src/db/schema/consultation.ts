@@ -22,9 +22,11 @@ import {
   type Correction,
   type Goal,
   type HairState,
+  type PictureOf,
 } from '../../core/model'
+import { MESSAGE_KINDS } from '../../core/record/upkeep'
 import { LEARNING_CHOICES } from '../../core/record/learning'
-import type { VisitFigures, VisitSummary } from '../../core/record/visit'
+import type { ToldVisit, VisitFigures, VisitSummary } from '../../core/record/visit'
 import { plan, planVersion } from './plan'
 import { client, staff } from './salon'
 
@@ -42,10 +44,17 @@ export const visit = pgTable(
     planVersion: integer('plan_version').notNull(),
     on: date('on').notNull(),
     staffId: uuid('staff_id').notNull(),
+    /** What was told of it afterwards; null where its own logs say it. */
+    told: jsonb('told').$type<ToldVisit>(),
+    /** Taken back: it counts no more, and stays readable. */
+    withdrawnAt: moment('withdrawn_at'),
+    withdrawnBy: uuid('withdrawn_by'),
     /** What it came to, worked out from its logs; null until it is, and again when those have changed. */
     summary: jsonb('summary').$type<VisitSummary>(),
     /** Of that, what sums and charts read. */
     figures: jsonb('figures').$type<VisitFigures>(),
+    /** How often what it follows from has changed, so that what was worked out before is not kept after. */
+    changes: integer('changes').notNull().default(0),
     createdAt: moment('created_at').notNull().defaultNow(),
   },
   (table) => [
@@ -102,6 +111,44 @@ export const learningChoice = pgTable(
   },
   (table) => [
     primaryKey({ columns: [table.salonId, table.staffId, table.id] }),
+    foreignKey({ columns: [table.salonId, table.staffId], foreignColumns: [staff.salonId, staff.id] }),
+  ],
+)
+
+/** What is written to clients: a stand-in for sending, nothing leaves the machine. */
+export const message = pgTable(
+  'message',
+  {
+    salonId: uuid('salon_id').notNull(),
+    id: uuid('id').notNull(),
+    clientId: uuid('client_id').notNull(),
+    kind: text('kind', { enum: MESSAGE_KINDS }).notNull(),
+    text: text('text').notNull(),
+    staffId: uuid('staff_id').notNull(),
+    at: moment('at').notNull().defaultNow(),
+    /** When somebody said that it went out, by whatever way. */
+    sentAt: moment('sent_at'),
+  },
+  (table) => [
+    primaryKey({ columns: [table.salonId, table.id] }),
+    index('message_client').on(table.salonId, table.clientId, table.at),
+    foreignKey({ columns: [table.salonId, table.clientId], foreignColumns: [client.salonId, client.id] }),
+    foreignKey({ columns: [table.salonId, table.staffId], foreignColumns: [staff.salonId, staff.id] }),
+  ],
+)
+
+/** A salon's own words for a kind of message. */
+export const messageTemplate = pgTable(
+  'message_template',
+  {
+    salonId: uuid('salon_id').notNull(),
+    kind: text('kind', { enum: MESSAGE_KINDS }).notNull(),
+    text: text('text').notNull(),
+    staffId: uuid('staff_id').notNull(),
+    at: moment('at').notNull().defaultNow(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.salonId, table.kind] }),
     foreignKey({ columns: [table.salonId, table.staffId], foreignColumns: [staff.salonId, staff.id] }),
   ],
 )
@@ -193,6 +240,8 @@ export const picture = pgTable(
     bytes: integer('bytes').notNull(),
     /** Of the bytes as kept, hex. */
     sha256: text('sha256').notNull(),
+    /** The visit that it belongs to, if any. */
+    of: jsonb('of').$type<PictureOf>(),
     /** Of the bytes as they came, so that the same file sent twice is known. */
     sourceSha256: text('source_sha256').notNull(),
     staffId: uuid('staff_id').notNull(),

@@ -62,7 +62,7 @@ export const stockLot = pgTable(
   ],
 )
 
-export const STOCK_REASONS = ['received', 'mixed', 'counted'] as const
+export const STOCK_REASONS = ['received', 'mixed', 'counted', 'returned'] as const
 
 /** Every change of stock. Only ever added to. Without a lot: used beyond what the shelf was thought to hold. */
 export const stockMove = pgTable(

@@ -85,7 +85,7 @@ export async function visitsOf(member: StaffMember, clientId: string): Promise<C
     .from(visit)
     .innerJoin(plan, and(eq(plan.salonId, visit.salonId), eq(plan.id, visit.planId)))
     .innerJoin(staff, and(eq(staff.salonId, visit.salonId), eq(staff.id, visit.staffId)))
-    .where(and(eq(visit.salonId, member.salonId), eq(visit.clientId, clientId)))
+    .where(and(eq(visit.salonId, member.salonId), eq(visit.clientId, clientId), isNull(visit.withdrawnAt)))
     .orderBy(desc(visit.on), desc(visit.createdAt))
 }
 

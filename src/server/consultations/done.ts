@@ -2,6 +2,7 @@ import { v7 as newId } from 'uuid'
 import { daysBetween, NOT_YET_COME, predictCanvas, startingCanvas } from '@/core/hair/hairRecord'
 import { createHead } from '@/core/scalp/head'
 import { startingGoal } from '@/core/judgement/feasibility'
+import type { ToldVisit } from '@/core/record/visit'
 import type { FoldOptions } from '@/core/time/fold'
 import { consultation, inTransaction, visit, type plan, type Transaction } from '@/db'
 import { requirePermission, type StaffMember } from '../auth'
@@ -21,6 +22,8 @@ export interface CarriedOut {
   on: string
   /** What came of it otherwise than meant. */
   came?: FoldOptions['came']
+  /** Told afterwards; then it may lie before the newest record, which knows the hair better and stays. */
+  told?: ToldVisit
 }
 
 /**
@@ -40,14 +43,15 @@ export async function markDone(member: StaffMember, planId: string, { on }: Done
 export async function recordDone(
   tx: Transaction,
   member: StaffMember,
-  { plan, clientId, on, came }: CarriedOut,
+  { plan, clientId, on, came, told }: CarriedOut,
 ): Promise<string> {
   if (daysBetween(latestToday(), on) > 0) throw invalidAt('on', NOT_YET_COME)
   const owner = await findClient(member, clientId, tx)
   const visitId = newId()
   await lockClient(tx, member, owner.id)
   const [newest] = await newestConsultations(tx, member, owner.id, 1)
-  if (newest && daysBetween(newest.recordedOn, on) < 0)
+  const isOlder = newest !== undefined && daysBetween(newest.recordedOn, on) < 0
+  if (isOlder && !told)
     throw invalidAt('on', `The newest record is of ${newest.recordedOn}. Use that day or a later one.`)
   const planVersion = await addVersion(tx, member, plan, `Done on ${on}`)
   await tx.insert(visit).values({
@@ -58,7 +62,9 @@ export async function recordDone(
     planVersion,
     on,
     staffId: member.id,
+    told,
   })
+  if (isOlder) return visitId
   const hair = { ...(newest?.hair ?? owner.hair), weeksSinceColour: 0 }
   const today = newest
     ? predictCanvas(newest.canvas, newest.hair, { on })

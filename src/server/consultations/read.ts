@@ -1,4 +1,4 @@
-import { and, desc, eq, inArray } from 'drizzle-orm'
+import { and, desc, eq, isNull, inArray } from 'drizzle-orm'
 import type { Canvas, Consultation, DoneVisit, OpenConsultation } from '@/core/model'
 import { consultation, database, planVersion, staff, visit, type Database, type Transaction } from '@/db'
 import type { StaffMember } from '../auth'
@@ -70,7 +70,7 @@ export async function lastVisitOf(member: StaffMember, clientId: string): Promis
         eq(planVersion.number, visit.planVersion),
       ),
     )
-    .where(and(eq(visit.salonId, member.salonId), eq(visit.clientId, clientId)))
+    .where(and(eq(visit.salonId, member.salonId), eq(visit.clientId, clientId), isNull(visit.withdrawnAt)))
     .orderBy(desc(visit.on), desc(visit.createdAt))
     .limit(1)
   return found ?? null

@@ -29,5 +29,6 @@ export function pdfOfAfterCare({ salon, client, visit, upkeep }: AfterCare): Pro
   return done
 }
 
-const inWords = (day: string): string =>
+/** A day as it is read on paper. */
+export const inWords = (day: string): string =>
   new Date(day).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' })

@@ -1,4 +1,4 @@
-import { createEvents, type DateTime, type EventAttributes } from 'ics'
+import { createEvents, type EventAttributes } from 'ics'
 import { activeVariant, type FaltoPlan } from '@/core/model'
 import type { Planner } from '@/core/plan/planner'
 import { ALONE, clockFor } from '@/core/time/schedule'
@@ -20,7 +20,7 @@ export function calendarOf(planner: Planner, { planId, plan, client, on, at }: B
   const computed = planner.computePlan(plan)
   const minutes = Math.ceil(clockFor(plan, computed, { crew: ALONE }).finish.expected / 5) * 5
   const { foilCount, look } = computed
-  const [year, month, day] = on.split('-').map(Number) as [number, number, number]
+  const [year, month, day] = dayNumbers(on)
   const [hour, minute] = at.split(':').map(Number) as [number, number]
   const common = { productId: 'falto', calName: 'Falto', startInputType: 'local', startOutputType: 'local' } as const
   const events: EventAttributes[] = [
@@ -37,7 +37,7 @@ export function calendarOf(planner: Planner, { planId, plan, client, on, at }: B
     },
   ]
   if (look.upkeepWeeks) {
-    const start = laterBy([year, month, day], 7 * look.upkeepWeeks.high)
+    const start = dayNumbers(on, 7 * look.upkeepWeeks.high)
     events.push({
       ...common,
       uid: `${planId}-next@falto`,
@@ -53,7 +53,9 @@ export function calendarOf(planner: Planner, { planId, plan, client, on, at }: B
   return value
 }
 
-function laterBy([year, month, day]: [number, number, number], days: number): DateTime {
-  const date = new Date(Date.UTC(year, month - 1, day + days))
+/** A day, or one so many days later, as calendars are given it. */
+export const dayNumbers = (on: string, later = 0): [number, number, number] => {
+  const date = new Date(`${on}T00:00:00Z`)
+  date.setUTCDate(date.getUTCDate() + later)
   return [date.getUTCFullYear(), date.getUTCMonth() + 1, date.getUTCDate()]
 }

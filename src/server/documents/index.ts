@@ -9,6 +9,8 @@ import { pdfOfSheet } from './pdf'
 
 export { pdfOfAfterCare } from './afterCare'
 export { calendarOf, type BookedVisit } from './calendar'
+export { calendarOfDue } from './dueCalendar'
+export { pdfOfVisit } from './visit'
 
 /**
  * Plans on paper and in tables: the head sheet as SVG and PDF, the list of foils as CSV, mixing cards as PDF, visits as

@@ -1,11 +1,11 @@
 import { and, desc, eq, isNull } from 'drizzle-orm'
 import { createHash } from 'node:crypto'
 import { v7 as newId } from 'uuid'
-import { COUNTS, type PictureSummary } from '@/core/model'
-import { database, inTransaction, picture, pictureBytes, staff, type PICTURE_SIZES } from '@/db'
+import { COUNTS, type PictureOf, type PictureSummary } from '@/core/model'
+import { database, inTransaction, picture, pictureBytes, staff, visit, type PICTURE_SIZES } from '@/db'
 import { requirePermission, type StaffMember } from '../auth'
 import { findClient } from '../clients'
-import { notFound } from '../errors'
+import { invalidAt, notFound } from '../errors'
 import { isUuid } from '../http'
 import { cleaned } from './clean'
 
@@ -19,6 +19,7 @@ const here = (member: StaffMember, clientId: string) =>
 const summary = {
   id: picture.id,
   name: picture.name,
+  of: picture.of,
   widthPx: picture.widthPx,
   heightPx: picture.heightPx,
   bytes: picture.bytes,
@@ -52,9 +53,11 @@ export async function takePicture(
   clientId: string,
   name: string,
   upload: Buffer,
+  of?: PictureOf,
 ): Promise<PictureSummary> {
   requirePermission(member, 'write')
   await findClient(member, clientId)
+  if (of) await requireVisit(member, clientId, of)
   const sourceSha256 = sha256(upload)
   const [known] = await database()
     .select({ id: picture.id, deletedAt: picture.deletedAt })
@@ -62,6 +65,11 @@ export async function takePicture(
     .where(and(here(member, clientId), eq(picture.sourceSha256, sourceSha256)))
     .limit(1)
   if (known) {
+    if (of)
+      await database()
+        .update(picture)
+        .set({ of })
+        .where(and(here(member, clientId), eq(picture.id, known.id)))
     if (known.deletedAt) await setPictureRemoved(member, clientId, known.id, 'present')
     return (await summaries(member, clientId, known.id))[0]!
   }
@@ -79,6 +87,7 @@ export async function takePicture(
       bytes: full.data.byteLength,
       sha256: sha256(full.data),
       sourceSha256,
+      of,
       staffId: member.id,
     })
     await tx.insert(pictureBytes).values([
@@ -87,6 +96,16 @@ export async function takePicture(
     ])
   })
   return (await summaries(member, clientId, id))[0]!
+}
+
+/** @throws AppError 422 where the visit is not one of this client */
+async function requireVisit(member: StaffMember, clientId: string, { visitId }: PictureOf): Promise<void> {
+  const [found] = await database()
+    .select({ id: visit.id })
+    .from(visit)
+    .where(and(eq(visit.salonId, member.salonId), eq(visit.clientId, clientId), eq(visit.id, visitId)))
+  if (!found)
+    throw invalidAt('visitId', 'This client has no such visit. Open the visit again and add the picture there.')
 }
 
 export async function readPicture(

@@ -5,6 +5,7 @@ export {
   acknowledgementsOf,
   addVersion,
   insertPlan,
+  insertPlanIn,
   duplicatePlan,
   importPlan,
   keepVersion,

@@ -91,13 +91,22 @@ export async function insertPlan(
   document: FaltoPlan,
   label: string,
 ): Promise<{ id: string }> {
+  return inTransaction((tx) => insertPlanIn(tx, member, clientId, document, label))
+}
+
+/** As {@link insertPlan}, within a transaction. */
+export async function insertPlanIn(
+  tx: Transaction,
+  member: StaffMember,
+  clientId: string,
+  document: FaltoPlan,
+  label: string,
+): Promise<{ id: string }> {
   const id = newId()
-  await inTransaction(async (tx) => {
-    await tx.insert(plan).values({ salonId: member.salonId, id, clientId, name: document.name, document })
-    await tx
-      .insert(planVersion)
-      .values({ salonId: member.salonId, planId: id, number: 1, label, document, staffId: member.id })
-  })
+  await tx.insert(plan).values({ salonId: member.salonId, id, clientId, name: document.name, document })
+  await tx
+    .insert(planVersion)
+    .values({ salonId: member.salonId, planId: id, number: 1, label, document, staffId: member.id })
   return { id }
 }
 

@@ -1,4 +1,4 @@
-import { and, asc, eq, gt, isNull, sql } from 'drizzle-orm'
+import { and, asc, eq, gt, inArray, isNull, sql } from 'drizzle-orm'
 import { LRUCache } from 'lru-cache'
 import { v7 as newId } from 'uuid'
 import { dayAfter } from '@/core/hair/hairRecord'
@@ -197,5 +197,44 @@ export async function takeOffShelf(
       wanted -= taken
     }
     if (wanted > 0) await move(null, wanted)
+  }
+}
+
+/**
+ * Puts back what bowls took off the shelf, into the lots that it came from, or takes it again. Lots are locked in one
+ * order, so that two of these cannot wait for each other.
+ */
+export async function returnToShelf(
+  tx: Transaction,
+  member: StaffMember,
+  mixIds: readonly string[],
+  how: 'back' | 'again',
+): Promise<void> {
+  if (mixIds.length === 0) return
+  const taken = await tx
+    .select({
+      mixId: stockMove.mixId,
+      productId: stockMove.productId,
+      lotId: stockMove.lotId,
+      tenths: sql<number>`sum(${stockMove.tenths})::int`,
+    })
+    .from(stockMove)
+    .where(
+      and(eq(stockMove.salonId, member.salonId), inArray(stockMove.mixId, [...mixIds]), eq(stockMove.reason, 'mixed')),
+    )
+    .groupBy(stockMove.mixId, stockMove.productId, stockMove.lotId)
+    .orderBy(stockMove.productId, stockMove.lotId)
+  for (const { mixId, productId, lotId, tenths } of taken) {
+    const back = how === 'back' ? -tenths : tenths
+    if (lotId)
+      await tx
+        .update(stockLot)
+        .set({ tenths: sql`${stockLot.tenths} + ${back}` })
+        .where(and(eq(stockLot.salonId, member.salonId), eq(stockLot.id, lotId)))
+    await tx.insert(stockMove).values({
+      ...{ salonId: member.salonId, id: newId(), productId, lotId, mixId, staffId: member.id },
+      tenths: back,
+      reason: 'returned',
+    })
   }
 }

@@ -1,6 +1,6 @@
 import { and, asc, eq, isNull, sql } from 'drizzle-orm'
 import type { DueClient } from '@/core/record/visit'
-import { client, database, plan, visit } from '@/db'
+import { careCheck, client, database, message, plan, visit } from '@/db'
 import type { StaffMember } from '../auth'
 import { today } from '../days'
 import { catchUp } from './summary'
@@ -21,12 +21,19 @@ export async function dueIn(member: StaffMember): Promise<{ today: string; due: 
       figures: visit.figures,
     })
     .from(visit)
-    .where(eq(visit.salonId, member.salonId))
+    .where(and(eq(visit.salonId, member.salonId), isNull(visit.withdrawnAt)))
     .orderBy(visit.clientId, sql`${visit.on} desc`, sql`${visit.createdAt} desc`)
     .as('newest')
   const booked = sql<string | null>`(
     select min(booking."on")::text from booking join plan as own on own.salon_id = booking.salon_id and own.id = booking.plan_id
     where booking.salon_id = ${member.salonId} and own.client_id = ${client.id} and booking."on" >= ${on})`
+  const allergyTest = sql<string | null>`(
+    select max(${careCheck.on})::text from ${careCheck}
+    where ${careCheck.salonId} = ${member.salonId} and ${careCheck.clientId} = ${client.id}
+      and ${careCheck.kind} = 'allergyAlert' and ${careCheck.result} = 'clear')`
+  const writtenAt = sql<string | null>`(
+    select max(${message.at})::date::text from ${message}
+    where ${message.salonId} = ${member.salonId} and ${message.clientId} = ${client.id})`
   const rows = await database()
     .select({
       clientId: client.id,
@@ -36,6 +43,8 @@ export async function dueIn(member: StaffMember): Promise<{ today: string; due: 
       name: plan.name,
       figures: newest.figures,
       booked,
+      allergyTest,
+      writtenAt,
     })
     .from(newest)
     .innerJoin(

@@ -50,7 +50,8 @@ export async function factsOf(member: StaffMember, row: VisitRow): Promise<Found
     .orderBy(asc(run.startedAt), asc(run.id))
   const own = runs.find(({ visitId }) => visitId === row.id)
   const before = runs.slice(0, own ? runs.indexOf(own) : 0).at(-1)
-  const bowls = await bowlsBetween(member, row.planId, before?.endedAt ?? null, own?.endedAt ?? null)
+  const bowls =
+    row.told?.bowls ?? (await bowlsBetween(member, row.planId, before?.endedAt ?? null, own?.endedAt ?? null))
   return {
     row,
     runId: own?.id ?? null,
@@ -60,6 +61,7 @@ export async function factsOf(member: StaffMember, row: VisitRow): Promise<Found
       who: row.staffId,
       document: version!.document,
       bowls,
+      told: row.told ?? undefined,
       run: own && (await runOf(member, own)),
     },
   }

@@ -31,6 +31,7 @@ export async function formulasIn(
         join ${client} on ${client.salonId} = ${visit.salonId} and ${client.id} = ${visit.clientId}
         cross join lateral jsonb_array_elements(${visit.summary}->'formulas') as formula
         where ${visit.salonId} = ${member.salonId}
+          and ${visit.withdrawnAt} is null
           and (${like}::text is null or ${client.name} ilike ${like} or formula::text ilike ${like})
       ) as used
       group by used.formula->>'product', used.formula->>'developerVol', used.formula->>'ratio', used.formula->>'level', used.formula->>'tone'`,

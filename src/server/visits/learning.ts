@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, isNotNull, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, isNotNull, isNull, sql } from 'drizzle-orm'
 import { v7 as newId } from 'uuid'
 import { LIMITS, type LearnedFactor } from '@/core/model'
 import { learnFactors, type Job, type Learned } from '@/core/record/learning'
@@ -18,7 +18,7 @@ export async function learningOf(member: StaffMember): Promise<Learned> {
     database()
       .select({ jobs: sql<Job[]>`${visit.summary}->'jobs'`, createdAt: visit.createdAt })
       .from(visit)
-      .where(and(eq(visit.salonId, member.salonId), isNotNull(visit.summary)))
+      .where(and(eq(visit.salonId, member.salonId), isNotNull(visit.summary), isNull(visit.withdrawnAt)))
       .orderBy(desc(visit.on), desc(visit.id))
       .limit(LEARNED_FROM),
     database()

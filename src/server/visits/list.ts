@@ -1,5 +1,5 @@
 import { stringify } from 'csv-stringify/sync'
-import { and, desc, eq, gte, ilike, lt, lte, or, sql, type SQL } from 'drizzle-orm'
+import { and, desc, eq, gte, ilike, isNull, lt, lte, or, sql, type SQL } from 'drizzle-orm'
 import type { LoggedVisit, LogMonth, OpenLog } from '@/core/record/visit'
 import { client, containing, database, plan, staff, visit } from '@/db'
 import type { StaffMember } from '../auth'
@@ -65,6 +65,7 @@ function wanted(member: StaffMember, { words, staffId, from, to, incident }: Log
   const like = words?.trim() ? containing(words) : undefined
   return and(
     eq(visit.salonId, member.salonId),
+    isNull(visit.withdrawnAt),
     staffId ? eq(visit.staffId, staffId) : undefined,
     from ? gte(visit.on, from) : undefined,
     to ? lte(visit.on, to) : undefined,

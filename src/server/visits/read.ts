@@ -1,4 +1,4 @@
-import { and, desc, eq, gt, lt, or, sql } from 'drizzle-orm'
+import { and, desc, eq, gt, inArray, isNull, lt, or, sql } from 'drizzle-orm'
 import type { OpenVisit, Review } from '@/core/record/visit'
 import { consultation, database, mix, product, staff, stockLot, stockMove, visit, visitReview } from '@/db'
 import { careRecord } from '../care'
@@ -25,19 +25,22 @@ export async function openVisit(member: StaffMember, id: string): Promise<OpenVi
     neighbour(member, row, 'earlier'),
     neighbour(member, row, 'later'),
   ])
-  const [by] = await database()
-    .select({ name: staff.name })
+  const people = await database()
+    .select({ id: staff.id, name: staff.name })
     .from(staff)
-    .where(and(eq(staff.salonId, member.salonId), eq(staff.id, row.staffId)))
+    .where(and(eq(staff.salonId, member.salonId), inArray(staff.id, [row.staffId, row.withdrawnBy ?? row.staffId])))
+  const nameOf = (who: string) => people.find((one) => one.id === who)!.name
   return {
     id,
     on: row.on,
-    by: by!.name,
+    by: nameOf(row.staffId),
     client: { id: client.id, name: client.name },
     planId: row.planId,
     runId,
     document: facts.document,
     summary,
+    wasTold: row.told !== null,
+    withdrawn: row.withdrawnAt && { at: row.withdrawnAt.toISOString(), by: nameOf(row.withdrawnBy!) },
     bowls: [...facts.bowls],
     lots,
     hair,
@@ -51,8 +54,8 @@ export async function openVisit(member: StaffMember, id: string): Promise<OpenVi
         textVersion,
       })),
     acknowledged: acknowledged.filter(({ at }) => at.slice(0, 10) <= row.on),
-    // Those of the very day.
-    pictures: pictures.filter(({ at }) => at.slice(0, 10) === row.on),
+    // Its own, and what was taken on the very day without saying what of.
+    pictures: pictures.filter(({ of, at }) => (of ? of.visitId === id : at.slice(0, 10) === row.on)),
     reviews,
     earlier,
     later,
@@ -141,6 +144,7 @@ async function neighbour(
       and(
         eq(visit.salonId, member.salonId),
         eq(visit.clientId, clientId),
+        isNull(visit.withdrawnAt),
         or(beyond(visit.on, on), and(eq(visit.on, on), beyond(visit.createdAt, createdAt))),
         sql`${visit.id} <> ${id}`,
       ),

@@ -24,6 +24,7 @@ import { insertPlan, openPlan } from '../plans'
 import { catalogueOf } from '../shelf'
 
 /** An open plan joined with what its client's record adds to it. */
+export { draftToldVisit, enterToldVisit } from './told'
 
 /**
  * A new plan from a client's record: a kind of service, or an empty one on a layout.

@@ -38,7 +38,7 @@ export function ClientPage({ record, consultation, care, writable }: Props) {
         <Stack spacing={3}>
           {client.kept.note && <Typography color="textSecondary">{client.kept.note}</Typography>}
           <ClientPlans record={record} consultation={consultation} writable={writable} />
-          <ClientVisits visits={record.visits} />
+          <ClientVisits record={record} today={consultation.today} writable={writable} />
           <RecordCard client={client} writable={writable}>
             <RemoveClient id={record.id} name={client.kept.name} holds={holdingsOf({ record, consultation, care })} />
           </RecordCard>

@@ -1,1 +1,2 @@
 export { PicturesPage } from './PicturesPage'
+export { fileFault, uploadPicture } from './upload'

@@ -1,4 +1,4 @@
-import type { PictureSummary } from '@/core/model'
+import type { PictureOf, PictureSummary } from '@/core/model'
 import { ApiError, OfflineError } from '../hooks/api'
 
 export const LARGEST_PICTURE_MB = 10
@@ -18,11 +18,13 @@ export function uploadPicture(
   clientId: string,
   file: File,
   onProgress: (share: number) => void,
+  of?: PictureOf,
 ): Promise<PictureSummary> {
   return new Promise((resolve, reject) => {
     // fetch cannot tell how much of a body has gone out.
     const request = new XMLHttpRequest()
-    request.open('POST', `/api/clients/${clientId}/pictures?name=${encodeURIComponent(file.name)}`)
+    const query = new URLSearchParams({ name: file.name, ...of })
+    request.open('POST', `/api/clients/${clientId}/pictures?${query.toString()}`)
     request.responseType = 'json'
     request.upload.onprogress = ({ loaded, total }) => onProgress(loaded / total)
     request.onerror = () => reject(new OfflineError())

@@ -4,6 +4,7 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
+import dynamic from 'next/dynamic'
 import Link from 'next/link'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
@@ -13,6 +14,8 @@ import { LINE } from '../theme'
 import { dateInWords, WORDS } from '../words'
 import { LogBar } from './LogBar'
 import { FACTOR_WORDS } from './words'
+
+const Course = dynamic(() => import('./Course'), { ssr: false })
 
 interface Props {
   learned: Learned
@@ -93,6 +96,7 @@ interface CardProps {
 
 function FactorCard({ factor, others, nameOf, onChoose }: CardProps) {
   const { of, context, mean, low, high, jobs } = factor
+  const [isOpen, setOpen] = useState(false)
   const { name, help } = FACTOR_WORDS[of]
   return (
     <Paper variant="outlined" component="section" aria-label={`${name}, ${contextWords(factor)}`} sx={{ p: 2 }}>
@@ -114,8 +118,13 @@ function FactorCard({ factor, others, nameOf, onChoose }: CardProps) {
           {other.jobs.length === 1 ? 'job' : 'jobs'}
         </Typography>
       ))}
-      <Box component="details" sx={{ mt: 1 }}>
+      <Box
+        component="details"
+        sx={{ mt: 1 }}
+        onToggle={(event) => setOpen((event.currentTarget as HTMLDetailsElement).open)}
+      >
         <summary>What it rests on</summary>
+        {isOpen && <Course factor={factor} others={others} />}
         {jobs.slice(0, NEWEST).map(({ job, weight }) => (
           <JobRow key={job.id} job={job} weight={weight} action="Leave out" onAct={() => onChoose('exclude', job.id)} />
         ))}

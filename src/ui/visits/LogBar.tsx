@@ -10,6 +10,7 @@ const PLACES = [
   ['/log', 'Visits'],
   ['/log/formulas', 'Formulas'],
   ['/log/due', 'Who is due'],
+  ['/log/outbox', 'Outbox'],
   ['/log/figures', 'Your figures'],
 ] as const
 
@@ -20,7 +21,11 @@ export function LogBar({ here, children }: { here: (typeof PLACES)[number][0]; c
       <Typography variant="h1" sx={{ fontSize: '1.25rem', mr: 2 }}>
         Log
       </Typography>
-      <Box component="nav" aria-label="Of the log" sx={{ display: 'flex', flex: 1 }}>
+      <Box
+        component="nav"
+        aria-label="Of the log"
+        sx={{ display: 'flex', flex: 1, minWidth: 0, overflowX: 'auto', '& a': { flexShrink: 0 } }}
+      >
         {PLACES.map(([href, label]) => (
           <Button
             key={href}

@@ -18,8 +18,10 @@ import { dateInWords, WORDS } from '../words'
 import { Bowls } from './Bowls'
 import { Reviews } from './Reviews'
 import { Section } from './Section'
+import { Standing, TakeBack } from './Standing'
 import { Steps } from './Steps'
 import { Facts } from './table'
+import { VisitPictures } from './VisitPictures'
 
 interface Props {
   visit: OpenVisit
@@ -41,6 +43,7 @@ export function VisitPage({ visit, mayWrite, mayMix }: Props) {
       </PageBar>
       <Box sx={PAGE}>
         <Stack spacing={3}>
+          <Standing visit={visit} />
           <Box>
             <Typography variant="h2">{summary.name}</Typography>
             <Typography color="textSecondary">
@@ -89,21 +92,8 @@ export function VisitPage({ visit, mayWrite, mayMix }: Props) {
           <Money visit={visit} />
           <Lots lots={visit.lots} />
           <Before visit={visit} />
-          {visit.pictures.length > 0 && (
-            <Section title="Pictures of that day">
-              <Box sx={{ display: 'flex', flexWrap: 'wrap', gap: 1 }}>
-                {visit.pictures.map(({ id, name }) => (
-                  // eslint-disable-next-line @next/next/no-img-element -- served by our own route, already small
-                  <img
-                    key={id}
-                    src={`/api/clients/${client.id}/pictures/${id}?size=thumbnail`}
-                    alt={name}
-                    width={120}
-                  />
-                ))}
-              </Box>
-            </Section>
-          )}
+          <VisitPictures visit={visit} mayWrite={mayWrite} />
+          {mayWrite && <TakeBack visit={visit} />}
         </Stack>
       </Box>
     </Box>
@@ -239,6 +229,9 @@ function Again({ visit: { id, planId, client, earlier, later }, mayWrite }: Pick
       )}
       <Button color="inherit" onClick={() => window.print()}>
         Print
+      </Button>
+      <Button color="inherit" component="a" href={`/api/visits/${id}/document`}>
+        PDF
       </Button>
       <Button color="inherit" component="a" href={`/api/visits/${id}/export`} download>
         Save as file

@@ -1,5 +1,5 @@
 import { chance } from '../../numeric'
-import { learnFactors, SPREADS, type FactorName, type Job } from '.'
+import { courseOf, learnFactors, SPREADS, type FactorName, type Job } from '.'
 
 const job = (actual: number, changes: Partial<Job> = {}): Job => ({
   id: `${actual}`,
@@ -122,5 +122,27 @@ describe('what is learned', () => {
     const means = (all: readonly Job[]) => new Map(learnFactors(all).map(({ who, mean }) => [who, mean]))
     const back = means([...jobs].reverse())
     for (const [who, mean] of means(jobs)) expect(back.get(who)).toBeCloseTo(mean, 9)
+  })
+})
+
+describe('how a factor came to be', () => {
+  const days = ['2026-01-01', '2026-02-01', '2026-02-01', '2026-03-01']
+  const jobs = days.map((on, i) => job(80 + i, { id: `${i}`, on }))
+
+  it('ends where it stands now, and began with the first day alone', () => {
+    const course = courseOf(jobs, 'oriel', 10)
+    expect(course.map(({ on }) => on)).toEqual(['2026-01-01', '2026-02-01', '2026-03-01'])
+    const { mean, low, high } = one(jobs)
+    expect(course.at(-1)).toEqual({ on: '2026-03-01', mean, low, high })
+    expect(course[0]!.mean).toBe(one(jobs.slice(0, 1)).mean)
+    expect(course[0]!.high - course[0]!.low).toBeGreaterThan(course[2]!.high - course[2]!.low)
+  })
+
+  it('has the newest days only, and only those with a job of hers', () => {
+    const others = [...jobs, job(120, { id: 'x', who: 'bram', on: '2026-04-01' })]
+    expect(courseOf(others, 'oriel', 2).map(({ on }) => on)).toEqual(['2026-02-01', '2026-03-01'])
+    expect(courseOf(others, 'bram', 2)).toHaveLength(1)
+    expect(courseOf([], 'oriel', 2)).toEqual([])
+    expect(courseOf([job(0)], 'oriel', 2)).toEqual([])
   })
 })

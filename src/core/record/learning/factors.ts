@@ -51,6 +51,22 @@ export function learnFactors(jobs: readonly Job[]): Factor[] {
   return [...contexts.values()].flatMap((own) => learnContext(own, SPREADS[own[0]!.of]))
 }
 
+/** A factor as it stood after one of its days. */
+export type FactorPoint = Pick<Factor, 'mean' | 'low' | 'high'> & { on: string }
+
+/**
+ * How one person's factor came to be what it is: as it stood after each of the newest days on which she had a job.
+ * @param jobs of one factor and context, of everybody
+ * @param most days, the newest
+ */
+export function courseOf(jobs: readonly Job[], who: string, most: number): FactorPoint[] {
+  const days = [...new Set(jobs.filter((job) => job.who === who && isSound(job)).map(({ on }) => on))].sort()
+  return days.slice(-most).map((day) => {
+    const { mean, low, high } = learnFactors(jobs.filter(({ on }) => on <= day)).find((factor) => factor.who === who)!
+    return { on: day, mean, low, high }
+  })
+}
+
 const isSound = ({ planned, actual }: Job): boolean =>
   Number.isFinite(planned) && Number.isFinite(actual) && planned > 0 && actual > 0
 

@@ -3,4 +3,13 @@
  * ratios without a unit; ranges hold the true one in 80 of 100 cases.
  */
 export { SPREADS, type FactorName, type Spreads } from './constants'
-export { LEARNING_CHOICES, learnFactors, type Factor, type Job, type Learned, type LearningChoice } from './factors'
+export {
+  courseOf,
+  LEARNING_CHOICES,
+  learnFactors,
+  type Factor,
+  type FactorPoint,
+  type Job,
+  type Learned,
+  type LearningChoice,
+} from './factors'

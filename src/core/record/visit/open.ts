@@ -1,5 +1,5 @@
 import type { Acknowledgement, CareCheck, Consent, FaltoPlan, HairState, PictureSummary } from '../../model'
-import type { Days } from '../upkeep'
+import type { Days, MessageKind } from '../upkeep'
 import type { VisitBowl, VisitFigures, VisitSummary } from './summary'
 
 /** What somebody thinks of a visit. */
@@ -23,6 +23,10 @@ export interface OpenVisit {
   runId: string | null
   document: FaltoPlan
   summary: VisitSummary
+  /** Entered afterwards, so that what stands as planned was reckoned then. */
+  wasTold: boolean
+  /** Taken back: since when, and by whom. */
+  withdrawn: { at: string; by: string } | null
   bowls: VisitBowl[]
   /** Products off the shelf, with the lots that they came from. */
   lots: { product: string; lot: string | null; grams: number }[]
@@ -38,6 +42,12 @@ export interface OpenVisit {
   /** Visits of the same client before and after it. */
   earlier: string | null
   later: string | null
+}
+
+/** A visit as it is saved to a file. */
+export interface VisitFile extends OpenVisit {
+  format: 'falto-visit'
+  schemaVersion: 1
 }
 
 /** A line of the log. */
@@ -76,6 +86,24 @@ export interface OpenLog {
   people: { id: string; name: string }[]
 }
 
+/** Something that was written to a client. */
+export interface WrittenMessage {
+  id: string
+  client: { id: string; name: string }
+  kind: MessageKind
+  text: string
+  by: string
+  at: string
+  sentAt: string | null
+}
+
+/** What was written, newest first, and the words that messages begin with. */
+export interface Outbox {
+  salon: string
+  messages: WrittenMessage[]
+  templates: Record<MessageKind, string>
+}
+
 /** Somebody who is due again. */
 export interface DueClient {
   client: { id: string; name: string }
@@ -87,4 +115,8 @@ export interface DueClient {
   gloss: Days | null
   /** The day for which something is booked, from today on. */
   booked: string | null
+  /** Day of the newest allergy test with nothing found; null where there is none. */
+  allergyTest: string | null
+  /** When she was last written to. */
+  writtenAt: string | null
 }

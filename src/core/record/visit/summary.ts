@@ -13,7 +13,8 @@ import type { ComputedStages } from '../../placement/quantity'
 import { mixPlan, type FormulaMix } from '../../product/bowls'
 import { billFor, mixGramPrice, STARTING_RATES, type Bill } from '../../product/money'
 import { levelsToConfirm, runOutcome, type RunOutcome, type RunScript, type RunState } from '../../time/run'
-import { minutesFromSeconds, roundToTenth } from '../../units'
+import { ALONE, clockFor } from '../../time/schedule'
+import { roundToTenth } from '../../units'
 import { jobsOf } from './jobs'
 import type { Job } from '../learning'
 import { upkeepOf, type Days, type Upkeep } from '../upkeep'
@@ -31,6 +32,13 @@ export interface VisitBowl {
   by: string
 }
 
+/** What is told of a visit that was done without Falto. */
+export interface ToldVisit {
+  /** Whole visit, min; null where nobody remembers. */
+  minutes: number | null
+  bowls: VisitBowl[]
+}
+
 /** Everything a visit left behind, from which the rest follows. */
 export interface VisitFacts {
   visitId: string
@@ -40,6 +48,8 @@ export interface VisitFacts {
   /** As it was carried out, with what was added at the chair. */
   document: FaltoPlan
   bowls: readonly VisitBowl[]
+  /** Where it was entered afterwards: its plan was made for it then, so nothing is learned from the two. */
+  told?: ToldVisit | undefined
   /** Missing where it was recorded without the chair. */
   run?: { script: RunScript; state: RunState; formulas: readonly RunFormula[] } | undefined
 }
@@ -80,7 +90,7 @@ export interface VisitSummary {
 
 /** @param computed of the document as it was carried out */
 export function summariseVisit(facts: VisitFacts, computed: ComputedStages): VisitSummary {
-  const { document, run, bowls } = facts
+  const { document, run, bowls, told } = facts
   const { stages } = activeVariant(document)
   const outcome = run && runOutcome(run.script, run.state)
   const mixes = mixPlan(document, computed)
@@ -97,8 +107,8 @@ export function summariseVisit(facts: VisitFacts, computed: ComputedStages): Vis
     stages: stages.map(({ name }) => name),
     foils,
     minutes: {
-      planned: Math.round(outcome?.planned ?? minutesFromSeconds(hands)),
-      took: outcome?.actual == null ? null : Math.round(outcome.actual),
+      planned: Math.round(outcome?.planned ?? aloneMinutes(document, computed)),
+      took: rounded(outcome?.actual ?? told?.minutes),
     },
     formulas,
     levels: levels.map(({ name, formulaId, meant, expected, seen }) => ({
@@ -123,9 +133,15 @@ export function summariseVisit(facts: VisitFacts, computed: ComputedStages): Vis
       document.rates ?? STARTING_RATES,
     ),
     upkeep: upkeepOf(document, facts.on),
-    jobs: jobsOf(facts, computed, levels),
+    jobs: told ? [] : jobsOf(facts, computed, levels),
   }
 }
+
+const rounded = (value: number | null | undefined): number | null => (value == null ? null : Math.round(value))
+
+/** The whole visit by one pair of hands, min. */
+const aloneMinutes = (document: FaltoPlan, computed: ComputedStages): number =>
+  clockFor(document, computed, { crew: ALONE }).finish.expected
 
 /** What was mixed of each formula, beside what was planned. */
 function formulaUses({ document, bowls }: VisitFacts, mixes: readonly FormulaMix[]): FormulaUse[] {

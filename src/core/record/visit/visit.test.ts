@@ -4,7 +4,7 @@ import { computeStages } from '../../../../tests/support/planner'
 import { asPlannedIn, event, minutes } from '../../../../tests/support/runEvents'
 import { activeVariant, STARTING_HAIR, type FaltoPlan, type KeptRunEvent, type RunEvent } from '../../model'
 import { foldRun, scriptFor } from '../../time/run'
-import { withHelp } from '../../time/schedule'
+import { ALONE, clockFor, withHelp } from '../../time/schedule'
 import { figuresOf, repeatVisit, summariseVisit, type VisitBowl, type VisitFacts } from '.'
 
 const bowl = (changes: Partial<VisitBowl> = {}): VisitBowl => ({
@@ -44,11 +44,22 @@ describe('a visit summed up', () => {
     const { minutes: took, formulas, levels, steps, jobs, bill } = summaryOf(factsOf(document))
     const computed = computeStages(document)
     expect(took.took).toBeNull()
-    expect(took.planned).toBe(Math.round(computed.handsOn.expected / 60))
+    expect(took.planned).toBe(Math.round(clockFor(document, computed, { crew: ALONE }).finish.expected))
+    expect(60 * took.planned).toBeGreaterThan(computed.handsOn.expected)
     expect(formulas.map(({ id, weighed, left }) => [id, weighed, left])).toEqual([['A', null, null]])
     expect([levels, steps, jobs]).toEqual([[], [], []])
     expect(bill.net).toBeGreaterThan(0)
     expect(bill.margin).toBe(bill.net - bill.cost)
+  })
+
+  it('takes what was told afterwards, and learns nothing from it', () => {
+    const document = servicePlan('hairlineAndPart')
+    const bowls = [bowl({ weighed: 90, left: 3 })]
+    const summary = summaryOf(factsOf(document, { bowls, told: { minutes: 140.4, bowls } }))
+    expect(summary).toMatchObject({ minutes: { took: 140 }, jobs: [] })
+    expect(summary.formulas[0]).toMatchObject({ weighed: 90, left: 3 })
+    expect(summaryOf(factsOf(document, { bowls })).jobs).not.toEqual([])
+    expect(summaryOf(factsOf(document, { bowls, told: { minutes: null, bowls } })).minutes.took).toBeNull()
   })
 
   it('adds up bowls of one formula, and knows what was left only where it is told of each', () => {

@@ -1,4 +1,5 @@
-import { readBytes, signedIn } from '@/server/http'
+import { PictureOfDto } from '@/dto'
+import { checkedEntry, readBytes, signedIn } from '@/server/http'
 import { LARGEST_PICTURE, listPictures, takePicture } from '@/server/pictures'
 
 type Parameters = { id: string }
@@ -7,12 +8,9 @@ export const GET = signedIn<Parameters>(async (member, _request, { id }) => ({
   pictures: await listPictures(member, id),
 }))
 
-/** The body is the file as it is; its name stands in the query. */
-export const POST = signedIn<Parameters>(async (member, request, { id }) =>
-  takePicture(
-    member,
-    id,
-    new URL(request.url).searchParams.get('name') ?? '',
-    await readBytes(request, LARGEST_PICTURE),
-  ),
-)
+/** The body is the file as it is; its name, and the visit that it belongs to, stand in the query. */
+export const POST = signedIn<Parameters>(async (member, request, { id }) => {
+  const { name = '', ...rest } = Object.fromEntries(new URL(request.url).searchParams)
+  const of = rest['visitId'] === undefined ? undefined : checkedEntry(PictureOfDto, rest)
+  return takePicture(member, id, name, await readBytes(request, LARGEST_PICTURE), of)
+})

@@ -1,0 +1,53 @@
+import { and, eq, inArray } from 'drizzle-orm'
+import { database, inTransaction, mix, visit } from '@/db'
+import { requirePermission, type StaffMember } from '../auth'
+import { returnToShelf } from '../shelf'
+import { factsOf, findVisit } from './facts'
+
+/**
+ * Takes a visit back that was entered wrongly, or lets it count again. Nothing is erased: it stays readable, but no
+ * sum, list or figure counts it, and what its bowls took goes back on the shelf by moves of its own. The hair's record
+ * stays as it is.
+ */
+export async function setVisitWithdrawn(
+  member: StaffMember,
+  id: string,
+  how: 'withdrawn' | 'counted',
+): Promise<object> {
+  requirePermission(member, 'write')
+  const { facts } = await factsOf(member, await findVisit(member, id))
+  const own = facts.told
+    ? []
+    : await bowlsOfShelf(
+        member,
+        facts.bowls.map((bowl) => bowl.id),
+      )
+  await inTransaction(async (tx) => {
+    const [locked] = await tx
+      .select({ withdrawnAt: visit.withdrawnAt })
+      .from(visit)
+      .where(and(eq(visit.salonId, member.salonId), eq(visit.id, id)))
+      .for('update')
+    // Asked twice it counts once.
+    if ((locked!.withdrawnAt !== null) === (how === 'withdrawn')) return
+    await tx
+      .update(visit)
+      .set(
+        how === 'withdrawn'
+          ? { withdrawnAt: new Date(), withdrawnBy: member.id }
+          : { withdrawnAt: null, withdrawnBy: null },
+      )
+      .where(and(eq(visit.salonId, member.salonId), eq(visit.id, id)))
+    await returnToShelf(tx, member, own, how === 'withdrawn' ? 'back' : 'again')
+  })
+  return {}
+}
+
+async function bowlsOfShelf(member: StaffMember, ids: readonly string[]): Promise<string[]> {
+  if (ids.length === 0) return []
+  const rows = await database()
+    .select({ id: mix.id })
+    .from(mix)
+    .where(and(eq(mix.salonId, member.salonId), inArray(mix.id, [...ids]), eq(mix.state, 'done')))
+  return rows.map((row) => row.id)
+}

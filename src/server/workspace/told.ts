@@ -1,0 +1,95 @@
+import { v7 as newId } from 'uuid'
+import { hairMapOf } from '@/core/hair/hairRecord'
+import { productOf, type FaltoPlan, type Formula } from '@/core/model'
+import { onShelf, planFromService, SERVICES, type Person } from '@/core/plan/serviceKinds'
+import type { ToldVisit } from '@/core/record/visit'
+import { inTransaction } from '@/db'
+import type { ToldVisitDto } from '@/dto'
+import { requirePermission, type StaffMember } from '../auth'
+import { findClient } from '../clients'
+import { newestConsultation, recordDone } from '../consultations'
+import { invalidAt } from '../errors'
+import { ratesOf } from '../money'
+import { insertPlanIn } from '../plans'
+import { catalogueOf } from '../shelf'
+import { saveReviewIn } from '../visits'
+
+/** Formulas that a kind of service would be mixed from here, to be corrected to what was. */
+export async function draftToldVisit(
+  member: StaffMember,
+  clientId: string,
+  service: string,
+): Promise<{ formulas: Formula[]; products: { id: string; name: string }[] }> {
+  const { plan } = await startOf(member, clientId, service)
+  return { formulas: plan.formulas, products: plan.products.map(({ id, name }) => ({ id, name })) }
+}
+
+/**
+ * Enters a visit that was done without Falto: a plan of its kind of service on this client's hair, with what was mixed
+ * and how long it took as they are told. Whole or not at all.
+ * @throws AppError 422 at the field
+ */
+export async function enterToldVisit(
+  member: StaffMember,
+  clientId: string,
+  { on, service, name, minutes, formulas, change }: ToldVisitDto,
+): Promise<{ visitId: string }> {
+  requirePermission(member, 'write')
+  const { plan, catalogue } = await startOf(member, clientId, service)
+  const document = formulas.reduce((kept, formula, i) => withFormula(kept, i, formula, catalogue), { ...plan, name })
+  const told: ToldVisit = {
+    minutes: minutes ?? null,
+    bowls: formulas.flatMap(({ grams, left }, i) =>
+      grams === undefined
+        ? []
+        : [
+            {
+              ...{ id: newId(), formulaId: document.formulas[i]!.id, by: member.name },
+              ...{ planned: grams, weighed: grams, left: left ?? null },
+            },
+          ],
+    ),
+  }
+  return inTransaction(async (tx) => {
+    const { id } = await insertPlanIn(tx, member, clientId, document, 'Entered afterwards')
+    const visitId = await recordDone(tx, member, { plan: { id, document }, clientId, on, told })
+    if (change.trim() !== '') await saveReviewIn(tx, member, visitId, { worked: '', change, why: '', shared: false })
+    return { visitId }
+  })
+}
+
+type Catalogue = Awaited<ReturnType<typeof catalogueOf>>
+
+async function startOf(
+  member: StaffMember,
+  clientId: string,
+  service: string,
+): Promise<{ plan: FaltoPlan; catalogue: Catalogue }> {
+  if (!SERVICES.some(({ id }) => id === service)) throw invalidAt('service', 'is not a kind of service')
+  const owner = await findClient(member, clientId)
+  const newest = await newestConsultation(member, clientId)
+  const person: Person = { head: owner.head, hair: owner.hair, hairMap: newest && hairMapOf(newest.canvas), newId }
+  const [catalogue, { rates }] = await Promise.all([catalogueOf(member), ratesOf(member)])
+  return { plan: onShelf(planFromService(service, person), catalogue, rates), catalogue }
+}
+
+/** A plan whose formula at a place is as it was told. */
+function withFormula(
+  plan: FaltoPlan,
+  at: number,
+  { productId, developerVol, level, tone, left, grams }: ToldVisitDto['formulas'][number],
+  catalogue: Catalogue,
+): FaltoPlan {
+  const formula = plan.formulas[at]
+  if (!formula) throw invalidAt(`formulas[${at}]`, 'This kind of service has no such formula.')
+  if (left !== undefined && left > (grams ?? 0)) throw invalidAt(`formulas[${at}].left`, 'More is left than was mixed.')
+  const item = catalogue.find(({ id }) => id === productId)
+  const known = plan.products.find(({ id }) => id === productId)
+  const used = known ?? (item && productOf(item))
+  if (!used) throw invalidAt(`formulas[${at}].productId`, 'is not on the shelf')
+  return {
+    ...plan,
+    products: known ? plan.products : [...plan.products, used],
+    formulas: plan.formulas.map((one, i) => (i === at ? { ...one, productId, developerVol, level, tone } : one)),
+  }
+}
