@@ -28,3 +28,6 @@ ALTER TABLE "message" ADD CONSTRAINT "message_salon_id_client_id_client_salon_id
 ALTER TABLE "message" ADD CONSTRAINT "message_salon_id_staff_id_staff_salon_id_id_fk" FOREIGN KEY ("salon_id","staff_id") REFERENCES "public"."staff"("salon_id","id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "message_template" ADD CONSTRAINT "message_template_salon_id_staff_id_staff_salon_id_id_fk" FOREIGN KEY ("salon_id","staff_id") REFERENCES "public"."staff"("salon_id","id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 CREATE INDEX "message_client" ON "message" USING btree ("salon_id","client_id","at");
+--> statement-breakpoint
+-- What was worked out before is worked out anew: minutes of visits without the chair, and bills in short.
+UPDATE "visit" SET "summary" = NULL, "figures" = NULL;

@@ -16,11 +16,15 @@ const LONGEST_QUEUE = 500
 /** One thread stays with the web. */
 const WORKERS = Math.max(1, availableParallelism() - 1)
 
-let pool: Piscina<Task, Done> | undefined
-const workers = (): Piscina<Task, Done> =>
-  (pool ??= new Piscina<Task, Done>({
+/** One pool a process, however many bundles of the server hold this file. */
+const shared = globalThis as { faltoWorkers?: Piscina<Task, Done> }
+
+/** The pool; it starts its workers when it is first asked for, which the server does as it begins. */
+export const workers = (): Piscina<Task, Done> =>
+  (shared.faltoWorkers ??= new Piscina<Task, Done>({
     filename: path.join(process.cwd(), 'src/server/computing/worker.ts'),
     execArgv: ['--import', 'tsx'],
+    minThreads: 1,
     maxThreads: WORKERS,
     maxQueue: LONGEST_QUEUE,
   }))

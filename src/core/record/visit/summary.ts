@@ -122,20 +122,24 @@ export function summariseVisit(facts: VisitFacts, computed: ComputedStages): Vis
       minute: Math.round((at - (run!.state.startedAt ?? at)) / 60_000),
     })),
     changes: run ? changesIn(run.state) : [],
-    bill: billFor(
-      {
-        grams: sum(formulas.map(({ id }) => mixed(id))),
-        productCost: sum(mixes.map((mix) => mixed(mix.formula.id) * mixGramPrice(mix, document.products))),
-        bowls: bowls.length > 0 ? bowls.length : sum(mixes.map((mix) => mix.bowls.length)),
-        foils,
-        seconds: hands,
-      },
-      document.rates ?? STARTING_RATES,
+    bill: shortBill(
+      billFor(
+        {
+          grams: sum(formulas.map(({ id }) => mixed(id))),
+          productCost: sum(mixes.map((mix) => mixed(mix.formula.id) * mixGramPrice(mix, document.products))),
+          bowls: bowls.length > 0 ? bowls.length : sum(mixes.map((mix) => mix.bowls.length)),
+          foils,
+          seconds: hands,
+        },
+        document.rates ?? STARTING_RATES,
+      ),
     ),
     upkeep: upkeepOf(document, facts.on),
     jobs: told ? [] : jobsOf(facts, computed, levels),
   }
 }
+
+const shortBill = ({ net, gross, cost, margin }: Bill): VisitSummary['bill'] => ({ net, gross, cost, margin })
 
 const rounded = (value: number | null | undefined): number | null => (value == null ? null : Math.round(value))
 
