@@ -1,4 +1,4 @@
-import { deviceOf, type Device } from '../support/server'
+import { deviceOf, newClient, type Device } from '../support/server'
 import { clean, press, totals, url, windows } from './browser'
 
 jest.setTimeout(120_000)
@@ -75,4 +75,57 @@ it('searches the log, and shows who is due and what is learned', async () => {
   await page.locator('[aria-label="Left out"] button::-p-text(Take in again)').click()
   await page.waitForFunction(() => !document.querySelector('[aria-label="Left out"]'))
   expect(await jobs()).toBe(before)
+})
+
+it('enters a visit done without Falto, takes it back and lets it count again', async () => {
+  const clientId = await newClient(oriel, 'Came from elsewhere')
+  const page = await open(oriel)
+  await page.goto(url(`/people/${clientId}`))
+  await press(page, 'Enter an earlier one')
+  await page.locator('::-p-aria([name="What was done"][role="combobox"])').click()
+  await page.locator('::-p-aria([name="Hairline and part"][role="option"])').click()
+  await page.waitForSelector('[role="dialog"] fieldset legend')
+  await clean(page)
+  for (const [name, value] of [
+    ['Mixed', '45'],
+    ['Left over', '4'],
+    ['It took', '150'],
+  ]) {
+    await page.locator(`::-p-aria([name="${name}"][role="textbox"])`).click()
+    await page.keyboard.type(value!)
+  }
+  await press(page, 'Enter the visit')
+  await page.waitForSelector('main ::-p-text(took 2 h 30)')
+  await page.waitForSelector('[aria-label="What was mixed"] td ::-p-text(45 g)')
+  await clean(page)
+  await press(page, 'Take this visit back')
+  await page.waitForSelector('::-p-text(no sum, list or figure counts it)')
+  await press(page, 'Let it count again')
+  await page.waitForFunction(() => !document.body.textContent?.includes('no sum, list or figure counts it'))
+})
+
+it('writes to who is due in the salon’s own words, and says what went out', async () => {
+  const page = await open(oriel)
+  await page.goto(url('/log/due'))
+  await page.waitForSelector('[aria-label="Overdue"]')
+  await page.locator('[aria-label="Overdue"] button::-p-text(Write)').click()
+  await page.waitForSelector('[role="dialog"] textarea')
+  await clean(page)
+  expect(await page.$eval('[role="dialog"] textarea', (field) => (field as HTMLTextAreaElement).value)).toMatch(
+    /^Dear \w+, it has been a while since \d+ \w+ \d{4}/,
+  )
+  await press(page, 'Put in the outbox')
+  await page.waitForSelector('::-p-text(is in the outbox)')
+  await page.locator('::-p-aria([name="Outbox"][role="link"])').click()
+  await page.waitForSelector('[aria-label="Messages"] ::-p-text(waits)')
+  await clean(page)
+  await press(page, 'It went out')
+  await page.waitForSelector('[aria-label="Messages"] ::-p-text(went out)')
+})
+
+it('finds formulas by the nearest colour', async () => {
+  const page = await open(oriel)
+  await page.goto(url('/log/formulas?level=8&tone=neutral'))
+  await page.waitForSelector('main a[href^="/visits/"]')
+  await clean(page)
 })

@@ -93,9 +93,14 @@ export function NumberEntry<Entry extends FieldValues>({
   control,
   name,
   as = 'plain',
+  optional,
   ...rest
 }: Of<Entry, number | undefined> &
-  Pick<NumberFieldProps, 'limit' | 'step' | 'help' | 'disabled'> & { as?: keyof typeof READINGS }) {
+  Pick<NumberFieldProps, 'limit' | 'step' | 'help' | 'disabled'> & {
+    as?: keyof typeof READINGS
+    /** May be emptied again. */
+    optional?: boolean
+  }) {
   const { field, problem } = useField(control, name)
   const { shown, kept } = READINGS[as]
   return (
@@ -104,6 +109,7 @@ export function NumberEntry<Entry extends FieldValues>({
       value={field.value === undefined ? undefined : shown(field.value)}
       problem={problem}
       onChange={(value) => field.onChange(kept(value))}
+      onClear={optional ? () => field.onChange(undefined) : undefined}
     />
   )
 }

@@ -77,11 +77,14 @@ export function ToldVisit({ clientId, today, onClose, onEntered }: Props) {
           control={control}
           name="service"
           label="What was done"
+          sx={BESIDE}
           options={KINDS}
           onChosen={(service) => void choose(service)}
         />
-        <DateEntry control={control} name="on" label="On" max={today} />
-        <NumberEntry control={control} name="minutes" label="It took" limit={VISIT_MINUTES} step={15} />
+        <Box sx={BESIDE}>
+          <DateEntry control={control} name="on" label="On" max={today} />
+        </Box>
+        <NumberEntry control={control} name="minutes" label="It took" limit={VISIT_MINUTES} step={15} optional />
       </Box>
       {isLoading && <LinearProgress aria-label="Looking up what it is mixed from" />}
       {draft?.formulas.map(({ id, name }, at) => (
@@ -118,6 +121,7 @@ function ToldFormula({ control, at, letter, name, products }: FormulaProps) {
           control={control}
           name={`formulas.${at}.productId`}
           label="Product"
+          sx={BESIDE}
           options={products.map((product) => ({ value: product.id, label: product.name }))}
         />
         <NumberEntry
@@ -138,13 +142,30 @@ function ToldFormula({ control, at, letter, name, products }: FormulaProps) {
           control={control}
           name={`formulas.${at}.tone`}
           label="Tone"
+          sx={BESIDE}
           options={TONES.map((tone) => ({ value: tone, label: WORDS.tone[tone] }))}
         />
-        <NumberEntry control={control} name={`formulas.${at}.grams`} label="Mixed" limit={LIMITS.stockG} step={5} />
-        <NumberEntry control={control} name={`formulas.${at}.left`} label="Left over" limit={LIMITS.stockG} step={1} />
+        <NumberEntry
+          control={control}
+          name={`formulas.${at}.grams`}
+          label="Mixed"
+          limit={LIMITS.stockG}
+          step={5}
+          optional
+        />
+        <NumberEntry
+          control={control}
+          name={`formulas.${at}.left`}
+          label="Left over"
+          limit={LIMITS.stockG}
+          step={1}
+          optional
+        />
       </Box>
     </Box>
   )
 }
 
-const ROW = { display: 'grid', gap: 1.5, alignItems: 'end' } as const
+const ROW = { display: 'grid', gap: 1.5, alignItems: 'start' } as const
+/** Figures have their label above them; fields with the label in them stand beside, not higher. */
+const BESIDE = { mt: 2.75 } as const

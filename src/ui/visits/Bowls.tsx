@@ -32,9 +32,11 @@ export function Bowls({ visit, mayMix }: { visit: OpenVisit; mayMix: boolean }) 
       />
       {bowls.length > 0 && (
         <>
-          <Typography variant="body2" color="textSecondary" sx={{ mt: 1.5 }}>
-            What was left in a bowl tells how much your hands use.
-          </Typography>
+          {!visit.wasTold && (
+            <Typography variant="body2" color="textSecondary" sx={{ mt: 1.5 }}>
+              What was left in a bowl tells how much your hands use.
+            </Typography>
+          )}
           {bowls.map((bowl, i) => (
             <Left key={bowl.id} visitId={visit.id} bowl={bowl} turn={i + 1} mayMix={mayMix} />
           ))}

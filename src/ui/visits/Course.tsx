@@ -51,8 +51,22 @@ export default function Course({ factor, others }: { factor: Factor; others: rea
                 Array.isArray(value) ? value.map((end) => Number(end).toFixed(2)).join('–') : Number(value).toFixed(2)
               }
             />
-            <Area dataKey="range" name="range" stroke="none" fill={INK.strong} fillOpacity={0.18} isAnimationActive={false} />
-            <Line dataKey="mean" name="figure" stroke={INK.strong} strokeWidth={2} dot={false} isAnimationActive={false} />
+            <Area
+              dataKey="range"
+              name="range"
+              stroke="none"
+              fill={INK.strong}
+              fillOpacity={0.18}
+              isAnimationActive={false}
+            />
+            <Line
+              dataKey="mean"
+              name="figure"
+              stroke={INK.strong}
+              strokeWidth={2}
+              dot={false}
+              isAnimationActive={false}
+            />
           </ComposedChart>
         </ResponsiveContainer>
       </Box>

@@ -129,8 +129,12 @@ function Template({ kind, text }: { kind: MessageKind; text: string }) {
     },
   })
   return (
-    <Box sx={{ display: 'grid', gap: 1 }}>
-      {form.refused && <Alert severity="error">{form.refused}</Alert>}
+    <Box sx={{ display: 'grid', gap: 1, gridTemplateColumns: { sm: '1fr auto' }, alignItems: 'center' }}>
+      {form.refused && (
+        <Alert severity="error" sx={{ gridColumn: '1 / -1' }}>
+          {form.refused}
+        </Alert>
+      )}
       <TextEntry
         control={form.control}
         name="text"
