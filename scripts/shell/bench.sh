@@ -17,5 +17,6 @@ bench_falto() {
   node_modules/.bin/esbuild tests/bench/page.ts --bundle --platform=node --format=esm --packages=external --outfile="$ROOT/.bench.tmp.mjs" --log-level=error
   node "$ROOT/.bench.tmp.mjs"
   rm -f "$ROOT/.bench.tmp.mjs"
+  node --import tsx tests/bench/log.ts
   node --import tsx tests/bench/api.ts
 }

@@ -15,6 +15,7 @@ import { mix, mixEvent, plan, planVersion, run, runEvent, visit, visitReview, ty
 import { chairFormulas } from '../runs'
 import { DEMO_CATALOGUE } from './catalogue'
 import type { DemoHead } from './heads'
+import { keepSwatches } from './pictures'
 import { daysBefore } from './records'
 
 /**
@@ -169,6 +170,7 @@ export async function seedYear(tx: Transaction, { salonId, staffIds, clientId, d
         at: new Date(event.deviceTime),
       })),
     )
+    await keepSwatches(tx, { salonId, clientId, staffId, visitId, at: ended }, document)
     if (past.review) await tx.insert(visitReview).values({ salonId, visitId, staffId, ...past.review, at: ended })
   }
 }

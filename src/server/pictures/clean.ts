@@ -15,6 +15,12 @@ export interface CleanPicture {
   heightPx: number
 }
 
+/** A picture as it is kept, and small. */
+export interface CleanPictures {
+  full: CleanPicture
+  thumbnail: CleanPicture
+}
+
 const notAPicture = (): AppError => {
   const message =
     'This file is not a JPEG, PNG or WebP picture that can be read. Choose a photograph in one of these formats.'
@@ -26,7 +32,7 @@ const notAPicture = (): AppError => {
  * What it is is read from its bytes, not from its name.
  * @throws AppError 422
  */
-export async function cleaned(upload: Buffer): Promise<{ full: CleanPicture; thumbnail: CleanPicture }> {
+export async function cleaned(upload: Buffer): Promise<CleanPictures> {
   const format = await formatOf(upload)
   try {
     const upright = () => sharp(upload, { limitInputPixels: MOST_PIXELS, failOn: 'error' }).autoOrient()

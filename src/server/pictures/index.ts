@@ -1,2 +1,11 @@
 /** Pictures of clients: taken in, cleaned of what the camera wrote into them, and shown. */
-export { LARGEST_PICTURE, readPicture, listPictures, setPictureRemoved, takePicture } from './pictures'
+export { cleaned } from './clean'
+export {
+  keepPicture,
+  LARGEST_PICTURE,
+  readPicture,
+  sha256,
+  listPictures,
+  setPictureRemoved,
+  takePicture,
+} from './pictures'

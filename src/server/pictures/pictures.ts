@@ -2,17 +2,26 @@ import { and, desc, eq, isNull } from 'drizzle-orm'
 import { createHash } from 'node:crypto'
 import { v7 as newId } from 'uuid'
 import { COUNTS, type PictureOf, type PictureSummary } from '@/core/model'
-import { database, inTransaction, picture, pictureBytes, staff, visit, type PICTURE_SIZES } from '@/db'
+import {
+  database,
+  inTransaction,
+  picture,
+  pictureBytes,
+  staff,
+  visit,
+  type PICTURE_SIZES,
+  type Transaction,
+} from '@/db'
 import { requirePermission, type StaffMember } from '../auth'
 import { findClient } from '../clients'
 import { invalidAt, notFound } from '../errors'
 import { isUuid } from '../http'
-import { cleaned } from './clean'
+import { cleaned, type CleanPictures } from './clean'
 
 /** Largest upload, bytes. */
 export const LARGEST_PICTURE = 10_000_000
 
-const sha256 = (bytes: Buffer): string => createHash('sha256').update(bytes).digest('hex')
+export const sha256 = (bytes: Buffer): string => createHash('sha256').update(bytes).digest('hex')
 const here = (member: StaffMember, clientId: string) =>
   and(eq(picture.salonId, member.salonId), eq(picture.clientId, clientId))
 
@@ -73,29 +82,42 @@ export async function takePicture(
     if (known.deletedAt) await setPictureRemoved(member, clientId, known.id, 'present')
     return (await summaries(member, clientId, known.id))[0]!
   }
-  const { full, thumbnail } = await cleaned(upload)
-  const id = newId()
-  await inTransaction(async (tx) => {
-    const key = { salonId: member.salonId, clientId }
-    await tx.insert(picture).values({
-      ...key,
-      id,
-      name: name.slice(0, COUNTS.nameLength) || 'Picture',
-      mime: full.mime,
-      widthPx: full.widthPx,
-      heightPx: full.heightPx,
-      bytes: full.data.byteLength,
-      sha256: sha256(full.data),
-      sourceSha256,
-      of,
-      staffId: member.id,
-    })
-    await tx.insert(pictureBytes).values([
-      { ...key, pictureId: id, size: 'full', mime: full.mime, data: full.data },
-      { ...key, pictureId: id, size: 'thumbnail', mime: thumbnail.mime, data: thumbnail.data },
-    ])
-  })
+  const clean = await cleaned(upload)
+  const id = await inTransaction((tx) =>
+    keepPicture(tx, { salonId: member.salonId, clientId, staffId: member.id, name, of, sourceSha256 }, clean),
+  )
   return (await summaries(member, clientId, id))[0]!
+}
+
+/** What is known of a picture beside its bytes. */
+type PictureFacts = Pick<
+  typeof picture.$inferInsert,
+  'salonId' | 'clientId' | 'staffId' | 'name' | 'of' | 'sourceSha256' | 'at'
+>
+
+/** Keeps a picture that was cleaned, with its thumbnail. @returns its id */
+export async function keepPicture(
+  tx: Transaction,
+  facts: PictureFacts,
+  { full, thumbnail }: CleanPictures,
+): Promise<string> {
+  const id = newId()
+  const { salonId, clientId } = facts
+  await tx.insert(picture).values({
+    ...facts,
+    id,
+    name: facts.name.slice(0, COUNTS.nameLength) || 'Picture',
+    mime: full.mime,
+    widthPx: full.widthPx,
+    heightPx: full.heightPx,
+    bytes: full.data.byteLength,
+    sha256: sha256(full.data),
+  })
+  await tx.insert(pictureBytes).values([
+    { salonId, clientId, pictureId: id, size: 'full', mime: full.mime, data: full.data },
+    { salonId, clientId, pictureId: id, size: 'thumbnail', mime: thumbnail.mime, data: thumbnail.data },
+  ])
+  return id
 }
 
 /** @throws AppError 422 where the visit is not one of this client */

@@ -10,7 +10,7 @@ describe('messages', () => {
   })
 
   it('leaves what it does not know, and says so', () => {
-    expect(messageFrom('Dear {nmae}', WORDS)).toBe('Dear {nmae}')
+    expect(messageFrom('Dear {nmae} {constructor}', WORDS)).toBe('Dear {nmae} {constructor}')
     expect(unknownWords('Dear {nmae} of {salon}, {}')).toEqual(['nmae', ''])
     expect(unknownWords('no braces')).toEqual([])
   })

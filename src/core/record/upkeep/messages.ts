@@ -28,4 +28,6 @@ export const unknownWords = (template: string): string[] =>
 
 /** A template with its words put in. Words that are not known stay as they stand. */
 export const messageFrom = (template: string, words: Record<MessageWord, string>): string =>
-  template.replaceAll(/\{([^{}]*)\}/g, (whole, word: string) => words[word as MessageWord] ?? whole)
+  template.replaceAll(/\{([^{}]*)\}/g, (whole, word: string) =>
+    Object.hasOwn(words, word) ? words[word as MessageWord] : whole,
+  )
