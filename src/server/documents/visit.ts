@@ -51,15 +51,16 @@ function tablesOf(visit: OpenVisit, read: (text: string) => string): [string, st
     [
       'Levels',
       ['Section', 'Meant', 'Expected', 'Seen'],
-      levels.map(({ name, formulaId, meant, expected, seen }) => [
+      levels.map(({ name, formulaId, meant, expected, seen, bands }) => [
         `${name}, ${formulaId}`,
-        ...[meant, expected, seen ?? '-'].map(String),
+        ...[meant, expected].map(String),
+        [seen ?? [], ...bands.map((band) => `${band.spot} ${band.seen}`)].flat().join(', ') || '-',
       ]),
     ],
     [
       'Steps',
-      ['Step', 'Planned, min', 'Took, min'],
-      steps.map(({ about, planned, actual }) => [about, planned.toFixed(1), actual?.toFixed(1) ?? '-']),
+      ['Step', 'Who', 'Planned, min', 'Took, min'],
+      steps.map(({ about, by: who, planned, actual }) => [about, who, planned.toFixed(1), actual?.toFixed(1) ?? '-']),
     ],
     [
       'What was otherwise',

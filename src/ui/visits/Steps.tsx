@@ -34,9 +34,10 @@ export function Steps({ steps }: Pick<VisitSummary, 'steps'>) {
       <details>
         <summary>All {steps.length} steps</summary>
         <Facts
-          head={['Step', 'planned', 'took']}
+          head={['Step', 'who', 'planned', 'took']}
           rows={steps.map((step) => [
             taskWords(step),
+            step.by,
             duration(step.planned),
             step.skipped ? 'skipped' : step.actual === null ? '–' : duration(step.actual),
           ])}

@@ -10,7 +10,7 @@ import { useState } from 'react'
 import { STARTING_RATES } from '@/core/product/money'
 import type { OpenVisit } from '@/core/record/visit'
 import { callApi, failureWords } from '../hooks/api'
-import { INCIDENT_WORDS } from '../chair/words'
+import { INCIDENT_WORDS, SPOT_WORDS } from '../chair/words'
 import { duration } from '../clock/words'
 import { money } from '../mix/context'
 import { PageBar, Read } from '../parts'
@@ -64,7 +64,7 @@ export function VisitPage({ visit, mayWrite, mayMix }: Props) {
                   `${level.name}, ${level.formulaId}`,
                   level.meant,
                   level.expected,
-                  level.seen ?? 'not looked at',
+                  level.seen === null && level.bands.length === 0 ? 'not looked at' : readLevels(level),
                 ])}
               />
             </Section>
@@ -109,6 +109,10 @@ const PAGE = {
   gridTemplateColumns: { xs: '1fr', md: 'minmax(0, 1fr) 380px' },
   alignItems: 'start',
 } as const
+
+/** What was read of a section: of all of it, and along the strand. */
+const readLevels = ({ seen, bands }: OpenVisit['summary']['levels'][number]): string =>
+  [...(seen === null ? [] : [`${seen}`]), ...bands.map((band) => `${SPOT_WORDS[band.spot]} ${band.seen}`)].join(', ')
 
 /** What she takes home: when to come again, and how to keep it. */
 function AfterCare({ visit: { summary, id } }: Pick<Props, 'visit'>) {

@@ -1,20 +1,16 @@
 import { may } from '@/server/auth'
-import { dueIn, FEW_BEHIND, outboxOf, visitsBehind } from '@/server/visits'
+import { dueIn, outboxOf } from '@/server/visits'
 import { Shell } from '@/ui/shell'
-import { CatchUp, DuePage } from '@/ui/visits'
+import { DuePage } from '@/ui/visits'
 import { memberFor } from '../../signedInPage'
+import { catchUpFor } from '../catchUpFor'
 
 export const metadata = { title: 'Due · Falto' }
 
 export default async function Due() {
   const member = await memberFor('/log/due')
-  const behind = await visitsBehind(member)
-  if (behind > FEW_BEHIND)
-    return (
-      <Shell member={member}>
-        <CatchUp here="/log/due" behind={behind} />
-      </Shell>
-    )
+  const catchingUp = await catchUpFor(member, '/log/due')
+  if (catchingUp) return catchingUp
   const { today, due } = await dueIn(member)
   const { salon, templates } = await outboxOf(member)
   return (

@@ -6,6 +6,7 @@ import {
   type Incident,
   type ProductKind,
   type RunFormula,
+  type StrandSpot,
   type Tone,
 } from '../../model'
 import { foilsOf } from '../../placement/foils'
@@ -76,7 +77,15 @@ export interface VisitSummary {
   foils: number
   minutes: { planned: number; took: number | null }
   formulas: FormulaUse[]
-  levels: { name: string; formulaId: string; meant: number; expected: number; seen: number | null }[]
+  levels: {
+    name: string
+    formulaId: string
+    meant: number
+    expected: number
+    seen: number | null
+    /** What was read along the strand, where it is not what was read of all of it. */
+    bands: { spot: StrandSpot; seen: number }[]
+  }[]
   steps: RunOutcome['steps']
   reapplied: number
   incidents: { incident: Incident; note: string; minute: number }[]
@@ -111,9 +120,12 @@ export function summariseVisit(facts: VisitFacts, computed: ComputedStages): Vis
       took: rounded(outcome?.actual ?? told?.minutes),
     },
     formulas,
-    levels: levels.map(({ name, formulaId, meant, expected, seen }) => ({
+    levels: levels.map(({ name, formulaId, meant, expected, seen, bands }) => ({
       ...{ name, formulaId, meant, expected },
       seen: seen ?? null,
+      bands: bands.flatMap((band) =>
+        band.seen === undefined || band.seen === seen ? [] : [{ spot: band.spot, seen: band.seen }],
+      ),
     })),
     steps: outcome?.steps ?? [],
     reapplied: run ? sum([...run.state.steps.values()].map(({ care }) => care.filter(isFresh).length)) : 0,

@@ -81,6 +81,7 @@ describe('a visit summed up', () => {
   it('tells levels, incidents and changes of the chair', () => {
     const facts = carriedOut(undefined, ([first]) => [
       event('seen', minutes(60), { stepId: first!, value: 8 }),
+      event('seen', minutes(60), { stepId: first!, value: 7.5, spot: 'ends' }),
       event('incident', minutes(30), { stepId: first!, incident: 'bleed', note: 'left ear' }),
       event('thinned', minutes(31), { formulaId: 'A', value: 6 }),
       event('changed', minutes(32), { formulaId: 'A', value: 30 }),
@@ -88,7 +89,7 @@ describe('a visit summed up', () => {
       event('reapplied', minutes(34), { stepId: first! }),
     ])
     const summary = summaryOf(factsOf(facts.document, { run: facts.run }))
-    expect(summary.levels[0]).toMatchObject({ seen: 8 })
+    expect(summary.levels[0]).toMatchObject({ seen: 8, bands: [{ spot: 'ends', seen: 7.5 }] })
     expect(summary.incidents).toEqual([{ incident: 'bleed', note: 'left ear', minute: 30 }])
     expect(summary.changes).toEqual([
       'A mixed with 30 vol from then on',

@@ -9,7 +9,16 @@ import { underProduct, type UnderProduct } from './underProduct'
 export interface RunOutcome {
   planned: number
   actual: number | null
-  steps: { id: string; kind: TaskKind; about: string; planned: number; actual: number | null; skipped: boolean }[]
+  steps: {
+    id: string
+    kind: TaskKind
+    about: string
+    /** Who did it, or was to do it. */
+    by: string
+    planned: number
+    actual: number | null
+    skipped: boolean
+  }[]
   /** What was put in beside the plan, and how many planned pieces were not. */
   pieces: { about: string; unplanned: StepState['unplanned']; leftOut: number }[]
   /** Levels that were read, against the range expected when the hair comes out. */
@@ -28,17 +37,20 @@ const MINUTE = 60_000
 export function runOutcome(script: RunScript, state: RunState): RunOutcome {
   const { steps } = script
   const { startedAt } = state
+  const people = new Map([...script.people, ...state.joined].map(({ id, name }) => [id, name]))
+  const nameOf = (id: string) => people.get(id) ?? ''
   const ended = steps.map(({ id }) => state.steps.get(id)?.endedAt).filter((at) => at !== undefined)
   const over = steps.every(({ id }) => ['done', 'skipped'].includes((state.steps.get(id) ?? WAITING).status))
   return {
     planned: Math.max(...steps.map(({ start, seconds }) => start + seconds)) / 60,
     actual: over && startedAt !== undefined ? (Math.max(...ended) - startedAt) / MINUTE : null,
-    steps: steps.map(({ id, kind, about, seconds }) => {
+    steps: steps.map(({ id, kind, about, seconds, personId }) => {
       const { status, begunAt, endedAt } = state.steps.get(id) ?? WAITING
       return {
         id,
         kind,
         about,
+        by: nameOf(state.handed.get(id) ?? personId),
         planned: seconds / 60,
         actual:
           status === 'done' && begunAt !== undefined && endedAt !== undefined ? (endedAt - begunAt) / MINUTE : null,

@@ -103,6 +103,17 @@ describe('what came of it', () => {
     for (const step of steps) expect(step.actual).toBeCloseTo(step.planned, 6)
   })
 
+  it('says who did each step, also where it was handed over or somebody joined', () => {
+    const log = [
+      event('replanned', minutes(0), { steps: [], joins: { id: 'second', name: 'Bram' } }),
+      event('handed', minutes(0), { stepId: putIn.id, personId: 'second' }),
+    ]
+    const { steps } = runOutcome(script, foldRun([...log, ...asPlanned(1000)]))
+    const byOf = (id: string) => steps.find((step) => step.id === id)!.by
+    expect(byOf(putIn.id)).toBe('Bram')
+    expect(byOf(first.id)).toBe(script.people.find(({ id }) => id === first.personId)!.name)
+  })
+
   it('tells skipped steps, steps that never ended, and what was seen beside what was expected', () => {
     const outcome = runOutcome(
       script,
