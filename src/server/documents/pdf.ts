@@ -1,6 +1,6 @@
 import { byId } from '@/core/model'
 import PDFDocument from 'pdfkit'
-import type { HeadSheet } from '@/core/plan/sheets'
+import type { HeadSheet, SideView } from '@/core/plan/sheets'
 
 const MM = 72 / 25.4
 export const A4_MARGIN = 14 * MM
@@ -20,7 +20,7 @@ export function pdfOfSheet({ title, hair, map, stages, formulas }: HeadSheet): P
   const document = new PDFDocument({ size: 'A4', margin: A4_MARGIN, info: { Title: title }, autoFirstPage: false })
   const done = bufferOf(document)
   const { left, right, top, bottom } = map.extent
-  for (const [k, { name, zones, order }] of stages.entries()) {
+  for (const [k, { name, zones, order, views }] of stages.entries()) {
     document.addPage()
     const width = document.page.width - 2 * A4_MARGIN
     // The map takes the page's width less a column for the order, or 150 mm of its height.
@@ -66,10 +66,45 @@ export function pdfOfSheet({ title, hair, map, stages, formulas }: HeadSheet): P
       }),
     )
     document.y = Math.max(y + (bottom - top) * scale, y + 14 * order.length) + 16
+    drawViews(document, views, width)
     for (const { id, words } of formulas) document.text(`${id}   ${words}`, A4_MARGIN, document.y, { width })
   }
   document.end()
   return done
+}
+
+/** Height of the views from four sides on paper, with the word over each, pt. Our choice. */
+const VIEW_HEIGHT = 84
+const VIEW_WORD = 12
+
+/** The head from four sides, side by side under what was drawn last. */
+function drawViews(document: PDFKit.PDFDocument, views: readonly SideView[], width: number): void {
+  if (document.y + VIEW_HEIGHT + 2 * VIEW_WORD > document.page.height - A4_MARGIN) {
+    document.addPage()
+    document.y = A4_MARGIN
+  }
+  const { y } = document
+  document.font('Helvetica').fontSize(8).fill('#000')
+  views.forEach(({ side, outline, hairline, bounds, numbers, extent }, i) => {
+    const x = A4_MARGIN + (i * width) / views.length
+    const scale = VIEW_HEIGHT / (extent.bottom - extent.top)
+    document.text(side, x, y, { lineBreak: false })
+    document
+      .save()
+      .translate(x - extent.left * scale, y + VIEW_WORD - extent.top * scale)
+      .scale(scale)
+    document.path(outline).lineWidth(0.12).stroke('#000')
+    if (hairline) document.path(hairline).lineWidth(0.2).stroke('#000')
+    if (bounds) document.path(bounds).lineWidth(0.12).stroke('#000')
+    document.fontSize(1.3)
+    for (const { turn, x: at, y: down } of numbers) {
+      document.circle(at, down, 1).lineWidth(0.08).fillAndStroke('#fff', '#000')
+      document.fill('#000').text(String(turn), at - 1, down - 0.5, { width: 2, align: 'center', lineBreak: false })
+    }
+    document.restore().fontSize(8)
+  })
+  document.fontSize(9)
+  document.y = y + VIEW_HEIGHT + 2 * VIEW_WORD
 }
 
 /** Lines of a formula over the whole map; what is clipped decides where they show. */

@@ -9,5 +9,8 @@ export const STAND_OFF = 1.012
  */
 export const CORNER_TURN = radians(25)
 
+/** Points of an outline of the head. Our choice: round to the eye. */
+export const OUTLINE_POINTS = 144
+
 /** Room that a label's middle keeps from a zone's outline, cm of the map. Our choice. */
 export const LABEL_ROOM_CM = 0.9

@@ -2,12 +2,15 @@ import { byId, type FaltoPlan, type Formula, type Stage } from '../../model'
 import { foilsOf } from '../../placement/foils'
 import type { ComputedStages } from '../../placement/quantity'
 import { mapDrawing, type MapDrawing, type ZoneDrawing } from './mapDrawing'
+import { sideViews, type SideView } from './sideViews'
 
 /** One stage on a head sheet: the map and the order of application in words. */
 export interface SheetStage {
   name: string
   zones: ZoneDrawing[]
   order: { turn: number; name: string; words: string }[]
+  /** The head from four sides, with the same numbers. */
+  views: SideView[]
 }
 
 /**
@@ -53,6 +56,7 @@ export function headSheet(
     map: drawing,
     stages: stages.map((stage) => ({
       name: stage.name,
+      views: sideViews(computed, stage, drawing.zones),
       zones: drawing.zones.filter(({ stageId }) => stageId === stage.id),
       order: stage.order.map((id, i) => {
         const zone = byId(stage.zones, id)
@@ -99,7 +103,10 @@ export function svgOfSheet({ title, hair, map, stages, formulas }: HeadSheet): s
   const width = right - left + 2
   const height = bottom - top + 2
   const listed = Math.max(...stages.map(({ order }) => order.length))
-  const perStage = Math.max(height, 1.1 * listed + 2) + 1.6
+  const mapHeight = Math.max(height, 1.1 * listed + 2)
+  const viewHeight =
+    VIEW_SCALE * Math.max(...stages.flatMap(({ views }) => views.map(({ extent }) => extent.bottom - extent.top)))
+  const perStage = mapHeight + viewHeight + 3
   const pageWidth = width + 13
   const pageHeight = 3.4 + stages.length * perStage + formulas.length * 0.9 + 1
   const patterns = formulas.map(
@@ -108,7 +115,7 @@ export function svgOfSheet({ title, hair, map, stages, formulas }: HeadSheet): s
   )
   const text = (x: number, y: number, size: number, words: string, rest = '') =>
     `<text x="${x}" y="${y}" font-size="${size}" ${rest}>${escaped(words)}</text>`
-  const body = stages.map(({ name, zones, order }, k) => {
+  const body = stages.map(({ name, zones, order, views }, k) => {
     const y = 3.2 + k * perStage
     const drawn = zones.map(
       (zone) =>
@@ -121,13 +128,26 @@ export function svgOfSheet({ title, hair, map, stages, formulas }: HeadSheet): s
     const list = order.map(({ turn, name: zone, words }, i) =>
       text(width + 0.6, 1.9 + 1.1 * i, 0.72, `${turn}  ${zone}: ${words}`),
     )
-    return `<g transform="translate(0.5 ${y})">${text(0, 0.2, 0.9, `${k + 1} ${name}`, 'font-weight="700"')}<g transform="translate(${1 - left} ${1 - top})"><path d="${map.hairline}" fill="#fff" stroke="#000" stroke-width="0.1"/>${drawn.join('')}${numbers.join('')}</g>${list.join('')}</g>`
+    return `<g transform="translate(0.5 ${y})">${text(0, 0.2, 0.9, `${k + 1} ${name}`, 'font-weight="700"')}<g transform="translate(${1 - left} ${1 - top})"><path d="${map.hairline}" fill="#fff" stroke="#000" stroke-width="0.1"/>${drawn.join('')}${numbers.join('')}</g>${list.join('')}<g transform="translate(0 ${mapHeight + 1})">${views.map((view, i) => svgOfView(view, (pageWidth / views.length) * i)).join('')}</g></g>`
   })
   const legend = formulas.map(({ id, words }, i) => {
     const y = 3.2 + stages.length * perStage + i * 0.9
     return `<rect x="0.5" y="${y - 0.6}" width="1" height="0.7" fill="url(#h${id})" stroke="#000" stroke-width="0.04"/>${text(1.8, y, 0.66, `${id}  ${words}`)}`
   })
   return `<?xml version="1.0" encoding="UTF-8"?>\n<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${pageWidth.toFixed(2)} ${pageHeight.toFixed(2)}" width="190mm" font-family="sans-serif"><title>${escaped(title)}</title><defs>${patterns.join('')}</defs><rect width="100%" height="100%" fill="#fff"/>${text(0.5, 1.3, 1.1, title, 'font-weight="700"')}${text(0.5, 2.3, 0.7, hair)}${body.join('')}${legend.join('')}</svg>\n`
+}
+
+/** Size of the views from four sides against the map's. Our choice: four of them side by side. */
+const VIEW_SCALE = 0.42
+
+function svgOfView({ side, outline, hairline, bounds, numbers, extent }: SideView, x: number): string {
+  const line = (path: string, width: number, fill = 'none') =>
+    `<path d="${path}" fill="${fill}" stroke="#000" stroke-width="${width}"/>`
+  const turns = numbers.map(
+    ({ turn, x: cx, y: cy }) =>
+      `<circle cx="${cx.toFixed(2)}" cy="${cy.toFixed(2)}" r="1" fill="#fff" stroke="#000" stroke-width="0.08"/><text x="${cx.toFixed(2)}" y="${(cy + 0.45).toFixed(2)}" font-size="1.3" text-anchor="middle">${turn}</text>`,
+  )
+  return `<g transform="translate(${x.toFixed(2)} 0)"><text x="0" y="0" font-size="0.66">${side}</text><g transform="translate(0 0.5) scale(${VIEW_SCALE}) translate(${(-extent.left).toFixed(2)} ${(-extent.top).toFixed(2)})">${line(outline, 0.12, '#fff')}${line(hairline, 0.2)}${line(bounds, 0.12)}${turns.join('')}</g></g>`
 }
 
 const escaped = (words: string): string => words.replace(/[&<>"']/g, (sign) => `&#${sign.charCodeAt(0)};`)

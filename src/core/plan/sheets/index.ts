@@ -5,6 +5,7 @@
 export { foilList, type FoilLine } from './foilList'
 export { headModel, type HeadModel, type Triangles } from './headModel'
 export { headSheet, svgOfSheet, type HeadSheet, type SheetStage } from './headSheet'
+export { sideViews, type SideView } from './sideViews'
 export { mixingCards, type MixingCard, type MixingCards } from './mixingCards'
 export {
   mapDrawing,

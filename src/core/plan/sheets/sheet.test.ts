@@ -1,7 +1,7 @@
 import { byId } from '../../model'
 import { computeStages } from '../../../../tests/support/planner'
 import { planWith } from '../../../../tests/support/plan'
-import { headModel, mapDrawing } from '.'
+import { headModel, mapDrawing, sideViews } from '.'
 
 const plan = planWith({ template: 'topStrip', placement: { sequence: ['A', 'B'] } })
 const computed = computeStages(plan)
@@ -72,5 +72,47 @@ describe('the head in space', () => {
 
   it('has the same bust for every plan on one head', () => {
     expect(headModel(computed).bust).toBe(model.bust)
+  })
+})
+
+describe('the head from four sides', () => {
+  const [stage] = plan.variants[0]!.stages
+  const views = sideViews(computed, stage!, mapDrawing(plan, computed).zones)
+  const view = (side: string) => views.find((one) => one.side === side)!
+  const coordinates = (path: string) =>
+    [...path.matchAll(/[ML](-?[\d.]+) (-?[\d.]+)/g)].map(([, x, y]) => ({ x: Number(x), y: Number(y) }))
+
+  it('shows every zone’s number from somewhere, at the turn in which it is worked', () => {
+    const turns = views.flatMap(({ numbers }) => numbers.map(({ turn }) => turn))
+    expect([...new Set(turns)].sort((a, b) => a - b)).toEqual(stage!.order.map((_, i) => i + 1))
+  })
+
+  it('has what is seen from the front not seen from the back, and her left on the right of the picture from the front', () => {
+    const all = new Set(view('front').numbers.map(({ turn }) => turn))
+    for (const { turn } of view('back').numbers) expect(all.has(turn)).toBe(false)
+    const left = view('left').numbers.map(({ turn }) => turn)
+    for (const { turn, x } of view('front').numbers) if (left.includes(turn)) expect(x).toBeGreaterThan(0)
+    for (const { turn, x } of view('back').numbers) if (left.includes(turn)) expect(x).toBeLessThan(0)
+  })
+
+  it('keeps every line within the head’s own outline, whose breadth and height are the head’s', () => {
+    const { breadth, front, back, up, down } = computed.head.axes
+    for (const { side, bounds, hairline, extent } of views) {
+      const isProfile = side === 'left' || side === 'right'
+      expect(extent.right - extent.left).toBeCloseTo(isProfile ? front + back : 2 * breadth, 1)
+      expect(extent.bottom - extent.top).toBeCloseTo(up + down, 1)
+      for (const { x, y } of coordinates(bounds + hairline)) {
+        expect(x).toBeGreaterThan(extent.left - 0.01)
+        expect(x).toBeLessThan(extent.right + 0.01)
+        expect(y).toBeGreaterThan(extent.top - 0.01)
+        expect(y).toBeLessThan(extent.bottom + 0.01)
+      }
+    }
+  })
+
+  it('shows the hairline at the forehead from the front, higher than at the nape from behind', () => {
+    const middle = (path: string) =>
+      coordinates(path).reduce((nearest, at) => (Math.abs(at.x) < Math.abs(nearest.x) ? at : nearest))
+    expect(middle(view('front').hairline).y).toBeLessThan(middle(view('back').hairline).y)
   })
 })
