@@ -39,8 +39,8 @@ export async function keepAcknowledgement(
   { id: planId, revision }: Pick<Plan, 'id' | 'revision'>,
   { id: cautionId, text }: Caution,
   reason: string,
+  at = new Date(),
 ): Promise<Acknowledgement> {
-  const at = new Date()
   await db.insert(cautionAcknowledgement).values({
     salonId: member.salonId,
     planId,

@@ -69,7 +69,9 @@ export async function beginRun(
   const unexplained = looked.some(({ caution, reason }) => past.includes(caution) && reason.trim() === '')
   if (looked.length < waiting.length || unexplained) throw unacknowledged(waiting, past)
   await inTransaction(async (tx) => {
-    for (const { caution, reason } of looked) await keepAcknowledgement(tx, member, found, caution, reason)
+    // Looked at together, so at one time.
+    const at = new Date()
+    for (const { caution, reason } of looked) await keepAcknowledgement(tx, member, found, caution, reason, at)
     await tx
       .insert(run)
       .values({ salonId: member.salonId, id, planId, planRevision: revision, script, document, staffId: member.id })
