@@ -3,7 +3,7 @@ import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import dynamic from 'next/dynamic'
-import { useMemo, useState } from 'react'
+import { startTransition, useMemo, useState } from 'react'
 import type { OpenPlan } from '@/core/model'
 import { Read } from '../parts'
 import { copyZones, pasteZones } from './clipboard'
@@ -67,13 +67,15 @@ function Studio({ client, lastVisit }: Pick<OpenPlan, 'client' | 'lastVisit'>) {
   const [dialog, setDialog] = useState<DialogName | 'plan'>()
   const [tool, setTool] = useState<MapTool>('rest')
   const [side, setSide] = useState<Side>('map')
+  // In slices, so that the page answers while another side of the plan is put together.
+  const openSide = (next: Side) => startTransition(() => setSide(next))
   const [wish, setWish] = useState(FIRST_RAMP)
   const totalOpen = usePlan((state) => state.openTotal !== undefined)
   const underlay = useUnderlay(worker, lastVisit)
 
   useKeepOnLeaving(store, permissions.write)
   useUndoKeys(store, permissions.write)
-  useStudioKeys({ onList: () => setDialog('keys'), onRest: () => setTool('rest'), onSide: setSide })
+  useStudioKeys({ onList: () => setDialog('keys'), onRest: () => setTool('rest'), onSide: openSide })
 
   return (
     <Box
@@ -91,7 +93,7 @@ function Studio({ client, lastVisit }: Pick<OpenPlan, 'client' | 'lastVisit'>) {
           <OrderRibbon />
         </Box>
         <Box sx={MIDDLE}>
-          <SideBar side={side} onSide={setSide} />
+          <SideBar side={side} onSide={openSide} />
           {side === 'map' && (
             <>
               <Box sx={MAP}>
