@@ -13,6 +13,8 @@ const browser = await puppeteer.launch(CHROMIUM)
 
 async function windowOf(person: string, size = { width: 1280, height: 800 }): Promise<Page> {
   const page = await (await browser.createBrowserContext()).newPage()
+  // A busy machine draws slowly; nothing is gained by giving up early.
+  page.setDefaultTimeout(120_000)
   await page.setViewport(size)
   await page.goto(`${base}/sign-in`)
   await page.locator(`::-p-text(${person})`).click()
@@ -53,7 +55,7 @@ await plan(desk, 'Tamsin Quill', 'Seen from the back row')
 await zone(desk, 'Top strip')
 await keep(desk, 'map')
 await view(desk, 'Head')
-await desk.waitForSelector('canvas')
+await desk.waitForSelector('[data-state="shown"]')
 await keep(desk, 'head')
 await view(desk, 'Look')
 await looked(desk)

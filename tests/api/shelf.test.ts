@@ -17,8 +17,6 @@ import { BASE_URL, ONE_CALL, deviceOf, newClient, type Device } from '../support
 import { day } from '../support/days'
 import { planWith } from '../support/plan'
 
-jest.setTimeout(60_000)
-
 let oriel: Device
 let tove: Device
 let juno: Device

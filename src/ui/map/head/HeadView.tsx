@@ -66,7 +66,7 @@ export default function HeadView({ worker }: { worker: Remote<PlanWorker> | unde
           {...hands}
           sx={{ ...FRAME, transform: stance.mirrored ? 'scaleX(-1)' : 'none' }}
         />
-        {picture.state === 'waits' && <Typography sx={{ p: 2, position: 'relative' }}>Shaping the head…</Typography>}
+        {picture.state === 'waits' && <Typography sx={WAITS}>Shaping the head…</Typography>}
         {picture.state === 'cannot' && (
           <Alert severity="info" sx={{ position: 'relative' }}>
             This device cannot draw in space. The Map shows the same zones and foils, and the Look her hair.
@@ -97,6 +97,9 @@ function useHeadModel(worker: Remote<PlanWorker> | undefined): HeadModel | undef
   }, [worker, answer])
   return model
 }
+
+/** In the middle, where nothing lies over it. */
+const WAITS = { position: 'absolute', inset: 0, display: 'grid', placeItems: 'center', pointerEvents: 'none' } as const
 
 const FRAME = {
   position: 'absolute',
