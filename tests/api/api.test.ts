@@ -478,7 +478,8 @@ describe('documents of a plan', () => {
     expect(rows.map(({ turn }) => Number(turn))).toEqual(rows.map((_, i) => i + 1))
     const svg = (await fetched(planId, 'svg')).bytes.toString('utf8')
     expect(svg).toContain('Correction &#34;in&#34; tiers, &#60;first&#62;')
-    expect(svg.match(/<circle/g)).toHaveLength(
+    // On the map; the views from four sides have smaller ones of their own.
+    expect(svg.match(/<circle[^>]* r="0\.6"/g)).toHaveLength(
       plan.variants[0]!.stages.reduce((sum, { zones }) => sum + zones.length, 0),
     )
     const pdf = await fetched(planId, 'pdf')
