@@ -1,4 +1,5 @@
 import { createEvents, type EventAttributes } from 'ics'
+import { dayAfter } from '@/core/hair/hairRecord'
 import { activeVariant, type FaltoPlan } from '@/core/model'
 import type { Planner } from '@/core/plan/planner'
 import { ALONE, clockFor } from '@/core/time/schedule'
@@ -54,8 +55,5 @@ export function calendarOf(planner: Planner, { planId, plan, client, on, at }: B
 }
 
 /** A day, or one so many days later, as calendars are given it. */
-export const dayNumbers = (on: string, later = 0): [number, number, number] => {
-  const date = new Date(`${on}T00:00:00Z`)
-  date.setUTCDate(date.getUTCDate() + later)
-  return [date.getUTCFullYear(), date.getUTCMonth() + 1, date.getUTCDate()]
-}
+export const dayNumbers = (on: string, later = 0): [number, number, number] =>
+  dayAfter(on, later).split('-').map(Number) as [number, number, number]

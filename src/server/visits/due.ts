@@ -3,14 +3,14 @@ import type { DueClient } from '@/core/record/visit'
 import { careCheck, client, database, message, plan, visit } from '@/db'
 import type { StaffMember } from '../auth'
 import { today } from '../days'
-import { catchUp } from './summary'
+import { catchUpWholly } from './summary'
 
 /** Clients in one answer, those due first. Our choice. */
 const MOST_DUE = 200
 
 /** Who is due again: by the newest visit of each client, the longest due first; with what is booked already. */
 export async function dueIn(member: StaffMember): Promise<{ today: string; due: DueClient[] }> {
-  while (await catchUp(member));
+  await catchUpWholly(member)
   const on = today(member)
   const newest = database()
     .selectDistinctOn([visit.clientId], {

@@ -3,7 +3,7 @@ import { nearestFormulas, type FoundFormula, type UsedFormula } from '@/core/rec
 import { client, containing, database, visit } from '@/db'
 import type { StaffMember } from '../auth'
 import type { FormulaWishDto } from '@/dto'
-import { catchUp } from './summary'
+import { catchUpWholly } from './summary'
 
 /** Formulas in one answer. Our choice. */
 const MOST_FORMULAS = 80
@@ -13,7 +13,7 @@ export async function formulasIn(
   member: StaffMember,
   { words, level, tone = 'neutral' }: FormulaWishDto,
 ): Promise<FoundFormula[]> {
-  while (await catchUp(member));
+  await catchUpWholly(member)
   const like = words?.trim() ? containing(words) : null
   const { rows } = await database().execute<{
     formula: UsedFormula

@@ -5,7 +5,7 @@ import { learnFactors, type Job, type Learned } from '@/core/record/learning'
 import { database, learningChoice, staff, visit } from '@/db'
 import type { StaffMember } from '../auth'
 import type { LearningChoiceDto } from '@/dto'
-import { catchUp } from './summary'
+import { catchUpWholly } from './summary'
 
 const aboutFactor = ({ of, context }: Pick<Job, 'of' | 'context'>): string => `${of} ${context}`
 
@@ -13,7 +13,7 @@ const aboutFactor = ({ of, context }: Pick<Job, 'of' | 'context'>): string => `$
 const LEARNED_FROM = 1000
 
 export async function learningOf(member: StaffMember): Promise<Learned> {
-  while (await catchUp(member));
+  await catchUpWholly(member)
   const [jobs, choices, people] = await Promise.all([
     database()
       .select({ jobs: sql<Job[]>`${visit.summary}->'jobs'`, createdAt: visit.createdAt })

@@ -11,17 +11,9 @@ import { isUuid } from '../http'
 /** Messages in one answer, the newest. Our choice. */
 const NEWEST = 100
 
-/** What was written to clients. Nothing is sent: somebody does that by her own means and says so here. */
-export async function outboxOf(member: StaffMember): Promise<Outbox> {
-  const [rows, own, [home]] = await Promise.all([
-    database()
-      .select({ message, clientName: client.name, by: staff.name })
-      .from(message)
-      .innerJoin(client, and(eq(client.salonId, message.salonId), eq(client.id, message.clientId)))
-      .innerJoin(staff, and(eq(staff.salonId, message.salonId), eq(staff.id, message.staffId)))
-      .where(eq(message.salonId, member.salonId))
-      .orderBy(desc(message.at), desc(message.id))
-      .limit(NEWEST),
+/** What messages of a salon begin with: its name and its own words. */
+export async function messageWords(member: StaffMember): Promise<Pick<Outbox, 'salon' | 'templates'>> {
+  const [own, [home]] = await Promise.all([
     database()
       .select({ kind: messageTemplate.kind, text: messageTemplate.text })
       .from(messageTemplate)
@@ -30,13 +22,31 @@ export async function outboxOf(member: StaffMember): Promise<Outbox> {
   ])
   return {
     salon: home!.name,
+    templates: { ...STARTING_TEMPLATES, ...Object.fromEntries(own.map(({ kind, text }) => [kind, text])) },
+  }
+}
+
+/** What was written to clients. Nothing is sent: somebody does that by her own means and says so here. */
+export async function outboxOf(member: StaffMember): Promise<Outbox> {
+  const [rows, words] = await Promise.all([
+    database()
+      .select({ message, clientName: client.name, by: staff.name })
+      .from(message)
+      .innerJoin(client, and(eq(client.salonId, message.salonId), eq(client.id, message.clientId)))
+      .innerJoin(staff, and(eq(staff.salonId, message.salonId), eq(staff.id, message.staffId)))
+      .where(eq(message.salonId, member.salonId))
+      .orderBy(desc(message.at), desc(message.id))
+      .limit(NEWEST),
+    messageWords(member),
+  ])
+  return {
+    ...words,
     messages: rows.map(({ message: { id, clientId, kind, text, at, sentAt }, clientName, by }) => ({
       ...{ id, kind, text, by },
       client: { id: clientId, name: clientName },
       at: at.toISOString(),
       sentAt: sentAt?.toISOString() ?? null,
     })),
-    templates: { ...STARTING_TEMPLATES, ...Object.fromEntries(own.map(({ kind, text }) => [kind, text])) },
   }
 }
 
@@ -55,36 +65,29 @@ export async function writeMessage(
   return { id }
 }
 
+const isMessage = (member: StaffMember, id: string) => and(eq(message.salonId, member.salonId), eq(message.id, id))
+
 /** Somebody says that a message went out, or that it did not. */
 export async function setMessageSent(member: StaffMember, id: string, sent: boolean): Promise<object> {
   requirePermission(member, 'write')
-  await changed(
-    isUuid(id)
-      ? database()
-          .update(message)
-          .set({ sentAt: sent ? new Date() : null })
-          .where(and(eq(message.salonId, member.salonId), eq(message.id, id)))
-          .returning({ id: message.id })
-      : [],
-  )
+  const [changed] = isUuid(id)
+    ? await database()
+        .update(message)
+        .set({ sentAt: sent ? new Date() : null })
+        .where(isMessage(member, id))
+        .returning({ id: message.id })
+    : []
+  if (!changed) throw notFound('message')
   return {}
 }
 
 export async function dropMessage(member: StaffMember, id: string): Promise<object> {
   requirePermission(member, 'write')
-  await changed(
-    isUuid(id)
-      ? database()
-          .delete(message)
-          .where(and(eq(message.salonId, member.salonId), eq(message.id, id)))
-          .returning({ id: message.id })
-      : [],
-  )
+  const [dropped] = isUuid(id)
+    ? await database().delete(message).where(isMessage(member, id)).returning({ id: message.id })
+    : []
+  if (!dropped) throw notFound('message')
   return {}
-}
-
-async function changed(rows: Promise<{ id: string }[]> | { id: string }[]): Promise<void> {
-  if ((await rows).length === 0) throw notFound('message')
 }
 
 /** Keeps a salon's own words for a kind of message. @throws AppError 422 for a word in braces that there is not */

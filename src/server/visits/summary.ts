@@ -31,19 +31,24 @@ export async function catchUp(member: StaffMember): Promise<boolean> {
   const rows: VisitRow[] = await database()
     .select()
     .from(visit)
-    .where(and(eq(visit.salonId, member.salonId), isNull(visit.figures), isNull(visit.withdrawnAt)))
+    .where(isBehind(member))
     .orderBy(asc(visit.on), asc(visit.id))
     .limit(AT_ONCE)
   for (const row of rows) await summaryOf(member, await factsOf(member, row))
   return rows.length === AT_ONCE
 }
 
+/** Sums up all that nobody has looked at yet. */
+export async function catchUpWholly(member: StaffMember): Promise<void> {
+  while (await catchUp(member));
+}
+
+const isBehind = (member: StaffMember) =>
+  and(eq(visit.salonId, member.salonId), isNull(visit.figures), isNull(visit.withdrawnAt))
+
 /** How many visits nobody has summed up yet. */
 export async function visitsBehind(member: StaffMember): Promise<number> {
-  const [found] = await database()
-    .select({ behind: count() })
-    .from(visit)
-    .where(and(eq(visit.salonId, member.salonId), isNull(visit.figures), isNull(visit.withdrawnAt)))
+  const [found] = await database().select({ behind: count() }).from(visit).where(isBehind(member))
   return found!.behind
 }
 

@@ -1,5 +1,5 @@
-import { and, eq, inArray } from 'drizzle-orm'
-import { database, inTransaction, mix, visit } from '@/db'
+import { and, eq } from 'drizzle-orm'
+import { inTransaction, visit } from '@/db'
 import { requirePermission, type StaffMember } from '../auth'
 import { returnToShelf } from '../shelf'
 import { factsOf, findVisit } from './facts'
@@ -16,12 +16,7 @@ export async function setVisitWithdrawn(
 ): Promise<object> {
   requirePermission(member, 'write')
   const { facts } = await factsOf(member, await findVisit(member, id))
-  const own = facts.told
-    ? []
-    : await bowlsOfShelf(
-        member,
-        facts.bowls.map((bowl) => bowl.id),
-      )
+  const bowls = facts.bowls.map((bowl) => bowl.id)
   await inTransaction(async (tx) => {
     const [locked] = await tx
       .select({ withdrawnAt: visit.withdrawnAt })
@@ -38,16 +33,7 @@ export async function setVisitWithdrawn(
           : { withdrawnAt: null, withdrawnBy: null },
       )
       .where(and(eq(visit.salonId, member.salonId), eq(visit.id, id)))
-    await returnToShelf(tx, member, own, how === 'withdrawn' ? 'back' : 'again')
+    await returnToShelf(tx, member, bowls, how === 'withdrawn' ? 'back' : 'again')
   })
   return {}
-}
-
-async function bowlsOfShelf(member: StaffMember, ids: readonly string[]): Promise<string[]> {
-  if (ids.length === 0) return []
-  const rows = await database()
-    .select({ id: mix.id })
-    .from(mix)
-    .where(and(eq(mix.salonId, member.salonId), inArray(mix.id, [...ids]), eq(mix.state, 'done')))
-  return rows.map((row) => row.id)
 }

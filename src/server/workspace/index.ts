@@ -1,5 +1,3 @@
-import { v7 as newId } from 'uuid'
-import { hairMapOf } from '@/core/hair/hairRecord'
 import {
   createLayout,
   defaultLayoutParameters,
@@ -9,7 +7,7 @@ import {
 } from '@/core/placement/layout'
 import type { Consultation, FaltoPlan, OpenPlan } from '@/core/model'
 import { ownFactors } from '../visits'
-import { newPlanDocument, onShelf, planFromService, type Person } from '@/core/plan/serviceKinds'
+import { newPlanDocument, planFromService, type Person } from '@/core/plan/serviceKinds'
 import { requirePermission, type StaffMember } from '../auth'
 import { bookingOf } from '../bookings'
 import { careCautionsOf } from '../care'
@@ -22,9 +20,11 @@ import { mixesOf } from '../mixes'
 import { ratesOf } from '../money'
 import { insertPlan, openPlan } from '../plans'
 import { catalogueOf } from '../shelf'
+import { onOwnShelf, personOf } from './start'
+
+export { draftToldVisit, enterToldVisit } from './told'
 
 /** An open plan joined with what its client's record adds to it. */
-export { draftToldVisit, enterToldVisit } from './told'
 
 /**
  * A new plan from a client's record: a kind of service, or an empty one on a layout.
@@ -36,21 +36,19 @@ export async function createPlan(
   { name, template, parameters, service, ownFigures }: NewPlanDto,
 ): Promise<{ id: string }> {
   requirePermission(member, 'write')
-  const owner = await findClient(member, clientId)
-  const newest = await newestConsultation(member, clientId)
-  const person: Person = { head: owner.head, hair: owner.hair, hairMap: newest && hairMapOf(newest.canvas), newId }
+  const { person, newest } = await personOf(member, clientId)
   try {
     const usual = defaultLayoutParameters()
     const part = {
-      partOffsetCm: partOffsetFor(owner.hair, template, { ...usual, ...parameters }),
-      pastPartCm: pastPartFor(owner.hair, template),
+      partOffsetCm: partOffsetFor(person.hair, template, { ...usual, ...parameters }),
+      pastPartCm: pastPartFor(person.hair, template),
     }
     const document = service
       ? { ...(service === PROPOSED ? await proposed(person, newest) : planFromService(service, person)), name }
       : newPlanDocument(name, person, createLayout(template, { ...usual, ...part, ...parameters }))
-    const [catalogue, { rates }] = await Promise.all([catalogueOf(member), ratesOf(member)])
     const learned = ownFigures ? { ...document.learned, factors: await ownFactors(member) } : document.learned
-    return await insertPlan(member, clientId, onShelf({ ...document, learned }, catalogue, rates), 'Made')
+    const { plan } = await onOwnShelf(member, { ...document, learned })
+    return await insertPlan(member, clientId, plan, 'Made')
   } catch (error) {
     if (!(error instanceof LayoutParameterError)) throw error
     throw invalidAt(`parameters.${error.field}`, error.message)

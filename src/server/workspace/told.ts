@@ -1,18 +1,15 @@
 import { v7 as newId } from 'uuid'
-import { hairMapOf } from '@/core/hair/hairRecord'
-import { productOf, type FaltoPlan, type Formula } from '@/core/model'
-import { onShelf, planFromService, SERVICES, type Person } from '@/core/plan/serviceKinds'
+import { productOf, type CatalogueItem, type FaltoPlan, type Formula } from '@/core/model'
+import { planFromService, SERVICES } from '@/core/plan/serviceKinds'
 import type { ToldVisit } from '@/core/record/visit'
 import { inTransaction } from '@/db'
 import type { ToldVisitDto } from '@/dto'
 import { requirePermission, type StaffMember } from '../auth'
-import { findClient } from '../clients'
-import { newestConsultation, recordDone } from '../consultations'
+import { recordDone } from '../consultations'
 import { invalidAt } from '../errors'
-import { ratesOf } from '../money'
 import { insertPlanIn } from '../plans'
-import { catalogueOf } from '../shelf'
 import { saveReviewIn } from '../visits'
+import { onOwnShelf, personOf } from './start'
 
 /** Formulas that a kind of service would be mixed from here, to be corrected to what was. */
 export async function draftToldVisit(
@@ -58,19 +55,10 @@ export async function enterToldVisit(
   })
 }
 
-type Catalogue = Awaited<ReturnType<typeof catalogueOf>>
-
-async function startOf(
-  member: StaffMember,
-  clientId: string,
-  service: string,
-): Promise<{ plan: FaltoPlan; catalogue: Catalogue }> {
+async function startOf(member: StaffMember, clientId: string, service: string): ReturnType<typeof onOwnShelf> {
   if (!SERVICES.some(({ id }) => id === service)) throw invalidAt('service', 'is not a kind of service')
-  const owner = await findClient(member, clientId)
-  const newest = await newestConsultation(member, clientId)
-  const person: Person = { head: owner.head, hair: owner.hair, hairMap: newest && hairMapOf(newest.canvas), newId }
-  const [catalogue, { rates }] = await Promise.all([catalogueOf(member), ratesOf(member)])
-  return { plan: onShelf(planFromService(service, person), catalogue, rates), catalogue }
+  const { person } = await personOf(member, clientId)
+  return onOwnShelf(member, planFromService(service, person))
 }
 
 /** A plan whose formula at a place is as it was told. */
@@ -78,7 +66,7 @@ function withFormula(
   plan: FaltoPlan,
   at: number,
   { productId, developerVol, level, tone, left, grams }: ToldVisitDto['formulas'][number],
-  catalogue: Catalogue,
+  catalogue: readonly CatalogueItem[],
 ): FaltoPlan {
   const formula = plan.formulas[at]
   if (!formula) throw invalidAt(`formulas[${at}]`, 'This kind of service has no such formula.')

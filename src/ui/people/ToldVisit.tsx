@@ -11,7 +11,7 @@ import { REVIEW_LETTERS, ToldVisitDto, VISIT_MINUTES } from '@/dto'
 import { DateEntry, FormDialog, NumberEntry, SelectEntry, TextEntry, useEntryForm } from '../forms'
 import { callApi, failureWords } from '../hooks/api'
 import { LINE } from '../theme'
-import { WORDS } from '../words'
+import { optionsOf, WORDS } from '../words'
 
 interface Props {
   clientId: string
@@ -143,7 +143,7 @@ function ToldFormula({ control, at, letter, name, products }: FormulaProps) {
           name={`formulas.${at}.tone`}
           label="Tone"
           sx={BESIDE}
-          options={TONES.map((tone) => ({ value: tone, label: WORDS.tone[tone] }))}
+          options={optionsOf(TONES, WORDS.tone)}
         />
         <NumberEntry
           control={control}

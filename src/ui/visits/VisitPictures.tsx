@@ -11,16 +11,10 @@ import type { OpenVisit } from '@/core/record/visit'
 import { failureWords } from '../hooks/api'
 import { ListChoice } from '../parts'
 import { fileFault, uploadPicture } from '../pictures'
+import { optionsOf } from '../words'
 import { Section } from './Section'
 
 const MOMENT_WORDS: Record<PictureOf['moment'], string> = { before: 'Before', after: 'After' }
-const SIDE_WORDS: Record<PictureOf['side'], string> = {
-  front: 'front',
-  left: 'left',
-  right: 'right',
-  back: 'back',
-  top: 'top',
-}
 
 /** Pictures of the visit: before and after from the same side beside each other, then those that say nothing of it. */
 export function VisitPictures({ visit, mayWrite }: { visit: OpenVisit; mayWrite: boolean }) {
@@ -41,7 +35,7 @@ export function VisitPictures({ visit, mayWrite }: { visit: OpenVisit; mayWrite:
           {of.map(({ moment, found }) => (
             <div key={moment}>
               <Typography variant="body2" color="textSecondary">
-                {MOMENT_WORDS[moment]}, {SIDE_WORDS[side]}
+                {MOMENT_WORDS[moment]}, {side}
               </Typography>
               <Small clientId={client.id} pictures={found} />
             </div>
@@ -100,13 +94,13 @@ function AddPicture({ visit }: { visit: OpenVisit }) {
         <ListChoice
           label="When"
           value={moment}
-          options={PICTURE_MOMENTS.map((value) => ({ value, label: MOMENT_WORDS[value] }))}
+          options={optionsOf(PICTURE_MOMENTS, MOMENT_WORDS)}
           onChange={setMoment}
         />
         <ListChoice
           label="From"
           value={side}
-          options={PICTURE_SIDES.map((value) => ({ value, label: SIDE_WORDS[value] }))}
+          options={PICTURE_SIDES.map((value) => ({ value, label: value }))}
           onChange={setSide}
         />
         <Button component="label" color="inherit" variant="outlined">

@@ -7,7 +7,7 @@ import type { DueClient, Outbox } from '@/core/record/visit'
 import { MessageDto } from '@/dto'
 import { FormDialog, SelectEntry, TextEntry, useEntryForm } from '../forms'
 import { callApi } from '../hooks/api'
-import { dateInWords } from '../words'
+import { dateInWords, optionsOf } from '../words'
 import { MESSAGE_NAMES } from './words'
 
 interface Props {
@@ -44,7 +44,7 @@ export function WriteDialog({ due, kind: first, words: { salon, templates }, onC
         control={form.control}
         name="kind"
         label="About"
-        options={MESSAGE_KINDS.map((value) => ({ value, label: MESSAGE_NAMES[value] }))}
+        options={optionsOf(MESSAGE_KINDS, MESSAGE_NAMES)}
         onChosen={(kind) => form.setValue('text', textOf(kind as MessageKind))}
       />
       <TextEntry control={form.control} name="text" label="Words" longest={MESSAGE_LETTERS} multiline minRows={4} />

@@ -1,5 +1,5 @@
 import { may } from '@/server/auth'
-import { dueIn, outboxOf } from '@/server/visits'
+import { dueIn, messageWords } from '@/server/visits'
 import { Shell } from '@/ui/shell'
 import { DuePage } from '@/ui/visits'
 import { memberFor } from '../../signedInPage'
@@ -12,10 +12,10 @@ export default async function Due() {
   const catchingUp = await catchUpFor(member, '/log/due')
   if (catchingUp) return catchingUp
   const { today, due } = await dueIn(member)
-  const { salon, templates } = await outboxOf(member)
+  const words = await messageWords(member)
   return (
     <Shell member={member}>
-      <DuePage today={today} due={due} words={{ salon, templates }} mayWrite={may(member, 'write')} />
+      <DuePage today={today} due={due} words={words} mayWrite={may(member, 'write')} />
     </Shell>
   )
 }

@@ -1,5 +1,5 @@
 import { byId, type MapPoint, type Point3, type Stage } from '../../model'
-import { pointFromMap, surfacePoint, type Axes, type Head } from '../../scalp/head'
+import { hairlineOutline, pointFromMap, surfacePoint, type Axes, type Head } from '../../scalp/head'
 import type { ComputedStages } from '../../placement/quantity'
 import { OUTLINE_POINTS } from './constants'
 import type { ZoneDrawing } from './mapDrawing'
@@ -38,10 +38,7 @@ export function sideViews(
   drawn: readonly Pick<ZoneDrawing, 'id' | 'label'>[],
 ): SideView[] {
   const own = zones.filter(({ stageId }) => stageId === stage.id)
-  const hairline = Array.from({ length: OUTLINE_POINTS + 1 }, (_, i) => {
-    const psi = (2 * Math.PI * i) / OUTLINE_POINTS
-    return surfacePoint(head.axes, head.hairline(psi), psi)
-  })
+  const hairline = closed(hairlineOutline(head, OUTLINE_POINTS)).map((at) => pointFromMap(head, at))
   const loops = own.flatMap(({ shape }) => shape.loops.map((loop) => closed(loop).map((at) => pointFromMap(head, at))))
   const middles = stage.order.map((id, i) => {
     const { x, y } = byId(drawn, id).label
