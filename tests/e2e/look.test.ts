@@ -142,10 +142,13 @@ it('shows the head with its zones and foils, turned and walked by keys, and a fo
   await clean(page)
   await page.locator('[aria-label="From where"] ::-p-text(Top)').click()
   await page.waitForSelector('[aria-label="From where"] [aria-pressed="true"] ::-p-text(Top)')
+  const drawn = '[data-state="shown"][aria-busy="false"]'
   // Babylights lie so close that somewhere along a line over the crown one is met.
-  const box = (await (await page.$('[data-state="shown"]'))!.boundingBox())!
-  for (let step = 0; step < 12; step++)
+  const box = (await (await page.waitForSelector(drawn))!.boundingBox())!
+  for (let step = 0; step < 12; step++) {
     await page.mouse.click(box.x + 0.47 * box.width, box.y + (0.4 + 0.005 * step) * box.height)
+    await page.waitForSelector(drawn)
+  }
   await tab(page, 'Map')
   await page.waitForSelector('path[data-chosen-piece]')
 })

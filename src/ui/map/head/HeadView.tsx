@@ -22,11 +22,14 @@ export default function HeadView({ worker }: { worker: Remote<PlanWorker> | unde
   const { mode } = useColorScheme()
   const swatches = usePlan((state) => state.answer?.drawing.swatches)
   const stage = usePlan(stageOf)
+  const formulas = usePlan((state) => state.document.formulas)
   const selected = usePlan((state) => state.selectedZone)
   const chosenPiece = usePlan((state) => state.chosenPiece)
   const [stance, setStance] = useState(FIRST)
   const frame = useRef<HTMLDivElement>(null)
-  const picture = useHeadPicture(frame, useHeadModel(worker), {
+  const [tapsOpen, setTapsOpen] = useState(0)
+  const model = useHeadModel(worker)
+  const picture = useHeadPicture(frame, model, {
     stageId: stage.id,
     swatches: swatches ?? {},
     selectedZone: selected,
@@ -36,7 +39,9 @@ export default function HeadView({ worker }: { worker: Remote<PlanWorker> | unde
     dark: mode === 'dark',
   })
   async function choose(x: number, y: number) {
+    setTapsOpen((open) => open + 1)
     const pressed = await picture.pick?.(x, y)
+    setTapsOpen((open) => open - 1)
     if (pressed) store.choosePiece({ ...pressed, stageId: stage.id })
   }
   const { onKey, ...hands } = useHeadHands(stance, setStance, (x, y) => void choose(x, y))
@@ -49,6 +54,8 @@ export default function HeadView({ worker }: { worker: Remote<PlanWorker> | unde
   }
 
   const zone = stage.zones.find(({ id }) => id === selected)
+  const piece = model?.pieces.find(({ pieceId }) => pieceId === chosenPiece)
+  const formula = formulas.find(({ id }) => id === piece?.formulaId)
   return (
     <Box sx={{ display: 'flex', flexDirection: 'column', height: '100%', minHeight: 0 }}>
       <Box
@@ -56,6 +63,7 @@ export default function HeadView({ worker }: { worker: Remote<PlanWorker> | unde
         role="group"
         aria-label="The head: arrow keys turn it, plus and minus come nearer, Enter chooses the next zone"
         data-state={picture.state}
+        aria-busy={picture.isBusy || tapsOpen > 0}
         onKeyDown={keys}
         sx={{ flex: 1, minHeight: 0, position: 'relative' }}
       >
@@ -76,7 +84,7 @@ export default function HeadView({ worker }: { worker: Remote<PlanWorker> | unde
       <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', borderTop: LINE }}>
         <ViewButtons settings={stance} onChange={(changes) => setStance({ ...stance, ...changes, near: 1 })} />
         <Typography role="status" variant="body2" color="textSecondary" sx={{ px: 1 }}>
-          {zone ? zone.name : 'Press a foil to choose it'}
+          {zone ? [zone.name, formula?.name].filter(Boolean).join(' · ') : 'Press a foil to choose it'}
         </Typography>
       </Box>
     </Box>

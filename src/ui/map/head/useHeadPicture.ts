@@ -19,6 +19,7 @@ export function useHeadPicture(frame: RefObject<HTMLElement | null>, model: Head
   const [size, setSize] = useState({ width: 0, height: 0 })
   const [loaded, setLoaded] = useState<HeadModel>()
   const [isShown, setShown] = useState(false)
+  const [isBusy, setBusy] = useState(false)
   const newest = useRef<HeadShown>(undefined)
   const isDrawing = useRef(false)
 
@@ -59,6 +60,7 @@ export function useHeadPicture(frame: RefObject<HTMLElement | null>, model: Head
     newest.current = { ...wish, ...size, sharpness: Math.min(MOST_SHARPNESS, window.devicePixelRatio) }
     async function draw(api: Remote<HeadWorker>) {
       isDrawing.current = true
+      setBusy(true)
       while (newest.current) {
         const shown = newest.current
         newest.current = undefined
@@ -66,6 +68,7 @@ export function useHeadPicture(frame: RefObject<HTMLElement | null>, model: Head
       }
       isDrawing.current = false
       setShown(true)
+      setBusy(false)
     }
     if (!isDrawing.current) void draw(room.api)
     // The wish is new with every drawing of the page; its key says whether it differs.
@@ -74,6 +77,8 @@ export function useHeadPicture(frame: RefObject<HTMLElement | null>, model: Head
 
   return {
     state: room === 'cannot' ? ('cannot' as const) : isShown ? ('shown' as const) : ('waits' as const),
+    /** Whether what is wished now is still being drawn. */
+    isBusy,
     pick: room && room !== 'cannot' ? room.api.pick : undefined,
   }
 }
