@@ -11,8 +11,8 @@ const WARM_UP = 10
 
 // What the demo's visits came to, over and over, on other days.
 await database().execute(sql`
-  insert into visit (salon_id, client_id, id, plan_id, plan_version, "on", staff_id, summary, figures, created_at)
-  select v.salon_id, v.client_id, gen_random_uuid(), v.plan_id, v.plan_version, v."on" - (g % 900), v.staff_id, v.summary, v.figures, v.created_at
+  insert into visit (salon_id, client_id, id, plan_id, plan_version, "on", staff_id, summary, figures, formulas, created_at)
+  select v.salon_id, v.client_id, gen_random_uuid(), v.plan_id, v.plan_version, v."on" - (g % 900), v.staff_id, v.summary, v.figures, v.formulas, v.created_at
   from (select * from visit where figures is not null order by id limit 25) v, generate_series(1, ${COPIES}) g`)
 await database().execute(sql`analyze visit`)
 const { cookie } = await deviceOf('oriel')

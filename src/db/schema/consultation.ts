@@ -26,7 +26,7 @@ import {
 } from '../../core/model'
 import { MESSAGE_KINDS } from '../../core/record/upkeep'
 import { LEARNING_CHOICES } from '../../core/record/learning'
-import type { ToldVisit, VisitFigures, VisitSummary } from '../../core/record/visit'
+import type { MixedFormula, ToldVisit, VisitFigures, VisitSummary } from '../../core/record/visit'
 import { plan, planVersion } from './plan'
 import { client, staff } from './salon'
 
@@ -53,6 +53,8 @@ export const visit = pgTable(
     summary: jsonb('summary').$type<VisitSummary>(),
     /** Of that, what sums and charts read. */
     figures: jsonb('figures').$type<VisitFigures>(),
+    /** And what was mixed, as it is looked for. */
+    formulas: jsonb('formulas').$type<MixedFormula[]>(),
     /** How often what it follows from has changed, so that what was worked out before is not kept after. */
     changes: integer('changes').notNull().default(0),
     createdAt: moment('created_at').notNull().defaultNow(),

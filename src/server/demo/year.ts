@@ -7,7 +7,7 @@ import { onShelf, planFromService, type ServiceId } from '@/core/plan/serviceKin
 import type { ComputedStages } from '@/core/placement/quantity'
 import { mixPlan } from '@/core/product/bowls'
 import { STARTING_RATES } from '@/core/product/money'
-import { figuresOf, summariseVisit, type VisitBowl } from '@/core/record/visit'
+import { keptOf, summariseVisit, type VisitBowl } from '@/core/record/visit'
 import { foldRun, scriptFor, zoneOfStep, type RunScript, type ScriptStep } from '@/core/time/run'
 import { withHelp } from '@/core/time/schedule'
 import { sameness } from '@/core/model'
@@ -155,8 +155,8 @@ export async function seedYear(tx: Transaction, { salonId, staffIds, clientId, d
     }
     const summary = summariseVisit(facts, computed)
     await tx.insert(visit).values({
-      ...{ salonId, clientId, id: visitId, planId, planVersion: 1, on, staffId, summary },
-      figures: figuresOf(summary),
+      ...{ salonId, clientId, id: visitId, planId, planVersion: 1, on, staffId },
+      ...keptOf(summary),
       createdAt: ended,
     })
     const times = { startedAt: begun, endedAt: ended }

@@ -1,5 +1,5 @@
 import { sql } from 'drizzle-orm'
-import { nearestFormulas, type FoundFormula, type UsedFormula } from '@/core/record/visit'
+import { nearestFormulas, type FoundFormula, type MixedFormula, type UsedFormula } from '@/core/record/visit'
 import { client, containing, database, visit } from '@/db'
 import type { StaffMember } from '../auth'
 import type { FormulaWishDto } from '@/dto'
@@ -16,7 +16,7 @@ export async function formulasIn(
   await catchUpWholly(member)
   const like = words?.trim() ? containing(words) : null
   const { rows } = await database().execute<{
-    formula: UsedFormula
+    formula: MixedFormula
     times: number
     visitId: string
     on: string
@@ -29,16 +29,13 @@ export async function formulasIn(
         select formula, ${visit.id} as visit_id, ${visit.on} as "on", ${client.name} as client
         from ${visit}
         join ${client} on ${client.salonId} = ${visit.salonId} and ${client.id} = ${visit.clientId}
-        cross join lateral jsonb_array_elements(${visit.summary}->'formulas') as formula
+        cross join lateral jsonb_array_elements(${visit.formulas}) as formula
         where ${visit.salonId} = ${member.salonId}
           and ${visit.withdrawnAt} is null
           and (${like}::text is null or ${client.name} ilike ${like} or formula::text ilike ${like})
       ) as used
       group by used.formula->>'product', used.formula->>'developerVol', used.formula->>'ratio', used.formula->>'level', used.formula->>'tone'`,
   )
-  const used = rows.map(({ formula, ...where }): UsedFormula => {
-    const { name, product, kind, level: own, tone: its, developerVol, ratio } = formula
-    return { name, product, kind, level: own, tone: its, developerVol, ratio, ...where }
-  })
+  const used = rows.map(({ formula, ...where }): UsedFormula => ({ ...formula, ...where }))
   return nearestFormulas(used, level === undefined ? undefined : { level, tone }).slice(0, MOST_FORMULAS)
 }

@@ -73,7 +73,7 @@ function wanted(member: StaffMember, { words, staffId, from, to, incident }: Log
     like
       ? sql`(${visit.clientId} in (select ${client.id} from ${client} where ${and(eq(client.salonId, member.salonId), ilike(client.name, like))!})
         or ${visit.planId} in (select ${plan.id} from ${plan} where ${and(eq(plan.salonId, member.salonId), ilike(plan.name, like))!})
-        or (${visit.summary}->'formulas')::text ilike ${like})`
+        or ${visit.formulas}::text ilike ${like})`
       : undefined,
   )!
 }

@@ -1,5 +1,5 @@
 import { and, asc, count, eq, isNull, sql } from 'drizzle-orm'
-import { figuresOf, type VisitSummary } from '@/core/record/visit'
+import { keptOf, type VisitSummary } from '@/core/record/visit'
 import { database, mix, visit } from '@/db'
 import { requirePermission, type StaffMember } from '../auth'
 import { computing } from '../computing'
@@ -18,7 +18,7 @@ export async function summaryOf(member: StaffMember, found: Found): Promise<Visi
   const summary = await computing.visit(facts)
   await database()
     .update(visit)
-    .set({ summary, figures: figuresOf(summary) })
+    .set(keptOf(summary))
     .where(and(eq(visit.salonId, member.salonId), eq(visit.id, row.id), eq(visit.changes, row.changes)))
   return summary
 }
@@ -89,6 +89,6 @@ async function tellLeftAfterwards(
 async function sumUpAnew(member: StaffMember, id: string, changed: Partial<VisitRow> = {}): Promise<void> {
   await database()
     .update(visit)
-    .set({ ...changed, summary: null, figures: null, changes: sql`${visit.changes} + 1` })
+    .set({ ...changed, summary: null, figures: null, formulas: null, changes: sql`${visit.changes} + 1` })
     .where(and(eq(visit.salonId, member.salonId), eq(visit.id, id)))
 }

@@ -17,8 +17,10 @@ export { nearestFormulas, type FoundFormula, type UsedFormula } from './nearest'
 export { repeatVisit, type Repeat } from './repeat'
 export {
   figuresOf,
+  keptOf,
   summariseVisit,
   type FormulaUse,
+  type MixedFormula,
   type ToldVisit,
   type VisitBowl,
   type VisitFacts,

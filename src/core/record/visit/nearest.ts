@@ -1,13 +1,10 @@
 import { colourDifference, labFromLevel } from '../../hair/colour'
 import type { Tone } from '../../model'
 import { roundToTenth } from '../../units'
-import type { FormulaUse } from './summary'
+import type { MixedFormula } from './summary'
 
 /** A formula that was used, and where it was used last. */
-export interface UsedFormula extends Pick<
-  FormulaUse,
-  'name' | 'product' | 'kind' | 'level' | 'tone' | 'developerVol' | 'ratio'
-> {
+export interface UsedFormula extends MixedFormula {
   /** How often, and the newest time. */
   times: number
   visitId: string

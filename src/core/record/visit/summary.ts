@@ -55,8 +55,8 @@ export interface VisitFacts {
   run?: { script: RunScript; state: RunState; formulas: readonly RunFormula[] } | undefined
 }
 
-export interface FormulaUse {
-  id: string
+/** A formula as it is looked for. */
+export interface MixedFormula {
   name: string
   product: string
   kind: ProductKind
@@ -64,6 +64,10 @@ export interface FormulaUse {
   tone: Tone
   developerVol: number
   ratio: number
+}
+
+export interface FormulaUse extends MixedFormula {
+  id: string
   /** Mix, g: as planned with its range, and over all bowls weighed and left; null where it was not told. */
   planned: { low: number; expected: number; high: number }
   weighed: number | null
@@ -214,6 +218,17 @@ export interface VisitFigures {
   offLevels: number | null
   due: { next: Days; gloss: Days | null }
 }
+
+/** A summary with the parts of it that lists read, which are small. */
+export const keptOf = (summary: VisitSummary) => ({
+  summary,
+  figures: figuresOf(summary),
+  formulas: summary.formulas.map(
+    ({ name, product, kind, level, tone, developerVol, ratio }): MixedFormula => ({
+      ...{ name, product, kind, level, tone, developerVol, ratio },
+    }),
+  ),
+})
 
 export function figuresOf({ minutes, formulas, bill, incidents, levels, upkeep }: VisitSummary): VisitFigures {
   const weighed = formulas.filter((use) => use.weighed !== null)
