@@ -57,6 +57,11 @@ const rules = [
       ],
     },
   },
+  {
+    files: ['src/**/*.tsx'],
+    ignores: ['src/ui/link.tsx'],
+    rules: { 'no-restricted-imports': ['error', { name: 'next/link', message: 'Links within Falto: ui/link' }] },
+  },
   { ignores: ['.next/', 'node_modules/', '.falto/', 'next-env.d.ts', 'src/db/migrations/', '.stryker/'] },
 ]
 

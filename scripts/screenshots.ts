@@ -26,7 +26,7 @@ async function plan(page: Page, client: string, name: string): Promise<void> {
   await page.locator(`::-p-text(${client})`).click()
   await page.waitForFunction(() => /^\/people\/./.test(location.pathname))
   await page.locator(`a::-p-text(${name})`).click()
-  await page.waitForSelector('[aria-label="Totals"]')
+  await page.waitForSelector('[aria-label="Totals"][aria-busy="false"]')
 }
 
 const zone = (page: Page, name: string) =>

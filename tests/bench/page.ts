@@ -18,7 +18,7 @@ await page.goto(`${base}/sign-in`)
 await page.locator('::-p-text(Oriel Castellane)').click()
 await page.waitForFunction(() => location.pathname === '/people')
 await page.goto(plan)
-await page.waitForSelector('[aria-label="Totals"]')
+await page.waitForSelector('[aria-label="Totals"][aria-busy="false"]')
 
 const scripts = await firstLoad(await page.createCDPSession())
 console.log(
@@ -26,14 +26,18 @@ console.log(
 )
 
 const interactive: number[] = []
+const judged: number[] = []
 for (let run = 0; run < 8; run++) {
   await page.goto('about:blank')
   const start = performance.now()
   await page.goto(plan)
   await page.waitForSelector('[aria-label="Totals"]')
   interactive.push(performance.now() - start)
+  await page.waitForSelector('[aria-label="Totals"][aria-busy="false"]')
+  judged.push(performance.now() - start)
 }
-row('page', 'plan workspace until its computed totals stand, budget < 1500 ms', interactive)
+row('page', 'plan workspace until map, foils, grams and minutes stand, budget < 1500 ms', interactive)
+row('page', 'the same until what is seen, cautions and advice stand too', judged)
 
 await drag(
   'a stitch is dragged on the comb',
@@ -70,7 +74,7 @@ async function look(): Promise<void> {
   const longest: Task[] = []
   for (let run = 0; run < 3; run++) {
     await page.goto(plan)
-    await page.waitForSelector('[aria-label="Totals"]')
+    await page.waitForSelector('[aria-label="Totals"][aria-busy="false"]')
     await page.tracing.start({ categories: ['toplevel'] })
     await page.locator('::-p-aria([name="Look"][role="tab"])').click()
     await page.waitForSelector('[data-ready="true"]')
@@ -87,7 +91,7 @@ async function head(): Promise<void> {
   const longest: Task[] = []
   for (let run = 0; run < 3; run++) {
     await page.goto(plan)
-    await page.waitForSelector('[aria-label="Totals"]')
+    await page.waitForSelector('[aria-label="Totals"][aria-busy="false"]')
     await page.tracing.start({ categories: ['toplevel'] })
     await page.locator('::-p-aria([name="Head"][role="tab"])').click()
     await page.waitForSelector('[data-state="shown"]')
@@ -159,7 +163,7 @@ async function drag(what: string, tool: string, selector: string): Promise<void>
   const frames: number[] = []
   for (let run = 0; run < 5; run++) {
     await page.goto(plan)
-    await page.waitForSelector('[aria-label="Totals"]')
+    await page.waitForSelector('[aria-label="Totals"][aria-busy="false"]')
     await page.locator(tool).click()
     const handle = await page.waitForSelector(selector)
     const box = (await handle!.boundingBox())!

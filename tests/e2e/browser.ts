@@ -54,7 +54,7 @@ export const url = (path: string): string => `${BASE_URL}${path}`
 
 /** Text of the totals strip once everything is computed. */
 export async function totals(page: Page): Promise<string> {
-  await page.waitForSelector('[aria-label="Totals"]')
+  await page.waitForSelector('[aria-label="Totals"][aria-busy="false"]')
   return page.$eval('[aria-label="Totals"]', (strip) => strip.textContent ?? '')
 }
 
@@ -64,7 +64,8 @@ export const saved = (page: Page) => page.waitForSelector('[data-save="saved"]')
 /** Waits for a condition on the strip's text. */
 export const totalsContain = (page: Page, text: string) =>
   page.waitForFunction(
-    (wanted) => document.querySelector('[aria-label="Totals"]')?.textContent?.includes(wanted) ?? false,
+    (wanted) =>
+      document.querySelector('[aria-label="Totals"][aria-busy="false"]')?.textContent?.includes(wanted) ?? false,
     {},
     text,
   )

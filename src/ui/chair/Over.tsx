@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import Link from 'next/link'
+import { Link } from '../link'
 import { useEffect, useState } from 'react'
 import { gramsByFormula } from '@/core/product/bowls'
 import { type MixRecord, type OpenRun } from '@/core/model'

@@ -3,7 +3,7 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Stack from '@mui/material/Stack'
 import Typography from '@mui/material/Typography'
-import Link from 'next/link'
+import { Link } from '../link'
 import { useState } from 'react'
 import {
   mainStrand,

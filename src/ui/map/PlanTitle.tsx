@@ -1,7 +1,7 @@
 'use client'
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
-import Link from 'next/link'
+import { Link } from '../link'
 import { hairLine } from '../words'
 import { usePlan } from './context'
 import { Read } from '../parts'

@@ -13,18 +13,25 @@ import { WORDS } from '../words'
 /** The plan in figures. Every figure opens to what it came from; a selected zone shows its share of each. */
 export function TotalsStrip() {
   const formulas = usePlan(useShallow((state) => state.document.formulas.map(({ id }) => id)))
-  const ready = usePlan((state) => state.answer !== undefined && state.judged !== undefined)
-  if (!ready) return null
+  const isComputed = usePlan((state) => state.answer !== undefined)
+  const isJudged = usePlan((state) => state.judged !== undefined)
+  if (!isComputed) return null
   return (
-    <Box role="group" aria-label="Totals" sx={STRIP}>
+    <Box role="group" aria-label="Totals" aria-busy={!isJudged} sx={STRIP}>
       <FoilsTotal />
       {formulas.map((id, i) => (
         <GramsTotal key={id} formulaId={id} index={i} />
       ))}
       <MinutesTotal />
-      <ShareTotal />
-      <LookTotal />
-      <CautionsTotal />
+      {isJudged ? (
+        <>
+          <ShareTotal />
+          <LookTotal />
+          <CautionsTotal />
+        </>
+      ) : (
+        <small className="waiting">Counting what will be seen…</small>
+      )}
     </Box>
   )
 }
@@ -57,6 +64,7 @@ const STRIP = {
   },
   '& .figure': { display: 'flex', gap: 0.75, alignItems: 'center', lineHeight: 1.5, typography: 'body1' },
   '& .figure b.large': { fontSize: '1.15rem' },
+  '& .waiting': { alignSelf: 'center', px: 1.5 },
   '& .part, & small': { typography: 'caption', color: 'text.secondary' },
   '& .part[data-warn]': { color: 'warning.main', fontWeight: 700 },
 } as const

@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box'
 import Typography from '@mui/material/Typography'
 import dynamic from 'next/dynamic'
-import Link from 'next/link'
+import { Link } from '../link'
 import { LINE } from '../theme'
 import { dateInWords } from '../words'
 import { chosenZones, usePlan } from './context'

@@ -2,7 +2,7 @@
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
-import Link from 'next/link'
+import { Link } from '../link'
 import { usePathname } from 'next/navigation'
 import type { ReactNode } from 'react'
 import { LINE } from '../theme'

@@ -1,6 +1,7 @@
 export { Choice } from './Choice'
 export { Choices } from './Choices'
 export { ClientHeader } from './ClientHeader'
+export { Gradually } from './Gradually'
 export { Grams } from './Grams'
 export { FormulaSample, HatchDefinitions, inkOn } from './hatches'
 export { HairFields, HeadFields } from './RecordFields'

@@ -1,7 +1,7 @@
 'use client'
 import Button from '@mui/material/Button'
 import { DataGrid, type GridColDef } from '@mui/x-data-grid'
-import Link from 'next/link'
+import { Link } from '../link'
 import { useRouter } from 'next/navigation'
 import type { ClientSummary } from '@/core/model'
 import { callApi } from '../hooks/api'

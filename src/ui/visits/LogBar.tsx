@@ -1,6 +1,6 @@
 'use client'
 import Button from '@mui/material/Button'
-import Link from 'next/link'
+import { Link } from '../link'
 import type { ReactNode } from 'react'
 import { PageBar } from '../parts'
 import Box from '@mui/material/Box'

@@ -223,11 +223,9 @@ export interface VisitFigures {
 export const keptOf = (summary: VisitSummary) => ({
   summary,
   figures: figuresOf(summary),
-  formulas: summary.formulas.map(
-    ({ name, product, kind, level, tone, developerVol, ratio }): MixedFormula => ({
-      ...{ name, product, kind, level, tone, developerVol, ratio },
-    }),
-  ),
+  formulas: summary.formulas.map(({ name, product, kind, level, tone, developerVol, ratio }): MixedFormula => ({
+    ...{ name, product, kind, level, tone, developerVol, ratio },
+  })),
 })
 
 export function figuresOf({ minutes, formulas, bill, incidents, levels, upkeep }: VisitSummary): VisitFigures {

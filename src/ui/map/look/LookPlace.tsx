@@ -1,6 +1,7 @@
 'use client'
 import dynamic from 'next/dynamic'
 import { useCallback, useState } from 'react'
+import { Gradually } from '../../parts'
 import { Waits } from '../Waits'
 import { FIRST_LOOK, type LookSettings } from './pose'
 
@@ -13,5 +14,10 @@ export function LookPlace({ shown }: { shown: boolean }) {
     (changes: Partial<LookSettings>) => setSettings((before) => ({ ...before, ...changes })),
     [],
   )
-  return shown ? <LookView settings={settings} onChange={change} /> : null
+  if (!shown) return null
+  return (
+    <Gradually>
+      <LookView settings={settings} onChange={change} />
+    </Gradually>
+  )
 }

@@ -4,10 +4,11 @@ import Button from '@mui/material/Button'
 import Stack from '@mui/material/Stack'
 import Typography from '@mui/material/Typography'
 import dynamic from 'next/dynamic'
-import { useEffect, useState } from 'react'
+import { startTransition, useEffect, useState } from 'react'
 import type { WishCheck } from '@/core/appearance/look'
 import type { Figures, Tapped } from '@/workers/look.worker'
 import { useNotice } from '../../notices'
+import { Gradually } from '../../parts'
 import { LINE } from '../../theme'
 import { usePlan, usePlanStore, variantOf } from '../context'
 import { ChosenFoil, Counted, WishChecks, WorthList } from './Counted'
@@ -51,8 +52,10 @@ export default function LookView({ settings, onChange }: Props) {
     <Box sx={poses.length > 1 ? BESIDE : LAYOUT}>
       <Box sx={PICTURES}>
         <Portraits room={room} poses={poses} settings={settings} onChange={onChange} onTap={tap} chosen={chosenPiece} />
-        <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', borderTop: LINE }}>
-          <ViewButtons settings={settings} onChange={onChange} />
+        <Box sx={{ display: 'flex', flexWrap: 'wrap', alignItems: 'center', minHeight: 41, borderTop: LINE }}>
+          <Gradually>
+            <ViewButtons settings={settings} onChange={onChange} />
+          </Gradually>
         </Box>
         <Typography variant="caption" color="textSecondary" sx={{ px: 1, pb: 0.5 }}>
           {SIMULATION}
@@ -68,32 +71,34 @@ export default function LookView({ settings, onChange }: Props) {
           borderTop: { xs: LINE, lg: poses.length > 1 ? LINE : 'none' },
         }}
       >
-        <PoseFields
-          wear={settings.wear}
-          when={settings.when}
-          weeks={settings.weeks}
-          glossed={settings.glossed}
-          beside={settings.beside}
-          onChange={onChange}
-        />
-        <Stack direction="row" spacing={1}>
-          <Button variant="outlined" color="inherit" onClick={() => setForClient(true)} sx={{ flex: 1 }}>
-            For the client
-          </Button>
-          <Button variant="outlined" color="inherit" onClick={() => savePicture(poses, clientName)} sx={{ flex: 1 }}>
-            Save picture
-          </Button>
-        </Stack>
-        {counted ? (
-          <>
-            <ChosenFoil worth={counted.worth} />
-            {wish && <WishChecks checks={wish} />}
-            <Counted report={counted.report} />
-            <WorthList worth={counted.worth} />
-          </>
-        ) : (
-          <Typography color="textSecondary">Counting what is seen…</Typography>
-        )}
+        <Gradually>
+          <PoseFields
+            wear={settings.wear}
+            when={settings.when}
+            weeks={settings.weeks}
+            glossed={settings.glossed}
+            beside={settings.beside}
+            onChange={onChange}
+          />
+          <Stack direction="row" spacing={1}>
+            <Button variant="outlined" color="inherit" onClick={() => setForClient(true)} sx={{ flex: 1 }}>
+              For the client
+            </Button>
+            <Button variant="outlined" color="inherit" onClick={() => savePicture(poses, clientName)} sx={{ flex: 1 }}>
+              Save picture
+            </Button>
+          </Stack>
+          {counted ? (
+            <Gradually>
+              <ChosenFoil worth={counted.worth} />
+              {wish && <WishChecks checks={wish} />}
+              <Counted report={counted.report} />
+              <WorthList worth={counted.worth} />
+            </Gradually>
+          ) : (
+            <Typography color="textSecondary">Counting what is seen…</Typography>
+          )}
+        </Gradually>
       </Stack>
       {forClient && (
         <ClientView
@@ -167,7 +172,9 @@ function useCounted(room: LookRoom | undefined, { ideaId, wear, moment }: Pose):
   useEffect(() => {
     if (!room) return
     let current = true
-    void room.api.figures(ideaId, wear, JSON.parse(key)).then((figures) => current && figures && setCounted(figures))
+    void room.api
+      .figures(ideaId, wear, JSON.parse(key))
+      .then((figures) => current && figures && startTransition(() => setCounted(figures)))
     return () => {
       current = false
     }
@@ -182,7 +189,7 @@ function useWish(room: LookRoom | undefined): WishCheck[] | undefined {
   useEffect(() => {
     if (!room || !goal) return
     let current = true
-    void room.api.wish(ideaId, goal).then((found) => current && found && setChecks(found))
+    void room.api.wish(ideaId, goal).then((found) => current && found && startTransition(() => setChecks(found)))
     return () => {
       current = false
     }
