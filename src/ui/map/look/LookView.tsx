@@ -80,14 +80,7 @@ export default function LookView({ settings, onChange }: Props) {
             beside={settings.beside}
             onChange={onChange}
           />
-          <Stack direction="row" spacing={1}>
-            <Button variant="outlined" color="inherit" onClick={() => setForClient(true)} sx={{ flex: 1 }}>
-              For the client
-            </Button>
-            <Button variant="outlined" color="inherit" onClick={() => savePicture(poses, clientName)} sx={{ flex: 1 }}>
-              Save picture
-            </Button>
-          </Stack>
+          <Showing onClient={() => setForClient(true)} onSave={() => savePicture(poses, clientName)} />
           {counted ? (
             <Gradually>
               <ChosenFoil worth={counted.worth} />
@@ -110,6 +103,19 @@ export default function LookView({ settings, onChange }: Props) {
         />
       )}
     </Box>
+  )
+}
+
+function Showing({ onClient, onSave }: { onClient: () => void; onSave: () => void }) {
+  return (
+    <Stack direction="row" spacing={1}>
+      <Button variant="outlined" color="inherit" onClick={onClient} sx={{ flex: 1 }}>
+        For the client
+      </Button>
+      <Button variant="outlined" color="inherit" onClick={onSave} sx={{ flex: 1 }}>
+        Save picture
+      </Button>
+    </Stack>
   )
 }
 
