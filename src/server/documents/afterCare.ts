@@ -7,15 +7,17 @@ export interface AfterCare {
   salon: string
   client: string
   visit: string
+  /** Its day. */
+  on: string
   upkeep: Pick<Upkeep, 'next' | 'gloss' | 'home'>
 }
 
-export function pdfOfAfterCare({ salon, client, visit, upkeep }: AfterCare): Promise<Buffer<ArrayBuffer>> {
+export function pdfOfAfterCare({ salon, client, visit, on, upkeep }: AfterCare): Promise<Buffer<ArrayBuffer>> {
   const document = new PDFDocument({ size: 'A4', margin: 2 * A4_MARGIN, info: { Title: `For ${client}` } })
   const done = bufferOf(document)
   document.font('Helvetica').fontSize(11).text(salon).moveDown(1.5)
   document.font('Helvetica-Bold').fontSize(20).text(`For ${client}`).moveDown(0.3)
-  document.font('Helvetica').fontSize(12).text(visit).moveDown(1)
+  document.font('Helvetica').fontSize(12).text(`${visit}, ${inWords(on)}`).moveDown(1)
   document.font('Helvetica-Bold').fontSize(14).text('Come again')
   document
     .font('Helvetica')

@@ -1,6 +1,7 @@
 import PDFDocument from 'pdfkit'
 import { STARTING_RATES } from '@/core/product/money'
 import type { OpenVisit } from '@/core/record/visit'
+import { INCIDENT_WORDS, SPOT_WORDS, taskWords } from '@/words'
 import { inWords } from './afterCare'
 import { A4_MARGIN, bufferOf } from './pdf'
 
@@ -22,75 +23,102 @@ export function pdfOfVisit(visit: OpenVisit, read: (text: string) => string): Pr
   if (visit.wasTold) page.text('Entered afterwards: what stands as planned was reckoned then.')
   if (visit.withdrawn) page.text(`Taken back ${inWords(visit.withdrawn.at)} by ${visit.withdrawn.by}.`)
 
-  for (const [title, columns, rows] of tablesOf(visit, read)) {
+  for (const { title, columns, figures, rows } of tablesOf(visit, read)) {
     if (rows.length === 0) continue
     page.moveDown(0.8).font('Helvetica-Bold').fontSize(12).text(title, A4_MARGIN).moveDown(0.2)
     page.font('Helvetica').fontSize(9)
-    page.table({ defaultStyle: { border: [0, 0, 0.5, 0], padding: 3 }, data: [columns, ...rows] })
+    const words = columns.length - figures
+    page.table({
+      defaultStyle: { border: [0, 0, 0.5, 0], padding: 3 },
+      columnStyles: (i) => (i < words ? {} : { width: FIGURE_WIDTH, align: { x: 'right' } }),
+      data: [columns, ...rows],
+    })
   }
   page.end()
   return done
 }
 
-/** What stands in tables: title, heads of the columns, rows. */
-function tablesOf(visit: OpenVisit, read: (text: string) => string): [string, string[], string[][]][] {
+/** Of a column of figures, points. Our choice. */
+const FIGURE_WIDTH = 72
+
+interface Table {
+  title: string
+  columns: string[]
+  /** How many columns at the end are figures. */
+  figures: number
+  rows: string[][]
+}
+
+function tablesOf(visit: OpenVisit, read: (text: string) => string): Table[] {
   const { formulas, levels, steps, incidents, changes, bill } = visit.summary
   const currency = visit.document.rates?.currency ?? STARTING_RATES.currency
   const money = (minor: number) => `${(minor / 100).toFixed(2)} ${currency}`
   const grams = (value: number | null) => (value === null ? '-' : read(`${value} g`))
   return [
-    [
-      'What was mixed',
-      ['Formula', 'Product', 'Planned', 'Weighed', 'Left'],
-      formulas.map(({ id, name, product, developerVol, ratio, level, tone, planned, weighed, left }) => [
+    {
+      title: 'What was mixed',
+      columns: ['Formula', 'Product', 'Planned', 'Weighed', 'Left'],
+      figures: 3,
+      rows: formulas.map(({ id, name, product, developerVol, ratio, level, tone, planned, weighed, left }) => [
         `${id} ${name}`,
         read(`${product}, ${developerVol} vol, 1 : ${ratio}, level ${level} ${tone}`),
         ...[planned.expected, weighed, left].map(grams),
       ]),
-    ],
-    [
-      'Levels',
-      ['Section', 'Meant', 'Expected', 'Seen'],
-      levels.map(({ name, formulaId, meant, expected, seen, bands }) => [
+    },
+    {
+      title: 'Levels',
+      columns: ['Section', 'Meant', 'Expected', 'Seen'],
+      figures: 3,
+      rows: levels.map(({ name, formulaId, meant, expected, seen, bands }) => [
         `${name}, ${formulaId}`,
         ...[meant, expected].map(String),
-        [seen ?? [], ...bands.map((band) => `${band.spot} ${band.seen}`)].flat().join(', ') || '-',
+        [seen ?? [], ...bands.map((band) => `${SPOT_WORDS[band.spot]} ${band.seen}`)].flat().join(', ') || '-',
       ]),
-    ],
-    [
-      'Steps',
-      ['Step', 'Who', 'Planned, min', 'Took, min'],
-      steps.map(({ about, by: who, planned, actual }) => [about, who, planned.toFixed(1), actual?.toFixed(1) ?? '-']),
-    ],
-    [
-      'What was otherwise',
-      ['When', 'What'],
-      [
+    },
+    {
+      title: 'Steps',
+      columns: ['Step', 'Who', 'Planned, min', 'Took, min'],
+      figures: 2,
+      rows: steps.map((step) => [
+        taskWords(step),
+        step.by,
+        step.planned.toFixed(1),
+        step.skipped ? 'skipped' : (step.actual?.toFixed(1) ?? '-'),
+      ]),
+    },
+    {
+      title: 'What was otherwise',
+      columns: ['When', 'What'],
+      figures: 0,
+      rows: [
         ...incidents.map(({ incident, note, minute }) => [
           `minute ${minute}`,
-          note ? `${incident}: ${note}` : incident,
+          [INCIDENT_WORDS[incident].name, ...(note ? [note] : [])].join(': '),
         ]),
         ...changes.map((change) => ['', read(change)]),
       ],
-    ],
-    [
-      'Products and lots',
-      ['Product', 'Lot', 'Used'],
-      visit.lots.map(({ product, lot, grams: used }) => [product, lot ?? '-', grams(used)]),
-    ],
-    [
-      'Money',
-      ['Of it', 'Amount'],
-      [
+    },
+    {
+      title: 'Products and lots',
+      columns: ['Product', 'Lot', 'Used'],
+      figures: 1,
+      rows: visit.lots.map(({ product, lot, grams: used }) => [product, lot ?? '-', grams(used)]),
+    },
+    {
+      title: 'Money',
+      columns: ['Of it', 'Amount'],
+      figures: 1,
+      rows: [
         ['Net', money(bill.net)],
         ['With tax', money(bill.gross)],
         ['It cost', money(bill.cost)],
       ],
-    ],
-    [
-      'Looking back',
-      ['By', 'Worked', 'Otherwise next time', 'Why'],
-      visit.reviews.map(({ by, worked, change, why }) => [by, worked, change, why]),
-    ],
+    },
+    {
+      title: 'Looking back',
+      columns: ['By', 'Worked', 'Otherwise next time', 'Why'],
+      figures: 0,
+      rows: visit.reviews.map(({ by, worked, change, why }) => [by, worked, change, why]),
+    },
   ]
 }

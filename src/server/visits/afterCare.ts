@@ -18,6 +18,6 @@ export async function afterCareOf(
     database().select({ name: salon.name }).from(salon).where(eq(salon.id, member.salonId)),
   ])
   const { on } = found.row
-  const visit = `${summary.name}, ${on}`
-  return { on, body: await pdfOfAfterCare({ salon: home!.name, client: owner.name, visit, upkeep: summary.upkeep }) }
+  const { name: visit, upkeep } = summary
+  return { on, body: await pdfOfAfterCare({ salon: home!.name, client: owner.name, visit, on, upkeep }) }
 }

@@ -16,9 +16,10 @@ import {
   type StepState,
 } from '@/core/time/run'
 import { roundToTenth } from '@/core/units'
+import { SPOT_WORDS } from '@/words'
 import { LINE } from '../theme'
 import type { LiveRun } from './useRun'
-import { pieceWords, running, SPOT_WORDS, useClockTime } from './words'
+import { pieceWords, running, useClockTime } from './words'
 
 /** Hair that one step put under product. */
 export interface HairUnderProduct {

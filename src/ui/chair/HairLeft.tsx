@@ -7,11 +7,11 @@ import { Link } from '../link'
 import { useState } from 'react'
 import { LIMITS, STRAND_SPOTS, type OpenRun, type StrandSpot } from '@/core/model'
 import { levelsToConfirm, type LevelToConfirm, type RunScript } from '@/core/time/run'
+import { SPOT_WORDS } from '@/words'
 import { callApi, failureWords } from '../hooks/api'
 import { NumberField } from '../parts'
 import { TALL } from './look'
 import type { LiveRun } from './useRun'
-import { SPOT_WORDS } from './words'
 
 const keyOf = ({ stageId, zoneId, formulaId }: LevelToConfirm) => `${stageId}/${zoneId}/${formulaId}`
 

@@ -9,9 +9,9 @@ import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { COUNTS, INCIDENTS, type Incident } from '@/core/model'
+import { INCIDENT_WORDS } from '@/words'
 import { TALL } from './look'
 import type { LiveRun } from './useRun'
-import { INCIDENT_WORDS } from './words'
 
 /** Delays that are told, min. */
 const HELD_UP = [5, 10, 15, 30]

@@ -9,8 +9,8 @@ import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { exposedLab, hexFromLab, underlyingPigment } from '@/core/hair/colour'
 import { STRAND_SPOTS, type StrandSpot } from '@/core/model'
+import { SPOT_WORDS } from '@/words'
 import { Choice, inkOn } from '../parts'
-import { SPOT_WORDS } from './words'
 
 const LEVELS = [3, 4, 5, 6, 7, 7.5, 8, 8.5, 9, 9.5, 10]
 /** The surround on which exposed pigment is judged. */

@@ -8,13 +8,13 @@ import { gramsByFormula } from '@/core/product/bowls'
 import { type MixRecord, type OpenRun } from '@/core/model'
 import { runOutcome, type RunScript } from '@/core/time/run'
 import { roundToTenth } from '@/core/units'
-import { duration, taskWords } from '../clock/words'
+import { SPOT_WORDS, taskWords } from '@/words'
+import { duration } from '../clock/words'
 import { callApi } from '../hooks/api'
 import { Read } from '../parts'
 import { HairLeft } from './HairLeft'
 import { TALLEST } from './look'
 import type { LiveRun } from './useRun'
-import { SPOT_WORDS } from './words'
 
 const PLAIN = {
   width: '100%',

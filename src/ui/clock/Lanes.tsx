@@ -7,10 +7,11 @@ import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import type { ClockFigures, ClockTaskFigures, ZoneClockFigures } from '@/core/plan/planner'
 import type { TaskKind } from '@/core/time/schedule'
+import { taskWords } from '@/words'
 import { SortableList } from '../parts/sortable'
 import { LINE } from '../theme'
 import { Lane, NAMES } from './Lane'
-import { duration, taskWords, useTimeOfDay } from './words'
+import { duration, useTimeOfDay } from './words'
 import { ZoneKey, zoneKey, ZoneLane } from './ZoneLane'
 
 interface Props {

@@ -1,7 +1,8 @@
 import Box from '@mui/material/Box'
 import type { ClockFigures } from '@/core/plan/planner'
+import { taskWords } from '@/words'
 import { LINE } from '../theme'
-import { duration, taskWords, useTimeOfDay } from './words'
+import { duration, useTimeOfDay } from './words'
 
 /** All that is done, in the order in which it is begun: the list that is read aloud. */
 export function Steps({ figures: { tasks, crew }, start }: { figures: ClockFigures; start: string }) {

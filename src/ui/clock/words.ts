@@ -1,5 +1,4 @@
-import type { ClockTaskFigures } from '@/core/plan/planner'
-import type { Helper, TaskKind } from '@/core/time/schedule'
+import type { Helper } from '@/core/time/schedule'
 import { useUnits } from '../hooks/useUnits'
 
 /** Who can help, as it is chosen. */
@@ -7,25 +6,6 @@ export const HELPING: { value: Helper; label: string }[] = [
   { value: 'assistant', label: 'Assistant' },
   { value: 'second', label: 'Second colourist' },
 ]
-
-/** What is done, in words. */
-const DOING: Record<TaskKind, string> = {
-  setUp: 'Set up',
-  mix: 'Mix',
-  apply: 'Put in',
-  reapply: 'Fresh product on',
-  takeOut: 'Take out',
-  rinse: 'Rinse',
-  dry: 'Dry',
-  cut: 'Cut',
-  wash: 'Wash',
-  wipe: 'Wipe the skin',
-  style: 'Style',
-  finish: 'Dry and style',
-}
-
-export const taskWords = ({ kind, about }: Pick<ClockTaskFigures, 'kind' | 'about'>): string =>
-  about && about !== DOING[kind] ? `${DOING[kind]} ${about}` : DOING[kind]
 
 /** A minute of the visit as the time of day. @param start HH:MM */
 export function timeOfDay(start: string, minute: number): string {

@@ -12,7 +12,7 @@ import {
   type TooltipValueType,
 } from 'recharts'
 import type { LogMonth, OpenLog } from '@/core/record/visit'
-import { INCIDENT_WORDS } from '../chair/words'
+import { INCIDENT_WORDS } from '@/words'
 import { money } from '../mix/context'
 import { INK } from '../theme'
 import { Section } from './Section'
