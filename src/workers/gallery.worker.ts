@@ -3,11 +3,14 @@ import { createStudio, SEED, takePicture } from '@/core/appearance/look'
 import { VIEWS, type Picture } from '@/core/appearance/picture'
 import { COARSE_STRANDS } from '@/core/appearance/strands'
 import { hairMapOf } from '@/core/hair/hairRecord'
-import type { Canvas, FaltoPlan, Goal, HairState, HeadMeasures } from '@/core/model'
+import type { Canvas, FaltoPlan, Goal, HairState, HeadMeasures, LayoutTemplate } from '@/core/model'
+import { layoutFor } from '@/core/placement/layout'
 import { createPlanner } from '@/core/plan/planner'
-import { planFromService, proposePlan, wishedIn, type Person } from '@/core/plan/serviceKinds'
+import { newPlanDocument, planFromService, proposePlan, wishedIn, type Person } from '@/core/plan/serviceKinds'
 import { mapDrawing, type MapDrawing } from '@/core/plan/sheets'
+import type { ComputedStages } from '@/core/placement/quantity'
 import { foldPlan } from '@/core/time/fold'
+import { THUMBNAIL } from './thumbnail'
 
 /** Whom plans are to be shown on; the wish where one is recorded. */
 export interface Sitter {
@@ -17,38 +20,48 @@ export interface Sitter {
   goal: Goal | undefined
 }
 
-/** A plan that could be started from, small: its map, and what will be seen from behind. */
+/** What is drawn small: a start, by its kind of service or `proposed`; a plan that there is; or sections alone. */
+export type ThumbnailOf =
+  | { start: string; sitter: Sitter }
+  | { plan: FaltoPlan; canvas: Canvas | undefined }
+  | { template: LayoutTemplate; of: Pick<Sitter, 'head' | 'hair'> }
+
+/** A plan, small: its map, and what will be seen from behind. */
 export interface Thumbnail {
   map: ImageBitmap
-  look: Picture
+  /** Missing of sections alone. */
+  look: Picture | undefined
 }
 
-/** Pixels of either picture: twice what they are shown in. Our choice. */
-const SIZE = { width: 96, height: 128 } as const
 /** Colour of lines on the small map. */
 const INK = '#555'
 
 const planner = createPlanner()
 const studio = createStudio()
 
-function planOf(start: string, { head, hair, canvas, goal }: Sitter): FaltoPlan {
+function personOf({ head, hair, canvas }: Pick<Sitter, 'head' | 'hair'> & Partial<Sitter>): Person {
   let id = 0
-  const person: Person = { head, hair, hairMap: canvas && hairMapOf(canvas), newId: () => `thumb-${id++}` }
+  return { head, hair, hairMap: canvas && hairMapOf(canvas), newId: () => `thumb-${id++}` }
+}
+
+function planOf(start: string, sitter: Sitter): FaltoPlan {
+  const { head, hair, canvas, goal } = sitter
+  const person = personOf(sitter)
   if (start !== 'proposed') return planFromService(start, person)
   if (!canvas || !goal) throw new Error('There is nothing to propose from.')
   return proposePlan(planner, wishedIn(head, { hair, canvas, goal }), person).plan
 }
 
 /** The map, as large as there is room. */
-function drawnMap({ hairline, extent, zones, swatches }: MapDrawing): ImageBitmap {
-  const sheet = new OffscreenCanvas(SIZE.width, SIZE.height)
+function drawnMap({ hairline, extent, zones, swatches }: MapDrawing, shows: 'pieces' | 'sections'): ImageBitmap {
+  const sheet = new OffscreenCanvas(THUMBNAIL.width, THUMBNAIL.height)
   const pen = sheet.getContext('2d')!
   const [width, height] = [extent.right - extent.left, extent.bottom - extent.top]
-  const scale = Math.min((SIZE.width - 4) / width, (SIZE.height - 4) / height)
-  pen.translate(SIZE.width / 2, SIZE.height / 2)
+  const scale = Math.min((THUMBNAIL.width - 4) / width, (THUMBNAIL.height - 4) / height)
+  pen.translate(THUMBNAIL.width / 2, THUMBNAIL.height / 2)
   pen.scale(scale, scale)
   pen.translate(-(extent.left + extent.right) / 2, -(extent.top + extent.bottom) / 2)
-  for (const { pieces } of zones)
+  for (const { pieces } of shows === 'pieces' ? zones : [])
     for (const { stitches, formulaId } of pieces) {
       pen.fillStyle = swatches[formulaId]!
       pen.fill(new Path2D(stitches))
@@ -59,26 +72,34 @@ function drawnMap({ hairline, extent, zones, swatches }: MapDrawing): ImageBitma
   return sheet.transferToImageBitmap()
 }
 
+/** What will be seen once all of a plan is done, from behind. */
+function drawnLook(plan: FaltoPlan, computed: ComputedStages, canvas: Canvas | undefined): Picture {
+  const fold = foldPlan(plan, computed, { canvas })
+  const shot = {
+    wear: 'straight',
+    count: COARSE_STRANDS,
+    seed: SEED,
+    view: VIEWS.back,
+    moment: { stages: fold.stages.length - 1, weeks: 0 },
+    ...THUMBNAIL,
+    fine: true,
+  } as const
+  return takePicture(studio, { plan, computed, fold }, shot).picture
+}
+
+function drawnSections({ template, of }: Extract<ThumbnailOf, { template: LayoutTemplate }>): Thumbnail {
+  const plan = newPlanDocument('', personOf(of), layoutFor(template, of.hair))
+  const map = drawnMap(mapDrawing(plan, planner.computeStages(plan), 'strips'), 'sections')
+  return transfer({ map, look: undefined }, [map])
+}
+
 const api = {
-  /** @param start id of a kind of service, or `proposed` */
-  thumbnail(start: string, sitter: Sitter): Thumbnail {
-    const plan = planOf(start, sitter)
+  thumbnail(of: ThumbnailOf): Thumbnail {
+    if ('template' in of) return drawnSections(of)
+    const [plan, canvas] = 'plan' in of ? [of.plan, of.canvas] : [planOf(of.start, of.sitter), of.sitter.canvas]
     const computed = planner.computeStages(plan)
-    const fold = foldPlan(plan, computed, { canvas: sitter.canvas })
-    const { picture: look } = takePicture(
-      studio,
-      { plan, computed, fold },
-      {
-        wear: 'straight',
-        count: COARSE_STRANDS,
-        seed: SEED,
-        view: VIEWS.back,
-        moment: { stages: fold.stages.length - 1, weeks: 0 },
-        ...SIZE,
-        fine: true,
-      },
-    )
-    const map = drawnMap(mapDrawing(plan, computed))
+    const look = drawnLook(plan, computed, canvas)
+    const map = drawnMap(mapDrawing(plan, computed), 'pieces')
     return transfer({ map, look }, [map, look.rgba.buffer])
   },
 }

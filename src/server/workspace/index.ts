@@ -1,10 +1,4 @@
-import {
-  createLayout,
-  defaultLayoutParameters,
-  LayoutParameterError,
-  partOffsetFor,
-  pastPartFor,
-} from '@/core/placement/layout'
+import { layoutFor, LayoutParameterError } from '@/core/placement/layout'
 import type { Consultation, FaltoPlan, OpenPlan } from '@/core/model'
 import { ownFactors } from '../visits'
 import { newPlanDocument, planFromService, type Person } from '@/core/plan/serviceKinds'
@@ -38,14 +32,9 @@ export async function createPlan(
   requirePermission(member, 'write')
   const { person, newest } = await personOf(member, clientId)
   try {
-    const usual = defaultLayoutParameters()
-    const part = {
-      partOffsetCm: partOffsetFor(person.hair, template, { ...usual, ...parameters }),
-      pastPartCm: pastPartFor(person.hair, template),
-    }
     const document = service
       ? { ...(service === PROPOSED ? await proposed(person, newest) : planFromService(service, person)), name }
-      : newPlanDocument(name, person, createLayout(template, { ...usual, ...part, ...parameters }))
+      : newPlanDocument(name, person, layoutFor(template, person.hair, parameters))
     const learned = ownFigures ? { ...document.learned, factors: await ownFactors(member) } : document.learned
     const { plan } = await onOwnShelf(member, { ...document, learned })
     return await insertPlan(member, clientId, plan, 'Made')

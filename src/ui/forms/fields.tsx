@@ -137,7 +137,7 @@ export function ChoiceEntry<Entry extends FieldValues, Value extends string>({
   name,
   label,
   options,
-}: Of<Entry, Value | undefined> & { options: readonly { value: Value; label: ReactNode }[] }) {
+}: Of<Entry, Value | undefined> & { options: readonly { value: Value; label: ReactNode; name?: string }[] }) {
   const { field } = useField(control, name)
   return <Choice label={label} value={field.value as Value | undefined} options={options} onChange={field.onChange} />
 }

@@ -8,10 +8,12 @@ import dynamic from 'next/dynamic'
 import { Link } from '../link'
 import { useRouter } from 'next/navigation'
 import { useState, type ChangeEvent } from 'react'
-import type { ClientRecord, OpenConsultation } from '@/core/model'
+import type { ClientRecord, OpenConsultation, OpenPlan } from '@/core/model'
+import type { Thumbnail } from '@/workers/gallery.worker'
 import { callApi, failureWords } from '../hooks/api'
 import { useNotice } from '../notices'
 import { LINE } from '../theme'
+import { SmallPair, useThumbnails } from '../thumbnails'
 import { dateInWords } from '../words'
 
 const DoneDialog = dynamic(() => import('./DoneDialog').then((module) => module.DoneDialog))
@@ -31,6 +33,7 @@ export function ClientPlans({ record, consultation, writable }: Props) {
   const [starting, setStarting] = useState(false)
   const [done, setDone] = useState<Plan>()
   const [error, setError] = useState<string>()
+  const small = usePlansDrawn(record.plans)
 
   async function run(work: () => Promise<unknown>) {
     setError(undefined)
@@ -69,7 +72,14 @@ export function ClientPlans({ record, consultation, writable }: Props) {
           </Typography>
         )}
         {record.plans.map((plan) => (
-          <PlanRow key={plan.id} plan={plan} writable={writable} run={run} onDone={() => setDone(plan)} />
+          <PlanRow
+            key={plan.id}
+            plan={plan}
+            small={small.get(plan.id)}
+            writable={writable}
+            run={run}
+            onDone={() => setDone(plan)}
+          />
         ))}
       </Paper>
       {done && (
@@ -118,11 +128,25 @@ function ImportButton({ clientId, run }: { clientId: string; run: Run }) {
 
 interface RowProps extends Pick<Props, 'writable'> {
   plan: Plan
+  small: Thumbnail | undefined
   run: Run
   onDone: () => void
 }
 
-function PlanRow({ plan: { id, name, updatedAt }, writable, run, onDone }: RowProps) {
+/** Plans as they stand now, small. */
+const usePlansDrawn = (plans: readonly Plan[]) =>
+  useThumbnails(
+    plans.map(({ id, updatedAt }) => ({
+      name: id,
+      key: `${id} ${updatedAt}`,
+      async of() {
+        const { document, canvas } = await callApi<OpenPlan>(`/api/plans/${id}`)
+        return { plan: document, canvas: canvas ?? undefined }
+      },
+    })),
+  )
+
+function PlanRow({ plan: { id, name, updatedAt }, small, writable, run, onDone }: RowProps) {
   const notice = useNotice()
   const copy = () => run(() => callApi(`/api/plans/${id}/copies`, 'POST'))
   const restore = () => run(() => callApi(`/api/plans/${id}/restore`, 'POST'))
@@ -143,6 +167,7 @@ function PlanRow({ plan: { id, name, updatedAt }, writable, run, onDone }: RowPr
         flexWrap: 'wrap',
       }}
     >
+      <SmallPair thumbnail={small} />
       <Box sx={{ flex: '1 1 160px', minWidth: 0 }}>
         <Typography component={Link} href={`/plans/${id}`} sx={{ fontWeight: 600, color: 'text.primary' }}>
           {name}

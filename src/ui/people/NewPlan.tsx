@@ -1,14 +1,14 @@
 'use client'
 import Typography from '@mui/material/Typography'
-import { useWatch } from 'react-hook-form'
+import { useWatch, type Control } from 'react-hook-form'
 import { NewPlanDto, PROPOSED } from '@/dto'
-import { LAYOUT_TEMPLATES } from '@/core/model'
 import { SERVICES } from '@/core/plan/serviceKinds'
 import { CheckEntry, ChoiceEntry, FormDialog, SelectEntry, TextEntry, useEntryForm } from '../forms'
 import type { OpenConsultation } from '@/core/model'
 import type { Sitter } from '@/workers/gallery.worker'
 import { opening } from '../consultation/store'
 import { callApi } from '../hooks/api'
+import { useLayoutOptions } from '../thumbnails'
 import { WORDS } from '../words'
 import { StartGallery } from './StartGallery'
 
@@ -45,6 +45,10 @@ function sitterOf(consultation: OpenConsultation): Sitter {
 }
 
 const startOf = (service = '') => STARTS.find(({ value }) => value === service) ?? STARTS[0]!
+
+function Sections({ control, of }: { control: Control<NewPlanDto>; of: Pick<OpenConsultation, 'head' | 'hair'> }) {
+  return <ChoiceEntry control={control} name="template" label="Sections" options={useLayoutOptions(of)} />
+}
 
 /** An empty plan on a layout, or a kind of service fitted to this client's hair. */
 export function NewPlan({ clientId, consultation, onClose, onMade }: Props) {
@@ -84,12 +88,7 @@ export function NewPlan({ clientId, consultation, onClose, onMade }: Props) {
       />
       {!service && template && (
         <>
-          <ChoiceEntry
-            control={control}
-            name="template"
-            label="Sections"
-            options={LAYOUT_TEMPLATES.map((value) => ({ value, label: WORDS.template[value] }))}
-          />
+          <Sections control={control} of={consultation} />
           <Typography color="textSecondary">{WORDS.templateHelp[template]}</Typography>
         </>
       )}

@@ -3,10 +3,9 @@ import Box from '@mui/material/Box'
 import ButtonBase from '@mui/material/ButtonBase'
 import LinearProgress from '@mui/material/LinearProgress'
 import Typography from '@mui/material/Typography'
-import { wrap } from 'comlink'
-import { useEffect, useRef, useState } from 'react'
-import type { GalleryWorker, Sitter, Thumbnail } from '@/workers/gallery.worker'
+import type { Sitter } from '@/workers/gallery.worker'
 import { LINE } from '../theme'
+import { SmallPair, useThumbnails, type Wanted } from '../thumbnails'
 
 interface Props {
   starts: readonly { value: string; label: string }[]
@@ -17,7 +16,13 @@ interface Props {
 
 /** What a plan can be started from, each on this client's own map and head, small. */
 export function StartGallery({ starts, chosen, sitter, onChoose }: Props) {
-  const thumbnails = useThumbnails(starts, sitter)
+  const whom = JSON.stringify(sitter)
+  const wanted = starts.map(({ value }): Wanted => ({
+    name: value,
+    key: value + whom,
+    of: () => ({ start: value, sitter }),
+  }))
+  const thumbnails = useThumbnails(wanted)
   const left = starts.length - thumbnails.size
   return (
     <Box role="radiogroup" aria-label="Starts to look at">
@@ -37,10 +42,7 @@ export function StartGallery({ starts, chosen, sitter, onChoose }: Props) {
             onClick={() => onChoose(value)}
             sx={{ ...CARD, ...(chosen === value && { borderColor: 'text.primary', bgcolor: 'action.selected' }) }}
           >
-            <Box sx={{ display: 'flex', gap: 0.5, height: 88, alignItems: 'center' }}>
-              <Small thumbnail={thumbnails.get(value)} part="map" />
-              <Small thumbnail={thumbnails.get(value)} part="look" />
-            </Box>
+            <SmallPair thumbnail={thumbnails.get(value)} />
             <Typography variant="body2" sx={{ lineHeight: 1.2 }}>
               {label}
             </Typography>
@@ -68,41 +70,3 @@ const CARD = {
   textAlign: 'center',
   '&:focus-visible': { outline: '2px solid', outlineOffset: '-2px' },
 } as const
-
-/** Draws one start after another, the first first; what cannot be drawn for her stays without pictures. */
-function useThumbnails(starts: Props['starts'], sitter: Sitter): ReadonlyMap<string, Thumbnail | undefined> {
-  const [drawn, setDrawn] = useState<ReadonlyMap<string, Thumbnail | undefined>>(new Map())
-  const wanted = useRef({ starts, sitter })
-  useEffect(() => {
-    const worker = new Worker(new URL('../../workers/gallery.worker.ts', import.meta.url), { type: 'module' })
-    const api = wrap<GalleryWorker>(worker)
-    let current = true
-    async function drawAll() {
-      for (const { value } of wanted.current.starts) {
-        const thumbnail = await api.thumbnail(value, wanted.current.sitter).catch(() => undefined)
-        if (!current) return
-        setDrawn((before) => new Map(before).set(value, thumbnail))
-      }
-    }
-    void drawAll()
-    return () => {
-      current = false
-      worker.terminate()
-    }
-  }, [])
-  return drawn
-}
-
-function Small({ thumbnail, part }: { thumbnail: Thumbnail | undefined; part: keyof Thumbnail }) {
-  const canvas = useRef<HTMLCanvasElement>(null)
-  useEffect(() => {
-    const pen = canvas.current?.getContext('2d')
-    if (!pen || !thumbnail) return
-    if (part === 'map') pen.drawImage(thumbnail.map, 0, 0)
-    else {
-      const { rgba, width, height } = thumbnail.look
-      pen.putImageData(new ImageData(rgba as Uint8ClampedArray<ArrayBuffer>, width, height), 0, 0)
-    }
-  }, [thumbnail, part])
-  return <canvas ref={canvas} width={96} height={128} aria-hidden style={{ width: 62, height: 83 }} />
-}

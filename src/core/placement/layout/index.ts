@@ -20,6 +20,7 @@ export {
   circleRadiusFor,
   createLayout,
   defaultLayoutParameters,
+  layoutFor,
   LayoutParameterError,
   partOffsetFor,
   pastPartFor,

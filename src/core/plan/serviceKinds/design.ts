@@ -1,5 +1,5 @@
 import { haircutParting } from '../../hair/fibre'
-import { createLayout, defaultLayoutParameters, mirrorRole, partOffsetFor, pastPartFor } from '../../placement/layout'
+import { layoutFor, mirrorRole } from '../../placement/layout'
 import { byId } from '../../model'
 import type {
   Begins,
@@ -93,12 +93,7 @@ export function stageFromDesign(
   before: readonly Stage[],
   { hair, newId }: Person,
 ): Stage {
-  const measures = { ...defaultLayoutParameters(), ...parameters }
-  const { layout, sections } = createLayout(template, {
-    ...measures,
-    partOffsetCm: parameters?.partOffsetCm ?? partOffsetFor(hair, template, measures),
-    pastPartCm: parameters?.pastPartCm ?? pastPartFor(hair, template),
-  })
+  const { layout, sections } = layoutFor(template, hair, parameters)
   // The side with less hair goes first: it is the one the part lies on (common practice).
   const order = hair.part === 'right' ? usual?.map(mirrorRole) : usual
   const zones = sections.map((section) => ({

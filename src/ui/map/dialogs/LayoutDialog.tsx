@@ -9,8 +9,9 @@ import Stack from '@mui/material/Stack'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { createLayout, LayoutParameterError, partOffsetFor, pastPartFor } from '@/core/placement/layout'
-import { LAYOUT_TEMPLATES, type LayoutParameters, type LayoutTemplate } from '@/core/model'
+import { type LayoutParameters, type LayoutTemplate } from '@/core/model'
 import { Choice, Read, SaveButton } from '../../parts'
+import { useLayoutOptions } from '../../thumbnails'
 import { WORDS } from '../../words'
 import { editStage, stageOf, usePlan, usePlanStore } from '../context'
 import { lostBy, relay } from '../relay'
@@ -19,19 +20,15 @@ import { OwnLayouts } from './OwnLayouts'
 
 /** Chooses the sections. Zones that both layouts have keep their placement and their place in the order. */
 export function LayoutDialog({ onClose }: { onClose: () => void }) {
-  const hair = usePlan((state) => state.document.hair)
+  const { head, hair } = usePlan((state) => state.document)
+  const options = useLayoutOptions({ head, hair })
   const { template, parameters, problem, going, choose, set, apply } = useLayoutDraft(onClose)
   return (
     <Dialog open onClose={onClose} maxWidth="sm" aria-labelledby="layout-title">
       <DialogTitle id="layout-title">Sections</DialogTitle>
       <DialogContent>
         <Stack spacing={2} sx={{ pt: 1 }}>
-          <Choice
-            label="Layout"
-            value={template}
-            options={LAYOUT_TEMPLATES.map((value) => ({ value, label: WORDS.template[value] }))}
-            onChange={choose}
-          />
+          <Choice label="Layout" value={template} options={options} onChange={choose} />
           <Typography color="textSecondary">{WORDS.templateHelp[template]}</Typography>
           {problem && (
             <Alert severity="warning">

@@ -21,6 +21,7 @@ import type { PlanFigures } from '@/core/plan/planner'
 import type { PlanWorker } from '@/workers/plan.worker'
 import { ListChoice, Read } from '../../parts'
 import { differences } from '../../differences'
+import { SmallPair, useThumbnails, type Wanted } from '../../thumbnails'
 import { WORDS } from '../../words'
 import { usePlan, usePlanStore } from '../context'
 
@@ -162,8 +163,20 @@ function useIdeaFigures(worker: Props['worker'], ids: readonly string[]): Record
   return figures
 }
 
+/** Ideas of the plan in hand, small. */
+function useIdeasDrawn(ideas: readonly Variant[]): Wanted[] {
+  const document = usePlan((state) => state.document)
+  const canvas = usePlan((state) => state.canvas)
+  return ideas.map((idea) => ({
+    name: idea.id,
+    key: JSON.stringify([document.head, document.hair, document.formulas, canvas, idea]),
+    of: () => ({ plan: { ...document, activeVariantId: idea.id }, canvas }),
+  }))
+}
+
 function SideBySide({ worker, active, other }: Pick<Props, 'worker'> & { active: Variant; other: Variant }) {
   const figures = useIdeaFigures(worker, [active.id, other.id])
+  const small = useThumbnails(useIdeasDrawn([active, other]))
   const [mine, theirs] = [figures[active.id], figures[other.id]]
   if (!mine || !theirs) return <Typography role="status">Working it out…</Typography>
   return (
@@ -172,8 +185,14 @@ function SideBySide({ worker, active, other }: Pick<Props, 'worker'> & { active:
         <TableHead>
           <TableRow>
             <TableCell />
-            <TableCell align="right">{active.name}</TableCell>
-            <TableCell align="right">{other.name}</TableCell>
+            {[active, other].map(({ id, name }) => (
+              <TableCell key={id} align="right">
+                <Box sx={{ display: 'inline-block' }}>
+                  <SmallPair thumbnail={small.get(id)} />
+                </Box>
+                <div>{name}</div>
+              </TableCell>
+            ))}
           </TableRow>
         </TableHead>
         <TableBody>

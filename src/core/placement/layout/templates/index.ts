@@ -139,6 +139,25 @@ export function createLayout(
 }
 
 /**
+ * A template with its usual measures, those along the part as the client wears it.
+ * @param parameters what is to be otherwise
+ * @throws LayoutParameterError
+ */
+export function layoutFor(
+  template: LayoutTemplate,
+  hair: Pick<HairState, 'part'>,
+  parameters: Partial<LayoutParameters> = {},
+): { layout: Layout; sections: Section[] } {
+  const usual = defaultLayoutParameters()
+  return createLayout(template, {
+    ...usual,
+    partOffsetCm: partOffsetFor(hair, template, { ...usual, ...parameters }),
+    pastPartCm: pastPartFor(hair, template),
+    ...parameters,
+  })
+}
+
+/**
  * Which zone each probe means: the one it alone lies in; for the others, whose zone another probe shares, the nearest
  * that is left.
  */
