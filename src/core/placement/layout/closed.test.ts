@@ -112,6 +112,16 @@ describe('a parting closed in itself', () => {
     expect(after.zones).toHaveLength(scalp().zones.length + 4)
   })
 
+  it('that runs over partings is the same wherever it is begun', () => {
+    const ring = round(0, -0.3, 0.4, 12)
+    const areas = ring.map((_, begun) => {
+      const after = encircled(scalp(), [...ring.slice(begun), ...ring.slice(0, begun)])
+      expect(holds(after)).toEqual([])
+      return after.zones.map(({ id }) => size(after, id)).sort((one, other) => one - other)
+    })
+    for (const own of areas) own.forEach((area, i) => expect(area).toBeCloseTo(areas[0]![i]!, 4))
+  })
+
   it('stays one when it is moved: its bridge is laid anew where something came in its way', () => {
     const island = encircled(scalp(), round(0.45, 0.4, 0.1))
     const parting = byId(island.zones, 'made-1').boundary[0]!.edge

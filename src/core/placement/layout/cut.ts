@@ -119,21 +119,23 @@ function firstStay(division: Division<Bounded>, zone: Bounded, line: readonly Di
   hits.sort((a, b) => a.along - b.along)
   for (let k = 0; k + 1 < hits.length; k++) {
     const [from, to] = [hits[k]!, hits[k + 1]!]
-    if (distance(from.point, to.point) < SNAP_WITHIN && to.along - from.along < 1e-3) continue
     const middle = pointAlong(line, (from.along + to.along) / 2)
     if (insidePolygon(middle, points) && !onOutline(middle, points)) return [from, to]
   }
   return undefined
 }
 
-/** Whether a point lies on an outline, so that a line along a parting does not cut it again. */
+/**
+ * Whether a point lies as good as on an outline: a line along a parting does not cut it again, nor one past a corner what
+ * is no wider than a corner catches.
+ */
 function onOutline(point: DiskPoint, outline: readonly DiskPoint[]): boolean {
   return outline.some((a, k) => {
     const b = outline[(k + 1) % outline.length]!
     const length = distance(a, b)
     if (length < 1e-9) return false
     const t = Math.min(1, Math.max(0, ((point.x - a.x) * (b.x - a.x) + (point.y - a.y) * (b.y - a.y)) / length ** 2))
-    return distance(point, { x: between(a.x, b.x, t), y: between(a.y, b.y, t) }) < 1e-4
+    return distance(point, { x: between(a.x, b.x, t), y: between(a.y, b.y, t) }) < SNAP_WITHIN
   })
 }
 

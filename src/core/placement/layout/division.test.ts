@@ -15,7 +15,7 @@ import {
   zoneOutline,
   type DiskPoint,
 } from '.'
-import { diskArea } from './disk'
+import { diskArea, placeOf } from './disk'
 import { drawEdges } from './outline'
 
 let made = 0
@@ -24,6 +24,12 @@ const split = (division: Zones, line: readonly DiskPoint[]): Zones =>
 const rim = fc.double({ min: 0, max: 2 * Math.PI, noNaN: true })
 const across = fc.tuple(rim, rim).filter(([a, b]) => Math.abs(Math.sin((a - b) / 2)) > 0.35)
 const line = ([a, b]: [number, number]) => [a, b].map((psi) => diskFromPlace({ psi, s: 1.05 }))
+
+/** Where so many edges meet. */
+function cornerOf({ vertices, edges }: Zones, meeting: number): DiskPoint {
+  const corner = vertices.find(({ id }) => edges.filter(({ from, to }) => from === id || to === id).length === meeting)!
+  return diskFromPlace(placeOf(corner))
+}
 
 describe('a parting drawn across the head', () => {
   it('keeps every law: zones cover the scalp once, whatever is cut, and areas add up', () => {
@@ -46,6 +52,23 @@ describe('a parting drawn across the head', () => {
       }),
       { numRuns: 40 },
     )
+  })
+
+  it('past the corner of four zones, as near as the pen catches it, cuts the two it runs through and leaves the others whole', () => {
+    const before = divisionOf('fourQuadrants')
+    const corner = cornerOf(before, 4)
+    for (const [turn, aside] of [
+      [Math.PI / 4, 2e-3],
+      [Math.PI / 4, -2e-3],
+      [-Math.PI / 4, 2e-4],
+      [-Math.PI / 4, -2e-4],
+    ] as const) {
+      const [x, y] = [Math.cos(turn), Math.sin(turn)]
+      const at = (far: number) => ({ x: corner.x + far * x - aside * y, y: corner.y + far * y + aside * x })
+      const after = split(before, [at(-1.3), at(1.3)])
+      expect(holds(after)).toEqual([])
+      expect(after.zones).toHaveLength(before.zones.length + 2)
+    }
   })
 
   it('and merged again gives back the area, the larger piece keeping its name', () => {

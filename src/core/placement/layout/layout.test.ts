@@ -18,6 +18,8 @@ const heads = [
   createHead({ circumferenceCm: 50 }),
   createHead({ circumferenceCm: 59, earToEarCm: 38, frontHairlineOffsetCm: 1 }),
 ]
+const xyz = ({ x, y, z }: { x: number; y: number; z: number }) => [x, y, z]
+const dot = (a: Parameters<typeof xyz>[0], b: Parameters<typeof xyz>[0]) => a.x * b.x + a.y * b.y + a.z * b.z
 const between = (min: number, max: number) => fc.double({ min, max, noNaN: true })
 const anyLayout = fc.record({
   template: fc.constantFrom(...LAYOUT_TEMPLATES),
@@ -87,6 +89,36 @@ describe('templates', () => {
       expect(left.area).toBeCloseTo(right.area, 6)
       expect(left.meanPoint.x).toBeCloseTo(-right.meanPoint.x, 4)
     }
+  })
+
+  it('look outwards, lie within their heights, and those at the top reach the top of the head', () => {
+    const { layout, zones } = stageWith({ template: 'topStrip' })
+    for (const { area, meanNormal, meanPoint, height } of shapesOf(head, { layout, zones })) {
+      const [length, outward] = [Math.hypot(...xyz(meanNormal)), dot(meanNormal, meanPoint)]
+      expect(outward).toBeGreaterThan(0)
+      // The normal is summed over the zone: as long as its area where it is flat, shorter where it bends.
+      expect(length).toBeLessThan(area)
+      expect(length).toBeGreaterThan(0.5 * area)
+      expect(height.min).toBeLessThan(meanPoint.z)
+      expect(height.max).toBeGreaterThan(meanPoint.z)
+    }
+    const heights = shapesOf(head, { layout, zones }).map(({ height }) => height)
+    expect(Math.max(...heights.map(({ max }) => max))).toBeCloseTo(head.axes.up, 1)
+    expect(Math.min(...heights.map(({ min }) => min))).toBeLessThan(0)
+  })
+
+  it('say which parting lies between no two zones, and which outline is broken', () => {
+    const stage = stageWith({ template: 'fourQuadrants' })
+    const paths = (zones: typeof stage.zones) => checkStage(head, { ...stage, zones }).map(({ path }) => path)
+    const without = paths(stage.zones.slice(1))
+    expect(without.filter((path) => path.startsWith('layout.edges')).length).toBeGreaterThanOrEqual(2)
+    const [first, ...others] = stage.zones
+    const [one, two, ...rest] = first!.boundary
+    expect(
+      paths([{ ...first!, boundary: [two!, one!, ...rest] }, ...others]).some((path) => path.startsWith('zones')),
+    ).toBe(true)
+    const turned = first!.boundary.map((step) => ({ ...step, reversed: !step.reversed }))
+    expect(paths([{ ...first!, boundary: turned }, ...others])).not.toEqual([])
   })
 
   it('widen the strip where asked and move it to the side of the part', () => {

@@ -144,7 +144,7 @@ function triangleArea(map: Float64Array, a: number, b: number, c: number): numbe
 
 /** Points of the lattice inside the outline and not near its corners, by where they stand in the lattice. */
 function innerPoints(lattice: Lattice, loops: readonly (readonly MapPoint[])[]): number[] {
-  const outline = loops.length === 1 ? loops[0]! : loops.flat()
+  const outline = loops.flat()
   let lowest = Infinity
   let highest = -Infinity
   for (const { y } of outline) {

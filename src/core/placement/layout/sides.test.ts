@@ -57,6 +57,16 @@ describe('the side that is begun on', () => {
     expect(otherSideFirst(strip)).toEqual(['nape', 'back', 'rightSide', 'leftSide', 'top'])
   })
 
+  it('is that of the first zone that lies to a side', () => {
+    const strip = stageOf(planWith({ template: 'topStrip' }))
+    for (const [order, side] of [
+      [['leftSide', 'rightSide'], 1],
+      [['rightSide', 'leftSide'], -1],
+      [['top', 'nape', 'rightSide', 'leftSide'], -1],
+    ] as const)
+      expect(sideBegun({ ...strip, order: [...order] })).toBe(side)
+  })
+
   it('is nobody’s where all zones lie on the middle', () => {
     const { layout, zones } = stageOf(planWith({ template: 'occipitalV' }))
     expect(sideBegun({ layout, zones, order: ['underV', 'insideV'] })).toBe(0)
