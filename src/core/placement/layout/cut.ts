@@ -126,8 +126,8 @@ function firstStay(division: Division<Bounded>, zone: Bounded, line: readonly Di
 }
 
 /**
- * Whether a point lies as good as on an outline: a line along a parting does not cut it again, nor one past a corner what
- * is no wider than a corner catches.
+ * Whether a point lies as good as on an outline: a line along a parting does not cut it again, nor one past a corner
+ * what is no wider than a corner catches.
  */
 function onOutline(point: DiskPoint, outline: readonly DiskPoint[]): boolean {
   return outline.some((a, k) => {

@@ -148,12 +148,11 @@ export function layoutFor(
   hair: Pick<HairState, 'part'>,
   parameters: Partial<LayoutParameters> = {},
 ): { layout: Layout; sections: Section[] } {
-  const usual = defaultLayoutParameters()
+  const measures = { ...defaultLayoutParameters(), ...parameters }
   return createLayout(template, {
-    ...usual,
-    partOffsetCm: partOffsetFor(hair, template, { ...usual, ...parameters }),
-    pastPartCm: pastPartFor(hair, template),
-    ...parameters,
+    ...measures,
+    partOffsetCm: parameters.partOffsetCm ?? partOffsetFor(hair, template, measures),
+    pastPartCm: parameters.pastPartCm ?? pastPartFor(hair, template),
   })
 }
 
