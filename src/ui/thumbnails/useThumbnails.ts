@@ -1,6 +1,6 @@
 'use client'
 import { wrap } from 'comlink'
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useState } from 'react'
 import type { GalleryWorker, Thumbnail, ThumbnailOf } from '@/workers/gallery.worker'
 
 /** A thumbnail that is wanted, and what it is called by the one who wants it. */
@@ -25,31 +25,24 @@ function keep(key: string, thumbnail: Thumbnail) {
  * @returns by their names, those that are done
  */
 export function useThumbnails(wanted: readonly Wanted[]): ReadonlyMap<string, Thumbnail | undefined> {
+  /** By their keys. */
   const [drawn, setDrawn] = useState<ReadonlyMap<string, Thumbnail | undefined>>(new Map())
-  const newest = useRef(wanted)
   const keys = wanted.map(({ key }) => key).join('\n')
   useEffect(() => {
-    newest.current = wanted
-    // Its keys say whether anything else is wanted.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [keys])
-  useEffect(() => {
-    const missing = newest.current.filter(({ key }) => !kept.has(key))
-    const done = newest.current.flatMap(({ name, key }) => (kept.has(key) ? [[name, kept.get(key)] as const] : []))
-    setDrawn(new Map(done))
+    const missing = wanted.filter(({ key }) => !kept.has(key))
     if (missing.length === 0) return
     const worker = new Worker(new URL('../../workers/gallery.worker.ts', import.meta.url), { type: 'module' })
     const api = wrap<GalleryWorker>(worker)
     let current = true
     async function drawAll() {
-      for (const { name, key, of } of missing) {
+      for (const { key, of } of missing) {
         const thumbnail = await Promise.resolve()
           .then(of)
           .then(api.thumbnail)
           .catch(() => undefined)
         if (!current) return
         if (thumbnail) keep(key, thumbnail)
-        setDrawn((before) => new Map(before).set(name, thumbnail))
+        setDrawn((before) => new Map(before).set(key, thumbnail))
       }
       worker.terminate()
     }
@@ -58,6 +51,9 @@ export function useThumbnails(wanted: readonly Wanted[]): ReadonlyMap<string, Th
       current = false
       worker.terminate()
     }
+    // The list is new with every drawing of the page; its keys say whether it differs.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [keys])
-  return drawn
+  const done = wanted.filter(({ key }) => kept.has(key) || drawn.has(key))
+  return new Map(done.map(({ name, key }) => [name, drawn.get(key) ?? kept.get(key)]))
 }

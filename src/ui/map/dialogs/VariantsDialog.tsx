@@ -169,7 +169,7 @@ function useIdeasDrawn(ideas: readonly Variant[]): Wanted[] {
   const canvas = usePlan((state) => state.canvas)
   return ideas.map((idea) => ({
     name: idea.id,
-    key: JSON.stringify([document.head, document.hair, document.formulas, canvas, idea]),
+    key: JSON.stringify([{ ...document, variants: [idea], activeVariantId: '' }, canvas]),
     of: () => ({ plan: { ...document, activeVariantId: idea.id }, canvas }),
   }))
 }
