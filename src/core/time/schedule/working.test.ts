@@ -1,4 +1,4 @@
-import { byId, type DropoutKind } from '../../model'
+import { byId, type DropoutKind, type Stage } from '../../model'
 import { planWith, type Wanted, stageOf } from '../../../../tests/support/plan'
 import { ALONE, clockFor, remediesFor, visitFor } from '.'
 import { computeStages } from '../../../../tests/support/planner'
@@ -82,6 +82,23 @@ describe('rinsing section by section', () => {
   })
 })
 
+describe('a stage that puts nothing on', () => {
+  it('takes no time, unless it is work without product', () => {
+    const plan = planWith({})
+    const [own] = plan.variants[0]!.stages
+    const empty = { ...own!, id: 'empty', name: 'Nothing', zones: [], order: [] }
+    const tasksWith = (stages: Stage[]) => {
+      const other = { ...plan, variants: [{ ...plan.variants[0]!, stages }] }
+      return visitFor(other, computeStages(other), {}).tasks
+    }
+    const alone = tasksWith([own!])
+    expect(tasksWith([own!, { ...empty, kind: 'gloss' }])).toEqual(alone)
+    const cut = tasksWith([own!, { ...empty, kind: 'cut', lasts: { minutes: 17 } }])
+    expect(cut.length).toBeGreaterThan(alone.length)
+    expect(cut.find(({ kind }) => kind === 'cut')!.seconds).toBe(17 * 60)
+  })
+})
+
 describe('remedies', () => {
   it('are only what works: a rinse for each section, and two visits, each of which fits, come last', () => {
     const plan = filmPlan()
@@ -96,6 +113,21 @@ describe('remedies', () => {
       kind: 'splitVisit',
       text: expect.stringMatching(/ now; .+ another day, in \d+ min\.$/),
     })
+  })
+
+  it('name the products that may sit for less than another would, and no others', () => {
+    const plan = filmPlan({ only: ['backLeft'] })
+    plan.products.forEach((product) => (product.maximumMinutes = 20))
+    const computed = computeStages(plan)
+    const clock = clockFor(plan, computed, { crew: ALONE })
+    const hindered = new Set(clock.conflicts.map(({ formulaId }) => formulaId))
+    const names = new Set(
+      plan.formulas.flatMap(({ id, productId }) => (hindered.has(id) ? [byId(plan.products, productId).name] : [])),
+    )
+    const other = remediesFor(plan, computed, { crew: ALONE }, clock).filter(({ kind }) => kind === 'otherProduct')
+    expect(other.length).toBeGreaterThan(0)
+    for (const { text } of other)
+      expect(text).toMatch(new RegExp(`^Something else than ${[...names].join(' and ')}, that may sit \\d+ min\\.$`))
   })
 
   it('does a part of the zones, each whole', () => {
