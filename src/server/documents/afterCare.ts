@@ -17,7 +17,11 @@ export function pdfOfAfterCare({ salon, client, visit, on, upkeep }: AfterCare):
   const done = bufferOf(document)
   document.font('Helvetica').fontSize(11).text(salon).moveDown(1.5)
   document.font('Helvetica-Bold').fontSize(20).text(`For ${client}`).moveDown(0.3)
-  document.font('Helvetica').fontSize(12).text(`${visit}, ${inWords(on)}`).moveDown(1)
+  document
+    .font('Helvetica')
+    .fontSize(12)
+    .text(`${visit}, ${inWords(on)}`)
+    .moveDown(1)
   document.font('Helvetica-Bold').fontSize(14).text('Come again')
   document
     .font('Helvetica')
