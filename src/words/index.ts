@@ -39,3 +39,6 @@ export const INCIDENT_WORDS: Record<Incident, { name: string; mend: string }> = 
 
 /** Where along a strand something is seen. */
 export const SPOT_WORDS: Record<StrandSpot, string> = { scalpEnd: 'root', middle: 'middle', ends: 'ends' }
+
+/** Said wherever a picture of the Look is shown. */
+export const SIMULATION = 'A simulation to judge placement by. Hair, light and chair make the result.'

@@ -8,7 +8,7 @@ import { amendedPlan, scriptFor, type RunScript } from '@/core/time/run'
 import type { ClockOptions } from '@/core/time/schedule'
 import type { ReadingUnits } from '@/core/units'
 import { v7 as newId } from 'uuid'
-import { calendarOf, documentOf, type BookedVisit, type DocumentKind } from '../documents'
+import { calendarOf, documentOf, type BookedVisit, type Documented, type DocumentKind } from '../documents'
 
 const planner = createPlanner()
 
@@ -54,7 +54,8 @@ export const jobs = {
     proposePlan(planner, wishedIn(person.head, newest), { ...person, newId }).plan,
   /** What a visit came to. */
   visit: (facts: VisitFacts): VisitSummary => summariseVisit(facts, planner.computeStages(facts.document)),
-  document: (plan: FaltoPlan, kind: DocumentKind, units: ReadingUnits) => documentOf(planner, plan, kind, units),
+  document: (documented: Documented, kind: DocumentKind, units: ReadingUnits) =>
+    documentOf(planner, documented, kind, units),
   calendar: (visit: BookedVisit): string => calendarOf(planner, visit),
 }
 

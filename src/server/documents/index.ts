@@ -1,10 +1,11 @@
 import { stringify } from 'csv-stringify/sync'
-import { activeVariant, type FaltoPlan } from '@/core/model'
+import { activeVariant, type Canvas, type FaltoPlan } from '@/core/model'
 import { mixPlan } from '@/core/product/bowls'
 import { planFigures, type Planner } from '@/core/plan/planner'
 import { foilList, headSheet, mixingCards, svgOfSheet, type HeadSheet, type MixingCards } from '@/core/plan/sheets'
 import { readIn, type ReadingUnits } from '@/core/units'
 import { pdfOfCards } from './cards'
+import { looksOf } from './look'
 import { pdfOfSheet } from './pdf'
 
 export { pdfOfAfterCare } from './afterCare'
@@ -37,19 +38,25 @@ export const ENDINGS: Record<DocumentKind, string> = {
   cards: 'mixing-cards.pdf',
 }
 
+/** A plan and the hair as it was recorded last, which its look begins with. */
+export interface Documented {
+  plan: FaltoPlan
+  canvas: Canvas | undefined
+}
+
 /** @param units in which paper is read; files with data keep theirs */
 export async function documentOf(
   planner: Planner,
-  plan: FaltoPlan,
+  documented: Documented,
   kind: DocumentKind,
   units: ReadingUnits,
 ): Promise<{ type: string; body: string | Buffer<ArrayBuffer> }> {
-  return { type: TYPES[kind], body: await bodyOf(planner, plan, kind, (text) => readIn(units, text)) }
+  return { type: TYPES[kind], body: await bodyOf(planner, documented, kind, (text) => readIn(units, text)) }
 }
 
 async function bodyOf(
   planner: Planner,
-  plan: FaltoPlan,
+  { plan, canvas }: Documented,
   kind: DocumentKind,
   read: (text: string) => string,
 ): Promise<string | Buffer<ArrayBuffer>> {
@@ -59,7 +66,7 @@ async function bodyOf(
     case 'svg':
       return svgOfSheet(sheetOf(planner, plan, read))
     case 'pdf':
-      return pdfOfSheet(sheetOf(planner, plan, read))
+      return pdfOfSheet(sheetOf(planner, plan, read), await looksOf(planner, plan, canvas))
     case 'cards':
       return pdfOfCards(cardsOf(planner, plan, read))
     case 'csv':

@@ -1,6 +1,8 @@
 import { byId } from '@/core/model'
 import PDFDocument from 'pdfkit'
 import type { HeadSheet, SideView } from '@/core/plan/sheets'
+import { SIMULATION } from '@/words'
+import type { StageLook } from './look'
 
 const MM = 72 / 25.4
 export const A4_MARGIN = 14 * MM
@@ -15,8 +17,14 @@ export function bufferOf(document: PDFKit.PDFDocument): Promise<Buffer<ArrayBuff
   })
 }
 
-/** The head sheet on A4, one page a stage. Vector, black and white; formulas are told apart by letter and hatch. */
-export function pdfOfSheet({ title, hair, map, stages, formulas }: HeadSheet): Promise<Buffer<ArrayBuffer>> {
+/**
+ * The head sheet on A4, one page a stage. Vector, black and white; formulas are told apart by letter and hatch.
+ * @param looks how it is meant to look after each stage
+ */
+export function pdfOfSheet(
+  { title, hair, map, stages, formulas }: HeadSheet,
+  looks: readonly StageLook[],
+): Promise<Buffer<ArrayBuffer>> {
   const document = new PDFDocument({ size: 'A4', margin: A4_MARGIN, info: { Title: title }, autoFirstPage: false })
   const done = bufferOf(document)
   const { left, right, top, bottom } = map.extent
@@ -65,12 +73,25 @@ export function pdfOfSheet({ title, hair, map, stages, formulas }: HeadSheet): P
         ellipsis: true,
       }),
     )
-    document.y = Math.max(y + (bottom - top) * scale, y + 14 * order.length) + 16
+    const [listed, mapped] = [y + 14 * order.length, y + (bottom - top) * scale]
+    if (mapped - listed > LOOK.height + 2 * LOOK.word) drawLook(document, looks[k]!, column, mapped - LOOK.height)
+    document.fontSize(9)
+    document.y = Math.max(mapped, listed) + 16
     drawViews(document, views, width)
     for (const { id, words } of formulas) document.text(`${id}   ${words}`, A4_MARGIN, document.y, { width })
   }
   document.end()
   return done
+}
+
+/** Size of either picture beside the map, and of the words over both, pt. Our choice. */
+const LOOK = { width: 81, height: 108, word: 22 } as const
+
+/** How it is meant to look, from behind and from in front, at the foot of the column beside the map. */
+function drawLook(document: PDFKit.PDFDocument, { back, front }: StageLook, x: number, y: number): void {
+  document.fontSize(7).text(SIMULATION, x, y - LOOK.word, { width: 2 * LOOK.width })
+  for (const [i, picture] of [back, front].entries())
+    document.image(picture, x + i * (LOOK.width + 4), y, { width: LOOK.width, height: LOOK.height })
 }
 
 /** Height of the views from four sides on paper, with the word over each, pt. Our choice. */

@@ -4,11 +4,11 @@ import Button from '@mui/material/Button'
 import Dialog from '@mui/material/Dialog'
 import Typography from '@mui/material/Typography'
 import { useEffect } from 'react'
+import { SIMULATION } from '@/words'
 import { ViewButtons } from './Controls'
 import { Portraits, type NamedPose } from './Portraits'
 import type { LookSettings } from './pose'
 import type { LookRoom } from './useLook'
-import { SIMULATION } from './words'
 
 interface Props {
   room: LookRoom | undefined

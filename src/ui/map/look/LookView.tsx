@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography'
 import dynamic from 'next/dynamic'
 import { startTransition, useEffect, useState } from 'react'
 import type { WishCheck } from '@/core/appearance/look'
+import { SIMULATION } from '@/words'
 import type { Figures, Tapped } from '@/workers/look.worker'
 import { useNotice } from '../../notices'
 import { Gradually } from '../../parts'
@@ -18,7 +19,7 @@ import { Portraits, type NamedPose } from './Portraits'
 import { LATER_WEEKS, momentOf, type LookSettings } from './pose'
 import { savePicture } from './savePicture'
 import { useLook, type LookRoom } from './useLook'
-import { SIMULATION, WEAR_WORDS } from './words'
+import { WEAR_WORDS } from './words'
 
 const ClientView = dynamic(() => import('./ClientView').then((module) => module.ClientView))
 

@@ -1,6 +1,6 @@
 import { PORTRAIT } from './useLook'
 import type { NamedPose } from './Portraits'
-import { SIMULATION } from './words'
+import { SIMULATION } from '@/words'
 
 /** Room for the words under the pictures, pixels. */
 const FOOT = 56

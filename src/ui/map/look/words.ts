@@ -51,6 +51,3 @@ export const WISH_WORDS: Record<WishCheck['what'], { name: string; unit: string;
     more: 'Begin nearer to the scalp.',
   },
 }
-
-/** Said wherever a picture of the Look is shown. */
-export const SIMULATION = 'A simulation to judge placement by. Hair, light and chair make the result.'

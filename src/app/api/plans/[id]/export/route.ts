@@ -2,7 +2,7 @@ import { computing } from '@/server/computing'
 import { AppError } from '@/server/errors'
 import { DOCUMENTS, ENDINGS, type DocumentKind } from '@/server/documents'
 import { signedIn } from '@/server/http'
-import { findPlan } from '@/server/plans'
+import { openWorkspace } from '@/server/workspace'
 
 /**
  * The plan as a file: its document, or `?as=svg|pdf|csv|cards` the head sheet, the list of foils and the mixing cards.
@@ -10,8 +10,8 @@ import { findPlan } from '@/server/plans'
 export const GET = signedIn<{ id: string }>(async (member, request, { id }) => {
   const kind = (new URL(request.url).searchParams.get('as') ?? 'json') as DocumentKind
   if (!DOCUMENTS.includes(kind)) throw new AppError(422, 'invalid', `A plan can be had as ${DOCUMENTS.join(', ')}.`)
-  const { document } = await findPlan(member, id)
-  const { type, body } = await computing.document(document, kind, member.units)
+  const { document, canvas } = await openWorkspace(member, id)
+  const { type, body } = await computing.document({ plan: document, canvas: canvas ?? undefined }, kind, member.units)
   const name = document.name.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '') || 'plan'
   const ending = ENDINGS[kind]
   return new Response(body, {
