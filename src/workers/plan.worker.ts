@@ -153,9 +153,9 @@ const api = {
     // Copied, not handed over: the bust is remembered here for the next edit.
     return headModel(inHand.stages)
   },
-  /** Figures alone, for a variant that is held against the one in hand. */
-  figures(plan: FaltoPlan): PlanFigures {
-    return planFigures(plan, computePlan(plan))
+  /** Figures alone, for a variant that is held against the one in hand; on the same hair. */
+  figures(plan: FaltoPlan, canvas: Canvas | undefined): PlanFigures {
+    return planFigures(plan, computePlan(plan, canvas))
   },
   /** The flat map of a plan, whole: for plans that are only looked at. */
   drawing(plan: FaltoPlan): MapDrawing {

@@ -487,5 +487,5 @@ describe('documents of a plan', () => {
     expect(pdf.bytes.subarray(0, 5).toString()).toBe('%PDF-')
     expect(pdf.bytes.toString('latin1').match(/\/Type \/Page\b/g)).toHaveLength(plan.variants[0]!.stages.length)
     expect((await fetched(planId, 'docx')).status).toBe(422)
-  })
+  }, 60_000)
 })

@@ -64,6 +64,20 @@ describe('consultations', () => {
     })
   })
 
+  it('that find unknown dye raise its caution on plans that were made before, and it can be acknowledged', async () => {
+    const clientId = await newClient(oriel, 'Dyed meanwhile')
+    const planId = await newPlan(oriel, clientId)
+    const acknowledge = () =>
+      oriel.call('POST', `/api/plans/${planId}/acknowledgements`, {
+        cautionId: 'over-unknown-dye-A',
+        reason: 'strand test made',
+      })
+    expect((await acknowledge()).status).toBe(422)
+    const dyed = firstBand(canvasOn(day(0)), { treatments: [{ kind: 'boxDye' }] })
+    await save(oriel, clientId, { ...entryOn(day(0)), canvas: dyed })
+    expect((await acknowledge()).status).toBe(200)
+  })
+
   it('refuse a save that is based on an older record, and change nothing', async () => {
     const clientId = await newClient(oriel, 'Stale')
     await save(oriel, clientId, entryOn(day(0)))

@@ -107,7 +107,7 @@ row(
 row(
   'judging',
   `fold, look, cautions, advice, ${what}; follows when no newer plan waits`,
-  sample(200, 40, () => judgePlan(dense, computed)),
+  sample(200, 40, () => judgePlan(dense, computed, foldPlan(dense, computed))),
 )
 const toning = {
   surfaces: [lightenedSurface('lightened', 9)],

@@ -7,6 +7,7 @@ import { requirePermission, type StaffMember } from '../auth'
 import { careCautionsOf } from '../care'
 import { findClient } from '../clients'
 import { computing } from '../computing'
+import { newestConsultation } from '../consultations'
 import type { AcknowledgementDto } from '@/dto'
 import { AppError } from '../errors'
 import { findPlan } from '../plans'
@@ -16,7 +17,12 @@ type Plan = Pick<typeof plan.$inferSelect, 'id' | 'clientId' | 'document' | 'rev
 /** Everything a plan raises now, its client's care checks included. */
 async function raisedBy(member: StaffMember, { clientId, document }: Plan): Promise<Caution[]> {
   const owner = await findClient(member, clientId)
-  return [...(await computing.cautions(document)), ...(await careCautionsOf(member, owner))]
+  const newest = await newestConsultation(member, clientId)
+  const [planned, care] = await Promise.all([
+    computing.cautions(document, newest?.canvas),
+    careCautionsOf(member, owner),
+  ])
+  return [...planned, ...care]
 }
 
 /** Cautions of a plan that nobody has acknowledged yet. */

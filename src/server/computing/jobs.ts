@@ -35,7 +35,8 @@ function outlines(plan: FaltoPlan) {
 
 /** What takes longer than a web thread may be held, by name: all of it the core's, with nothing kept or read. */
 export const jobs = {
-  cautions: (plan: FaltoPlan): Caution[] => planner.computePlan(plan).cautions,
+  /** @param canvas the hair as it was recorded last */
+  cautions: (plan: FaltoPlan, canvas: Canvas | undefined): Caution[] => planner.computePlan(plan, canvas).cautions,
   needs,
   /** Who does what when, for a visit that begins. */
   script: (plan: FaltoPlan, options: ClockOptions): RunScript => scriptFor(plan, planner.computeStages(plan), options),

@@ -4,7 +4,7 @@ import { activeVariant, type Advice, type Caution, type FaltoPlan } from '../../
 import { hairsOfCells } from '../../placement/foils'
 import type { ComputedStages } from '../../placement/quantity'
 import { mixPlan, type FormulaMix } from '../../product/bowls'
-import { foldPlan, type Fold } from '../../time/fold'
+import type { Fold } from '../../time/fold'
 
 /** A whole plan, computed and not rounded. */
 export interface ComputedPlan extends ComputedStages, Judgement {}
@@ -24,7 +24,7 @@ export interface Judgement {
  * Looks at computed stages as a colourist would.
  * @param fold the hair after every stage; left out, on virgin hair as the plan describes it
  */
-export function judgePlan(plan: FaltoPlan, computed: ComputedStages, fold: Fold = foldPlan(plan, computed)): Judgement {
+export function judgePlan(plan: FaltoPlan, computed: ComputedStages, fold: Fold): Judgement {
   const { stages } = activeVariant(plan)
   const look = lookOf(plan, computed, fold)
   const shareLeft = stages.length > 1 ? untouched(plan, computed, fold) : notTaken(computed)

@@ -1,5 +1,6 @@
-import type { FaltoPlan } from '../../model'
+import type { Canvas, FaltoPlan } from '../../model'
 import type { ComputedStages } from '../../placement/quantity'
+import { foldPlan } from '../../time/fold'
 import { judgePlan, type ComputedPlan } from './judgePlan'
 import { createMemory } from './memory'
 import { computeStages } from './stages'
@@ -11,7 +12,8 @@ export interface Planner {
   /** Stages 1–4. @throws HeadMeasureError, TooManyPiecesError */
   computeStages(plan: FaltoPlan): ComputedStages
   /** Everything about a plan. @throws HeadMeasureError, TooManyPiecesError */
-  computePlan(plan: FaltoPlan): ComputedPlan
+  /** @param canvas the hair as it was recorded last; the plan's own hair, alike everywhere, where it is not known */
+  computePlan(plan: FaltoPlan, canvas?: Canvas): ComputedPlan
   /** Forgets every remembered result except the heads. For measuring. */
   forget(): void
 }
@@ -26,9 +28,9 @@ export function createPlanner({ capacity = CAPACITY }: { capacity?: number } = {
   const stagesOf = (plan: FaltoPlan) => computeStages(plan, memory)
   return {
     computeStages: stagesOf,
-    computePlan: (plan) => {
+    computePlan: (plan, canvas) => {
       const computed = stagesOf(plan)
-      return { ...computed, ...judgePlan(plan, computed) }
+      return { ...computed, ...judgePlan(plan, computed, foldPlan(plan, computed, { canvas })) }
     },
     forget: memory.clear,
   }
