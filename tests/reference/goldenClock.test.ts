@@ -1,7 +1,7 @@
-import { readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { ALONE, ASSISTANT, clockFor, SECOND_COLOURIST, withHelp } from '@/core/time/schedule'
 import { roundToTenth } from '@/core/units'
+import { goldenIn } from '../support/golden'
 import { computeStages } from '../support/planner'
 import { goldenPlan } from '../support/samples'
 
@@ -10,9 +10,7 @@ import { goldenPlan } from '../support/samples'
  * law, so this is what Falto made. It changes only with a reason in the commit that changes it;
  * `FALTO_GOLDEN=write ./falto test reference` writes it anew.
  */
-const FILE = join(__dirname, 'goldenClock.json')
-const write = process.env['FALTO_GOLDEN'] === 'write'
-const known = write ? {} : (JSON.parse(readFileSync(FILE, 'utf8')) as Record<string, unknown>)
+const isAsKnown = goldenIn(join(__dirname, 'goldenClock.json'))
 
 const CREWS = {
   alone: ALONE,
@@ -32,12 +30,7 @@ describe.each(['hairlineAndPart', 'faceFrame', 'onScalpRetouch', 'shadowAndMelt'
         ({ kind, about, personId, from, to }) => `${from.toFixed(2)}–${to.toFixed(2)} ${personId}: ${kind} ${about}`,
       )
       const { low, expected, high } = finish
-      const now = { fits, finish: [low, expected, high].map(roundToTenth), waiting, lines }
-      const key = `${service} ${name}`
-      if (write) known[key] = now
-      expect(now).toEqual(known[key])
+      isAsKnown(`${service} ${name}`, { fits, finish: [low, expected, high].map(roundToTenth), waiting, lines })
     })
   },
 )
-
-if (write) afterAll(() => writeFileSync(FILE, `${JSON.stringify(known, null, 2)}\n`))

@@ -1,11 +1,11 @@
 import { createHash } from 'node:crypto'
-import { readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { colourStrands, COUNTED, createStudio, expose, lookFigures, lookReport, worthOf } from '@/core/appearance/look'
 import { develop, VIEWS } from '@/core/appearance/picture'
 import type { Wear } from '@/core/appearance/strands'
 import type { HairState } from '@/core/model'
 import { foldPlan } from '@/core/time/fold'
+import { goldenIn } from '../support/golden'
 import { computeStages } from '../support/planner'
 import { servicePlan } from '../support/samples'
 
@@ -14,7 +14,7 @@ import { servicePlan } from '../support/samples'
  * outside fact: `goldenLook.json` is what Falto drew. It changes only with a reason in the commit that changes it;
  * `FALTO_GOLDEN=write ./falto test reference` writes it anew.
  */
-const FILE = join(__dirname, 'goldenLook.json')
+const isAsKnown = goldenIn(join(__dirname, 'goldenLook.json'))
 const COUNT = 400
 const studio = createStudio()
 
@@ -70,13 +70,4 @@ function drawn(name: string): object {
   }
 }
 
-const write = process.env['FALTO_GOLDEN'] === 'write'
-const known = write ? {} : (JSON.parse(readFileSync(FILE, 'utf8')) as Record<string, object>)
-
-it.each(Object.keys(HAIRS))('%s: drawn and counted as it was', (name) => {
-  const now = JSON.parse(JSON.stringify(drawn(name))) as object
-  if (write) known[name] = now
-  expect(now).toEqual(known[name])
-})
-
-if (write) afterAll(() => writeFileSync(FILE, `${JSON.stringify(known, null, 2)}\n`))
+it.each(Object.keys(HAIRS))('%s: drawn and counted as it was', (name) => isAsKnown(name, drawn(name)))

@@ -1,9 +1,9 @@
 import { createHash } from 'node:crypto'
-import { readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import type { FaltoPlan, Goal, HairState } from '@/core/model'
 import { proposePlan, SERVICES, type Wished } from '@/core/plan/serviceKinds'
 import { GOAL } from '../support/canvas'
+import { goldenIn } from '../support/golden'
 import { MEDIUM_HAIR } from '../support/plan'
 import { planner } from '../support/planner'
 import { GOLDEN_HEADS, goldenPlan } from '../support/samples'
@@ -13,19 +13,11 @@ import { GOLDEN_HEADS, goldenPlan } from '../support/samples'
  * fact: `goldenPlans.json` is what Falto made. It changes only with a reason in the commit that changes it;
  * `FALTO_GOLDEN=write ./falto test reference` writes it anew.
  */
-const FILE = join(__dirname, 'goldenPlans.json')
-const write = process.env['FALTO_GOLDEN'] === 'write'
-const known = write ? {} : (JSON.parse(readFileSync(FILE, 'utf8')) as Record<string, unknown>)
+const isAsKnown = goldenIn(join(__dirname, 'goldenPlans.json'))
 
 /** Under which version of the constants a plan was made is said by their own test. */
 const hashOf = ({ constantsVersion: _, ...plan }: FaltoPlan): string =>
   createHash('sha256').update(JSON.stringify(plan)).digest('hex').slice(0, 16)
-
-function isAsKnown(key: string, value: unknown): void {
-  const now = JSON.parse(JSON.stringify(value)) as unknown
-  if (write) known[key] = now
-  expect(now).toEqual(known[key])
-}
 
 it.each(SERVICES.map(({ id }) => id))('%s is the document it was', (id) => {
   isAsKnown(id, Object.fromEntries(Object.keys(GOLDEN_HEADS).map((name) => [name, hashOf(goldenPlan(id, name))])))
@@ -95,5 +87,3 @@ it.each(Object.keys(CASES))('%s: proposed as it was', (name) => {
   )
   isAsKnown(`proposed: ${name}`, { serviceId, reasons, formulas, plan: hashOf(plan) })
 })
-
-if (write) afterAll(() => writeFileSync(FILE, `${JSON.stringify(known, null, 2)}\n`))

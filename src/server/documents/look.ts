@@ -24,8 +24,13 @@ export async function looksOf(planner: Planner, plan: FaltoPlan, canvas: Canvas 
   const subject = { plan, computed, fold }
   const pictured = (side: keyof StageLook, stages: number) => {
     const { picture } = takePicture(studio, subject, {
-      ...{ wear: 'straight', count: FINE_STRANDS, seed: SEED, view: VIEWS[side], fine: true },
-      ...{ moment: { stages, weeks: 0 }, ...SIZE },
+      wear: 'straight',
+      count: FINE_STRANDS,
+      seed: SEED,
+      view: VIEWS[side],
+      moment: { stages, weeks: 0 },
+      fine: true,
+      ...SIZE,
     })
     return sharp(picture.rgba, { raw: { width: picture.width, height: picture.height, channels: 4 } })
       .png()

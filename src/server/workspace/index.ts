@@ -18,8 +18,6 @@ import { onOwnShelf, personOf } from './start'
 
 export { draftToldVisit, enterToldVisit } from './told'
 
-/** An open plan joined with what its client's record adds to it. */
-
 /**
  * A new plan from a client's record: a kind of service, or an empty one on a layout.
  * @throws AppError 422 at the field
@@ -59,6 +57,7 @@ function proposed({ head, hair, hairMap }: Person, newest: Consultation | undefi
 /** Words of earlier visits that a plan shows. Our choice. */
 const SHOWN_CHANGES = 3
 
+/** An open plan joined with what its client's record adds to it. */
 export async function openWorkspace(member: StaffMember, id: string): Promise<OpenPlan> {
   const open = await openPlan(member, id)
   const owner = await findClient(member, open.client.id)

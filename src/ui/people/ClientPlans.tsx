@@ -33,7 +33,7 @@ export function ClientPlans({ record, consultation, writable }: Props) {
   const [starting, setStarting] = useState(false)
   const [done, setDone] = useState<Plan>()
   const [error, setError] = useState<string>()
-  const small = usePlansDrawn(record.plans)
+  const small = usePlansDrawn(record.plans, consultation.latest)
 
   async function run(work: () => Promise<unknown>) {
     setError(undefined)
@@ -133,12 +133,12 @@ interface RowProps extends Pick<Props, 'writable'> {
   onDone: () => void
 }
 
-/** Plans as they stand now, small. */
-const usePlansDrawn = (plans: readonly Plan[]) =>
+/** Plans as they stand now, small, on the hair as it was recorded last. */
+const usePlansDrawn = (plans: readonly Plan[], latest: OpenConsultation['latest']) =>
   useThumbnails(
     plans.map(({ id, updatedAt }) => ({
       name: id,
-      key: `${id} ${updatedAt}`,
+      key: `${id} ${updatedAt} ${latest?.number}.${latest?.revision}`,
       async of() {
         const { document, canvas } = await callApi<OpenPlan>(`/api/plans/${id}`)
         return { plan: document, canvas: canvas ?? undefined }

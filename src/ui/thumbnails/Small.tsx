@@ -3,6 +3,7 @@ import Box from '@mui/material/Box'
 import { useEffect, useRef } from 'react'
 import { THUMBNAIL } from '@/workers/thumbnail'
 import type { Thumbnail } from '@/workers/gallery.worker'
+import { imageOf } from '../parts/imageOf'
 
 interface Props {
   /** Missing while it is drawn, and where it cannot be. */
@@ -17,31 +18,28 @@ export const SmallPair = ({ thumbnail }: Props) => (
   </Box>
 )
 
-export function SmallMap({ thumbnail }: Props) {
+export const SmallMap = ({ thumbnail }: Props) => (
+  <Sheet of={thumbnail} paint={(pen, { map }) => pen.drawImage(map, 0, 0)} />
+)
+
+const SmallHead = ({ thumbnail }: Props) => (
+  <Sheet of={thumbnail} paint={(pen, { look }) => look && pen.putImageData(imageOf(look), 0, 0)} />
+)
+
+interface SheetProps {
+  of: Thumbnail | undefined
+  paint: (pen: CanvasRenderingContext2D, thumbnail: Thumbnail) => void
+}
+
+function Sheet({ of, paint }: SheetProps) {
   const canvas = useRef<HTMLCanvasElement>(null)
   useEffect(() => {
     const pen = canvas.current?.getContext('2d')
-    if (!pen || !thumbnail) return
+    if (!pen || !of) return
     pen.clearRect(0, 0, THUMBNAIL.width, THUMBNAIL.height)
-    pen.drawImage(thumbnail.map, 0, 0)
-  }, [thumbnail])
-  return <canvas ref={canvas} {...SHEET} />
+    paint(pen, of)
+    // How it is painted never changes; what is painted does.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [of])
+  return <canvas ref={canvas} {...THUMBNAIL} aria-hidden style={{ width: 62, height: 83 }} />
 }
-
-function SmallHead({ thumbnail }: Props) {
-  const canvas = useRef<HTMLCanvasElement>(null)
-  useEffect(() => {
-    const pen = canvas.current?.getContext('2d')
-    if (!pen || !thumbnail?.look) return
-    const { rgba, width, height } = thumbnail.look
-    pen.putImageData(new ImageData(rgba as Uint8ClampedArray<ArrayBuffer>, width, height), 0, 0)
-  }, [thumbnail])
-  return <canvas ref={canvas} {...SHEET} />
-}
-
-const SHEET = {
-  width: THUMBNAIL.width,
-  height: THUMBNAIL.height,
-  'aria-hidden': true,
-  style: { width: 62, height: 83 },
-} as const

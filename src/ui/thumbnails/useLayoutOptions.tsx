@@ -1,6 +1,6 @@
 'use client'
 import Box from '@mui/material/Box'
-import { LAYOUT_TEMPLATES, type LayoutTemplate } from '@/core/model'
+import { LAYOUT_TEMPLATES } from '@/core/model'
 import type { Sitter } from '@/workers/gallery.worker'
 import { WORDS } from '../words'
 import { SmallMap } from './Small'
@@ -16,7 +16,7 @@ export function useLayoutOptions({ head, hair }: Pick<Sitter, 'head' | 'hair'>) 
       of: () => ({ template, of: { head, hair } }),
     })),
   )
-  return LAYOUT_TEMPLATES.map((value: LayoutTemplate) => ({
+  return LAYOUT_TEMPLATES.map((value) => ({
     value,
     name: WORDS.template[value],
     label: (

@@ -22,7 +22,7 @@ export interface Judgement {
 
 /**
  * Looks at computed stages as a colourist would.
- * @param fold the hair after every stage; left out, on virgin hair as the plan describes it
+ * @param fold the hair after every stage
  */
 export function judgePlan(plan: FaltoPlan, computed: ComputedStages, fold: Fold): Judgement {
   const { stages } = activeVariant(plan)

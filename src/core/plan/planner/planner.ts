@@ -11,8 +11,10 @@ const CAPACITY = 400
 export interface Planner {
   /** Stages 1–4. @throws HeadMeasureError, TooManyPiecesError */
   computeStages(plan: FaltoPlan): ComputedStages
-  /** Everything about a plan. @throws HeadMeasureError, TooManyPiecesError */
-  /** @param canvas the hair as it was recorded last; the plan's own hair, alike everywhere, where it is not known */
+  /**
+   * Everything about a plan. @throws HeadMeasureError, TooManyPiecesError
+   * @param canvas the hair as it was recorded last; left out, as the plan itself describes it
+   */
   computePlan(plan: FaltoPlan, canvas?: Canvas): ComputedPlan
   /** Forgets every remembered result except the heads. For measuring. */
   forget(): void

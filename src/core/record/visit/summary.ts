@@ -224,7 +224,13 @@ export const keptOf = (summary: VisitSummary) => ({
   summary,
   figures: figuresOf(summary),
   formulas: summary.formulas.map(({ name, product, kind, level, tone, developerVol, ratio }): MixedFormula => ({
-    ...{ name, product, kind, level, tone, developerVol, ratio },
+    name,
+    product,
+    kind,
+    level,
+    tone,
+    developerVol,
+    ratio,
   })),
 })
 

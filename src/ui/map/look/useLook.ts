@@ -1,7 +1,8 @@
 'use client'
 import { proxy, wrap, type Remote } from 'comlink'
 import { useEffect, useState } from 'react'
-import type { LookWorker, PictureAnswer, PictureWish } from '@/workers/look.worker'
+import type { LookWorker, PictureWish } from '@/workers/look.worker'
+import { imageOf } from '../../parts/imageOf'
 import { usePlanStore } from '../context'
 
 /** A worker that knows the plan in hand, and how often that has changed. */
@@ -36,9 +37,6 @@ export function useLook(): LookRoom | undefined {
   }, [store])
   return room
 }
-
-export const imageOf = ({ width, height, rgba }: NonNullable<PictureAnswer>): ImageData =>
-  new ImageData(rgba as Uint8ClampedArray<ArrayBuffer>, width, height)
 
 /** A picture, as far as it has come. */
 export interface Shown {

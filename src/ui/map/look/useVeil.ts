@@ -1,6 +1,7 @@
 'use client'
 import { useEffect, useState } from 'react'
-import { imageOf, type LookRoom } from './useLook'
+import { imageOf } from '../../parts/imageOf'
+import type { LookRoom } from './useLook'
 
 /** A veil over all but the hair that is pointed out; none where nothing is. */
 export function useVeil(

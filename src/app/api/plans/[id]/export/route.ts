@@ -1,8 +1,9 @@
 import { computing } from '@/server/computing'
+import { newestConsultation } from '@/server/consultations'
 import { AppError } from '@/server/errors'
 import { DOCUMENTS, ENDINGS, type DocumentKind } from '@/server/documents'
 import { signedIn } from '@/server/http'
-import { openWorkspace } from '@/server/workspace'
+import { findPlan } from '@/server/plans'
 
 /**
  * The plan as a file: its document, or `?as=svg|pdf|csv|cards` the head sheet, the list of foils and the mixing cards.
@@ -10,8 +11,9 @@ import { openWorkspace } from '@/server/workspace'
 export const GET = signedIn<{ id: string }>(async (member, request, { id }) => {
   const kind = (new URL(request.url).searchParams.get('as') ?? 'json') as DocumentKind
   if (!DOCUMENTS.includes(kind)) throw new AppError(422, 'invalid', `A plan can be had as ${DOCUMENTS.join(', ')}.`)
-  const { document, canvas } = await openWorkspace(member, id)
-  const { type, body } = await computing.document({ plan: document, canvas: canvas ?? undefined }, kind, member.units)
+  const { document, clientId } = await findPlan(member, id)
+  const newest = await newestConsultation(member, clientId)
+  const { type, body } = await computing.document({ plan: document, canvas: newest?.canvas }, kind, member.units)
   const name = document.name.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '') || 'plan'
   const ending = ENDINGS[kind]
   return new Response(body, {
