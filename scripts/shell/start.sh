@@ -1,12 +1,14 @@
 # ./falto start and ./falto stop.
 
 start_falto() {
-  local lan=
-  case "${1:-}" in
-    --lan) lan=yes ;;
-    '') ;;
-    *) die "start knows --lan and nothing else; there was \"$1\"." ;;
-  esac
+  local lan='' salon='' word
+  for word in "$@"; do
+    case "$word" in
+      --lan) lan=yes ;;
+      --salon) salon=yes ;;
+      *) die "start knows --salon and --lan and nothing else; there was \"$word\"." ;;
+    esac
+  done
   ensure_postgres
   choose_home
   exec 9>"$HOME_DIR/lock"
@@ -33,8 +35,9 @@ start_falto() {
     FALTO_LAN_ORIGINS=$(node --import tsx scripts/lan.ts origins "$lan_port") || die "it was not started for the local network."
     export FALTO_LAN_ORIGINS
   fi
+  export FALTO_MAIL_DIR=${FALTO_MAIL_DIR:-$HOME_DIR/mail}
   node --import tsx src/db/migrate.ts
-  say "$(node --import tsx scripts/seed.ts)"
+  if [ -n "$salon" ]; then begin_salon; else begin_demo; fi
   ensure_build
   # The lock belongs to this shell and not to what it starts, so that a killed start leaves none behind.
   node node_modules/next/dist/bin/next start -H 127.0.0.1 -p "$port" >"$HOME_DIR/server.log" 2>&1 9>&- &
@@ -50,8 +53,38 @@ start_falto() {
     LAN=$!
     say "for tablets in this network: $(printf '%s' "$FALTO_LAN_ORIGINS" | paste -sd' '). Its certificate is this machine's own; docs/guide.md says how a tablet is told to trust it."
   fi
-  say "ready at $BETTER_AUTH_URL (Ctrl-C stops it)"
+  if [ -n "${FALTO_SETUP_KEY:-}" ]; then
+    say "ready (Ctrl-C stops it). Set your salon up at $BETTER_AUTH_URL/set-up?key=$FALTO_SETUP_KEY"
+  else
+    say "ready at $BETTER_AUTH_URL (Ctrl-C stops it)"
+  fi
   wait "$SERVER" || die "the server ended unexpectedly; see $HOME_DIR/server.log."
+}
+
+# Which salons are kept: "demo", "real" or nothing.
+kept_salons() {
+  "$PG_BIN/psql" "$DATABASE_URL" -Atqc "select case when bool_or(demo) then 'demo' when count(*) > 0 then 'real' end from salon"
+}
+
+# A salon of one's own: nothing of the demo, and a key for whoever sets it up.
+begin_salon() {
+  unset FALTO_DEMO_PASSWORD
+  case "$(kept_salons)" in
+    demo) die "the invented salon is kept in $HOME_DIR, and a real one never stands beside it. Set FALTO_DATA to another folder: FALTO_DATA=~/my-salon ./falto start --salon" ;;
+    real) ;;
+    *)
+      FALTO_SETUP_KEY=$(random_word)
+      export FALTO_SETUP_KEY ;;
+  esac
+}
+
+# Without a word: the demo, or whatever real salon is kept here already.
+begin_demo() {
+  if [ "$(kept_salons)" = real ]; then
+    unset FALTO_DEMO_PASSWORD
+  else
+    say "$(node --import tsx scripts/seed.ts)"
+  fi
 }
 
 # After a start that was killed: its server may still run and hold the port.

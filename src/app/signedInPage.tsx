@@ -1,12 +1,20 @@
 import { headers } from 'next/headers'
 import { notFound, redirect } from 'next/navigation'
+import { writeDown } from '@/server/audit'
 import { staffFrom, type StaffMember } from '@/server/auth'
 import { AppError } from '@/server/errors'
 
-/** Who is looking at a page; sends everyone else to sign in and back here. */
+/**
+ * Who is looking at a page; sends everyone else to sign in and back here. Who looks at somebody's records is written
+ * down.
+ */
 export async function memberFor(path: string): Promise<StaffMember> {
-  const member = await staffFrom(await headers())
+  const asked = await headers()
+  const member = await staffFrom(asked)
   if (!member) redirect(`/sign-in?next=${encodeURIComponent(path)}`)
+  if (member.lacksSecondFactor && path !== '/account') redirect('/account')
+  const page = /^\/(people|plans|runs|visits)\/[^/?]+/.exec(path)
+  if (page) await writeDown(member, { what: `page /${page[1]}/:id`, request: { url: path, headers: asked } })
   return member
 }
 

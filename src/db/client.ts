@@ -17,7 +17,6 @@ export type Reader = Database | Transaction
  * connections come back.
  */
 const POOL = {
-  max: 20,
   connectionTimeoutMillis: 10_000,
   statement_timeout: 30_000,
   query_timeout: 35_000,
@@ -50,7 +49,7 @@ function openDatabase(): Database {
   if (shared.faltoDatabase) return shared.faltoDatabase
   const connectionString = process.env['DATABASE_URL']
   if (!connectionString) throw new Error('DATABASE_URL is not set. Start Falto with ./falto start, which sets it.')
-  const pool = new Pool({ connectionString, ...POOL })
+  const pool = new Pool({ connectionString, max: Number(process.env['DATABASE_CONNECTIONS'] ?? 20), ...POOL })
   // An idle connection that the database closed is no reason to end: the next query opens another.
   pool.on('error', () => {})
   shared.faltoDatabase = drizzle(pool, { schema })

@@ -65,3 +65,8 @@ export class ConsentDto implements Omit<Consent, 'by'> {
   @ValidateIf(({ typedName }: ConsentDto) => typedName === undefined) @Strokes() strokes!: number[][]
   @MayBeAbsent() @Name() typedName?: string
 }
+
+/** Erasing cannot be taken back: whoever asks for it types the name. */
+export class ErasureDto {
+  @Name() name!: string
+}

@@ -328,6 +328,16 @@ export const hairLine = (hair: HairState): string =>
 export const dateInWords = (iso: string): string =>
   new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' })
 
+/** A moment as it was on this device's clock. */
+export const momentInWords = (iso: string): string =>
+  new Date(iso).toLocaleString('en-GB', {
+    day: 'numeric',
+    month: 'short',
+    year: 'numeric',
+    hour: '2-digit',
+    minute: '2-digit',
+  })
+
 /** A few terms to choose from, in words. */
 export const optionsOf = <T extends string>(values: readonly T[], words: Record<T, string>) =>
   values.map((value) => ({ value, label: words[value] }))

@@ -430,7 +430,7 @@ async function otherSalon(): Promise<Device> {
     .innerJoin(user, eq(user.id, account.userId))
     .where(eq(user.email, 'oriel@slack-tide.invalid'))
   await database().insert(salon).values({ id: salonId, name: 'Another salon', demo: true })
-  await database().insert(user).values({ id: userId, name: 'Stranger', email })
+  await database().insert(user).values({ id: userId, name: 'Stranger', email, salonId })
   await database()
     .insert(account)
     .values({ id: newId(), accountId: userId, providerId: 'credential', userId, password: model!.password })

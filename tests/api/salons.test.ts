@@ -39,24 +39,18 @@ const here = new Headers({ host: '127.0.0.1:4310' })
 const PASSWORD = 'a long enough word'
 const OWNER = ['The Quiet Chair', 'nell@quiet.invalid', '--owner', 'Nell Marsh']
 
-it('the demo is open until a real salon is kept beside it; its owner signs in, and sees nothing of the demo', async () => {
+it('a real salon is made where there is no demo; its owner signs in, and no demo comes in beside it', async () => {
   const { auth, demoIsOpen, staffFrom } = await import('@/server/auth')
   const { seedDemo } = await import('@/server/demo')
   const { listClients } = await import('@/server/clients')
   const { catalogueOf, exportCatalogue } = await import('@/server/shelf')
 
-  expect(await demoIsOpen(here)).toBe(false)
-  expect(await seedDemo('a demo password')).toContain('Made demo data')
-  expect(await demoIsOpen(here)).toBe(true)
-  expect(await demoIsOpen(new Headers({ host: 'tablet.invalid:4443' }))).toBe(false)
-
   expect(run('scripts/salon.ts', OWNER, 'short\n')).toMatchObject({ code: 2, err: expect.stringContaining('at least') })
   expect(run('scripts/salon.ts', ['', 'nell@quiet.invalid'], `${PASSWORD}\n`).code).toBe(2)
   expect(run('scripts/salon.ts', ['Quiet', 'nobody'], `${PASSWORD}\n`).err).toContain('not an e-mail')
-  expect(await demoIsOpen(here)).toBe(true)
-
   expect(run('scripts/salon.ts', OWNER, `${PASSWORD}\n`)).toMatchObject({ code: 0, err: '' })
   expect(run('scripts/salon.ts', OWNER, `${PASSWORD}\n`).err).toContain('already')
+  expect(await seedDemo('a demo password')).toContain('left as it is')
   expect(await demoIsOpen(here)).toBe(false)
 
   const signedIn = await auth().api.signInEmail({
@@ -84,4 +78,32 @@ it('a catalogue file comes with it, and a file that is not there leaves nothing 
   const { database, salon } = await import('@/db')
   const names = (await database().select({ name: salon.name }).from(salon)).map((row) => row.name)
   expect(names).not.toContain('Third')
+})
+
+it('the demo is open on this machine only, and no real salon is made beside it', async () => {
+  const { demoIsOpen } = await import('@/server/auth')
+  const { seedDemo } = await import('@/server/demo')
+  const { database } = await import('@/db')
+  await database().execute('truncate salon cascade')
+  await database().execute('truncate "user" cascade')
+  expect(await demoIsOpen(here)).toBe(false)
+  expect(await seedDemo('a demo password')).toContain('Made demo data')
+  expect(await demoIsOpen(here)).toBe(true)
+  expect(await demoIsOpen(new Headers({ host: 'tablet.invalid:4443' }))).toBe(false)
+  expect(run('scripts/salon.ts', OWNER, `${PASSWORD}\n`).err).toContain('never stands beside')
+  expect(await demoIsOpen(here)).toBe(true)
+})
+
+it('many wrong passwords are waited for, whoever asks and however many ask at once; the right one is forgotten of', async () => {
+  const { countTry, forgetTries } = await import('@/server/auth')
+  const email = 'Guessed@quiet.invalid'
+  const at = Date.now()
+  const tries = await Promise.allSettled(Array.from({ length: 40 }, (_, i) => countTry(email, at + i)))
+  expect(tries.filter(({ status }) => status === 'fulfilled')).toHaveLength(5)
+  await expect(countTry('guessed@QUIET.invalid', at + 30_000)).rejects.toMatchObject({ status: 429 })
+  await countTry(email, at + 61_000)
+  // The next wait is twice as long.
+  await expect(countTry(email, at + 61_000 + 119_000)).rejects.toMatchObject({ status: 429 })
+  await forgetTries(email)
+  await countTry(email, at + 62_000)
 })

@@ -34,6 +34,9 @@ export function windows(): { open: (device?: Device, size?: Viewport) => Promise
     const page = await context.newPage()
     await page.setViewport(size)
     page.on('pageerror', (error) => problems.push(error instanceof Error ? error.message : String(error)))
+    page.on('console', (said) => {
+      if (said.text().includes('Content Security Policy')) problems.push(said.text())
+    })
     for (const pair of device?.cookie.split('; ') ?? []) {
       const at = pair.indexOf('=')
       await context.setCookie({

@@ -12,7 +12,12 @@ export default async function SalonShelfPage() {
   const [items, { rates }] = await Promise.all([shelfOf(member), ratesOf(member)])
   return (
     <Shell member={member}>
-      <ShelfPage items={items} currency={rates.currency} writable={may(member, 'stock')} />
+      <ShelfPage
+        items={items}
+        currency={rates.currency}
+        mayCount={may(member, 'stock')}
+        mayChange={may(member, 'catalogue')}
+      />
     </Shell>
   )
 }

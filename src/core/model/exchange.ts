@@ -3,6 +3,7 @@ import type { Canvas, CareRecord, ConsultationKind, Correction, Goal } from './c
 import type { HairState } from './hair'
 import type { HeadMeasures } from './head'
 import type { FaltoPlan } from './plan'
+import type { ImportProblem } from './shelf'
 
 /** What server and interface say to each other. Times are ISO 8601 in UTC. */
 
@@ -190,4 +191,11 @@ export interface PictureSummary {
   sha256: string
   by: string
   at: string
+}
+
+/** What a table of clients would bring or brought. With problems nothing is taken in. */
+export interface TableReport {
+  rows: number
+  problems: ImportProblem[]
+  committed: boolean
 }

@@ -10,6 +10,9 @@ export interface HeadMeasures {
   frontHairlineOffsetCm?: number | undefined
 }
 
+/** The head of whom nothing is known yet: the middle of adult heads, see the core's head constants. */
+export const STARTING_HEAD: HeadMeasures = { circumferenceCm: 54 }
+
 /**
  * A place on any head. `psi`: azimuth in radians, 0 at the face, positive towards the client's left.
  * `s`: 0 at the apex, 1 at the hairline, measured on the equal-area map. Independent of the size of the head.

@@ -76,6 +76,24 @@ export const visit = pgTable(
   ],
 )
 
+/** What is left of a visit of somebody who was erased: what sums and charts read, of a month, and who worked. */
+export const erasedVisit = pgTable(
+  'erased_visit',
+  {
+    salonId: uuid('salon_id').notNull(),
+    id: uuid('id').notNull(),
+    /** The first of its month. */
+    on: date('on').notNull(),
+    staffId: uuid('staff_id').notNull(),
+    figures: jsonb('figures').$type<Omit<VisitFigures, 'due'>>().notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.salonId, table.id] }),
+    index('erased_visit_day').on(table.salonId, table.on),
+    foreignKey({ columns: [table.salonId, table.staffId], foreignColumns: [staff.salonId, staff.id] }),
+  ],
+)
+
 /** What somebody thinks of a visit: one a visit and person, changed as long as she likes. */
 export const visitReview = pgTable(
   'visit_review',

@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm'
 import {
   boolean,
+  foreignKey,
   index,
   integer,
   jsonb,
@@ -11,7 +12,7 @@ import {
   uniqueIndex,
   uuid,
 } from 'drizzle-orm/pg-core'
-import type { HairState, HeadMeasures } from '../../core/model'
+import { STAFF_ROLES, type HairState, type HeadMeasures } from '../../core/model'
 import { AS_KEPT, type ReadingUnits } from '../../core/units'
 import { user } from './auth'
 
@@ -22,9 +23,6 @@ const salonId = () =>
     .references(() => salon.id)
 const moment = (name: string) => timestamp(name, { withTimezone: true })
 
-export const STAFF_ROLES = ['owner', 'colourist', 'assistant', 'apprentice'] as const
-export type StaffRole = (typeof STAFF_ROLES)[number]
-
 export const salon = pgTable('salon', {
   id: uuid('id').primaryKey(),
   name: text('name').notNull(),
@@ -33,6 +31,10 @@ export const salon = pgTable('salon', {
   timeZone: text('time_zone').notNull().default('UTC'),
   /** The invented salon, which anybody on this machine may look around in. */
   demo: boolean('demo').notNull().default(false),
+  /** ISO 3166-1, two letters; empty where it was made before that was asked. */
+  country: text('country').notNull().default(''),
+  /** Whether owners need a second factor. */
+  ownersNeedSecondFactor: boolean('owners_need_second_factor').notNull().default(false),
   createdAt: moment('created_at').notNull().defaultNow(),
 })
 
@@ -46,8 +48,62 @@ export const staff = pgTable(
       .references(() => user.id),
     name: text('name').notNull(),
     role: text('role', { enum: STAFF_ROLES }).notNull(),
+    /** Works here no more: cannot sign in, and what she did stays hers. */
+    deactivatedAt: moment('deactivated_at'),
   },
-  (table) => [primaryKey({ columns: [table.salonId, table.id] }), uniqueIndex('staff_user').on(table.userId)],
+  (table) => [
+    primaryKey({ columns: [table.salonId, table.id] }),
+    uniqueIndex('staff_user').on(table.salonId, table.userId),
+  ],
+)
+
+/** Somebody who was asked to join. The link that went out holds a word of which only the hash is kept. */
+export const invitation = pgTable(
+  'invitation',
+  {
+    salonId: salonId(),
+    id: uuid('id').notNull(),
+    tokenHash: text('token_hash').notNull(),
+    email: text('email').notNull(),
+    name: text('name').notNull(),
+    role: text('role', { enum: STAFF_ROLES }).notNull(),
+    invitedBy: uuid('invited_by').notNull(),
+    createdAt: moment('created_at').notNull().defaultNow(),
+    expiresAt: moment('expires_at').notNull(),
+    /** Used or taken back: good no more. */
+    closedAt: moment('closed_at'),
+  },
+  (table) => [
+    primaryKey({ columns: [table.salonId, table.id] }),
+    index('invitation_open').on(table.salonId, table.closedAt),
+    foreignKey({ columns: [table.salonId, table.invitedBy], foreignColumns: [staff.salonId, staff.id] }),
+  ],
+)
+
+/**
+ * Who read health records and who changed what. Only ever added to. It names things by their ids alone, so that erasing
+ * a person needs no change here.
+ */
+export const auditEntry = pgTable(
+  'audit_entry',
+  {
+    salonId: salonId(),
+    id: uuid('id').notNull(),
+    at: moment('at').notNull().defaultNow(),
+    staffId: uuid('staff_id').notNull(),
+    /** The route, such as `PUT /api/clients/:id`, or the page. */
+    what: text('what').notNull(),
+    /** The first thing that the address names. */
+    about: text('about').notNull(),
+    from: text('from').notNull(),
+    requestId: text('request_id').notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.salonId, table.id] }),
+    index('audit_at').on(table.salonId, table.at),
+    index('audit_about').on(table.salonId, table.about, table.at),
+    foreignKey({ columns: [table.salonId, table.staffId], foreignColumns: [staff.salonId, staff.id] }),
+  ],
 )
 
 export const client = pgTable(

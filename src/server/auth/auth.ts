@@ -1,25 +1,66 @@
 import { betterAuth } from 'better-auth'
 import { drizzleAdapter } from 'better-auth/adapters/drizzle'
-import { account, database, session, user, verification } from '@/db'
-import { forgetSession } from './remembered'
+import { twoFactor as secondFactor } from 'better-auth/plugins/two-factor'
+import { account, database, rateLimit, session, twoFactor, user, verification } from '@/db'
+import { PASSWORD } from '@/dto'
+import { sendMail } from '../mail'
+import { setting } from '../settings'
+import { forget } from './remembered'
 
 const SESSION_HOURS = 14 // a long salon day
 export const COOKIE_PREFIX = 'falto'
 
+/** A link to a new password is good for so long, min. Common practice. */
+const RESET_MINUTES = 60
+
+/** Tries of one address within a minute: a salon's tablets share one. Our estimate. */
+const TRIES_A_MINUTE = 60
+
 function createAuth() {
-  const url = process.env['BETTER_AUTH_URL'] ?? 'http://127.0.0.1:4310'
+  const url = setting('BETTER_AUTH_URL')!
   const { protocol, port } = new URL(url)
   return betterAuth({
+    appName: 'Falto',
     baseURL: url,
-    secret: process.env['BETTER_AUTH_SECRET'] ?? '',
-    database: drizzleAdapter(database(), { provider: 'pg', schema: { user, session, account, verification } }),
-    emailAndPassword: { enabled: true, disableSignUp: true },
+    secret: setting('BETTER_AUTH_SECRET') ?? '',
+    database: drizzleAdapter(database(), {
+      provider: 'pg',
+      schema: { user, session, account, verification, twoFactor, rateLimit },
+    }),
+    emailAndPassword: {
+      enabled: true,
+      disableSignUp: true,
+      minPasswordLength: PASSWORD.shortest,
+      maxPasswordLength: PASSWORD.longest,
+      resetPasswordTokenExpiresIn: RESET_MINUTES * 60,
+      revokeSessionsOnPasswordReset: true,
+      sendResetPassword: async ({ user: { name, email }, token }) =>
+        sendMail({
+          to: email,
+          subject: 'A new password for Falto',
+          text: [
+            `Dear ${name},`,
+            `somebody, perhaps you, asked for a new password. Choose it here within ${RESET_MINUTES} minutes:`,
+            `${new URL(`/new-password?token=${encodeURIComponent(token)}`, url)}`,
+            'If it was not you, leave this letter alone: the old password goes on working.',
+          ],
+        }),
+    },
+    user: { additionalFields: { salonId: { type: 'string', required: false, input: false } } },
     session: { expiresIn: SESSION_HOURS * 3600 },
+    rateLimit: {
+      enabled: true,
+      storage: 'database',
+      window: 60,
+      max: TRIES_A_MINUTE,
+      customRules: { '/sign-in/email': { window: 60, max: TRIES_A_MINUTE } },
+    },
+    plugins: [secondFactor({ issuer: 'Falto' })],
     trustedOrigins: [
       ...['127.0.0.1', 'localhost'].map((host) => `${protocol}//${host}:${port}`),
-      ...(process.env['FALTO_LAN_ORIGINS']?.split(/\s+/) ?? []),
+      ...(setting('FALTO_LAN_ORIGINS')?.split(/\s+/) ?? []),
     ],
-    databaseHooks: { session: { delete: { after: async ({ token }) => forgetSession(token) } } },
+    databaseHooks: { session: { delete: { after: async ({ id }) => forget('session', id) } } },
     advanced: { cookiePrefix: COOKIE_PREFIX },
     telemetry: { enabled: false },
   })

@@ -1,4 +1,7 @@
 /** Sign-in, and who may do what. */
+export { countTry, forgetTries } from './attempts'
 export { auth } from './auth'
-export { demoIsOpen, may, requirePermission, staffFrom, type Permission, type StaffMember } from './staff'
-export { forgetSalon } from './remembered'
+export { may, requirePermission, type Permission } from './permissions'
+export { forget } from './remembered'
+export { OPEN_ROUTES, routeOf, ROUTES, type RouteRule } from './routes'
+export { demoIsOpen, staffFrom, type StaffMember } from './staff'

@@ -1,11 +1,12 @@
-import { eq } from 'drizzle-orm'
+import { and, eq, isNull } from 'drizzle-orm'
 import { getSessionCookie } from 'better-auth/cookies'
 import type { ReadingUnits } from '@/core/units'
-import { database, salon, staff, type StaffRole } from '@/db'
-import { AppError } from '../errors'
+import type { StaffRole } from '@/core/model'
+import { database, salon, staff, user } from '@/db'
+import { setting } from '../settings'
 import { auth, COOKIE_PREFIX } from './auth'
 import { isOnThisMachine } from './hosts'
-import { remember, remembered } from './remembered'
+import { remember, rememberedAs } from './remembered'
 
 /** Who is asking. The salon comes from the session and from nowhere else. */
 export interface StaffMember {
@@ -19,31 +20,28 @@ export interface StaffMember {
   timeZone: string
   /** Whether it is the invented salon, whose clocks may run faster. */
   demo: boolean
+  /** Whether nothing else is open to her before she has a second factor. */
+  lacksSecondFactor: boolean
 }
-
-/** What each role may do. */
-const MAY = {
-  write: ['owner', 'colourist'],
-  acknowledge: ['owner', 'colourist', 'assistant'],
-  mix: ['owner', 'colourist', 'assistant'],
-  stock: ['owner', 'colourist', 'assistant'],
-  prices: ['owner'],
-  units: ['owner'],
-} as const satisfies Record<string, readonly StaffRole[]>
-export type Permission = keyof typeof MAY
 
 /**
  * The signed-in member of staff, or undefined. Told from the session cookie while that was asked about a moment ago,
- * see {@link remembered}.
+ * see {@link rememberedAs}.
  */
 export async function staffFrom(headers: Headers): Promise<StaffMember | undefined> {
   const cookie = getSessionCookie(headers, { cookiePrefix: COOKIE_PREFIX })
   if (!cookie) return undefined
-  const known = remembered().get(cookie)
+  const known = rememberedAs(cookie)
   if (known) return known.member
-  const session = await auth().api.getSession({ headers })
-  if (!session) return undefined
-  const [member] = await database()
+  const found = await auth().api.getSession({ headers })
+  if (!found?.user.salonId) return undefined
+  const member = await readMember(found.user.salonId, found.user.id)
+  if (member) remember(cookie, member, found.session)
+  return member
+}
+
+async function readMember(salonId: string, userId: string): Promise<StaffMember | undefined> {
+  const [found] = await database()
     .select({
       salonId: staff.salonId,
       id: staff.id,
@@ -52,26 +50,16 @@ export async function staffFrom(headers: Headers): Promise<StaffMember | undefin
       units: salon.units,
       timeZone: salon.timeZone,
       demo: salon.demo,
+      ownersNeedSecondFactor: salon.ownersNeedSecondFactor,
+      twoFactorEnabled: user.twoFactorEnabled,
     })
     .from(staff)
     .innerJoin(salon, eq(salon.id, staff.salonId))
-    .where(eq(staff.userId, session.user.id))
-  if (!member) return undefined
-  remember(cookie, member, session.session)
-  return member
-}
-
-export const may = (member: { role: StaffRole }, permission: Permission): boolean =>
-  (MAY[permission] as readonly StaffRole[]).includes(member.role)
-
-/** @throws AppError 403 */
-export function requirePermission(member: StaffMember, permission: Permission): void {
-  if (!may(member, permission))
-    throw new AppError(
-      403,
-      'forbidden',
-      `Your role (${member.role}) may look but not do this. Ask an owner or colourist.`,
-    )
+    .innerJoin(user, eq(user.id, staff.userId))
+    .where(and(eq(staff.salonId, salonId), eq(staff.userId, userId), isNull(staff.deactivatedAt)))
+  if (!found) return undefined
+  const { ownersNeedSecondFactor, twoFactorEnabled, ...member } = found
+  return { ...member, lacksSecondFactor: member.role === 'owner' && ownersNeedSecondFactor && !twoFactorEnabled }
 }
 
 /**
@@ -79,7 +67,7 @@ export function requirePermission(member: StaffMember, permission: Permission): 
  * the machine itself. What comes through a proxy says so in its headers, so a salon's network does not count as it.
  */
 export async function demoIsOpen(headers: Headers): Promise<boolean> {
-  if (!process.env['FALTO_DEMO_PASSWORD'] || !isOnThisMachine(headers)) return false
+  if (!setting('FALTO_DEMO_PASSWORD') || !isOnThisMachine(headers)) return false
   const kinds = await database().selectDistinct({ demo: salon.demo }).from(salon)
   return kinds.length === 1 && kinds[0]!.demo
 }

@@ -8,6 +8,8 @@ import type { ClientChangeDto, ClientDto } from '@/dto'
 import { AppError, notFound } from '../errors'
 import { isUuid } from '../http'
 
+export { importClients } from './table'
+
 /** Clients and their hair records. */
 
 /** Most clients in one answer; search narrows. */

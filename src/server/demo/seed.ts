@@ -6,7 +6,6 @@ import { STARTING_RATES } from '@/core/product/money'
 import { createPlanner } from '@/core/plan/planner'
 import { onShelf } from '@/core/plan/serviceKinds'
 import {
-  account,
   booking,
   careCheck,
   client,
@@ -19,16 +18,14 @@ import {
   product,
   salon,
   salonRates,
-  staff,
   stockLot,
   stockMove,
-  user,
   visit,
   type Transaction,
 } from '@/db'
-import { auth } from '../auth'
 import { timeZoneHere, today } from '../days'
-import { log } from '../http'
+import { log } from '../log'
+import { addPerson, passwordHash } from '../salons'
 import { DEMO_CATALOGUE } from './catalogue'
 import { DEMO_HEADS, type DemoHead } from './heads'
 import { DEMO_CHECKS, DEMO_CONSENTS, daysBefore, demoSignature } from './records'
@@ -52,20 +49,13 @@ const CARRIED_OUT = 'ysolde-marchbanks'
 export async function seedDemo(password: string): Promise<string> {
   const [existing] = await database().select({ salons: count() }).from(salon)
   if (existing!.salons > 0) return 'A salon is there already; left as it is.'
-  const { password: hashing } = await auth().$context
   const salonId = newId()
   const staffIds = DEMO_STAFF.map(() => newId())
-  const hashes = await Promise.all(DEMO_STAFF.map(() => hashing.hash(password)))
+  const hashes = await Promise.all(DEMO_STAFF.map(() => passwordHash(password)))
   await inTransaction(async (tx) => {
     await tx.insert(salon).values({ id: salonId, name: DEMO_SALON, timeZone: timeZoneHere(), demo: true })
-    for (const [i, member] of DEMO_STAFF.entries()) {
-      const userId = newId()
-      await tx.insert(user).values({ id: userId, name: member.name, email: member.email, emailVerified: true })
-      await tx
-        .insert(account)
-        .values({ id: newId(), accountId: userId, providerId: 'credential', userId, password: hashes[i]! })
-      await tx.insert(staff).values({ salonId, id: staffIds[i]!, userId, name: member.name, role: member.role })
-    }
+    for (const [i, { name, email, role }] of DEMO_STAFF.entries())
+      await addPerson(tx, { salonId, id: staffIds[i]!, name, email, role, passwordHash: hashes[i]! })
     await seedShelf(tx, salonId, staffIds[0]!)
     for (const demo of DEMO_HEADS) {
       const clientId = await seedClient(tx, salonId, staffIds, demo)

@@ -1,18 +1,26 @@
-import { staffFrom, type StaffMember } from '../auth'
+import { writeDown } from '../audit'
+import { requirePermission, routeOf, staffFrom, type RouteRule, type StaffMember } from '../auth'
 import { checkEntry, describeProblems } from '@/dto'
 import { AppError } from '../errors'
-import { log } from './log'
+import { log } from '../log'
+import { countAnswer } from '../metrics'
+import { REQUEST_ID } from './headers'
 
 /** Largest request body, bytes. A plan with every count at its limit stays below. */
 export const LARGEST_BODY = 2_000_000
 
 type Context = { params: Promise<unknown> }
 
-/** Wraps a route handler for signed-in staff: resolves who asks, turns errors into answers. */
+/**
+ * Wraps a route handler for signed-in staff: holds who asks against the rule of the route, writes down who changed
+ * something or read what is known of somebody's health, and turns errors into answers.
+ */
 export function signedIn<P>(
   work: (member: StaffMember, request: Request, parameters: P) => Promise<Response | object>,
 ) {
   return answered(async (request, context) => {
+    const route = routeOf(request.method, new URL(request.url).pathname)
+    if (!route) throw new AppError(404, 'not-found', 'There is nothing at this address.')
     const member = await staffFrom(request.headers)
     if (!member)
       throw new AppError(
@@ -20,25 +28,51 @@ export function signedIn<P>(
         'signed-out',
         'Your session has ended. Sign in again; unsaved changes are kept on this device.',
       )
-    return work(member, request, (await context.params) as P)
+    if (route.rule.needs !== 'own') {
+      if (member.lacksSecondFactor)
+        throw new AppError(
+          403,
+          'second-factor',
+          'Owners of this salon need a second factor. Set yours up on “Account”.',
+        )
+      requirePermission(member, route.rule.needs)
+    }
+    const result = await work(member, request, (await context.params) as P)
+    if (isWrittenDown(request.method, route.rule)) await writeDown(member, { what: route.name, request })
+    return result
   })
 }
+
+const isWrittenDown = (method: string, { health, keepsItself }: RouteRule): boolean =>
+  health === true || (method !== 'GET' && method !== 'HEAD' && !keepsItself)
 
 /** Wraps any route handler: its result becomes JSON, its errors become answers that say what to do. */
 export function answered(work: (request: Request, context: Context) => Promise<Response | object>) {
   return async (request: Request, context: Context): Promise<Response> => {
-    try {
-      const result = await work(request, context)
-      return result instanceof Response ? result : Response.json(result)
-    } catch (error) {
-      if (error instanceof AppError)
-        return Response.json({ error: error.code, message: error.message, ...error.details }, { status: error.status })
-      log.error({ error, url: new URL(request.url).pathname }, 'request failed')
-      return Response.json(
-        { error: 'failed', message: 'Something went wrong on the server. Nothing was changed; try again.' },
-        { status: 500 },
-      )
-    }
+    const startedAt = performance.now()
+    const answer = await answerOf(() => work(request, context), request)
+    countAnswer(nameOf(request), answer.status, startedAt)
+    return answer
+  }
+}
+
+const nameOf = (request: Request): string => routeOf(request.method, new URL(request.url).pathname)?.name ?? 'other'
+
+async function answerOf(work: () => Promise<Response | object>, request: Request): Promise<Response> {
+  try {
+    const result = await work()
+    return result instanceof Response ? result : Response.json(result)
+  } catch (error) {
+    if (error instanceof AppError)
+      return Response.json({ error: error.code, message: error.message, ...error.details }, { status: error.status })
+    log.error(
+      { error, url: new URL(request.url).pathname, requestId: request.headers.get(REQUEST_ID) },
+      'request failed',
+    )
+    return Response.json(
+      { error: 'failed', message: 'Something went wrong on the server. Nothing was changed; try again.' },
+      { status: 500 },
+    )
   }
 }
 

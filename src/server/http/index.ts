@@ -10,4 +10,4 @@ export {
   signedIn,
   streamLines,
 } from './handle'
-export { log } from './log'
+export { NONCE } from './headers'

@@ -29,8 +29,8 @@ import { newestConsultation, recordDone } from '../consultations'
 import type { MoreDto, NewRunDto, RunEventsDto, RunHairDto } from '@/dto'
 import { AppError, notFound } from '../errors'
 import { isUuid } from '../http'
+import type { Channel } from '../listening'
 import { findPlan, lockPlan } from '../plans'
-import { RUN_CHANNEL } from './channel'
 import { addEvents, amendingEvents, eventsAfter } from './log'
 
 /**
@@ -302,4 +302,4 @@ const crewOf = ({ people }: RunScript): Crew => withHelp(people.slice(1).map(per
 
 /** Told after the commit: a notice sent inside a transaction makes all commits of the database wait for one another. */
 const tellOf = (member: StaffMember, runId: string) =>
-  database().execute(sql`select pg_notify(${RUN_CHANNEL}, ${`${member.salonId}/${runId}`})`)
+  database().execute(sql`select pg_notify(${'falto_run' satisfies Channel}, ${`${member.salonId}/${runId}`})`)

@@ -1,66 +1,48 @@
-import { Client } from 'pg'
 import type { StaffMember } from '../auth'
-import { log } from '../http'
-import { RUN_CHANNEL } from './channel'
+import { hearFrom, startListening } from '../listening'
 import { eventsAfter } from './log'
 import { findRun } from './runs'
 
-const AGAIN_MS = 1000
 const HEARTBEAT_MS = 15_000
-/** The listening connection is asked for a sign of life so often, and given so long for it. */
-const PROBE_MS = 10_000
 
 type Listener = () => void
-interface Listening {
+interface Streams {
   listeners: Map<string, Set<Listener>>
-  listening: boolean
   /** Ends of the streams that are open. */
   open: Set<() => void>
+  /** Reads that are under way by run and place, so that many listeners of a run read its log once. */
+  reading: Map<string, Map<number, ReturnType<typeof eventsAfter>>>
 }
-/** One listening connection a process, kept across reloads of the development server. */
-const shared = globalThis as typeof globalThis & { faltoRuns?: Listening }
-const runs: Listening = (shared.faltoRuns ??= startListening())
+/** One per process, kept across reloads of the development server. */
+const shared = globalThis as typeof globalThis & { faltoRuns?: Streams }
+const runs: Streams = (shared.faltoRuns ??= makeStreams())
 
-function startListening(): Listening {
-  const open = new Set<() => void>()
+function makeStreams(): Streams {
+  const streams: Streams = { listeners: new Map(), open: new Set(), reading: new Map() }
+  const tell = (key: string) => {
+    // What is being read already may have been asked for too early.
+    streams.reading.delete(key)
+    streams.listeners.get(key)?.forEach((listener) => listener())
+  }
+  // Whatever came while nobody listened is fetched now.
+  hearFrom('falto_run', { hear: tell, missed: () => [...streams.listeners.keys()].forEach(tell) })
   // A server that is asked to stop waits for its answers to end, and these would not by themselves.
-  process.once('SIGTERM', () => open.forEach((leave) => leave()))
-  return { listeners: new Map(), listening: false, open }
+  process.once('SIGTERM', () => streams.open.forEach((leave) => leave()))
+  return streams
 }
 
-async function listen(): Promise<void> {
-  if (runs.listening) return
-  runs.listening = true
-  const client = new Client({
-    connectionString: process.env['DATABASE_URL'],
-    keepAlive: true,
-    connectionTimeoutMillis: PROBE_MS,
-    query_timeout: PROBE_MS,
+function readOnce(member: StaffMember, runId: string, after: number): ReturnType<typeof eventsAfter> {
+  const key = `${member.salonId}/${runId}`
+  const places = runs.reading.get(key) ?? new Map<number, ReturnType<typeof eventsAfter>>()
+  runs.reading.set(key, places)
+  const known = places.get(after)
+  if (known) return known
+  const read = eventsAfter(member, runId, after).finally(() => {
+    places.delete(after)
+    if (places.size === 0 && runs.reading.get(key) === places) runs.reading.delete(key)
   })
-  let probe: ReturnType<typeof setInterval> | undefined
-  let lost = false
-  const again = (error?: unknown) => {
-    if (lost) return
-    lost = true
-    runs.listening = false
-    clearInterval(probe)
-    log.warn({ error }, 'lost the connection that tells of runs; connecting again')
-    client.end().catch(() => {})
-    setTimeout(() => void listen(), AGAIN_MS)
-  }
-  client.on('error', again)
-  client.on('end', again)
-  client.on('notification', ({ payload = '' }) => runs.listeners.get(payload)?.forEach((tell) => tell()))
-  try {
-    await client.connect()
-    await client.query(`listen ${RUN_CHANNEL}`)
-    // A network that went away without a word leaves a connection that looks open and hears nothing.
-    probe = setInterval(() => void client.query('select 1').catch(again), PROBE_MS)
-    // Whatever came while nobody listened is fetched now.
-    for (const own of runs.listeners.values()) own.forEach((tell) => tell())
-  } catch (error) {
-    again(error)
-  }
+  places.set(after, read)
+  return read
 }
 
 /** A run's log as server-sent events, from a place on, until the reader leaves. */
@@ -71,7 +53,7 @@ export async function streamRun(
   signal: AbortSignal,
 ): Promise<Response> {
   await findRun(member, runId)
-  void listen()
+  void startListening()
   const key = `${member.salonId}/${runId}`
   const encoder = new TextEncoder()
   let leave = () => {}
@@ -81,7 +63,7 @@ export async function streamRun(
       let sending = Promise.resolve()
       const send = () => {
         sending = sending.then(async () => {
-          for (const event of await eventsAfter(member, runId, sent)) {
+          for (const event of await readOnce(member, runId, sent)) {
             controller.enqueue(encoder.encode(`id: ${event.runSeq}\ndata: ${JSON.stringify(event)}\n\n`))
             sent = event.runSeq
           }

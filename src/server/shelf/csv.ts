@@ -1,7 +1,7 @@
-import { CsvError, parse } from 'csv-parse/sync'
 import { stringify } from 'csv-stringify/sync'
 import type { CatalogueItem, ImportProblem } from '@/core/model'
 import { CatalogueItemDto, checkEntry } from '@/dto'
+import { numberIn, readTable, textIn, type TableRow } from '../tables'
 
 /** How a value stands in a cell, and how it is read back. */
 type Kind = 'text' | 'number' | 'yesNo' | 'numbers'
@@ -82,46 +82,14 @@ export interface CatalogueFile {
   check: (from: number, to: number) => CatalogueRow[]
 }
 
-interface Parsed {
-  record: Record<string, string>
-  info: { lines: number }
-}
-
 /** Reads a catalogue file. Problems name the line, counted from 1 with the heading, and the column. */
 export function readCatalogueCsv(text: string): CatalogueFile {
-  const failed = (line: number, column: string, message: string): CatalogueFile => ({
-    count: 0,
-    problems: [{ line, column, message }],
-    check: () => [],
+  const rows = readTable(text, {
+    known: COLUMNS.map(([column]) => column),
+    needed: ['code', 'line', 'name', 'kind'],
+    hint: 'Export the catalogue for an example.',
   })
-  let rows: Parsed[]
-  try {
-    rows = parse(text, {
-      columns: (heading: string[]) => heading.map((name) => name.trim().toLowerCase()),
-      bom: true,
-      info: true,
-      skip_empty_lines: true,
-      trim: true,
-      delimiter: [',', ';'],
-    }) as unknown as Parsed[]
-  } catch (error) {
-    if (!(error instanceof CsvError)) throw error
-    return failed(Number(error['lines'] ?? 1), '', `This is not a table Falto can read: ${error.message}`)
-  }
-  const names = new Set(Object.keys(rows[0]?.record ?? {}))
-  if (rows.length === 0) return failed(1, '', 'There are no rows below the heading.')
-  const missing = COLUMNS.filter(
-    ([column]) => ['code', 'line', 'name', 'kind'].includes(column) && !names.has(column),
-  ).map(([column]) => column)
-  if (missing.length > 0)
-    return failed(1, missing[0]!, `The heading lacks ${missing.join(', ')}. Export the catalogue for an example.`)
-  const unknown = [...names].filter((name) => !COLUMNS.some(([column]) => column === name))
-  if (unknown.length > 0)
-    return failed(
-      1,
-      unknown[0]!,
-      `There is no column of this name. Known ones: ${COLUMNS.map(([column]) => column).join(', ')}.`,
-    )
+  if (!Array.isArray(rows)) return { count: 0, problems: [rows], check: () => [] }
   const seen = new Map<string, number>()
   return {
     count: rows.length,
@@ -130,7 +98,7 @@ export function readCatalogueCsv(text: string): CatalogueFile {
   }
 }
 
-function checked({ record, info: { lines: line } }: Parsed, seen: Map<string, number>): CatalogueRow {
+function checked({ record, line }: TableRow, seen: Map<string, number>): CatalogueRow {
   const item: Tree = {}
   const problems: ImportProblem[] = []
   for (const [column, path, kind] of COLUMNS) {
@@ -156,18 +124,12 @@ function checked({ record, info: { lines: line } }: Parsed, seen: Map<string, nu
 const hasRules = (record: Record<string, string>): boolean =>
   COLUMNS.some(([column, path]) => path.startsWith('rules.') && (record[column] ?? '') !== '')
 
-/**
- * Undefined where the cell does not hold what its column asks for. A leading apostrophe is what an export put before a
- * sign.
- */
+/** Undefined where the cell does not hold what its column asks for. */
 function valueOf(cell: string, kind: Kind): unknown {
-  if (kind === 'text') return cell.replace(/^'(?=[=+\-@])/, '')
+  if (kind === 'text') return textIn(cell)
   if (kind === 'yesNo') return { yes: true, no: false }[cell.toLowerCase()]
-  const numbers = cell
-    .split(/\s+/)
-    .filter(Boolean)
-    .map((word) => Number(word.replace(/^'/, '').replace(',', '.')))
-  if (numbers.some((number) => !Number.isFinite(number))) return undefined
+  const numbers = cell.split(/\s+/).filter(Boolean).map(numberIn)
+  if (numbers.includes(undefined)) return undefined
   return kind === 'numbers' ? numbers : numbers.length === 1 ? numbers[0] : undefined
 }
 

@@ -2,7 +2,7 @@
 import { eq } from 'drizzle-orm'
 import type { ReadingUnits } from '@/core/units'
 import { database, salon } from '@/db'
-import { forgetSalon, requirePermission, type StaffMember } from '../auth'
+import { forget, requirePermission, type StaffMember } from '../auth'
 import type { ReadingUnitsDto } from '@/dto'
 
 /** For everybody in the salon, from the next page on. */
@@ -13,6 +13,6 @@ export async function saveUnits(
   requirePermission(member, 'units')
   const units = { mass, length, developer, clock }
   await database().update(salon).set({ units }).where(eq(salon.id, member.salonId))
-  forgetSalon(member.salonId)
+  forget('salon', member.salonId)
   return units
 }

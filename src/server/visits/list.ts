@@ -1,7 +1,8 @@
 import { stringify } from 'csv-stringify/sync'
 import { and, desc, eq, gte, ilike, isNull, lt, lte, or, sql, type SQL } from 'drizzle-orm'
-import type { LoggedVisit, LogMonth, OpenLog } from '@/core/record/visit'
-import { client, containing, database, plan, staff, visit } from '@/db'
+import type { LoggedVisit, LogMonth, OpenLog, VisitFigures } from '@/core/record/visit'
+import { unionAll } from 'drizzle-orm/pg-core'
+import { client, containing, database, erasedVisit, plan, staff, visit } from '@/db'
 import type { StaffMember } from '../auth'
 import type { LogWishDto } from '@/dto'
 import { catchUp } from './summary'
@@ -78,11 +79,29 @@ function wanted(member: StaffMember, { words, staffId, from, to, incident }: Log
   )!
 }
 
-const figure = (path: string) => sql`(${visit.figures}#>>${sql.raw(`'{${path}}'`)})::float8`
+/** What can be asked of visits also where their clients were erased. */
+function erasedWanted(member: StaffMember, { words, staffId, from, to, incident }: LogWishDto): SQL {
+  return and(
+    eq(erasedVisit.salonId, member.salonId),
+    words?.trim() ? sql`false` : undefined,
+    staffId ? eq(erasedVisit.staffId, staffId) : undefined,
+    from ? gte(erasedVisit.on, from) : undefined,
+    to ? lte(erasedVisit.on, to) : undefined,
+    incident ? sql`${erasedVisit.figures}->'incidents' @> ${JSON.stringify([incident])}::jsonb` : undefined,
+  )!
+}
 
-/** Sums by month, the oldest first. */
+/** Sums by month, the oldest first; visits of clients who were erased count on. */
 async function monthsOf(member: StaffMember, wish: LogWishDto): Promise<LogMonth[]> {
-  const month = sql<string>`to_char(${visit.on}, 'YYYY-MM')`
+  const counted = unionAll(
+    database().select({ on: visit.on, figures: visit.figures }).from(visit).where(wanted(member, wish)),
+    database()
+      .select({ on: erasedVisit.on, figures: sql<VisitFigures | null>`${erasedVisit.figures}` })
+      .from(erasedVisit)
+      .where(erasedWanted(member, wish)),
+  ).as('counted')
+  const figure = (path: string) => sql`(${counted.figures}#>>${sql.raw(`'{${path}}'`)})::float8`
+  const month = sql<string>`to_char(${counted.on}, 'YYYY-MM')`
   const rows = await database()
     .select({
       month,
@@ -94,11 +113,10 @@ async function monthsOf(member: StaffMember, wish: LogWishDto): Promise<LogMonth
       tookMinutes: sql<number>`coalesce(sum(${figure('minutes,took')}), 0)`,
       netMinor: sql<number>`coalesce(sum(${figure('net')}), 0)`,
       marginMinor: sql<number>`coalesce(sum(${figure('margin')}), 0)`,
-      incidents: sql<number>`coalesce(sum(jsonb_array_length(${visit.figures}->'incidents')), 0)::int`,
+      incidents: sql<number>`coalesce(sum(jsonb_array_length(${counted.figures}->'incidents')), 0)::int`,
       offLevels: sql<number | null>`avg(${figure('offLevels')})`,
     })
-    .from(visit)
-    .where(wanted(member, wish))
+    .from(counted)
     .groupBy(month)
     .orderBy(month)
   return rows

@@ -20,7 +20,10 @@ function useField<Entry extends FieldValues>(control: Control<Entry>, name: stri
   return { field, problem: fieldState.error?.message }
 }
 
-type TextProps = Pick<TextFieldProps, 'autoFocus' | 'required' | 'multiline' | 'minRows' | 'sx' | 'size' | 'disabled'>
+type TextProps = Pick<
+  TextFieldProps,
+  'type' | 'autoComplete' | 'autoFocus' | 'required' | 'multiline' | 'minRows' | 'sx' | 'size' | 'disabled'
+>
 
 /** Words. */
 export function TextEntry<Entry extends FieldValues>({

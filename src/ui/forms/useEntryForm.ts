@@ -50,5 +50,8 @@ function trimmed<T>(value: T): T {
   if (Array.isArray(value)) return value.map(trimmed) as T
   if (typeof value !== 'object' || value === null) return value
   const fields = Object.entries(value).filter(([, own]) => own !== undefined)
-  return Object.fromEntries(fields.map(([name, own]) => [name, trimmed(own)])) as T
+  return Object.fromEntries(fields.map(([name, own]) => [name, isSecret(name) ? own : trimmed(own)])) as T
 }
+
+/** A blank belongs to a password like any other sign. */
+const isSecret = (name: string): boolean => /password$/i.test(name)

@@ -17,10 +17,11 @@ import { type Bill, billFor } from '@/core/product/money'
 import { roundToTenth } from '@/core/units'
 import { callApi } from '../hooks/api'
 import { usePlan, usePlanStore } from '../map/context'
-import { NumberEntry, TextEntry, useEntryForm } from '../forms'
+import { useEntryForm } from '../forms'
 import { NumberField, Read, SaveButton } from '../parts'
 import { INK, LINE } from '../theme'
 import { money } from './context'
+import { PriceFields } from './PriceFields'
 import { useNotice } from '../notices'
 
 interface Props {
@@ -216,38 +217,6 @@ function BillPart() {
   )
 }
 
-const MONEY: Limit = { min: 0, max: 1_000_000, unit: '' }
-const FIELDS = [
-  {
-    name: 'rates.hourMinor',
-    label: 'An hour at the chair',
-    limit: MONEY,
-    step: 1,
-    as: 'money',
-    help: 'charged for hands-on time',
-  },
-  {
-    name: 'rates.hourCostMinor',
-    label: 'An hour costs the salon',
-    limit: MONEY,
-    step: 1,
-    as: 'money',
-    help: 'wages and room',
-  },
-  { name: 'rates.foilMinor', label: 'A foil', limit: MONEY, step: 0.05, as: 'money', help: 'charged each' },
-  { name: 'rates.allowanceG', label: 'Mix within the price', limit: ANY_GRAMS, step: 10, help: 'the standard amount' },
-  { name: 'rates.productFactor', label: 'Mix beyond it, times its cost', limit: LIMITS.productFactor, step: 0.5 },
-  {
-    name: 'rates.extraBowlMinor',
-    label: 'A further bowl',
-    limit: MONEY,
-    step: 1,
-    as: 'money',
-    help: 'for every 60 g begun',
-  },
-  { name: 'rates.taxPercent', label: 'Tax on top', limit: LIMITS.taxPercent, step: 1 },
-] as const
-
 function PricesPart({ rates, mayPrice }: Pick<Props, 'rates' | 'mayPrice'>) {
   const { store, permissions } = usePlanStore()
   const notice = useNotice()
@@ -265,21 +234,7 @@ function PricesPart({ rates, mayPrice }: Pick<Props, 'rates' | 'mayPrice'>) {
     <>
       {!mayPrice && <Alert severity="info">Prices are the owner’s to change.</Alert>}
       {form.refused && <Alert severity="error">{form.refused}</Alert>}
-      <Box sx={{ display: 'grid', gap: 1.5, gridTemplateColumns: 'repeat(auto-fit, minmax(220px, 1fr))', mt: 1 }}>
-        <TextEntry
-          control={control}
-          name="rates.currency"
-          label="Currency"
-          help="three letters, such as EUR"
-          longest={3}
-          capitals
-          disabled={!mayPrice}
-          sx={{ mt: 2 }}
-        />
-        {FIELDS.map((field) => (
-          <NumberEntry key={field.name} control={control} disabled={!mayPrice} {...field} />
-        ))}
-      </Box>
+      <PriceFields control={control} disabled={!mayPrice} />
       {mayPrice && (
         <SaveButton onSave={form.save} busy={form.busy}>
           Keep these prices

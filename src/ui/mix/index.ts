@@ -1,1 +1,2 @@
 export { MixPage, type OpenMix } from './MixPage'
+export { PriceFields } from './PriceFields'

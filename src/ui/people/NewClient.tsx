@@ -1,12 +1,10 @@
 'use client'
 import { get, useController, type FieldErrors } from 'react-hook-form'
 import { ClientDto } from '@/dto'
-import { STARTING_HAIR, type HeadMeasures } from '@/core/model'
+import { STARTING_HAIR, STARTING_HEAD } from '@/core/model'
 import { FormDialog, TextEntry, useEntryForm } from '../forms'
 import { callApi } from '../hooks/api'
 import { HairFields, HeadFields } from '../parts'
-
-const startingHead: HeadMeasures = { circumferenceCm: 54 } // the middle of adult heads, see the core's head constants
 
 const problemIn =
   (errors: FieldErrors) =>
@@ -15,7 +13,7 @@ const problemIn =
 
 export function NewClient({ onClose, onMade }: { onClose: () => void; onMade: (id: string) => void }) {
   const form = useEntryForm(ClientDto, {
-    start: { name: '', note: '', head: startingHead, hair: STARTING_HAIR },
+    start: { name: '', note: '', head: STARTING_HEAD, hair: STARTING_HAIR },
     send: async (entry) => onMade((await callApi<{ id: string }>('/api/clients', 'POST', entry)).id),
   })
   const { control, formState } = form

@@ -7,6 +7,7 @@ import type { ClientSummary } from '@/core/model'
 import { callApi } from '../hooks/api'
 import { useWidth } from '../hooks/useWidth'
 import { Read } from '../parts'
+import { useNonce } from '../theme'
 import { dateInWords, hairLine } from '../words'
 
 interface Props {
@@ -24,6 +25,7 @@ const PAGE = 50
 export function PeopleGrid({ clients, which, writable }: Props) {
   const router = useRouter()
   const { ref, width } = useWidth()
+  const nonce = useNonce()
   const narrow = width > 0 && width < NARROW
 
   async function bringBack(id: string) {
@@ -34,6 +36,7 @@ export function PeopleGrid({ clients, which, writable }: Props) {
   return (
     <div ref={ref}>
       <DataGrid
+        nonce={nonce}
         rows={clients}
         columns={which === 'present' ? PRESENT : [...REMOVED, ...(writable ? [backColumn(bringBack)] : [])]}
         label="Clients"

@@ -37,8 +37,10 @@ export function ImportDialog({ onClose, onDone }: { onClose: () => void; onDone:
     setProgress(undefined)
   }
 
-  async function choose(list: FileList | null) {
-    const chosen = list?.[0]
+  async function choose(field: HTMLInputElement) {
+    const chosen = field.files?.[0]
+    // The same file is read anew once it was mended.
+    field.value = ''
     if (!chosen) return
     const text = await chosen.text()
     setFile({ name: chosen.name, text })
@@ -56,7 +58,7 @@ export function ImportDialog({ onClose, onDone }: { onClose: () => void; onDone:
         </Typography>
         <Button variant="outlined" component="label">
           {file ? file.name : 'Choose a file'}
-          <input type="file" accept=".csv,text/csv" hidden onChange={({ target }) => void choose(target.files)} />
+          <input type="file" accept=".csv,text/csv" hidden onChange={({ target }) => void choose(target)} />
         </Button>
         {progress !== undefined && (
           <Box sx={{ mt: 2 }} role="status">

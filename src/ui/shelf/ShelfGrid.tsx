@@ -9,13 +9,15 @@ import { useUnits, type Units } from '../hooks/useUnits'
 import { useWidth } from '../hooks/useWidth'
 import { money } from '../mix/context'
 import { ShadeDot } from '../mix/ShadeDot'
+import { useNonce } from '../theme'
 import { dateInWords, WORDS } from '../words'
 import { isShort } from './views'
 
 interface Props {
   items: ShelfItem[]
   currency: string
-  writable: boolean
+  mayCount: boolean
+  mayChange: boolean
   onEdit: (id: string) => void
   onStock: (id: string) => void
 }
@@ -31,10 +33,12 @@ const PAGE = 100
 export function ShelfGrid(props: Props) {
   const { items } = props
   const { ref, width } = useWidth()
+  const nonce = useNonce()
   const units = useUnits()
   return (
     <div ref={ref}>
       <DataGrid
+        nonce={nonce}
         rows={items}
         columns={columnsFor(props, units)}
         getRowId={({ item }) => item.id}
@@ -59,7 +63,10 @@ function shownAt(width: number): Record<string, boolean> {
   return { pack: roomy, reorderG: roomy, todayG: middle, weekG: middle, expires: middle }
 }
 
-function columnsFor({ currency, writable, onEdit, onStock }: Props, { read, field }: Units): GridColDef<ShelfItem>[] {
+function columnsFor(
+  { currency, mayCount, mayChange, onEdit, onStock }: Props,
+  { read, field }: Units,
+): GridColDef<ShelfItem>[] {
   const { unit, shown } = field('g')
   const grams = (value: number | undefined) => (value ? shown(value) : '')
   return [
@@ -70,7 +77,7 @@ function columnsFor({ currency, writable, onEdit, onStock }: Props, { read, fiel
       minWidth: 160,
       valueGetter: (_value, { item }) => item.name,
       renderCell: ({ row: { item } }) => (
-        <Product item={item} words={read(item.name)} onEdit={writable ? () => onEdit(item.id) : undefined} />
+        <Product item={item} words={read(item.name)} onEdit={mayChange ? () => onEdit(item.id) : undefined} />
       ),
     },
     {
@@ -104,7 +111,7 @@ function columnsFor({ currency, writable, onEdit, onStock }: Props, { read, fiel
       valueGetter: (_value, { item }) => item.pack.priceMinor,
       renderCell: ({ row: { item } }) => `${read(`${item.pack.grams} g`)}, ${money(item.pack.priceMinor, currency)}`,
     },
-    ...(writable ? [stockColumn(read, onStock)] : []),
+    ...(mayCount ? [stockColumn(read, onStock)] : []),
   ]
 }
 

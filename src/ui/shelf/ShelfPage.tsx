@@ -22,7 +22,10 @@ const ImportDialog = dynamic(() => import('./ImportDialog').then((module) => mod
 interface Props {
   items: ShelfItem[]
   currency: string
-  writable: boolean
+  /** Deliveries and counts. */
+  mayCount: boolean
+  /** What the products are. */
+  mayChange: boolean
 }
 
 type Open = { kind: 'import' } | { kind: 'new' } | { kind: 'edit' | 'stock'; id: string }
@@ -30,7 +33,7 @@ type Open = { kind: 'import' } | { kind: 'new' } | { kind: 'edit' | 'stock'; id:
 const named = ({ item }: ShelfItem): string => `${item.name} ${item.id} ${WORDS.product[item.kind]}`.toLowerCase()
 
 /** Products and what is left of them, what booked plans ask for, and what to order. */
-export function ShelfPage({ items, currency, writable }: Props) {
+export function ShelfPage({ items, currency, mayCount, mayChange }: Props) {
   const [search, setSearch] = useState('')
   const [view, setView] = useState<View>('all')
   const [open, setOpen] = useState<Open>()
@@ -41,7 +44,7 @@ export function ShelfPage({ items, currency, writable }: Props) {
   )
   return (
     <Box sx={{ p: { xs: 1.5, sm: 3 }, maxWidth: 1280 }}>
-      <Head writable={writable} onOpen={setOpen} />
+      <Head mayChange={mayChange} onOpen={setOpen} />
       <Box sx={{ display: 'flex', gap: 2, flexWrap: 'wrap', alignItems: 'end', mb: 1.5 }}>
         <TextField
           size="small"
@@ -66,7 +69,8 @@ export function ShelfPage({ items, currency, writable }: Props) {
         <ShelfGrid
           items={found}
           currency={currency}
-          writable={writable}
+          mayCount={mayCount}
+          mayChange={mayChange}
           onEdit={(id) => setOpen({ kind: 'edit', id })}
           onStock={(id) => setOpen({ kind: 'stock', id })}
         />
@@ -85,17 +89,17 @@ function nothingWords(all: number, words: string, view: View): string {
   return words ? 'No product of this name here.' : VIEWS[view].empty
 }
 
-function Head({ writable, onOpen }: { writable: boolean; onOpen: (dialog: Open) => void }) {
+function Head({ mayChange, onOpen }: { mayChange: boolean; onOpen: (dialog: Open) => void }) {
   return (
     <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap', mb: 2 }}>
       <Typography component="h1" sx={{ fontSize: '1.5rem', fontWeight: 600, flex: '1 1 160px' }}>
         Shelf
       </Typography>
-      <Button color="inherit" component="a" href="/api/products/csv" download>
-        Export CSV
-      </Button>
-      {writable && (
+      {mayChange && (
         <>
+          <Button color="inherit" component="a" href="/api/products/csv" download>
+            Export CSV
+          </Button>
           <Button color="inherit" onClick={() => onOpen({ kind: 'import' })}>
             Import CSV
           </Button>

@@ -6,6 +6,7 @@ import Typography from '@mui/material/Typography'
 import { useColorScheme } from '@mui/material/styles'
 import { useRouter } from 'next/navigation'
 import { callApi } from '../hooks/api'
+import { Link } from '../link'
 
 interface Props {
   anchor: HTMLElement
@@ -35,6 +36,14 @@ export function AccountMenu({ anchor, name, role, onClose, onUnits }: Props) {
       <MenuItem onClick={() => setMode(mode === 'dark' ? 'light' : 'dark')}>
         {mode === 'dark' ? 'Light surround' : 'Dark surround'}
       </MenuItem>
+      <MenuItem component={Link} href="/account" onClick={onClose}>
+        Account
+      </MenuItem>
+      {role === 'owner' && (
+        <MenuItem component={Link} href="/salon" onClick={onClose}>
+          Salon
+        </MenuItem>
+      )}
       {role === 'owner' && (
         <MenuItem
           onClick={() => {

@@ -1,2 +1,1 @@
 export { Shell } from './Shell'
-export { SignIn } from './SignIn'

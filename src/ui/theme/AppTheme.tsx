@@ -1,14 +1,21 @@
 'use client'
 import CssBaseline from '@mui/material/CssBaseline'
 import { ThemeProvider } from '@mui/material/styles'
-import type { ReactNode } from 'react'
+import { createContext, useContext, type ReactNode } from 'react'
 import { theme } from './theme'
 
-export function AppTheme({ children }: { children: ReactNode }) {
+const Nonce = createContext('')
+
+/** What a style sheet carries that a component makes for itself, so that the page's rules let it be. */
+export const useNonce = (): string => useContext(Nonce)
+
+export function AppTheme({ nonce, children }: { nonce: string; children: ReactNode }) {
   return (
-    <ThemeProvider theme={theme} defaultMode="light">
-      <CssBaseline enableColorScheme />
-      {children}
-    </ThemeProvider>
+    <Nonce value={nonce}>
+      <ThemeProvider theme={theme} defaultMode="light">
+        <CssBaseline enableColorScheme />
+        {children}
+      </ThemeProvider>
+    </Nonce>
   )
 }

@@ -1,2 +1,2 @@
-export { AppTheme } from './AppTheme'
+export { AppTheme, useNonce } from './AppTheme'
 export { INK, LINE } from './ink'

@@ -1,4 +1,6 @@
+/** What the server writes of itself: lines of JSON. */
 import pino from 'pino'
+import { setting } from '../settings'
 
 /** Lines that wait to be written are kept up to so much, bytes; on a full disk what comes then is dropped. */
 const MOST_WAITING = 1_000_000
@@ -7,7 +9,4 @@ const MOST_WAITING = 1_000_000
 const destination = pino.destination({ dest: 1, sync: false, maxLength: MOST_WAITING })
 destination.on('error', () => {})
 
-export const log = pino(
-  { level: process.env['FALTO_LOG'] ?? 'warn', serializers: { error: pino.stdSerializers.err } },
-  destination,
-)
+export const log = pino({ level: setting('FALTO_LOG')!, serializers: { error: pino.stdSerializers.err } }, destination)

@@ -1,0 +1,24 @@
+import { headers } from 'next/headers'
+import { ownAccount, sessionsOf } from '@/server/team'
+import { AccountPage } from '@/ui/salon'
+import { Shell } from '@/ui/shell'
+import { memberFor } from '../signedInPage'
+
+export const metadata = { title: 'Account · Falto' }
+
+export default async function OwnAccountPage() {
+  const member = await memberFor('/account')
+  const asked = await headers()
+  const [{ email, secondFactor }, sessions] = await Promise.all([ownAccount(asked), sessionsOf(asked)])
+  return (
+    <Shell member={member}>
+      <AccountPage
+        name={member.name}
+        email={email}
+        secondFactor={secondFactor}
+        lacksSecondFactor={member.lacksSecondFactor}
+        sessions={sessions}
+      />
+    </Shell>
+  )
+}

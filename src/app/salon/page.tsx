@@ -1,0 +1,19 @@
+import { notFound } from 'next/navigation'
+import { may } from '@/server/auth'
+import { firstStepsOf, teamOf } from '@/server/team'
+import { SalonPage } from '@/ui/salon'
+import { Shell } from '@/ui/shell'
+import { memberFor } from '../signedInPage'
+
+export const metadata = { title: 'Salon · Falto' }
+
+export default async function OwnSalonPage() {
+  const member = await memberFor('/salon')
+  if (!may(member, 'team')) notFound()
+  const [team, { name, ...steps }] = await Promise.all([teamOf(member), firstStepsOf(member)])
+  return (
+    <Shell member={member}>
+      <SalonPage name={name} team={team} steps={steps} />
+    </Shell>
+  )
+}

@@ -1,0 +1,47 @@
+/** Who works in a salon, and what is said of it between server and screen. */
+
+export const STAFF_ROLES = ['owner', 'colourist', 'assistant', 'apprentice'] as const
+export type StaffRole = (typeof STAFF_ROLES)[number]
+
+export interface TeamMember {
+  id: string
+  name: string
+  email: string
+  role: StaffRole
+  active: boolean
+  secondFactor: boolean
+  /** ISO 8601, or null for who has no session. */
+  lastSeen: string | null
+}
+
+export interface OpenInvitation {
+  id: string
+  name: string
+  email: string
+  role: StaffRole
+  /** ISO 8601. */
+  expiresAt: string
+}
+
+export interface Team {
+  members: TeamMember[]
+  invitations: OpenInvitation[]
+  ownersNeedSecondFactor: boolean
+}
+
+/** A device that somebody is signed in on. */
+export interface OwnSession {
+  id: string
+  device: string
+  from: string
+  /** ISO 8601. */
+  since: string
+  until: string
+  current: boolean
+}
+
+export interface AuditPage {
+  entries: { id: string; at: string; by: string; what: string; about: string; from: string }[]
+  /** Where the next page begins, or null on the last one. */
+  next: string | null
+}

@@ -1,0 +1,76 @@
+import 'reflect-metadata'
+import { IsDefined, IsEmail, IsISO31661Alpha2, IsTimeZone, Length, Matches } from 'class-validator'
+import { STAFF_ROLES, type StaffRole } from '@/core/model'
+import { MayBeAbsent, Name, Nested, OneOf, YesOrNo } from './decorators'
+import { ReadingUnitsDto } from './salon'
+
+/** Lengths of a password, characters. Twelve and more: ASVS 5, chapter 6, from memory. */
+export const PASSWORD = { shortest: 12, longest: 128 }
+
+const PASSWORD_WORDS = `must have ${PASSWORD.shortest} to ${PASSWORD.longest} characters; a few words are easier to keep in mind than signs`
+
+/** A word from a link that went out. */
+const LINK_WORD = { pattern: /^[A-Za-z0-9_-]{20,200}$/, words: 'is not whole; open the link once more' }
+
+/** Who sets a salon up, and what it is. */
+export class SetUpDto {
+  @Matches(LINK_WORD.pattern, { message: LINK_WORD.words }) key!: string
+  @Name() salon!: string
+  @IsISO31661Alpha2({ message: 'must be a country' }) country!: string
+  @Matches(/^[A-Z]{3}$/, { message: 'must be a currency code of three capital letters, such as EUR' }) currency!: string
+  @IsTimeZone({ message: 'must be a time zone such as Europe/Vienna' }) timeZone!: string
+  @IsDefined({ message: 'is missing' }) @Nested(() => ReadingUnitsDto) units!: ReadingUnitsDto
+  @Name() owner!: string
+  @IsEmail({}, { message: 'must be an e-mail address' }) email!: string
+  @Length(PASSWORD.shortest, PASSWORD.longest, { message: PASSWORD_WORDS }) password!: string
+}
+
+export class InvitationDto {
+  @Name() name!: string
+  @IsEmail({}, { message: 'must be an e-mail address' }) email!: string
+  @OneOf(STAFF_ROLES) role!: StaffRole
+}
+
+/** Somebody who was invited comes in. */
+export class JoinDto {
+  @Matches(LINK_WORD.pattern, { message: LINK_WORD.words }) token!: string
+  @Name() name!: string
+  @Length(PASSWORD.shortest, PASSWORD.longest, { message: PASSWORD_WORDS }) password!: string
+}
+
+export class TeamMemberDto {
+  @Name() name!: string
+  @OneOf(STAFF_ROLES) role!: StaffRole
+  @YesOrNo() active!: boolean
+}
+
+/** What holds for a whole salon. What is left out stays. */
+export class SalonDto {
+  @MayBeAbsent() @Name() name?: string
+  @MayBeAbsent() @YesOrNo() ownersNeedSecondFactor?: boolean
+}
+
+export class EmailDto {
+  @IsEmail({}, { message: 'must be an e-mail address' }) email!: string
+}
+
+/** By the word of a letter. */
+export class NewPasswordDto {
+  @Matches(LINK_WORD.pattern, { message: LINK_WORD.words }) token!: string
+  @Length(PASSWORD.shortest, PASSWORD.longest, { message: PASSWORD_WORDS }) newPassword!: string
+}
+
+/** One's own, by who knows the old one. */
+export class ChangePasswordDto {
+  @Length(1, PASSWORD.longest, { message: 'is missing' }) currentPassword!: string
+  @Length(PASSWORD.shortest, PASSWORD.longest, { message: PASSWORD_WORDS }) newPassword!: string
+}
+
+/** What an authenticator shows. */
+export class FactorCodeDto {
+  @Matches(/^\d{6}$/, { message: 'has six digits' }) code!: string
+}
+
+export class PasswordDto {
+  @Length(1, PASSWORD.longest, { message: 'is missing' }) password!: string
+}

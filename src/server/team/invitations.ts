@@ -1,0 +1,125 @@
+import { createHash, randomBytes } from 'node:crypto'
+import { and, eq, gt, isNull, sql } from 'drizzle-orm'
+import { v7 as newId } from 'uuid'
+import { database, inTransaction, invitation, salon, user } from '@/db'
+import type { InvitationDto, JoinDto } from '@/dto'
+import { requirePermission, type StaffMember } from '../auth'
+import { AppError, invalidAt, notFound } from '../errors'
+import { isUuid } from '../http'
+import { sendMail } from '../mail'
+import { addPerson, passwordHash } from '../salons'
+import { setting } from '../settings'
+
+/** An invitation is good for so long, days. Common practice. */
+const GOOD_DAYS = 7
+const DAY_MS = 86_400_000
+
+const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex')
+
+/**
+ * Asks somebody to join: a letter goes out with a link that works once.
+ * @returns the link too, to be handed over where there is no mail
+ * @throws AppError 422 at the e-mail where somebody signs in with it already
+ */
+export async function invite(
+  member: StaffMember,
+  { name, email, role }: InvitationDto,
+): Promise<{ id: string; link: string }> {
+  requirePermission(member, 'team')
+  const to = email.trim().toLowerCase()
+  const [taken] = await database().select({ id: user.id }).from(user).where(eq(user.email, to))
+  if (taken) throw invalidAt('email', 'signs in to Falto already; choose another address')
+  const token = randomBytes(24).toString('base64url')
+  const id = newId()
+  await database()
+    .insert(invitation)
+    .values({
+      salonId: member.salonId,
+      id,
+      tokenHash: hashOf(token),
+      email: to,
+      name,
+      role,
+      invitedBy: member.id,
+      expiresAt: new Date(Date.now() + GOOD_DAYS * DAY_MS),
+    })
+  const [{ salonName }] = (await database()
+    .select({ salonName: salon.name })
+    .from(salon)
+    .where(eq(salon.id, member.salonId))) as [{ salonName: string }]
+  // The salon's id stands in the word, so that it is looked for in one place only.
+  const link = `${new URL(`/join?token=${member.salonId}_${token}`, setting('BETTER_AUTH_URL'))}`
+  await sendMail({
+    to,
+    subject: `${member.name} asks you to join ${salonName} on Falto`,
+    text: [
+      `Dear ${name},`,
+      `${member.name} asks you to join ${salonName} on Falto as ${role}. Choose your password here within ${GOOD_DAYS} days:`,
+      link,
+      'The link works once.',
+    ],
+  })
+  return { id, link }
+}
+
+/** Takes an invitation back. */
+export async function closeInvitation(member: StaffMember, id: string): Promise<object> {
+  requirePermission(member, 'team')
+  const closed = isUuid(id)
+    ? await database()
+        .update(invitation)
+        .set({ closedAt: new Date() })
+        .where(and(eq(invitation.salonId, member.salonId), eq(invitation.id, id), isNull(invitation.closedAt)))
+        .returning({ id: invitation.id })
+    : []
+  if (closed.length === 0) throw notFound('invitation')
+  return {}
+}
+
+/** Salon and word of a link. */
+function partsOf(token: string): { salonId: string; hash: string } {
+  const [salonId = '', ...word] = token.split('_')
+  if (!isUuid(salonId)) throw gone()
+  return { salonId, hash: hashOf(word.join('_')) }
+}
+
+const gone = (): AppError =>
+  new AppError(404, 'not-found', 'This invitation is not good any more. Ask the salon’s owner for a new one.')
+
+const stillGood = ({ salonId, hash }: { salonId: string; hash: string }) =>
+  and(
+    eq(invitation.salonId, salonId),
+    eq(invitation.tokenHash, hash),
+    isNull(invitation.closedAt),
+    gt(invitation.expiresAt, sql`now()`),
+  )
+
+/** What an invitation says to whom it was sent. @throws AppError 404 */
+export async function invitationOf(
+  token: string,
+): Promise<{ salon: string; name: string; email: string; role: string }> {
+  const [found] = await database()
+    .select({ salon: salon.name, name: invitation.name, email: invitation.email, role: invitation.role })
+    .from(invitation)
+    .innerJoin(salon, eq(salon.id, invitation.salonId))
+    .where(stillGood(partsOf(token)))
+  if (!found) throw gone()
+  return found
+}
+
+/**
+ * Whoever was invited becomes a member of staff, once.
+ * @returns the e-mail to sign in with
+ * @throws AppError 404 for an invitation that is used, taken back, too old or made up
+ */
+export async function join({ token, name, password }: JoinDto): Promise<{ email: string }> {
+  const parts = partsOf(token)
+  const hash = await passwordHash(password)
+  return inTransaction(async (tx) => {
+    const [used] = await tx.update(invitation).set({ closedAt: new Date() }).where(stillGood(parts)).returning()
+    if (!used) throw gone()
+    const { salonId, email, role } = used
+    await addPerson(tx, { salonId, id: newId(), name, email, role, passwordHash: hash })
+    return { email }
+  })
+}

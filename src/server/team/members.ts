@@ -1,0 +1,96 @@
+import { and, asc, eq, gt, isNull, max } from 'drizzle-orm'
+import type { Team } from '@/core/model'
+import { database, inTransaction, invitation, salon, session, staff, user } from '@/db'
+import type { SalonDto, TeamMemberDto } from '@/dto'
+import { forget, requirePermission, type StaffMember } from '../auth'
+import { AppError, notFound } from '../errors'
+import { isUuid } from '../http'
+
+/** Everybody who works or worked here, and who was asked to join. */
+export async function teamOf(member: StaffMember): Promise<Team> {
+  requirePermission(member, 'team')
+  const { salonId } = member
+  const members = await database()
+    .select({
+      id: staff.id,
+      name: staff.name,
+      email: user.email,
+      role: staff.role,
+      deactivatedAt: staff.deactivatedAt,
+      secondFactor: user.twoFactorEnabled,
+      lastSeen: max(session.updatedAt),
+    })
+    .from(staff)
+    .innerJoin(user, eq(user.id, staff.userId))
+    .leftJoin(session, eq(session.userId, user.id))
+    .where(eq(staff.salonId, salonId))
+    .groupBy(staff.salonId, staff.id, user.id)
+    .orderBy(asc(staff.name), asc(staff.id))
+  const invitations = await database()
+    .select({
+      id: invitation.id,
+      name: invitation.name,
+      email: invitation.email,
+      role: invitation.role,
+      expiresAt: invitation.expiresAt,
+    })
+    .from(invitation)
+    .where(and(eq(invitation.salonId, salonId), isNull(invitation.closedAt), gt(invitation.expiresAt, new Date())))
+    .orderBy(asc(invitation.expiresAt))
+  const [own] = await database()
+    .select({ needed: salon.ownersNeedSecondFactor })
+    .from(salon)
+    .where(eq(salon.id, salonId))
+  return {
+    members: members.map(({ deactivatedAt, lastSeen, ...row }) => ({
+      ...row,
+      active: deactivatedAt === null,
+      lastSeen: lastSeen?.toISOString() ?? null,
+    })),
+    invitations: invitations.map((row) => ({ ...row, expiresAt: row.expiresAt.toISOString() })),
+    ownersNeedSecondFactor: own!.needed,
+  }
+}
+
+/**
+ * Names somebody, gives her a role, or lets her in no more; her sessions end with it.
+ * @throws AppError 409 where nobody would be left to own the salon
+ */
+export async function changeMember(
+  member: StaffMember,
+  id: string,
+  { name, role, active }: TeamMemberDto,
+): Promise<object> {
+  requirePermission(member, 'team')
+  if (!isUuid(id)) throw notFound('member of staff')
+  await inTransaction(async (tx) => {
+    const everybody = await tx.select().from(staff).where(eq(staff.salonId, member.salonId)).for('update')
+    const found = everybody.find((one) => one.id === id)
+    if (!found) throw notFound('member of staff')
+    const owners = everybody.filter((one) =>
+      one.id === id ? active && role === 'owner' : one.deactivatedAt === null && one.role === 'owner',
+    )
+    if (owners.length === 0)
+      throw new AppError(409, 'last-owner', 'Somebody has to own the salon. Make somebody else its owner first.')
+    const deactivatedAt = active ? null : (found.deactivatedAt ?? new Date())
+    await tx
+      .update(staff)
+      .set({ name, role, deactivatedAt })
+      .where(and(eq(staff.salonId, member.salonId), eq(staff.id, id)))
+    if (!active) await tx.delete(session).where(eq(session.userId, found.userId))
+  })
+  forget('staff', id)
+  return {}
+}
+
+/** What holds for the whole salon. */
+export async function changeSalon(member: StaffMember, { name, ownersNeedSecondFactor }: SalonDto): Promise<object> {
+  requirePermission(member, 'team')
+  const set = {
+    ...(name !== undefined && { name }),
+    ...(ownersNeedSecondFactor !== undefined && { ownersNeedSecondFactor }),
+  }
+  if (Object.keys(set).length > 0) await database().update(salon).set(set).where(eq(salon.id, member.salonId))
+  forget('salon', member.salonId)
+  return {}
+}

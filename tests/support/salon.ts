@@ -1,0 +1,51 @@
+import { v7 as newId } from 'uuid'
+import { STAFF_ROLES, type StaffRole } from '@/core/model'
+import { database, inTransaction, salon } from '@/db'
+import { addPerson, passwordHash } from '@/server/salons'
+import { call, type Device } from './server'
+
+export const SALON_PASSWORD = 'a word for everybody here'
+
+export interface TestSalon {
+  id: string
+  devices: Record<StaffRole, Device>
+  emails: Record<StaffRole, string>
+}
+
+/** A salon of a test's own with one person of each role, signed in. It counts as invented, so that the demo stays open. */
+export async function newSalon(): Promise<TestSalon> {
+  const id = newId()
+  const hash = await passwordHash(SALON_PASSWORD)
+  const emails = Object.fromEntries(STAFF_ROLES.map((role) => [role, `${role}-${id}@salon.invalid`]))
+  await inTransaction(async (tx) => {
+    await tx.insert(salon).values({ id, name: `Salon ${id}`, demo: true })
+    for (const role of STAFF_ROLES)
+      await addPerson(tx, {
+        salonId: id,
+        id: newId(),
+        name: `The ${role}`,
+        email: emails[role]!,
+        role,
+        passwordHash: hash,
+      })
+  })
+  const devices = await Promise.all(STAFF_ROLES.map((role) => signInAs(emails[role]!)))
+  return {
+    id,
+    emails: emails as TestSalon['emails'],
+    devices: Object.fromEntries(STAFF_ROLES.map((role, i) => [role, devices[i]!])) as TestSalon['devices'],
+  }
+}
+
+/** Signs in with e-mail and password. @throws Error with the answer */
+export async function signInAs(email: string, password = SALON_PASSWORD): Promise<Device> {
+  const answer = await call('POST', '/api/auth/sign-in/email', { email, password })
+  if (answer.status !== 200) throw new Error(JSON.stringify(answer.body))
+  const cookie = answer.headers
+    .getSetCookie()
+    .map((line) => line.split(';')[0])
+    .join('; ')
+  return { cookie, call: (method, path, body) => call(method, path, body, cookie) }
+}
+
+export const closeDatabase = () => database().$client.end()
