@@ -33,8 +33,9 @@ reachable_for_postgres() { runuser -u postgres -- test -x "$1" 2>/dev/null; }
 # A random word for passwords and secrets.
 random_word() { od -An -N24 -tx1 /dev/urandom | tr -d ' \n'; }
 
-# Loads the secrets of this installation, making them on first use.
+# Loads the secrets of this installation, making them on first use; none where the environment has said all of them.
 load_secrets() {
+  [ -z "${DATABASE_URL:-}" ] || [ -z "${BETTER_AUTH_SECRET:-}" ] || return 0
   local file=$HOME_DIR/secrets
   if [ ! -s "$file" ]; then
     (umask 077 && printf 'FALTO_DB_PASSWORD=%s\nBETTER_AUTH_SECRET=%s\nFALTO_DEMO_PASSWORD=%s\n' \

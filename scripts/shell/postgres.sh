@@ -71,3 +71,11 @@ stop_cluster() {
   [ -n "$(cluster_pid "$1")" ] || return 0
   as_pg "$PG_BIN/pg_ctl" -D "$1" -m fast -w stop >/dev/null
 }
+
+# run_pg URL PROGRAM ARGS...: a PostgreSQL program, its password by the environment.
+run_pg() {
+  local url=$1 program=$2
+  shift 2
+  PGPASSWORD=$(node -e 'console.log(decodeURIComponent(new URL(process.argv[1]).password))' "$url") \
+    "$PG_BIN/$program" --dbname="$(node -e 'const u = new URL(process.argv[1]); u.password = ""; console.log(u.toString())' "$url")" "$@"
+}

@@ -21,8 +21,11 @@ start_falto() {
   fi
   ensure_modules
   load_secrets
-  init_cluster "$HOME_DIR/data"
-  start_cluster "$HOME_DIR/data" "${FALTO_DB_PORT:-54310}"
+  # A database that the environment names is somebody else's to start and stop.
+  if [ -z "${DATABASE_URL:-}" ]; then
+    init_cluster "$HOME_DIR/data"
+    start_cluster "$HOME_DIR/data" "${FALTO_DB_PORT:-54310}"
+  fi
   trap 'finish' EXIT
   trap 'exit 0' INT TERM
   local wanted=${FALTO_PORT:-4310} port
@@ -63,7 +66,7 @@ start_falto() {
 
 # Which salons are kept: "demo", "real" or nothing.
 kept_salons() {
-  "$PG_BIN/psql" "$DATABASE_URL" -Atqc "select case when bool_or(demo) then 'demo' when count(*) > 0 then 'real' end from salon"
+  run_pg "$DATABASE_URL" psql -Atqc "select case when bool_or(demo) then 'demo' when count(*) > 0 then 'real' end from salon"
 }
 
 # A salon of one's own: nothing of the demo, and a key for whoever sets it up.
@@ -104,7 +107,7 @@ finish() {
   trap '' INT TERM
   if [ -n "${LAN:-}" ]; then kill "$LAN" 2>/dev/null || true; fi
   if [ -n "${SERVER:-}" ]; then end_server "$SERVER"; fi
-  stop_cluster "$HOME_DIR/data" || true
+  if [ -n "${PG_PORT:-}" ]; then stop_cluster "$HOME_DIR/data" || true; fi
   rm -f "$HOME_DIR/pid" "$HOME_DIR/url"
   say "stopped."
 }

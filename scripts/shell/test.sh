@@ -109,7 +109,7 @@ test_falto() {
       unit | reference) run_jest "$part" --maxWorkers=100% ;;
       api)
         start_test_server
-        run_jest api --runInBand ;;
+        run_jest api --maxWorkers=2 ;;
       e2e)
         start_test_server
         ensure_chromium

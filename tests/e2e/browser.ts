@@ -2,7 +2,7 @@ import { AxePuppeteer } from '@axe-core/puppeteer'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import puppeteer, { type Browser, type Page, type Viewport } from 'puppeteer-core'
+import puppeteer, { type Browser, type BrowserContext, type Page, type Viewport } from 'puppeteer-core'
 import { database } from '@/db'
 import { BASE_URL, type Device } from '../support/server'
 import { CHROMIUM } from '../support/chromium'
@@ -14,12 +14,15 @@ import { CHROMIUM } from '../support/chromium'
 export function windows(): { open: (device?: Device, size?: Viewport) => Promise<Page> } {
   const profile = mkdtempSync(join(tmpdir(), 'falto-browser-'))
   const problems: string[] = []
+  /** Windows of the test that runs; they would go on working behind the next one. */
+  const opened: BrowserContext[] = []
   let browser: Browser
 
   beforeAll(async () => {
     browser = await puppeteer.launch({ ...CHROMIUM, userDataDir: profile })
   })
-  afterEach(() => {
+  afterEach(async () => {
+    await Promise.all(opened.splice(0).map((context) => context.close()))
     expect(problems.splice(0)).toEqual([])
   })
   afterAll(async () => {
@@ -31,6 +34,7 @@ export function windows(): { open: (device?: Device, size?: Viewport) => Promise
   /** A window with cookies of its own; signed in as a device is, where one is given. */
   async function open(device?: Device, size: Viewport = { width: 1280, height: 800 }): Promise<Page> {
     const context = await browser.createBrowserContext()
+    if (expect.getState().currentTestName) opened.push(context)
     const page = await context.newPage()
     await page.setViewport(size)
     page.on('pageerror', (error) => problems.push(error instanceof Error ? error.message : String(error)))

@@ -3,7 +3,7 @@ import { v7 as newId } from 'uuid'
 import { checkPlanHead } from './head'
 import type { ClientRecord, ClientSummary } from '@/core/model'
 import { booking, client, containing, database, plan, run, staff, visit, visitReview, type Reader } from '@/db'
-import { requirePermission, type StaffMember } from '../auth'
+import { may, requirePermission, type StaffMember } from '../auth'
 import type { ClientChangeDto, ClientDto } from '@/dto'
 import { AppError, notFound } from '../errors'
 import { isUuid } from '../http'
@@ -66,7 +66,7 @@ export async function readClient(member: StaffMember, id: string): Promise<Clien
   return {
     id,
     name,
-    note,
+    note: may(member, 'health') ? note : '',
     head,
     hair,
     revision,

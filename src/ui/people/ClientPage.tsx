@@ -6,6 +6,7 @@ import type { ClientRecord, OpenCare, OpenConsultation } from '@/core/model'
 import { ClientHeader } from '../parts'
 import { ClientPlans } from './ClientPlans'
 import { ClientVisits } from './ClientVisits'
+import { PersonData } from './PersonData'
 import { RecordCard } from './RecordCard'
 import { RemoveClient } from './RemoveClient'
 import { TodayCard } from './TodayCard'
@@ -16,10 +17,12 @@ interface Props {
   consultation: OpenConsultation
   care: OpenCare
   writable: boolean
+  /** May hand over and erase all that is kept of her. */
+  overseen: boolean
 }
 
 /** One client: plans first, because that is what one comes for; how things stand today; then name and head. */
-export function ClientPage({ record, consultation, care, writable }: Props) {
+export function ClientPage({ record, consultation, care, writable, overseen }: Props) {
   const client = useClientRecord(record, writable)
   return (
     <Box>
@@ -41,6 +44,7 @@ export function ClientPage({ record, consultation, care, writable }: Props) {
           <ClientVisits record={record} today={consultation.today} writable={writable} />
           <RecordCard client={client} writable={writable}>
             <RemoveClient id={record.id} name={client.kept.name} holds={holdingsOf({ record, consultation, care })} />
+            {overseen && <PersonData id={record.id} name={client.kept.name} />}
           </RecordCard>
         </Stack>
         <TodayCard consultation={consultation} care={care} />

@@ -1,1 +1,2 @@
+export { NotForYou } from './NotForYou'
 export { Shell } from './Shell'

@@ -1,7 +1,7 @@
 'use client'
 import CssBaseline from '@mui/material/CssBaseline'
 import { ThemeProvider } from '@mui/material/styles'
-import { createContext, useContext, type ReactNode } from 'react'
+import { createContext, useContext, useState, type ReactNode } from 'react'
 import { theme } from './theme'
 
 const Nonce = createContext('')
@@ -10,8 +10,10 @@ const Nonce = createContext('')
 export const useNonce = (): string => useContext(Nonce)
 
 export function AppTheme({ nonce, children }: { nonce: string; children: ReactNode }) {
+  // What the document came with; a page that is asked for again brings another, which this document does not know.
+  const [own] = useState(nonce)
   return (
-    <Nonce value={nonce}>
+    <Nonce value={own}>
       <ThemeProvider theme={theme} defaultMode="light">
         <CssBaseline enableColorScheme />
         {children}

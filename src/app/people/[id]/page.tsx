@@ -16,7 +16,14 @@ export default async function OneClientPage({ params }: { params: Promise<{ id: 
   )
   return (
     <Shell member={member}>
-      <ClientPage key={id} record={record} consultation={consultation} care={care} writable={may(member, 'write')} />
+      <ClientPage
+        key={id}
+        record={record}
+        consultation={consultation}
+        care={care}
+        writable={may(member, 'write')}
+        overseen={may(member, 'oversee')}
+      />
     </Shell>
   )
 }
