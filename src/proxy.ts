@@ -62,6 +62,8 @@ const isEncrypted = ({ headers, nextUrl }: NextRequest): boolean =>
   nextUrl.protocol === 'https:' || headers.get('x-forwarded-proto') === 'https'
 
 function refusal(request: NextRequest): NextResponse | undefined {
+  if (!isReadable(request.url))
+    return refuse(400, 'bad-address', 'This address holds signs that cannot be read. Open the page again from Falto.')
   const host = request.headers.get('host')
   // Whether it is well is asked by whatever watches over it, under any name; it tells nothing of a salon.
   if (WATCHED.has(request.nextUrl.pathname)) return undefined
@@ -75,6 +77,15 @@ function refusal(request: NextRequest): NextResponse | undefined {
   if (changes(request) && origin !== null && !comesFrom(origin, host!))
     return refuse(403, 'wrong-origin', 'Another site asked for this, so it was not done.')
   return undefined
+}
+
+/** Whether an address can be decoded, and holds nothing that no database takes. */
+function isReadable(url: string): boolean {
+  try {
+    return !decodeURIComponent(url).includes('\u0000')
+  } catch {
+    return false
+  }
 }
 
 const WATCHED = new Set(['/healthz', '/readyz', '/metrics'])

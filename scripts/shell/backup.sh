@@ -110,13 +110,14 @@ restore_falto() {
   say "restored $1; ./falto start opens it."
 }
 
-# The secret that the backup was written under becomes this installation's.
+# The secret that the backup was written under becomes this installation's, where it keeps its own.
 take_secret() {
-  (
-    umask 077
-    grep -v '^BETTER_AUTH_SECRET=' "$HOME_DIR/secrets"
-    cat "$1"
-  ) >"$HOME_DIR/secrets.new"
-  chmod 600 "$HOME_DIR/secrets.new"
-  mv "$HOME_DIR/secrets.new" "$HOME_DIR/secrets"
+  local kept=$HOME_DIR/secrets
+  if [ ! -s "$kept" ]; then
+    install -m 600 "$1" "$HOME_DIR/restored-secret"
+    say "set BETTER_AUTH_SECRET to what stands in $HOME_DIR/restored-secret, or nobody's second factor can be read."
+    return
+  fi
+  (umask 077 && grep -v '^BETTER_AUTH_SECRET=' "$kept" >"$kept.new" && cat "$1" >>"$kept.new")
+  mv "$kept.new" "$kept"
 }

@@ -42,9 +42,16 @@ export function InRange(limit: Limit): PropertyDecorator {
   )
 }
 
+/** The largest whole number that the database counts with. */
+const LARGEST_COUNT = 2 ** 31 - 1
+
 /** A whole number from 0 on. */
 export const Counting = (): PropertyDecorator =>
-  all(IsInt({ message: 'must be a whole number' }), Min(0, { message: 'must not be negative' }))
+  all(
+    IsInt({ message: 'must be a whole number' }),
+    Min(0, { message: 'must not be negative' }),
+    Max(LARGEST_COUNT, { message: `must be at most ${LARGEST_COUNT}` }),
+  )
 
 /** An amount of money in its smallest unit. */
 export const Money = (): PropertyDecorator =>
@@ -68,10 +75,14 @@ export const YesOrNo = (): PropertyDecorator => IsBoolean({ message: 'must be tr
 export const OneOf = (words: readonly string[]): PropertyDecorator =>
   IsIn([...words], { message: `must be one of ${words.join(', ')}` })
 
+/** Signs that turn the direction of what stands after them, so that a name reads as another. */
+const TURNING = /^[^\u202A-\u202E\u2066-\u2069]*$/
+
 /** A name of 1 to 120 characters. */
 export const Name = (): PropertyDecorator =>
   all(
     IsString({ message: 'must be text' }),
+    Matches(TURNING, { message: 'holds a sign that turns the direction of writing' }),
     Length(1, COUNTS.nameLength, { message: `must have 1 to ${COUNTS.nameLength} characters` }),
   )
 
@@ -177,6 +188,8 @@ export const ListOf = (type: () => new () => object, least: number, most: number
     IsArray({ message: 'must be a list' }),
     ArrayMinSize(least, { message: `must have at least ${least} entries` }),
     ArrayMaxSize(most, { message: `must have at most ${most} entries` }),
+    // Lists within the list would be looked through like the list itself.
+    IsObject({ each: true, message: 'must be a list of objects' }),
     ValidateNested({ each: true, message: 'must be a list of objects' }),
     Type(type),
   )

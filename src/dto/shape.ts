@@ -9,6 +9,9 @@ const MOST = { fields: 500, depth: 40, values: 400_000 } as const
 /** Names that mean something to the language itself. */
 const RESERVED = new Set(['__proto__', 'constructor', 'prototype'])
 
+/** What no database takes as text: NUL, and halves of characters of two halves. */
+const UNKEEPABLE = /[\u0000\p{Surrogate}]/u
+
 /** A place in an entry that is still to be looked at. */
 interface Place {
   value: unknown
@@ -28,8 +31,8 @@ export function shapeProblem(entry: unknown): FieldProblem | undefined {
     const { value, path, depth } = place
     values++
     if (values > MOST.values) return { path: '', message: 'holds more values than anything Falto takes' }
-    if (typeof value === 'string' && value.includes('\u0000'))
-      return { path, message: 'holds a character (NUL) that cannot be kept' }
+    if (typeof value === 'string' && UNKEEPABLE.test(value))
+      return { path, message: 'holds a character (NUL, or half of one) that cannot be kept' }
     if (typeof value !== 'object' || value === null) continue
     if (depth > MOST.depth) return { path, message: 'goes deeper than anything Falto takes' }
     if (Array.isArray(value)) {

@@ -5,6 +5,7 @@ import { getTableConfig, PgTable } from 'drizzle-orm/pg-core'
 import sharp from 'sharp'
 import { v7 as newId } from 'uuid'
 import { fromBuffer, type ZipFile } from 'yauzl'
+import { CONSENT_TEXT } from '@/core/judgement/care'
 import { MESSAGE_KINDS } from '@/core/record/upkeep'
 import * as tables from '@/db/schema'
 import { PERSON_PARTS, STAYS } from '@/server/person'
@@ -47,7 +48,7 @@ async function somebody(): Promise<{ id: string; name: string; word: string; vis
   await ok('POST', `/api/clients/${id}/care/consents`, {
     id: newId(),
     on: today(),
-    textVersion: '1',
+    textVersion: CONSENT_TEXT.version,
     strokes: [],
     typedName: name,
   })
