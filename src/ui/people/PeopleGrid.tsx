@@ -26,7 +26,7 @@ export function PeopleGrid({ clients, which, writable }: Props) {
   const router = useRouter()
   const { ref, width } = useWidth()
   const nonce = useNonce()
-  const narrow = width > 0 && width < NARROW
+  const narrow = width < NARROW
 
   async function bringBack(id: string) {
     await callApi(`/api/clients/${id}/restore`, 'POST')
@@ -34,22 +34,28 @@ export function PeopleGrid({ clients, which, writable }: Props) {
   }
 
   return (
-    <div ref={ref}>
-      <DataGrid
-        nonce={nonce}
-        rows={clients}
-        columns={which === 'present' ? PRESENT : [...REMOVED, ...(writable ? [backColumn(bringBack)] : [])]}
-        label="Clients"
-        rowHeight={ROW_PX}
-        disableColumnMenu
-        disableRowSelectionOnClick
-        hideFooter={clients.length <= PAGE}
-        initialState={{ pagination: { paginationModel: { pageSize: PAGE } } }}
-        pageSizeOptions={[PAGE]}
-        columnVisibilityModel={narrow ? { hair: false, lastPlanAt: false } : {}}
-        onRowClick={({ row }) => which === 'present' && router.push(`/people/${row.id}`)}
-        sx={{ bgcolor: 'background.paper', '& .MuiDataGrid-row': { cursor: which === 'present' ? 'pointer' : 'auto' } }}
-      />
+    // Its rows are drawn once its width is known: on the server that would be work for nothing.
+    <div ref={ref} style={{ minHeight: ROW_PX * (Math.min(clients.length, PAGE) + 1) }}>
+      {width > 0 && (
+        <DataGrid
+          nonce={nonce}
+          rows={clients}
+          columns={which === 'present' ? PRESENT : [...REMOVED, ...(writable ? [backColumn(bringBack)] : [])]}
+          label="Clients"
+          rowHeight={ROW_PX}
+          disableColumnMenu
+          disableRowSelectionOnClick
+          hideFooter={clients.length <= PAGE}
+          initialState={{ pagination: { paginationModel: { pageSize: PAGE } } }}
+          pageSizeOptions={[PAGE]}
+          columnVisibilityModel={narrow ? { hair: false, lastPlanAt: false } : {}}
+          onRowClick={({ row }) => which === 'present' && router.push(`/people/${row.id}`)}
+          sx={{
+            bgcolor: 'background.paper',
+            '& .MuiDataGrid-row': { cursor: which === 'present' ? 'pointer' : 'auto' },
+          }}
+        />
+      )}
     </div>
   )
 }

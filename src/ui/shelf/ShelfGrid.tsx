@@ -36,22 +36,25 @@ export function ShelfGrid(props: Props) {
   const nonce = useNonce()
   const units = useUnits()
   return (
-    <div ref={ref}>
-      <DataGrid
-        nonce={nonce}
-        rows={items}
-        columns={columnsFor(props, units)}
-        getRowId={({ item }) => item.id}
-        label="Products"
-        rowHeight={ROW_PX}
-        disableColumnMenu
-        disableRowSelectionOnClick
-        hideFooter={items.length <= PAGE}
-        initialState={{ pagination: { paginationModel: { pageSize: PAGE } } }}
-        pageSizeOptions={[PAGE]}
-        columnVisibilityModel={shownAt(width)}
-        sx={{ bgcolor: 'background.paper', fontVariantNumeric: 'tabular-nums' }}
-      />
+    // Its rows are drawn once its width is known: on the server that would be work for nothing.
+    <div ref={ref} style={{ minHeight: '60dvh' }}>
+      {width > 0 && (
+        <DataGrid
+          nonce={nonce}
+          rows={items}
+          columns={columnsFor(props, units)}
+          getRowId={({ item }) => item.id}
+          label="Products"
+          rowHeight={ROW_PX}
+          disableColumnMenu
+          disableRowSelectionOnClick
+          hideFooter={items.length <= PAGE}
+          initialState={{ pagination: { paginationModel: { pageSize: PAGE } } }}
+          pageSizeOptions={[PAGE]}
+          columnVisibilityModel={shownAt(width)}
+          sx={{ bgcolor: 'background.paper', fontVariantNumeric: 'tabular-nums' }}
+        />
+      )}
     </div>
   )
 }
