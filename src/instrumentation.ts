@@ -13,6 +13,8 @@ export async function register(): Promise<void> {
   }
   const { startListening } = await import('./server/listening')
   void startListening()
+  const { keepTidy } = await import('./server/tidy')
+  keepTidy()
   const { workers } = await import('./server/computing')
   workers()
 }

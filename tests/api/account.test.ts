@@ -157,6 +157,25 @@ it('only what is offered of signing in answers, and pages say what may run on th
   expect((await fetch(`${BASE_URL}/sign-in`)).headers.get('content-security-policy')).not.toBe(rules)
 })
 
+it('what has run out is taken away, and what has not stays', async () => {
+  const { tidy } = await import('@/server/tidy')
+  const { rateLimit, verification } = await import('@/db')
+  const device = await signInAs(salon.emails.owner)
+  const [key, name] = [`spent ${newId()}`, `spent ${newId()}`]
+  await database().insert(rateLimit).values({ id: newId(), key, count: 1, lastRequest: 0 })
+  const past = new Date(0)
+  await database().insert(verification).values({ id: newId(), identifier: name, value: 'x', expiresAt: past })
+  const [{ userId }] = (await database().select({ userId: session.userId }).from(session).limit(1)) as [
+    { userId: string },
+  ]
+  await database().insert(session).values({ id: name, userId, token: name, expiresAt: past })
+  await tidy()
+  expect(await database().select().from(rateLimit).where(eq(rateLimit.key, key))).toEqual([])
+  expect(await database().select().from(verification).where(eq(verification.identifier, name))).toEqual([])
+  expect(await database().select().from(session).where(eq(session.id, name))).toEqual([])
+  expect(await isIn(device)).toBe(true)
+})
+
 const cookieOf = (headers: Headers): string =>
   headers
     .getSetCookie()

@@ -12,7 +12,9 @@ export interface TestSalon {
   emails: Record<StaffRole, string>
 }
 
-/** A salon of a test's own with one person of each role, signed in. It counts as invented, so that the demo stays open. */
+/**
+ * A salon of a test's own with one person of each role, signed in. It counts as invented, so that the demo stays open.
+ */
 export async function newSalon(): Promise<TestSalon> {
   const id = newId()
   const hash = await passwordHash(SALON_PASSWORD)

@@ -14,8 +14,14 @@ interface Remembered {
 }
 
 /** One per process: pages and route handlers are bundled apart. */
-const shared = globalThis as typeof globalThis & { faltoSessions?: LRUCache<string, Remembered> }
+const shared = globalThis as typeof globalThis & {
+  faltoSessions?: LRUCache<string, Remembered>
+  faltoForgotten?: number
+}
 const remembered: LRUCache<string, Remembered> = (shared.faltoSessions ??= startRemembering())
+
+/** Counts what was forgotten: who was looked up before that is not remembered after it. */
+export const forgottenSoFar = (): number => shared.faltoForgotten ?? 0
 
 /**
  * The database tells every process of a session that has ended and of a member of staff or a salon that was changed,
@@ -28,7 +34,10 @@ function startRemembering(): LRUCache<string, Remembered> {
       const [kind = '', id = ''] = payload.split(' ')
       forget(kind as keyof typeof KINDS, id, known)
     },
-    missed: () => known.clear(),
+    missed: () => {
+      shared.faltoForgotten = forgottenSoFar() + 1
+      known.clear()
+    },
   })
   return known
 }
@@ -41,6 +50,7 @@ const KINDS = {
 
 /** What was remembered of a session, a member of staff or a salon: here at once, elsewhere by the database's notice. */
 export function forget(kind: keyof typeof KINDS, id: string, known = remembered): void {
+  shared.faltoForgotten = forgottenSoFar() + 1
   for (const [cookie, one] of known.entries()) if (KINDS[kind](one, id)) known.delete(cookie)
 }
 
@@ -55,7 +65,10 @@ export function remember(
   cookie: string,
   member: StaffMember,
   { id, expiresAt }: { id: string; expiresAt: Date },
+  since: number,
 ): void {
+  // Something was told while she was looked up: perhaps that she is not who she was.
+  if (since !== forgottenSoFar()) return
   remembered.set(
     cookie,
     { member, sessionId: id },

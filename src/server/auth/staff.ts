@@ -6,7 +6,7 @@ import { database, salon, staff, user } from '@/db'
 import { setting } from '../settings'
 import { auth, COOKIE_PREFIX } from './auth'
 import { isOnThisMachine } from './hosts'
-import { remember, rememberedAs } from './remembered'
+import { forgottenSoFar, remember, rememberedAs } from './remembered'
 
 /** Who is asking. The salon comes from the session and from nowhere else. */
 export interface StaffMember {
@@ -33,10 +33,11 @@ export async function staffFrom(headers: Headers): Promise<StaffMember | undefin
   if (!cookie) return undefined
   const known = rememberedAs(cookie)
   if (known) return known.member
+  const since = forgottenSoFar()
   const found = await auth().api.getSession({ headers })
   if (!found?.user.salonId) return undefined
   const member = await readMember(found.user.salonId, found.user.id)
-  if (member) remember(cookie, member, found.session)
+  if (member) remember(cookie, member, found.session, since)
   return member
 }
 

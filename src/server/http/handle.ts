@@ -38,7 +38,11 @@ export function signedIn<P>(
       requirePermission(member, route.rule.needs)
     }
     const result = await work(member, request, (await context.params) as P)
-    if (isWrittenDown(request.method, route.rule)) await writeDown(member, { what: route.name, request })
+    if (isWrittenDown(request.method, route.rule))
+      // What is done is done: an answer that called it failed would have it done twice.
+      await writeDown(member, { what: route.name, request }).catch((error: unknown) =>
+        log.error({ error, route: route.name, staffId: member.id }, 'could not be written down'),
+      )
     return result
   })
 }

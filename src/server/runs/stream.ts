@@ -45,12 +45,13 @@ function readOnce(member: StaffMember, runId: string, after: number): ReturnType
   return read
 }
 
-/** A run's log as server-sent events, from a place on, until the reader leaves. */
+/** A run's log as server-sent events, from a place on, until the reader leaves or is signed in no more. */
 export async function streamRun(
   member: StaffMember,
   runId: string,
   after: number,
   signal: AbortSignal,
+  isStillIn: () => Promise<boolean>,
 ): Promise<Response> {
   await findRun(member, runId)
   void startListening()
@@ -73,8 +74,11 @@ export async function streamRun(
       }
       const heartbeat = setInterval(() => {
         controller.enqueue(encoder.encode(`event: clock\ndata: ${Date.now()}\n\n`))
-        // Whatever was not heard of is read now at the latest.
-        send()
+        // Whatever was not heard of is read now at the latest; who has signed out meanwhile hears no more.
+        isStillIn().then(
+          (still) => (still ? send() : leave()),
+          () => leave(),
+        )
       }, HEARTBEAT_MS)
       const own = runs.listeners.get(key) ?? new Set<Listener>()
       runs.listeners.set(key, own)

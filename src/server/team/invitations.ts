@@ -114,6 +114,8 @@ export async function invitationOf(
  */
 export async function join({ token, name, password }: JoinDto): Promise<{ email: string }> {
   const parts = partsOf(token)
+  // A made-up word costs its sender more than us.
+  await invitationOf(token)
   const hash = await passwordHash(password)
   return inTransaction(async (tx) => {
     const [used] = await tx.update(invitation).set({ closedAt: new Date() }).where(stillGood(parts)).returning()

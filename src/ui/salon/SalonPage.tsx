@@ -114,23 +114,23 @@ function TeamSection({ team: { members, invitations, ownersNeedSecondFactor } }:
           {ROLE_WORDS[role]} · {email} · good until {momentInWords(expiresAt)}
         </Row>
       ))}
-      <FormControlLabel
-        sx={{ mt: 1 }}
-        label="Owners need a second factor"
-        control={
-          <Switch
-            checked={ownersNeedSecondFactor}
-            onChange={({ target }) =>
-              void attempt(() => callApi('/api/salon', 'PUT', { ownersNeedSecondFactor: target.checked }))
-            }
-          />
-        }
+      <FactorRule
+        on={ownersNeedSecondFactor}
+        onChange={(on) => void attempt(() => callApi('/api/salon', 'PUT', { ownersNeedSecondFactor: on }))}
       />
       {open?.kind === 'invite' && <InviteDialog onClose={close} />}
       {open?.kind === 'member' && <MemberDialog member={open.member} onClose={close} />}
     </Paper>
   )
 }
+
+const FactorRule = ({ on, onChange }: { on: boolean; onChange: (on: boolean) => void }) => (
+  <FormControlLabel
+    sx={{ mt: 1 }}
+    label="Owners need a second factor"
+    control={<Switch checked={on} onChange={({ target }) => onChange(target.checked)} />}
+  />
+)
 
 const Row = ({ name, beside, children }: { name: string; beside: ReactNode; children: ReactNode }) => (
   <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap', py: 1, borderTop: LINE }}>

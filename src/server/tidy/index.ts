@@ -1,0 +1,29 @@
+/** Rows that are good for nothing any more. */
+import { and, isNotNull, lt, or } from 'drizzle-orm'
+import { database, invitation, rateLimit, session, verification } from '@/db'
+import { log } from '../log'
+
+/** Looked for so often, ms. Every process does: taking away what is gone already costs nothing. */
+const EVERY_MS = 3_600_000
+const DAY_MS = 86_400_000
+/** Invitations that were used, taken back or forgotten are kept for questions so long, days. Our choice. */
+const INVITATIONS_DAYS = 90
+
+/** Takes away sessions and letters that have run out, tries of the day before, invitations long closed. */
+export async function tidy(now: Date = new Date()): Promise<void> {
+  const db = database()
+  const longAgo = new Date(now.getTime() - INVITATIONS_DAYS * DAY_MS)
+  await db.delete(session).where(lt(session.expiresAt, now))
+  await db.delete(verification).where(lt(verification.expiresAt, now))
+  await db.delete(rateLimit).where(lt(rateLimit.lastRequest, now.getTime() - DAY_MS))
+  await db
+    .delete(invitation)
+    .where(or(lt(invitation.expiresAt, longAgo), and(isNotNull(invitation.closedAt), lt(invitation.closedAt, longAgo))))
+}
+
+/** Begins to, for as long as the process runs. */
+export function keepTidy(): void {
+  const once = () => void tidy().catch((error: unknown) => log.warn({ error }, 'could not tidy up'))
+  once()
+  setInterval(once, EVERY_MS).unref()
+}
