@@ -40,8 +40,21 @@ export interface OwnSession {
   current: boolean
 }
 
+export interface AuditEntry {
+  id: string
+  /** ISO 8601. */
+  at: string
+  by: string
+  what: string
+  /** The id of what it was about, or nothing. */
+  about: string
+  /** Her name, where it was about a client who is still here. */
+  client: string | null
+  from: string
+}
+
 export interface AuditPage {
-  entries: { id: string; at: string; by: string; what: string; about: string; from: string }[]
+  entries: AuditEntry[]
   /** Where the next page begins, or null on the last one. */
   next: string | null
 }

@@ -1,7 +1,7 @@
 /** Who read health records and who changed what. */
-import { and, desc, eq, lt } from 'drizzle-orm'
+import { and, desc, eq, inArray, lt } from 'drizzle-orm'
 import { v7 as newId } from 'uuid'
-import { auditEntry, database, staff } from '@/db'
+import { auditEntry, client, database, staff } from '@/db'
 import type { AuditPage } from '@/core/model'
 import type { StaffMember } from '../auth'
 
@@ -55,6 +55,23 @@ export async function auditOf(
     )
     .orderBy(desc(auditEntry.id))
     .limit(PAGE + 1)
-  const entries = rows.slice(0, PAGE).map((row) => ({ ...row, at: row.at.toISOString() }))
+  const named = await clientNames(
+    salonId,
+    rows.map((row) => row.about),
+  )
+  const entries = rows
+    .slice(0, PAGE)
+    .map((row) => ({ ...row, at: row.at.toISOString(), client: named.get(row.about) ?? null }))
   return { entries, next: rows.length > PAGE ? entries.at(-1)!.id : null }
+}
+
+/** Names of those ids that are clients'. The audit itself keeps none. */
+async function clientNames(salonId: string, ids: string[]): Promise<Map<string, string>> {
+  const known = [...new Set(ids)].filter((id) => id !== '')
+  if (known.length === 0) return new Map()
+  const rows = await database()
+    .select({ id: client.id, name: client.name })
+    .from(client)
+    .where(and(eq(client.salonId, salonId), inArray(client.id, known)))
+  return new Map(rows.map(({ id, name }) => [id, name]))
 }

@@ -49,7 +49,7 @@ export function AuditPage({ page: { entries, next }, about }: Props) {
             </tr>
           </thead>
           <tbody>
-            {entries.map(({ id, at, by, what, about: of, from }) => (
+            {entries.map(({ id, at, by, what, about: of, client, from }) => (
               <tr key={id}>
                 <Box component="td" sx={{ whiteSpace: 'nowrap' }}>
                   {momentInWords(at)}
@@ -59,7 +59,7 @@ export function AuditPage({ page: { entries, next }, about }: Props) {
                 <td>
                   {of && (
                     <Link href={`/salon/audit?about=${of}`} title={of} style={{ color: 'inherit' }}>
-                      {of.slice(-6)}
+                      {client ?? of.slice(-6)}
                     </Link>
                   )}
                 </td>

@@ -23,6 +23,7 @@ const THINGS: readonly [RegExp, string][] = [
   [/shelf/, 'stock'],
   [/rates/, 'prices'],
   [/units/, 'units'],
+  [/team\/invitations/, 'an invitation'],
   [/team/, 'who works here'],
   [/salon/, 'the salon'],
   [/account/, 'own sessions'],
