@@ -17,6 +17,7 @@ bench_falto() {
   node_modules/.bin/esbuild tests/bench/page.ts --bundle --platform=node --format=esm --packages=external --outfile="$ROOT/.bench.tmp.mjs" --log-level=error
   node "$ROOT/.bench.tmp.mjs"
   rm -f "$ROOT/.bench.tmp.mjs"
+  FALTO_BENCH_SERVER=$TEST_SERVER node --import tsx tests/bench/load.ts
   node --import tsx tests/bench/log.ts
   node --import tsx tests/bench/api.ts
 }
