@@ -22,6 +22,8 @@ const project = (displayName, testMatch) => ({
 })
 
 const config = {
+  // Ends what hangs; how fast something is, is for ./falto bench to say.
+  testTimeout: 60_000,
   projects: [
     project('unit', ['<rootDir>/src/**/*.test.ts']),
     project('reference', ['<rootDir>/tests/reference/**/*.test.ts']),

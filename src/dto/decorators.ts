@@ -189,7 +189,10 @@ export const ListOf = (type: () => new () => object, least: number, most: number
     ArrayMinSize(least, { message: `must have at least ${least} entries` }),
     ArrayMaxSize(most, { message: `must have at most ${most} entries` }),
     // Lists within the list would be looked through like the list itself.
-    IsObject({ each: true, message: 'must be a list of objects' }),
+    ValidateBy(
+      { name: 'noListWithin', validator: { validate: (value) => !Array.isArray(value) || !value.some(Array.isArray) } },
+      { message: 'must be a list of objects' },
+    ),
     ValidateNested({ each: true, message: 'must be a list of objects' }),
     Type(type),
   )
