@@ -17,6 +17,7 @@ begin_drill() {
   trap 'end_drill' EXIT
   trap 'exit 130' INT TERM
   HOME_DIR=$DRILL_DIR
+  export FALTO_MAIL_DIR=$DRILL_DIR/mail
   load_secrets
   ensure_build
 }

@@ -66,7 +66,7 @@ start_test_server() {
   ensure_build
   local port
   port=$(free_port 4410)
-  export FALTO_TEST_URL="http://127.0.0.1:$port" BETTER_AUTH_URL="http://127.0.0.1:$port"
+  export FALTO_TEST_URL="http://127.0.0.1:$port" BETTER_AUTH_URL="http://127.0.0.1:$port" FALTO_MAIL_DIR="$TEST_DIR/mail"
   node --import tsx src/db/migrate.ts
   node --import tsx scripts/seed.ts
   node node_modules/next/dist/bin/next start -H 127.0.0.1 -p "$port" >"$TEST_DIR/server.log" 2>&1 &
