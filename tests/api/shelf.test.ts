@@ -95,8 +95,7 @@ describe('the catalogue', () => {
   })
 
   it('is kept by owners and colourists: whoever mixes and counts changes neither what a product is nor its cost', async () => {
-    const bram = await deviceOf('bram')
-    expect((await keep(itemOf('test-bram'), undefined, bram)).status).toBe(200)
+    expect((await keep(itemOf('test-bram'), undefined, await deviceOf('bram'))).status).toBe(200)
     for (const device of [tove, juno]) expect((await keep(itemOf('test-none'), undefined, device)).status).toBe(403)
     expect((await tove.call('PUT', '/api/rates', { rates: {}, baseRevision: 0 })).status).toBe(403)
   })
