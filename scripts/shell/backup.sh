@@ -5,11 +5,11 @@ open_database() {
   ensure_postgres
   choose_home
   load_secrets
+  trap 'close_database' EXIT
   [ -z "${DATABASE_URL:-}" ] || return 0
   init_cluster "$HOME_DIR/data"
   RUNNING=$(cluster_pid "$HOME_DIR/data")
   start_cluster "$HOME_DIR/data" "${FALTO_DB_PORT:-54310}" >&2
-  trap 'close_database' EXIT
 }
 
 close_database() {

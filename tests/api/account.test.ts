@@ -2,7 +2,7 @@ import { createHmac } from 'node:crypto'
 import { eq } from 'drizzle-orm'
 import { v7 as newId } from 'uuid'
 import { database, session, user } from '@/db'
-import { BASE_URL, call, type Device } from '../support/server'
+import { BASE_URL, call, cookieOf, type Device } from '../support/server'
 import { closeDatabase, newSalon, SALON_PASSWORD, signInAs, type TestSalon } from '../support/salon'
 
 /** What concerns only oneself: sessions, password, second factor; and what an owner does to somebody else's. */
@@ -125,20 +125,15 @@ it('with a second factor a password alone lets nobody in; an owner who needs one
 
   const answer = await call('POST', '/api/auth/sign-in/email', { email: own.emails.owner, password: SALON_PASSWORD })
   expect(answer.body).toMatchObject({ twoFactorRedirect: true })
-  const cookie = cookieOf(answer.headers)
+  const cookie = cookieOf(answer)
   expect((await call('GET', '/api/clients', undefined, cookie)).status).toBe(401)
   expect((await call('POST', '/api/auth/two-factor/verify-totp', { code: '000000' }, cookie)).status).not.toBe(200)
   const second = await call('POST', '/api/auth/two-factor/verify-totp', { code: totp(secret) }, cookie)
   expect(second.status).toBe(200)
-  expect((await call('GET', '/api/clients', undefined, cookieOf(second.headers))).status).toBe(200)
+  expect((await call('GET', '/api/clients', undefined, cookieOf(second))).status).toBe(200)
   const spare = (begun.body['backupCodes'] as string[])[0]!
   const third = await call('POST', '/api/auth/sign-in/email', { email: own.emails.owner, password: SALON_PASSWORD })
-  const bySpare = await call(
-    'POST',
-    '/api/auth/two-factor/verify-backup-code',
-    { code: spare },
-    cookieOf(third.headers),
-  )
+  const bySpare = await call('POST', '/api/auth/two-factor/verify-backup-code', { code: spare }, cookieOf(third))
   expect(bySpare.status).toBe(200)
 })
 
@@ -175,12 +170,6 @@ it('what has run out is taken away, and what has not stays', async () => {
   expect(await database().select().from(session).where(eq(session.id, name))).toEqual([])
   expect(await isIn(device)).toBe(true)
 })
-
-const cookieOf = (headers: Headers): string =>
-  headers
-    .getSetCookie()
-    .map((line) => line.split(';')[0])
-    .join('; ')
 
 /** What an authenticator shows now: RFC 6238 over a secret in base 32 (RFC 4648), SHA-1, 30 s, six digits. */
 function totp(secret: string): string {

@@ -17,7 +17,7 @@ import {
 } from '@/db'
 import type { FaltoPlan } from '@/core/model'
 import { MEDIUM_HAIR, planWith } from '../support/plan'
-import { BASE_URL, ONE_CALL, call, deviceOf, newClient, newPlan, type Device } from '../support/server'
+import { BASE_URL, ONE_CALL, call, cookieOf, deviceOf, newClient, newPlan, type Device } from '../support/server'
 import { computePlan } from '../support/planner'
 
 let oriel: Device
@@ -436,10 +436,7 @@ async function otherSalon(): Promise<Device> {
     .values({ id: newId(), accountId: userId, providerId: 'credential', userId, password: model!.password })
   await database().insert(staff).values({ salonId, id: newId(), userId, name: 'Stranger', role: 'owner' })
   const answer = await call('POST', '/api/auth/sign-in/email', { email, password: process.env['FALTO_DEMO_PASSWORD'] })
-  const cookie = answer.headers
-    .getSetCookie()
-    .map((line) => line.split(';')[0])
-    .join('; ')
+  const cookie = cookieOf(answer)
   expect(answer.status).toBe(200)
   expect(
     await database()

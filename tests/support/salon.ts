@@ -2,7 +2,7 @@ import { v7 as newId } from 'uuid'
 import { STAFF_ROLES, type StaffRole } from '@/core/model'
 import { database, inTransaction, salon } from '@/db'
 import { addPerson, passwordHash } from '@/server/salons'
-import { call, type Device } from './server'
+import { call, deviceWith, type Device } from './server'
 
 export const SALON_PASSWORD = 'a word for everybody here'
 
@@ -43,11 +43,7 @@ export async function newSalon(): Promise<TestSalon> {
 export async function signInAs(email: string, password = SALON_PASSWORD): Promise<Device> {
   const answer = await call('POST', '/api/auth/sign-in/email', { email, password })
   if (answer.status !== 200) throw new Error(JSON.stringify(answer.body))
-  const cookie = answer.headers
-    .getSetCookie()
-    .map((line) => line.split(';')[0])
-    .join('; ')
-  return { cookie, call: (method, path, body) => call(method, path, body, cookie) }
+  return deviceWith(answer)
 }
 
 export const closeDatabase = () => database().$client.end()

@@ -44,10 +44,19 @@ export async function call(method: string, path: string, body?: unknown, cookie 
 export async function deviceOf(staff: string): Promise<Device> {
   const answer = await call('POST', '/api/demo/sign-in', { staff })
   if (answer.status !== 200) throw new Error(`Demo sign-in failed: ${JSON.stringify(answer.body)}`)
-  const cookie = answer.headers
+  return deviceWith(answer)
+}
+
+/** Cookies that an answer sets, as the next request sends them. */
+export const cookieOf = ({ headers }: Pick<Answer, 'headers'>): string =>
+  headers
     .getSetCookie()
     .map((line) => line.split(';')[0])
     .join('; ')
+
+/** Whoever was signed in by an answer. */
+export function deviceWith(answer: Answer): Device {
+  const cookie = cookieOf(answer)
   return { cookie, call: (method, path, body) => call(method, path, body, cookie) }
 }
 

@@ -141,8 +141,14 @@ const PATTERNS = Object.keys(ROUTES).map((name) => {
   return { name, method, parts: path.split('/'), signs: path.split('/:').length - 1 }
 })
 
-/** The rule for a request, or undefined for a route that nobody may ask. */
-export function routeOf(method: string, path: string): { name: string; rule: RouteRule } | undefined {
+export interface Route {
+  /** As the table has it. */
+  name: string
+  rule: RouteRule
+}
+
+/** The route of a request, or undefined for one that nobody may ask. */
+export function routeOf(method: string, path: string): Route | undefined {
   const asked = path.split('/')
   const fits = PATTERNS.filter(
     (known) =>

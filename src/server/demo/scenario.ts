@@ -1,6 +1,5 @@
-import type { FaltoPlan, HairState, HeadMeasures } from '@/core/model'
+import type { FaltoPlan, HairState, HeadMeasures, StaffRole } from '@/core/model'
 import { planFromDesign, type Design, type StageDesign } from '@/core/plan/serviceKinds'
-import type { StaffRole } from '@/core/model'
 
 /** The invented salon of the demo. All people, places and products are made up. */
 export const DEMO_SALON = 'The Slack Tide Room, Brindle Harbour'

@@ -1,5 +1,5 @@
 import { writeDown } from '../audit'
-import { requirePermission, routeOf, staffFrom, type RouteRule, type StaffMember } from '../auth'
+import { requirePermission, routeOf, staffFrom, type Route, type RouteRule, type StaffMember } from '../auth'
 import { checkEntry, describeProblems } from '@/dto'
 import { AppError } from '../errors'
 import { log } from '../log'
@@ -18,8 +18,7 @@ type Context = { params: Promise<unknown> }
 export function signedIn<P>(
   work: (member: StaffMember, request: Request, parameters: P) => Promise<Response | object>,
 ) {
-  return answered(async (request, context) => {
-    const route = routeOf(request.method, new URL(request.url).pathname)
+  return answered(async (request, context, route) => {
     if (!route) throw new AppError(404, 'not-found', 'There is nothing at this address.')
     const member = await staffFrom(request.headers)
     if (!member)
@@ -51,16 +50,17 @@ const isWrittenDown = (method: string, { health, keepsItself }: RouteRule): bool
   health === true || (method !== 'GET' && method !== 'HEAD' && !keepsItself)
 
 /** Wraps any route handler: its result becomes JSON, its errors become answers that say what to do. */
-export function answered(work: (request: Request, context: Context) => Promise<Response | object>) {
+export function answered(
+  work: (request: Request, context: Context, route: Route | undefined) => Promise<Response | object>,
+) {
   return async (request: Request, context: Context): Promise<Response> => {
     const startedAt = performance.now()
-    const answer = await answerOf(() => work(request, context), request)
-    countAnswer(nameOf(request), answer.status, startedAt)
+    const route = routeOf(request.method, new URL(request.url).pathname)
+    const answer = await answerOf(() => work(request, context, route), request)
+    countAnswer(route?.name ?? 'other', answer.status, startedAt)
     return answer
   }
 }
-
-const nameOf = (request: Request): string => routeOf(request.method, new URL(request.url).pathname)?.name ?? 'other'
 
 async function answerOf(work: () => Promise<Response | object>, request: Request): Promise<Response> {
   try {

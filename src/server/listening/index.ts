@@ -32,11 +32,8 @@ const listening: Listening = (shared.faltoListening ??= {
 /** Whether whatever is told now is heard. */
 export const isHearing = (): boolean => listening.state === 'hearing'
 
-/** Hears a channel from now on. @returns what ends it */
-export function hearFrom(channel: Channel, hearer: Hearer): () => void {
-  listening.hearers[channel].add(hearer)
-  return () => listening.hearers[channel].delete(hearer)
-}
+/** Hears a channel from now on, for as long as the process runs. */
+export const hearFrom = (channel: Channel, hearer: Hearer): void => void listening.hearers[channel].add(hearer)
 
 const allMissed = (): void =>
   Object.values(listening.hearers).forEach((hearers) => hearers.forEach(({ missed }) => missed()))

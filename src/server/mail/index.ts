@@ -1,5 +1,5 @@
 /** Letters to people who sign in. */
-import { chmod, mkdir, writeFile } from 'node:fs/promises'
+import { mkdir, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { createTransport } from 'nodemailer'
 import { v7 as newId } from 'uuid'
@@ -26,7 +26,5 @@ export async function sendMail({ to, subject, text }: Letter): Promise<void> {
   const { message } = await createTransport({ streamTransport: true, buffer: true }).sendMail(letter)
   const folder = setting('FALTO_MAIL_DIR')!
   await mkdir(folder, { recursive: true, mode: 0o700 })
-  const file = join(folder, `${newId()}.eml`)
-  await writeFile(file, message as Buffer, { mode: 0o600 })
-  await chmod(file, 0o600)
+  await writeFile(join(folder, `${newId()}.eml`), message as Buffer, { mode: 0o600 })
 }

@@ -1,7 +1,7 @@
 'use client'
 import { useRouter } from 'next/navigation'
 import { JoinDto } from '@/dto'
-import { TextEntry, useEntryForm } from '../forms'
+import { NewPasswordEntry, TextEntry, useEntryForm } from '../forms'
 import { callApi } from '../hooks/api'
 import { EntryPage } from './EntryPage'
 
@@ -30,15 +30,7 @@ export function Join({ token, invitation: { salon, name, email, role } }: Props)
       save="Join"
     >
       <TextEntry control={control} name="name" label="Your name" autoComplete="name" required />
-      <TextEntry
-        control={control}
-        name="password"
-        label="Password"
-        type="password"
-        autoComplete="new-password"
-        help="At least 12 characters; a few words are easier to keep in mind than signs."
-        required
-      />
+      <NewPasswordEntry control={control} name="password" />
     </EntryPage>
   )
 }

@@ -3,7 +3,7 @@ import Alert from '@mui/material/Alert'
 import Button from '@mui/material/Button'
 import { useState } from 'react'
 import { EmailDto, NewPasswordDto } from '@/dto'
-import { TextEntry, useEntryForm } from '../forms'
+import { NewPasswordEntry, TextEntry, useEntryForm } from '../forms'
 import { callApi } from '../hooks/api'
 import { Link } from '../link'
 import { EntryPage } from './EntryPage'
@@ -63,16 +63,7 @@ export function NewPassword({ token }: { token: string }) {
       beside={<Back />}
     >
       {done && <Alert severity="success">It is kept. Sign in with it.</Alert>}
-      <TextEntry
-        control={form.control}
-        name="newPassword"
-        label="New password"
-        type="password"
-        autoComplete="new-password"
-        help="At least 12 characters; a few words are easier to keep in mind than signs."
-        autoFocus
-        required
-      />
+      <NewPasswordEntry control={form.control} name="newPassword" label="New password" autoFocus />
     </EntryPage>
   )
 }

@@ -7,7 +7,7 @@ import { useWatch } from 'react-hook-form'
 import { STARTING_RATES } from '@/core/product/money'
 import { AS_KEPT, type ReadingUnits } from '@/core/units'
 import { SetUpDto } from '@/dto'
-import { SelectEntry, TextEntry, useEntryForm } from '../forms'
+import { SelectEntry, NewPasswordEntry, TextEntry, useEntryForm } from '../forms'
 import { callApi } from '../hooks/api'
 import { Choice } from '../parts'
 import { EntryPage } from './EntryPage'
@@ -100,15 +100,7 @@ export function SetUp({ setUpKey }: { setUpKey: string }) {
       <Typography variant="h2">Its owner</Typography>
       <TextEntry control={control} name="owner" label="Your name" autoComplete="name" required />
       <TextEntry control={control} name="email" label="E-mail" type="email" autoComplete="username" required />
-      <TextEntry
-        control={control}
-        name="password"
-        label="Password"
-        type="password"
-        autoComplete="new-password"
-        help="At least 12 characters; a few words are easier to keep in mind than signs."
-        required
-      />
+      <NewPasswordEntry control={control} name="password" />
     </EntryPage>
   )
 }

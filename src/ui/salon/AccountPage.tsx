@@ -9,7 +9,7 @@ import { useRouter } from 'next/navigation'
 import { useState, type ReactNode } from 'react'
 import type { OwnSession } from '@/core/model'
 import { ChangePasswordDto } from '@/dto'
-import { TextEntry, useEntryForm } from '../forms'
+import { NewPasswordEntry, TextEntry, useEntryForm } from '../forms'
 import { callApi, failureWords } from '../hooks/api'
 import { useNotice } from '../notices'
 import { SaveButton } from '../parts'
@@ -82,14 +82,7 @@ function Password() {
         type="password"
         autoComplete="current-password"
       />
-      <TextEntry
-        control={control}
-        name="newPassword"
-        label="New password"
-        type="password"
-        autoComplete="new-password"
-        help="At least 12 characters; a few words are easier to keep in mind than signs."
-      />
+      <NewPasswordEntry control={control} name="newPassword" label="New password" />
       <SaveButton onSave={form.save} busy={form.busy}>
         Keep this password
       </SaveButton>
