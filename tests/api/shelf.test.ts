@@ -2,20 +2,12 @@ import { parse } from 'csv-parse/sync'
 import { and, eq } from 'drizzle-orm'
 import { v7 as newId } from 'uuid'
 import { database, stockLot, stockMove } from '@/db'
-import {
-  byId,
-  type CatalogueItem,
-  type ImportReport,
-  type ImportStep,
-  type MixRecord,
-  type ShelfItem,
-} from '@/core/model'
-import { DEMO_CATALOGUE } from '@/server/demo'
+import { type CatalogueItem, type ImportReport, type ImportStep, type MixRecord, type ShelfItem } from '@/core/model'
 import { createScale } from '@/server/devices'
 import { csvOfCatalogue } from '@/server/shelf'
-import { BASE_URL, ONE_CALL, deviceOf, newClient, type Device } from '../support/server'
+import { BASE_URL, ONE_CALL, deviceOf, newClient, newPlan, type Device } from '../support/server'
 import { day } from '../support/days'
-import { planWith } from '../support/plan'
+import { planMixing, productOf } from '../support/shelf'
 
 let oriel: Device
 let tove: Device
@@ -25,13 +17,6 @@ beforeAll(async () => {
 })
 afterAll(() => database().$client.end())
 
-const SHADE = byId(DEMO_CATALOGUE, 'lull-8-beige')
-const itemOf = (id: string, rest: Partial<CatalogueItem> = {}): CatalogueItem => ({
-  ...SHADE,
-  id,
-  name: `Test ${id}`,
-  ...rest,
-})
 const keep = (item: CatalogueItem, baseRevision?: number, device = oriel) =>
   device.call('PUT', '/api/products', { item, ...(baseRevision !== undefined && { baseRevision }) })
 const shelf = async (id: string) =>
@@ -55,38 +40,20 @@ async function bring(
   return { steps, report: last.report }
 }
 
-/** A plan that has these products beside the usual ones. */
-async function planMixing(name: string, ...ids: string[]): Promise<string> {
-  const document = planWith()
-  const client = await newClient(oriel, name)
-  const { body } = await oriel.call('POST', `/api/clients/${client}/imports`, {
-    ...document,
-    products: [...document.products, ...ids.map((id) => ({ ...document.products[0]!, id, name: id }))],
-  })
-  return String(body['id'])
-}
-
-async function planFor(name: string): Promise<string> {
-  const client = await newClient(oriel, name)
-  return String(
-    (await oriel.call('POST', `/api/clients/${client}/plans`, { name, template: 'fourQuadrants' })).body['id'],
-  )
-}
-
 describe('the catalogue', () => {
   it('keeps, changes and removes a product, refuses a stale change and a taken code, and names wrong fields', async () => {
-    expect((await keep(itemOf('test-one'))).body).toEqual({ revision: 1 })
-    expect((await keep(itemOf('test-one'))).status).toBe(409)
-    expect((await keep(itemOf('test-one', { name: 'Renamed' }), 1)).body).toEqual({ revision: 2 })
-    const stale = await keep(itemOf('test-one', { name: 'Too late' }), 1)
+    expect((await keep(productOf('test-one'))).body).toEqual({ revision: 1 })
+    expect((await keep(productOf('test-one'))).status).toBe(409)
+    expect((await keep(productOf('test-one', { name: 'Renamed' }), 1)).body).toEqual({ revision: 2 })
+    const stale = await keep(productOf('test-one', { name: 'Too late' }), 1)
     expect(stale.status).toBe(409)
     expect((await shelf('test-one'))!.item.name).toBe('Renamed')
-    const wrong = await keep(itemOf('test-two', { maximumMinutes: 500 }))
+    const wrong = await keep(productOf('test-two', { maximumMinutes: 500 }))
     expect([wrong.status, (wrong.body['problems'] as { path: string }[])[0]!.path]).toEqual([
       422,
       'item.maximumMinutes',
     ])
-    const { shade: _shade, ...bare } = itemOf('test-two')
+    const { shade: _shade, ...bare } = productOf('test-two')
     expect((await keep(bare)).body['message']).toContain('level and tone')
     expect((await oriel.call('DELETE', '/api/products/test-one')).status).toBe(200)
     expect(await shelf('test-one')).toBeUndefined()
@@ -95,8 +62,8 @@ describe('the catalogue', () => {
   })
 
   it('is kept by owners and colourists: whoever mixes and counts changes neither what a product is nor its cost', async () => {
-    expect((await keep(itemOf('test-bram'), undefined, await deviceOf('bram'))).status).toBe(200)
-    for (const device of [tove, juno]) expect((await keep(itemOf('test-none'), undefined, device)).status).toBe(403)
+    expect((await keep(productOf('test-bram'), undefined, await deviceOf('bram'))).status).toBe(200)
+    for (const device of [tove, juno]) expect((await keep(productOf('test-none'), undefined, device)).status).toBe(403)
     expect((await tove.call('PUT', '/api/rates', { rates: {}, baseRevision: 0 })).status).toBe(403)
   })
 })
@@ -123,7 +90,7 @@ describe('a catalogue as CSV', () => {
   })
 
   it('shows what would change and takes it over only when asked', async () => {
-    const text = csvOfCatalogue([itemOf('test-csv'), { ...itemOf('test-csv-2'), name: '=SUM(A1)' }])
+    const text = csvOfCatalogue([productOf('test-csv'), { ...productOf('test-csv-2'), name: '=SUM(A1)' }])
     const preview = await bring(text, '')
     expect(preview.report.changes.map(({ id, kind }) => [id, kind])).toEqual([
       ['test-csv', 'added'],
@@ -132,14 +99,14 @@ describe('a catalogue as CSV', () => {
     expect(await shelf('test-csv')).toBeUndefined()
     expect((await bring(text, '?commit')).report.committed).toBe(true)
     expect((await shelf('test-csv-2'))!.item.name).toBe('=SUM(A1)')
-    const changed = await bring(csvOfCatalogue([itemOf('test-csv', { reorderG: 60 })]), '')
+    const changed = await bring(csvOfCatalogue([productOf('test-csv', { reorderG: 60 })]), '')
     expect(changed.report.changes).toEqual([
       { id: 'test-csv', name: 'Test test-csv', kind: 'changed', columns: ['reorder_g'] },
     ])
   })
 
   it('names line and column of what is wrong, and then takes nothing over', async () => {
-    const good = csvOfCatalogue([itemOf('test-row-1'), itemOf('test-row-2'), itemOf('test-row-3')])
+    const good = csvOfCatalogue([productOf('test-row-1'), productOf('test-row-2'), productOf('test-row-3')])
       .trimEnd()
       .split('\r\n')
     const headings = good[0]!.split(',')
@@ -169,7 +136,7 @@ describe('a catalogue as CSV', () => {
 
   it('of thousands of rows says how far it is', async () => {
     const { steps, report } = await bring(
-      csvOfCatalogue(Array.from({ length: 1200 }, (_, i) => itemOf(`test-many-${i}`))),
+      csvOfCatalogue(Array.from({ length: 1200 }, (_, i) => productOf(`test-many-${i}`))),
       '',
     )
     expect(report.changes).toHaveLength(1200)
@@ -179,7 +146,7 @@ describe('a catalogue as CSV', () => {
 
 describe('stock', () => {
   it('comes in by lot, first to expire first, and is counted', async () => {
-    await keep(itemOf('test-stock'))
+    await keep(productOf('test-stock'))
     await deliver('test-stock', 60, 'late', '2027-12-01')
     await deliver('test-stock', 30.5, 'early', '2027-01-01')
     await deliver('test-stock', 9.5, 'late')
@@ -194,13 +161,13 @@ describe('stock', () => {
   })
 
   it('ends exact after two hundred bowls at once, however they overlap', async () => {
-    await keep(itemOf('test-race-a'))
-    await keep(itemOf('test-race-b'))
+    await keep(productOf('test-race-a'))
+    await keep(productOf('test-race-b'))
     for (const id of ['test-race-a', 'test-race-b']) {
       await deliver(id, 150, 'one', '2027-01-01')
       await deliver(id, 250, 'two', '2028-01-01')
     }
-    const planId = await planMixing('Race', 'test-race-a', 'test-race-b')
+    const planId = await planMixing(oriel, await newClient(oriel, 'Race'), 'test-race-a', 'test-race-b')
     const bowl = async (i: number) => {
       const id = newId()
       // Every other bowl names its products the other way round, which would deadlock if they were locked as named.
@@ -235,9 +202,9 @@ describe('stock', () => {
   }, 60_000)
 
   it('notes what was used beyond what the shelf was thought to hold', async () => {
-    await keep(itemOf('test-short'))
+    await keep(productOf('test-short'))
     await deliver('test-short', 5, 'only')
-    const planId = await planMixing('Short', 'test-short')
+    const planId = await planMixing(oriel, await newClient(oriel, 'Short'), 'test-short')
     const id = newId()
     await oriel.call('POST', `/api/plans/${planId}/mixes`, {
       id,
@@ -256,24 +223,27 @@ describe('stock', () => {
   })
 
   it('knows what plans that are booked ask for', async () => {
-    const planId = await planFor('Booked')
-    const before = (await shelf('marl'))!
+    await keep(productOf('test-booked'))
+    const planId = await planMixing(oriel, await newClient(oriel, 'Booked'), 'test-booked')
+    const before = (await shelf('test-booked'))!
     const today = day()
     expect((await oriel.call('PUT', `/api/plans/${planId}/booking`, { on: today })).status).toBe(200)
-    const after = (await shelf('marl'))!
+    const after = (await shelf('test-booked'))!
     expect(after.todayG).toBeGreaterThan(before.todayG + 5)
     expect(after.weekG).toBeGreaterThanOrEqual(after.todayG)
     await oriel.call('PUT', `/api/plans/${planId}/booking`, {})
-    expect((await shelf('marl'))!.todayG).toBe(before.todayG)
+    expect((await shelf('test-booked'))!.todayG).toBe(before.todayG)
   })
 })
 
 describe('a bowl', () => {
   it('keeps its log, counts what is sent twice once, and stays as it ended', async () => {
-    const planId = await planFor('Weighing')
+    await keep(productOf('test-bowl'))
+    await deliver('test-bowl', 100, 'only')
+    const planId = await planMixing(oriel, await newClient(oriel, 'Weighing'), 'test-bowl')
     const id = newId()
     const planned = [
-      { name: 'Marl powder lightener', productId: 'marl', role: 'product', grams: 20 },
+      { name: 'Bowl', productId: 'test-bowl', role: 'product', grams: 20 },
       { name: 'Developer 20 vol', productId: null, role: 'developer', grams: 40 },
     ]
     const begin = () => tove.call('POST', `/api/plans/${planId}/mixes`, { id, formulaId: 'A', bowl: 1, planned })
@@ -284,7 +254,7 @@ describe('a bowl', () => {
     await tove.call('POST', `/api/mixes/${id}/pours`, {
       events: [pour, { ...pour, id: newId(), kind: 'corrected', line: 1, grams: 40 }],
     })
-    const marl = (await shelf('marl'))!.grams
+    const held = (await shelf('test-bowl'))!.grams
     expect((await tove.call('POST', `/api/mixes/${id}/pours`, { events: [], end: 'done' })).body).toEqual({
       state: 'done',
     })
@@ -292,7 +262,7 @@ describe('a bowl', () => {
       (await tove.call('POST', `/api/mixes/${id}/pours`, { events: [{ ...pour, id: newId() }], end: 'abandoned' }))
         .body,
     ).toEqual({ state: 'done' })
-    expect((await shelf('marl'))!.grams).toBeCloseTo(marl - 20.4, 6)
+    expect((await shelf('test-bowl'))!.grams).toBeCloseTo(held - 20.4, 6)
     const [record] = (await tove.call('GET', `/api/plans/${planId}/mixes`)).body['mixes'] as MixRecord[]
     expect(record!.state).toBe('done')
     expect(record!.events.map(({ kind, line, grams }) => [kind, line, grams])).toEqual([
@@ -304,7 +274,7 @@ describe('a bowl', () => {
   })
 
   it('is refused where it does not belong', async () => {
-    const planId = await planFor('Refused')
+    const planId = await newPlan(oriel, await newClient(oriel, 'Refused'))
     const id = newId()
     expect(
       (

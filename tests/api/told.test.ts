@@ -4,7 +4,8 @@ import sharp from 'sharp'
 import { v7 as newId } from 'uuid'
 import type { Formula } from '@/core/model'
 import type { LoggedVisit, OpenVisit, Outbox } from '@/core/record/visit'
-import { BASE_URL, deviceOf, newClient, newPlan, ONE_CALL, type Device } from '../support/server'
+import { BASE_URL, deviceOf, newClient, ONE_CALL, type Device } from '../support/server'
+import { planMixing, productOf } from '../support/shelf'
 
 jest.setTimeout(60_000)
 
@@ -113,27 +114,30 @@ describe('a visit that is taken back', () => {
   it('counts no more, gives back what it took, and can count again', async () => {
     const name = `Back ${newId().slice(-6)}`
     const clientId = await newClient(oriel, name)
-    const planId = await newPlan(oriel, clientId, { name: 'Weighed', service: 'boldSlices' })
-    const before = await stockOf('marl')
+    const productId = `back-${newId().slice(-6)}`
+    await oriel.call('PUT', '/api/products', { item: productOf(productId) })
+    await oriel.call('POST', '/api/shelf/deliveries', { productId, grams: 100, lot: 'only' })
+    const planId = await planMixing(oriel, clientId, productId)
+    const before = await stockOf(productId)
     const mixId = newId()
-    const planned = [{ name: 'Lightener', productId: 'marl', role: 'product', grams: 20 }]
+    const planned = [{ name: 'Lightener', productId, role: 'product', grams: 20 }]
     await oriel.call('POST', `/api/plans/${planId}/mixes`, { id: mixId, formulaId: 'A', bowl: 1, planned })
     const pour = { id: newId(), kind: 'poured', line: 0, grams: 20, source: 'typed' }
     await oriel.call('POST', `/api/mixes/${mixId}/pours`, { events: [pour], end: 'done' })
     const id = String((await oriel.call('POST', `/api/plans/${planId}/done`, { on: TODAY })).body['visitId'])
-    expect(await stockOf('marl')).toBeCloseTo(before - 20, 6)
+    expect(await stockOf(productId)).toBeCloseTo(before - 20, 6)
     expect(await logged(name)).toHaveLength(1)
 
     expect((await tove.call('POST', `/api/visits/${id}/withdraw`)).status).toBe(403)
     for (let twice = 0; twice < 2; twice++)
       expect((await oriel.call('POST', `/api/visits/${id}/withdraw`)).status).toBe(200)
-    expect(await stockOf('marl')).toBeCloseTo(before, 6)
+    expect(await stockOf(productId)).toBeCloseTo(before, 6)
     expect(await logged(name)).toEqual([])
     expect((await openOf(id)).withdrawn).toMatchObject({ by: 'Oriel Castellane' })
     expect((await oriel.call('GET', `/api/clients/${clientId}`)).body['visits']).toEqual([])
 
     await oriel.call('DELETE', `/api/visits/${id}/withdraw`)
-    expect(await stockOf('marl')).toBeCloseTo(before - 20, 6)
+    expect(await stockOf(productId)).toBeCloseTo(before - 20, 6)
     expect(await logged(name)).toHaveLength(1)
   })
 })
