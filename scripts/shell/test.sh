@@ -51,6 +51,16 @@ run_jest() {
   rm -f "$report"
 }
 
+# run_jest_apart PROJECT PATTERN WORKERS: what fits the pattern goes alone, after all others; a run of chosen files as chosen.
+run_jest_apart() {
+  case "${JEST_FLAGS:-}" in
+    *testPathPattern*) run_jest "$1" --runInBand ;;
+    *)
+      run_jest "$1" --maxWorkers="$3" --testPathIgnorePatterns="$2"
+      run_jest "$1" --runInBand --testPathPatterns="$2" ;;
+  esac
+}
+
 # A database and a server of their own for the tests, thrown away afterwards.
 start_test_server() {
   [ -z "${TEST_SERVER:-}" ] || return 0
@@ -109,16 +119,14 @@ test_falto() {
       unit | reference) run_jest "$part" --maxWorkers=100% ;;
       api)
         start_test_server
-        run_jest api --maxWorkers=2 --testPathIgnorePatterns='hostile\.test'
         # Twenty thousand requests leave the server no time for others.
-        run_jest api --runInBand --testPathPatterns='hostile\.test' ;;
+        run_jest_apart api 'hostile\.test' 2 ;;
       e2e)
         start_test_server
         ensure_chromium
         # Every file has a browser and clients of its own; more than two of them would only wait for the one server.
-        run_jest e2e --maxWorkers="${FALTO_BROWSERS:-2}" --testPathIgnorePatterns='alone\.test'
         # What changes how the whole salon reads goes alone.
-        run_jest e2e --runInBand --testPathPatterns='alone\.test' ;;
+        run_jest_apart e2e 'alone\.test' "${FALTO_BROWSERS:-2}" ;;
       *) die "there is no part \"$part\"; the parts are lint types rules unit reference api e2e" ;;
     esac
   done

@@ -28,11 +28,12 @@ export function checkEntry<T extends object>(type: new () => T, entry: unknown):
 /**
  * Holds a document against the schema of `falto-plan` and against the laws the core knows. One of an earlier version is
  * brought to this one first.
+ * @param passed see {@link checkPlan}
  */
-export function checkPlanDocument(entry: unknown): Checked<FaltoPlan> {
+export function checkPlanDocument(entry: unknown, passed?: FaltoPlan): Checked<FaltoPlan> {
   const checked = checkEntry(FaltoPlanDto, upgradePlan(entry) as object)
   if (!checked.ok) return checked
-  const problems = checkPlan(checked.value)
+  const problems = checkPlan(checked.value, passed)
   return problems.length > 0 ? { ok: false, problems: problems.slice(0, MOST_PROBLEMS) } : checked
 }
 

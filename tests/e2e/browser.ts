@@ -37,6 +37,8 @@ export function windows(): { open: (device?: Device, size?: Viewport) => Promise
     if (expect.getState().currentTestName) opened.push(context)
     const page = await context.newPage()
     await page.setViewport(size)
+    // What slides or fades is neither there nor gone while a test looks at it.
+    await page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }])
     page.on('pageerror', (error) => problems.push(error instanceof Error ? error.message : String(error)))
     page.on('console', (said) => {
       if (said.text().includes('Content Security Policy')) problems.push(said.text())

@@ -1,6 +1,6 @@
 /** Debian's Chromium for pages of ours: without a window, a graphics chip, or a word to anybody outside. */
 export const CHROMIUM = {
-  executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+  executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium-headless-shell',
   args: [
     '--headless',
     '--no-sandbox',

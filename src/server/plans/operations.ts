@@ -53,7 +53,7 @@ export async function applyOperations(
       document = applyOne(ledger, document, operation, row)
     }
     // What counts is where the operations lead: a slip that was undone before it could be saved is no reason to refuse.
-    checked(document)
+    checked(document, current.document)
     await keepLedger(tx, member, planId, ledger)
     await tx
       .update(plan)
@@ -63,8 +63,8 @@ export async function applyOperations(
   })
 }
 
-function checked(document: FaltoPlan): void {
-  const result = checkPlanDocument(document)
+function checked(document: FaltoPlan, passed: FaltoPlan): void {
+  const result = checkPlanDocument(document, passed)
   if (!result.ok) throw new AppError(422, 'invalid', describeProblems(result.problems), { problems: result.problems })
 }
 

@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { produce } from 'immer'
 import { activeVariant, DIRECTIONS, type Begins, type FaltoPlan, type Stage, type Stretch } from '../../model'
 import { planWith, stageOf } from '../../../../tests/support/plan'
 import { memoByKey } from './memo'
@@ -188,6 +189,39 @@ describe('checking a plan', () => {
 
   it('finds nothing wrong with a good one', () => {
     expect(checkPlan(planWith({ template: 'topStrip' }))).toEqual([])
+  })
+
+  it('finds the same beside a document that passed, whatever an edit touched', () => {
+    const passed = planWith()
+    const edits: ((plan: FaltoPlan) => void)[] = [
+      (plan) => (plan.name = 'Another'),
+      (plan) => (plan.formulas[0]!.productId = 'gone'),
+      (plan) => (plan.head.earToEarCm = 26),
+      (plan) => (plan.head.circumferenceCm = 58),
+      (plan) => stageOf(plan).zones[0]!.boundary.reverse(),
+      (plan) => stageOf(plan).zones.pop(),
+      (plan) => (stageOf(plan).zones[1]!.id = 'renamed'),
+      (plan) => (stageOf(plan).zones[1]!.placement.rowGapMm = 11),
+      (plan) => stageOf(plan).order.reverse(),
+      (plan) => stageOf(plan).order.pop(),
+      (plan) => (stageOf(plan).layout.vertices[0]!.s = 0.2),
+      (plan) => (stageOf(plan).layout.edges[0]!.to = 'nowhere'),
+      (plan) => plan.variants[0]!.stages.push({ ...stageOf(plan), id: 'again' }),
+      (plan) => plan.variants[0]!.stages.push({ ...stageOf(plan), id: 'again', order: [] }),
+    ]
+    const found = edits.map((edit) => {
+      const plan = produce(passed, (draft) => void edit(draft))
+      expect(checkPlan(plan, passed)).toEqual(checkPlan(plan))
+      return checkPlan(plan, passed).length > 0
+    })
+    expect(found).toEqual([0, 1, 1, 0, 1, 1, 1, 0, 0, 1, 1, 1, 0, 1].map(Boolean))
+  })
+
+  it('measures nothing again that lies as it did', () => {
+    const passed = planWith()
+    stageOf(passed).zones[0]!.boundary.reverse()
+    expect(checkPlan({ ...passed, name: 'Another' }, passed)).toEqual([])
+    expect(checkPlan({ ...passed, head: { ...passed.head } }, passed)).not.toEqual([])
   })
 
   it('names the place of every broken reference', () => {
