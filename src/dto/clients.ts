@@ -1,5 +1,5 @@
 import 'reflect-metadata'
-import { IsDefined, IsUUID, ValidateIf } from 'class-validator'
+import { IsDefined, ValidateIf } from 'class-validator'
 import {
   CARE_KINDS,
   CARE_RESULTS,
@@ -10,10 +10,12 @@ import {
   type ConsultationBase,
   type ConsultationEntry,
 } from '@/core/model'
-import { Counting, Day, InRange, MayBeAbsent, Name, Nested, OneOf, Strokes, Text } from './decorators'
+import { Counting, Day, InRange, MayBeAbsent, Name, Nested, OneOf, Strokes, Text, Uuid } from './decorators'
 import { CanvasDto, GoalDto, HairStateDto, HeadMeasuresDto } from './hair'
 
 export class ClientDto {
+  /** Given by the device, so that what is sent twice counts once. */
+  @MayBeAbsent() @Uuid() id?: string
   @Name() name!: string
   @Text(4000) note!: string
   @IsDefined({ message: 'is missing' }) @Nested(() => HeadMeasuresDto) head!: HeadMeasuresDto
@@ -48,7 +50,7 @@ export class DoneDto {
 }
 
 export class CareCheckDto implements Omit<CareCheck, 'by'> {
-  @IsUUID('all', { message: 'must be a UUID' }) id!: string
+  @Uuid() id!: string
   @OneOf(CARE_KINDS) kind!: CareCheck['kind']
   @Day() on!: string
   @OneOf(CARE_RESULTS) result!: CareCheck['result']
@@ -58,7 +60,7 @@ export class CareCheckDto implements Omit<CareCheck, 'by'> {
 }
 
 export class ConsentDto implements Omit<Consent, 'by'> {
-  @IsUUID('all', { message: 'must be a UUID' }) id!: string
+  @Uuid() id!: string
   @Day() on!: string
   @Text(40) textVersion!: string
   /** Not looked at where a name was typed instead. */

@@ -11,6 +11,7 @@ import {
   IsNumber,
   IsObject,
   IsString,
+  IsUUID,
   Length,
   Matches,
   Max,
@@ -31,6 +32,9 @@ const all =
   (...decorators: PropertyDecorator[]): PropertyDecorator =>
   (target, property) =>
     decorators.forEach((decorate) => decorate(target, property))
+
+/** An id given by a device. */
+export const Uuid = (): PropertyDecorator => IsUUID('all', { message: 'must be a UUID' })
 
 /** A finite number within a limit; the message names the allowed range. */
 export function InRange(limit: Limit): PropertyDecorator {

@@ -1,5 +1,5 @@
 import 'reflect-metadata'
-import { IsArray, IsDefined, IsUUID } from 'class-validator'
+import { IsArray, IsDefined } from 'class-validator'
 import {
   COUNTS,
   LAYOUT_TEMPLATES,
@@ -9,13 +9,15 @@ import {
   type SavedSections,
 } from '@/core/model'
 import { SERVICES } from '@/core/plan/serviceKinds'
-import { Counting, Id, ListOf, MayBeAbsent, Name, Nested, OneOf, Text, YesOrNo } from './decorators'
+import { Counting, Id, ListOf, MayBeAbsent, Name, Nested, OneOf, Text, YesOrNo, Uuid } from './decorators'
 import { LayoutDto, LayoutParametersDto, SectionDto } from './plan'
 
 /** Instead of a kind of service: the one that the newest consultation asks for. */
 export const PROPOSED = 'proposed'
 
 export class NewPlanDto {
+  /** Given by the device, so that what is sent twice counts once. */
+  @MayBeAbsent() @Uuid() id?: string
   @Name() name!: string
   @OneOf(LAYOUT_TEMPLATES) template!: LayoutTemplate
   /** A kind of service to start from, instead of an empty plan on the template. */
@@ -32,13 +34,13 @@ export class PatchDto implements PlanPatch {
 }
 
 export class OperationDto implements Operation {
-  @IsUUID('all', { message: 'must be a UUID' }) id!: string
+  @Uuid() id!: string
   @OneOf(['edit', 'undo', 'redo']) kind!: 'edit' | 'undo' | 'redo'
   @Text(200) label!: string
   /** `edit`: what changes. */
   @ListOf(() => PatchDto, 0, 500) patches!: PatchDto[]
   /** `undo` and `redo`: the edit that is meant. */
-  @MayBeAbsent() @IsUUID('all', { message: 'must be a UUID' }) target?: string
+  @MayBeAbsent() @Uuid() target?: string
 }
 
 export class OperationsDto {

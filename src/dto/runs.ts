@@ -1,5 +1,4 @@
 import 'reflect-metadata'
-import { IsUUID } from 'class-validator'
 import {
   COUNTS,
   INCIDENTS,
@@ -27,7 +26,7 @@ import {
   type Skill,
   type WorkingOrder,
 } from '@/core/time/schedule'
-import { Counting, Day, Id, InRange, ListOf, MayBeAbsent, Name, Nested, OneOf, Text, WordsOf } from './decorators'
+import { Counting, Day, Id, InRange, ListOf, MayBeAbsent, Name, Nested, OneOf, Text, WordsOf, Uuid } from './decorators'
 import { AcknowledgementDto } from './plans'
 
 const VISIT_MINUTES: Limit = { min: 0, max: 1440, unit: 'min' }
@@ -36,7 +35,7 @@ const VISIT_MINUTES: Limit = { min: 0, max: 1440, unit: 'min' }
 const MOST_CAUTIONS = 200
 
 export class NewRunDto {
-  @IsUUID('all', { message: 'must be a UUID' }) id!: string
+  @Uuid() id!: string
   /** Who helps, beside the colourist. */
   @WordsOf(Object.keys(HELPERS)) helping!: Helper[]
   @MayBeAbsent() @OneOf(WORKING_ORDERS) order?: WorkingOrder
@@ -72,7 +71,7 @@ class JoiningDto {
 }
 
 export class RunEventDto implements RunEvent {
-  @IsUUID('all', { message: 'must be a UUID' }) id!: string
+  @Uuid() id!: string
   @OneOf(RUN_EVENT_KINDS) kind!: RunEvent['kind']
   @MayBeAbsent() @Text(STEP) stepId?: string
   @MayBeAbsent() @InRange(VALUE) value?: number
@@ -85,8 +84,8 @@ export class RunEventDto implements RunEvent {
   @MayBeAbsent() @Nested(() => JoiningDto) joins?: JoiningDto
   @MayBeAbsent() @OneOf(INCIDENTS) incident?: RunEvent['incident']
   @MayBeAbsent() @Text(COUNTS.noteLength) note?: string
-  @MayBeAbsent() @IsUUID('all', { message: 'must be a UUID' }) undoes?: string
-  @IsUUID('all', { message: 'must be a UUID' }) deviceId!: string
+  @MayBeAbsent() @Uuid() undoes?: string
+  @Uuid() deviceId!: string
   @Counting() deviceSeq!: number
   @InRange(TIME) deviceTime!: number
   @InRange(OFFSET) offsetMs!: number
@@ -94,8 +93,8 @@ export class RunEventDto implements RunEvent {
 
 /** What is added at the chair, and the device that tells it. */
 export class MoreDto implements More {
-  @IsUUID('all', { message: 'must be a UUID' }) id!: string
-  @IsUUID('all', { message: 'must be a UUID' }) deviceId!: string
+  @Uuid() id!: string
+  @Uuid() deviceId!: string
   @OneOf(MORE_PLACES) place!: MorePlace
   @Id() like!: string
   @MayBeAbsent() @InRange(LIMITS.targetLevel) level?: number

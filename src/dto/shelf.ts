@@ -1,5 +1,5 @@
 import 'reflect-metadata'
-import { IsDefined, IsUUID, Matches, ValidateIf } from 'class-validator'
+import { IsDefined, Matches, ValidateIf } from 'class-validator'
 import {
   LIMITS,
   POUR_KINDS,
@@ -9,7 +9,7 @@ import {
   type PourEvent,
   type ScaleCommand,
 } from '@/core/model'
-import { Counting, Day, Id, InRange, ListOf, MayBeAbsent, Name, Nested, OneOf } from './decorators'
+import { Counting, Day, Id, InRange, ListOf, MayBeAbsent, Name, Nested, OneOf, Uuid } from './decorators'
 import { CatalogueItemDto } from './product'
 
 export class ProductChangeDto {
@@ -19,6 +19,8 @@ export class ProductChangeDto {
 }
 
 export class DeliveryDto {
+  /** Given by the device, so that what is sent twice counts once. */
+  @MayBeAbsent() @Uuid() id?: string
   @Id() productId!: string
   @InRange(LIMITS.stockG) grams!: number
   @Name() lot!: string
@@ -38,14 +40,14 @@ export class PlannedLineDto implements PlannedLine {
 }
 
 export class NewMixDto {
-  @IsUUID('all', { message: 'must be a UUID' }) id!: string
+  @Uuid() id!: string
   @Matches(/^[A-Z]$/, { message: 'must be a formula letter' }) formulaId!: string
   @Counting() bowl!: number
   @ListOf(() => PlannedLineDto, 1, 20) planned!: PlannedLineDto[]
 }
 
 export class PourEventDto implements PourEvent {
-  @IsUUID('all', { message: 'must be a UUID' }) id!: string
+  @Uuid() id!: string
   @OneOf(POUR_KINDS) kind!: PourEvent['kind']
   @Counting() line!: number
   @InRange(LIMITS.stockG) grams!: number

@@ -1,5 +1,4 @@
 import 'reflect-metadata'
-import { IsUUID } from 'class-validator'
 import {
   COUNTS,
   INCIDENTS,
@@ -14,7 +13,7 @@ import {
 import { SERVICES } from '@/core/plan/serviceKinds'
 import { MESSAGE_KINDS, MESSAGE_LETTERS, type MessageKind } from '@/core/record/upkeep'
 import { LEARNING_CHOICES, type LearningChoice } from '@/core/record/learning'
-import { Day, Id, InRange, ListOf, MayBeAbsent, Name, OneOf, Text, YesOrNo } from './decorators'
+import { Day, Id, InRange, ListOf, MayBeAbsent, Name, OneOf, Text, YesOrNo, Uuid } from './decorators'
 
 /** Letters of an answer in a review. Our choice: a good page. */
 export const REVIEW_LETTERS = 2000
@@ -26,7 +25,7 @@ const PLACE_LETTERS = 60
 /** What of the log is wanted. */
 export class LogWishDto {
   @MayBeAbsent() @Text(COUNTS.nameLength) words?: string
-  @MayBeAbsent() @IsUUID('all', { message: 'must be a UUID' }) staffId?: string
+  @MayBeAbsent() @Uuid() staffId?: string
   @MayBeAbsent() @Day() from?: string
   @MayBeAbsent() @Day() to?: string
   @MayBeAbsent() @OneOf(INCIDENTS) incident?: string
@@ -54,14 +53,14 @@ export class LearningChoiceDto {
 
 /** The visit that a picture belongs to. */
 export class PictureOfDto implements PictureOf {
-  @IsUUID('all', { message: 'must be a UUID' }) visitId!: string
+  @Uuid() visitId!: string
   @OneOf(PICTURE_MOMENTS) moment!: PictureOf['moment']
   @OneOf(PICTURE_SIDES) side!: PictureOf['side']
 }
 
 export class MessageDto {
-  @IsUUID('all', { message: 'must be a UUID' }) id!: string
-  @IsUUID('all', { message: 'must be a UUID' }) clientId!: string
+  @Uuid() id!: string
+  @Uuid() clientId!: string
   @OneOf(MESSAGE_KINDS) kind!: MessageKind
   @Text(MESSAGE_LETTERS) text!: string
 }

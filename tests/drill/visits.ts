@@ -1,4 +1,3 @@
-import { spawn, type ChildProcess } from 'node:child_process'
 import { writeFileSync } from 'node:fs'
 import { setTimeout as rest } from 'node:timers/promises'
 import { v7 as newId } from 'uuid'
@@ -7,6 +6,8 @@ import { chance } from '@/core/numeric'
 import type { LoggedVisit } from '@/core/record/visit'
 import type { RunScript } from '@/core/time/run'
 import { BASE_URL, deviceOf, newClient, newPlan, type Answer, type Device } from '../support/server'
+import { createServer } from './processes'
+import { lost, untilAnswered } from './told'
 
 /**
  * A hundred visits over HTTP, from the bowl to the review, told again until they are acknowledged. With `killed` the
@@ -19,37 +20,11 @@ const CLIENTS = 20
 const SERVICES = ['hairlineAndPart', 'boldSlices', 'fullBabylights', 'shadowAndMelt'] as const
 /** Between a start of the server and its next kill, ms. */
 const LIVES = { least: 700, most: 20_000 } as const
-/** One that waits longer has lost its server, ms. */
-const PATIENCE = 20_000
 
 const { even: draw } = chance(17)
-let server: ChildProcess
+const server = createServer(BASE_URL)
 let kills = 0
-let unanswered = 0
 let isOver = false
-
-/** Starts the server and waits until it answers. */
-async function start(): Promise<void> {
-  const { port } = new URL(BASE_URL)
-  const next = spawn('node', ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', port], {
-    stdio: 'ignore',
-    detached: true,
-  })
-  server = next
-  for (;;) {
-    const { ok } = await fetch(`${BASE_URL}/sign-in`).catch(() => ({ ok: false }))
-    if (ok) return
-    if (next.exitCode !== null) throw new Error('The server ended by itself.')
-    await rest(100)
-  }
-}
-
-/** The server and all that it started. */
-function kill(): Promise<unknown> {
-  const ended = new Promise((done) => server.once('exit', done))
-  process.kill(-server.pid!, 'SIGKILL')
-  return ended
-}
 
 /** Kills the server again and again, until the visits are over. */
 async function haunt(): Promise<void> {
@@ -57,23 +32,9 @@ async function haunt(): Promise<void> {
   while (!isOver) {
     await rest(LIVES.least + even() * (LIVES.most - LIVES.least))
     if (isOver) return
-    await kill()
+    await server.kill()
     kills++
-    await start()
-  }
-}
-
-/** Asks until there is an answer of the server's own. Nothing that is asked here harms when it is asked twice. */
-async function untilAnswered(device: Device, method: string, path: string, body?: unknown): Promise<Answer> {
-  for (;;) {
-    const answer = await Promise.race([
-      device.call(method, path, body).catch(() => undefined),
-      rest(PATIENCE).then(() => undefined),
-    ])
-    if (answer && answer.status < 500) return answer
-    if (answer) throw new Error(`${method} ${path}: ${answer.status} ${JSON.stringify(answer.body)}`)
-    unanswered++
-    await rest(50)
+    await server.start()
   }
 }
 
@@ -160,7 +121,7 @@ const comparable = (told: unknown): unknown =>
   )
 
 const today = new Date().toISOString().slice(0, 10)
-await start()
+await server.start()
 const device = await deviceOf('oriel')
 const clients: string[] = []
 for (let i = 0; i < CLIENTS; i++) clients.push(await newClient(device, `Drill client ${i}`))
@@ -180,5 +141,5 @@ const pages: unknown[] = []
 for (const id of visits) pages.push(comparable(await expected(device, 'GET', `/api/visits/${id}/export`)))
 const learned = comparable((await expected(device, 'GET', '/api/learning'))['factors'])
 writeFileSync(file!, JSON.stringify({ pages, learned }, null, 1))
-await kill()
-console.log(`${wanted}: ${visits.length} visits, killed ${kills} times, ${unanswered} requests without an answer`)
+await server.kill()
+console.log(`${wanted}: ${visits.length} visits, killed ${kills} times, ${lost.unanswered} requests without an answer`)

@@ -136,7 +136,7 @@ it('somebody who is invited joins once, does what her role is let do, and is out
   await press(owner, 'Change Bo Tarn')
   await owner.locator('[role="dialog"] input[type="checkbox"]').click()
   await press(owner, 'Save')
-  await owner.waitForSelector('::-p-text(works here no more)')
+  await owner.waitForSelector('::-p-text(· works here no more)')
   expect(await statusOf(assistant, '/api/me')).toBe(401)
   await owner.goto(`${base}/salon/audit`)
   await owner.waitForSelector('::-p-text(changed: who works here)')

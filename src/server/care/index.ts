@@ -1,4 +1,3 @@
-import { isDeepStrictEqual } from 'node:util'
 import { and, asc, eq } from 'drizzle-orm'
 import { careCautions, CONSENT_TEXT } from '@/core/judgement/care'
 import { daysBetween, NOT_YET_COME } from '@/core/hair/hairRecord'
@@ -9,7 +8,7 @@ import { findClient } from '../clients'
 import { newestConsultation } from '../consultations'
 import { latestToday, today } from '../days'
 import type { CareCheckDto, ConsentDto } from '@/dto'
-import { AppError, invalidAt } from '../errors'
+import { invalidAt, sentAgain } from '../errors'
 
 /** Care checks and consents: read, and added to. Nothing is ever changed or taken away. */
 
@@ -112,18 +111,6 @@ export async function addConsent(member: StaffMember, clientId: string, entry: C
     .from(consent)
     .where(and(eq(consent.salonId, member.salonId), eq(consent.id, id)))
   return sentAgain(row, kept)
-}
-
-/** What is sent twice counts once. @throws AppError 409 where it was something else the first time */
-function sentAgain(row: object, kept: object | undefined): object {
-  const same = kept && Object.entries(row).every(([field, value]) => isDeepStrictEqual(value, Reflect.get(kept, field)))
-  if (!same)
-    throw new AppError(
-      409,
-      'id-taken',
-      'Something else is kept under this id already, so this was not kept. Enter it again as a new entry.',
-    )
-  return {}
 }
 
 function refuseFuture(on: string): void {

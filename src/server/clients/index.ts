@@ -5,7 +5,7 @@ import type { ClientRecord, ClientSummary } from '@/core/model'
 import { booking, client, containing, database, plan, run, staff, visit, visitReview, type Reader } from '@/db'
 import { may, requirePermission, type StaffMember } from '../auth'
 import type { ClientChangeDto, ClientDto } from '@/dto'
-import { AppError, notFound } from '../errors'
+import { AppError, notFound, sentAgain } from '../errors'
 import { isUuid } from '../http'
 
 export { importClients } from './table'
@@ -91,12 +91,18 @@ export async function visitsOf(member: StaffMember, clientId: string): Promise<C
     .orderBy(desc(visit.on), desc(visit.createdAt))
 }
 
+/** Adds somebody; who is sent twice is added once. @throws AppError 409, 422 */
 export async function createClient(member: StaffMember, entry: ClientDto): Promise<{ id: string }> {
   requirePermission(member, 'write')
   checkPlanHead(entry.head)
-  const id = newId()
-  const { name, note, head, hair } = entry
-  await database().insert(client).values({ salonId: member.salonId, id, name, note, head, hair })
+  const { id = newId(), name, note, head, hair } = entry
+  const row = { name, note, head, hair }
+  const added = await database()
+    .insert(client)
+    .values({ salonId: member.salonId, id, ...row })
+    .onConflictDoNothing()
+    .returning({ id: client.id })
+  if (added.length === 0) sentAgain(row, await findClient(member, id))
   return { id }
 }
 

@@ -14,7 +14,7 @@ import {
 import { requirePermission, type StaffMember } from '../auth'
 import { findClient } from '../clients'
 import { checkPlanDocument, describeProblems } from '@/dto'
-import { AppError, notFound } from '../errors'
+import { AppError, notFound, sentAgain } from '../errors'
 import { isUuid } from '../http'
 import { findPlan, lockPlan } from './find'
 import { readHistory } from './operations'
@@ -84,14 +84,19 @@ export async function duplicatePlan(member: StaffMember, id: string): Promise<{ 
   )
 }
 
-/** Keeps a document as a new plan with its first version. */
+/**
+ * Keeps a document as a new plan with its first version.
+ * @param id given by the device, so that what is sent twice counts once
+ * @throws AppError 409 where the id is another client's plan's
+ */
 export async function insertPlan(
   member: StaffMember,
   clientId: string,
   document: FaltoPlan,
   label: string,
+  id?: string,
 ): Promise<{ id: string }> {
-  return inTransaction((tx) => insertPlanIn(tx, member, clientId, document, label))
+  return inTransaction((tx) => insertPlanIn(tx, member, clientId, document, label, id))
 }
 
 /** As {@link insertPlan}, within a transaction. */
@@ -101,9 +106,21 @@ export async function insertPlanIn(
   clientId: string,
   document: FaltoPlan,
   label: string,
+  id = newId(),
 ): Promise<{ id: string }> {
-  const id = newId()
-  await tx.insert(plan).values({ salonId: member.salonId, id, clientId, name: document.name, document })
+  const added = await tx
+    .insert(plan)
+    .values({ salonId: member.salonId, id, clientId, name: document.name, document })
+    .onConflictDoNothing()
+    .returning({ id: plan.id })
+  if (added.length === 0) {
+    const [kept] = await tx
+      .select()
+      .from(plan)
+      .where(and(eq(plan.salonId, member.salonId), eq(plan.id, id)))
+    sentAgain({ clientId }, kept)
+    return { id }
+  }
   await tx
     .insert(planVersion)
     .values({ salonId: member.salonId, planId: id, number: 1, label, document, staffId: member.id })

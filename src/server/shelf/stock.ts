@@ -8,7 +8,7 @@ import { requirePermission, type StaffMember } from '../auth'
 import { computing, type Needs } from '../computing'
 import { today } from '../days'
 import type { CountDto, DeliveryDto } from '@/dto'
-import { notFound } from '../errors'
+import { notFound, sentAgain } from '../errors'
 import { isUuid } from '../http'
 import { byName } from './catalogue'
 
@@ -94,38 +94,48 @@ function needsOfPlan({
   return needs
 }
 
-/** Takes a delivery in; more of a lot that is there adds to it. */
-export async function receive(member: StaffMember, { productId, grams, lot, expiresOn }: DeliveryDto): Promise<object> {
+/**
+ * Takes a delivery in; more of a lot that is there adds to it. One that is sent twice counts once.
+ * @throws AppError 404, 409
+ */
+export async function receive(
+  member: StaffMember,
+  { id = newId(), productId, grams, lot, expiresOn }: DeliveryDto,
+): Promise<object> {
   requirePermission(member, 'stock')
+  const { salonId } = member
   const tenths = tenthsOf(grams)
-  await inTransaction(async (tx) => {
+  return inTransaction(async (tx) => {
     const [found] = await tx
       .select({ id: product.id })
       .from(product)
-      .where(and(eq(product.salonId, member.salonId), eq(product.id, productId), isNull(product.deletedAt)))
+      .where(and(eq(product.salonId, salonId), eq(product.id, productId), isNull(product.deletedAt)))
     if (!found) throw notFound('product')
     const [{ id: lotId } = { id: '' }] = await tx
       .insert(stockLot)
-      .values({ salonId: member.salonId, id: newId(), productId, lot, expiresOn: expiresOn ?? null, tenths })
+      .values({ salonId, id: newId(), productId, lot, expiresOn: expiresOn ?? null, tenths: 0 })
       .onConflictDoUpdate({
         target: [stockLot.salonId, stockLot.productId, stockLot.lot],
-        set: {
-          tenths: sql`${stockLot.tenths} + ${tenths}`,
-          expiresOn: sql`coalesce(excluded.expires_on, ${stockLot.expiresOn})`,
-        },
+        set: { expiresOn: sql`coalesce(excluded.expires_on, ${stockLot.expiresOn})` },
       })
       .returning({ id: stockLot.id })
-    await tx.insert(stockMove).values({
-      salonId: member.salonId,
-      id: newId(),
-      productId,
-      lotId,
-      tenths,
-      reason: 'received',
-      staffId: member.id,
-    })
+    const move = { productId, lotId, tenths, reason: 'received' as const }
+    const added = await tx
+      .insert(stockMove)
+      .values({ salonId, id, ...move, staffId: member.id })
+      .onConflictDoNothing()
+      .returning({ id: stockMove.id })
+    if (added.length === 0) {
+      const key = and(eq(stockMove.salonId, salonId), eq(stockMove.id, id))
+      const [kept] = await tx.select().from(stockMove).where(key)
+      return sentAgain(move, kept)
+    }
+    await tx
+      .update(stockLot)
+      .set({ tenths: sql`${stockLot.tenths} + ${tenths}` })
+      .where(and(eq(stockLot.salonId, salonId), eq(stockLot.id, lotId)))
+    return {}
   })
-  return {}
 }
 
 /** Sets a lot to what was counted on the shelf. */

@@ -25,7 +25,7 @@ export { draftToldVisit, enterToldVisit } from './told'
 export async function createPlan(
   member: StaffMember,
   clientId: string,
-  { name, template, parameters, service, ownFigures }: NewPlanDto,
+  { id, name, template, parameters, service, ownFigures }: NewPlanDto,
 ): Promise<{ id: string }> {
   requirePermission(member, 'write')
   const { person, newest } = await personOf(member, clientId)
@@ -35,7 +35,7 @@ export async function createPlan(
       : newPlanDocument(name, person, layoutFor(template, person.hair, parameters))
     const learned = ownFigures ? { ...document.learned, factors: await ownFactors(member) } : document.learned
     const { plan } = await onOwnShelf(member, { ...document, learned })
-    return await insertPlan(member, clientId, plan, 'Made')
+    return await insertPlan(member, clientId, plan, 'Made', id)
   } catch (error) {
     if (!(error instanceof LayoutParameterError)) throw error
     throw invalidAt(`parameters.${error.field}`, error.message)

@@ -1,5 +1,6 @@
 'use client'
 import { get, useController, type FieldErrors } from 'react-hook-form'
+import { v7 as newId } from 'uuid'
 import { ClientDto } from '@/dto'
 import { STARTING_HAIR, STARTING_HEAD } from '@/core/model'
 import { FormDialog, TextEntry, useEntryForm } from '../forms'
@@ -13,7 +14,7 @@ const problemIn =
 
 export function NewClient({ onClose, onMade }: { onClose: () => void; onMade: (id: string) => void }) {
   const form = useEntryForm(ClientDto, {
-    start: { name: '', note: '', head: STARTING_HEAD, hair: STARTING_HAIR },
+    start: { id: newId(), name: '', note: '', head: STARTING_HEAD, hair: STARTING_HAIR },
     send: async (entry) => onMade((await callApi<{ id: string }>('/api/clients', 'POST', entry)).id),
   })
   const { control, formState } = form

@@ -1,6 +1,7 @@
 'use client'
 import Typography from '@mui/material/Typography'
 import { useWatch, type Control } from 'react-hook-form'
+import { v7 as newId } from 'uuid'
 import { NewPlanDto, PROPOSED } from '@/dto'
 import { SERVICES } from '@/core/plan/serviceKinds'
 import { CheckEntry, ChoiceEntry, FormDialog, SelectEntry, TextEntry, useEntryForm } from '../forms'
@@ -53,7 +54,7 @@ function Sections({ control, of }: { control: Control<NewPlanDto>; of: Pick<Open
 /** An empty plan on a layout, or a kind of service fitted to this client's hair. */
 export function NewPlan({ clientId, consultation, onClose, onMade }: Props) {
   const form = useEntryForm(NewPlanDto, {
-    start: { name: startOf().name, template: 'fourQuadrants', ownFigures: false },
+    start: { id: newId(), name: startOf().name, template: 'fourQuadrants', ownFigures: false },
     send: async (entry) => onMade((await callApi<{ id: string }>(`/api/clients/${clientId}/plans`, 'POST', entry)).id),
   })
   const { control } = form

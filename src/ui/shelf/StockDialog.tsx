@@ -10,6 +10,7 @@ import Stack from '@mui/material/Stack'
 import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import { useWatch } from 'react-hook-form'
+import { v7 as newId } from 'uuid'
 import { DeliveryDto } from '@/dto'
 import { LIMITS, type CatalogueItem, type ShelfItem, type StockLot } from '@/core/model'
 import { DateEntry, TextEntry, useEntryForm } from '../forms'
@@ -75,7 +76,7 @@ function Delivery({ item, onDone }: Part) {
   const [packs, setPacks] = useState(1)
   const came = packs * item.pack.grams
   const form = useEntryForm(DeliveryDto, {
-    start: { productId: item.id, grams: came, lot: '' },
+    start: { id: newId(), productId: item.id, grams: came, lot: '' },
     send: async (delivery) => {
       await callApi('/api/shelf/deliveries', 'POST', delivery)
       onDone(`${delivery.grams} g of ${item.name} came in.`)
