@@ -65,7 +65,7 @@ drill_faults() {
 }
 
 # The library that gives one process a clock of its own.
-find_faketime() { ls /usr/lib/*/faketime/libfaketimeMT.so.1 2>/dev/null | head -n 1; }
+find_faketime() { find /usr/lib -name libfaketimeMT.so.1 2>/dev/null | head -n 1; }
 
 # The first of two databases killed and its standby promoted, again and again, while people write.
 drill_standby() {
@@ -141,6 +141,7 @@ drill_proxied() {
   run_jest e2e --runInBand --testPathPatterns="${FALTO_DRILL_TESTS:-e2e/(plan|chair)\.test}"
   say "answers by process: $(answers_of "$first") and $(answers_of "$second")"
   printf '%s passed, %s failed\n' "$PASSED" "$FAILED"
+  FALTO_DRILL_SERVERS="http://127.0.0.1:$first http://127.0.0.1:$second" node --import tsx tests/drill/proxied.ts
   [ "$FAILED" -eq 0 ]
 }
 

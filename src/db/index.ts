@@ -1,4 +1,4 @@
 /** The database: schema, connection and migrations. */
 export { database, inTransaction, type Database, type Reader, type Transaction } from './client'
-export { containing } from './containing'
+export { containing, plainly } from './containing'
 export * from './schema'

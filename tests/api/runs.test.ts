@@ -121,6 +121,25 @@ describe('a run', () => {
     expect(text).not.toContain('"kind":"begun"')
   })
 
+  it('is open to one person so many times and no more, and again once she has left some', async () => {
+    const { id } = await newRun()
+    const { cookie } = await deviceOf('bram')
+    const left = new AbortController()
+    const listen = () =>
+      fetch(`${BASE_URL}/api/runs/${id}/stream?after=0`, { headers: { cookie, ...ONE_CALL }, signal: left.signal })
+    const opened: number[] = []
+    for (let i = 0; i < 10; i++)
+      opened.push(...(await Promise.all(Array.from({ length: 21 }, listen))).map(({ status }) => status))
+    expect(opened.filter((status) => status === 200)).toHaveLength(200)
+    expect(opened.filter((status) => status === 429)).toHaveLength(10)
+    left.abort()
+    const again = () => fetch(`${BASE_URL}/api/runs/${id}/stream?after=0`, { headers: { cookie, ...ONE_CALL } })
+    let response = await again()
+    while (response.status === 429) response = await again()
+    expect(response.status).toBe(200)
+    await response.body!.cancel()
+  })
+
   it('refuses steps that are not in it, apprentices, strangers and plans with nothing in them, by name', async () => {
     const { id, script, planId } = await newRun()
     const { event } = deviceWith(oriel, id)

@@ -14,7 +14,11 @@ export interface DrillServer {
 export function createServer(url: string, environment: Record<string, string> = {}): DrillServer {
   let server: ChildProcess | undefined
   /** It is the first of a group of its own, with all that it starts. */
-  const strike = () => server?.pid !== undefined && server.exitCode === null && process.kill(-server.pid, 'SIGKILL')
+  const strike = () =>
+    server?.pid !== undefined &&
+    server.exitCode === null &&
+    server.signalCode === null &&
+    process.kill(-server.pid, 'SIGKILL')
   process.on('exit', strike)
   return {
     async start() {
@@ -58,7 +62,7 @@ export interface DrillDatabase {
   isRunning: () => boolean
 }
 
-export function createDatabase(folder: string, port: string, options = ''): DrillDatabase {
+export function createDatabase(folder: string, port: string): DrillDatabase {
   const pid = (): number | undefined => {
     try {
       return Number(readFileSync(`${folder}/postmaster.pid`, 'utf8').split('\n')[0])
@@ -82,7 +86,7 @@ export function createDatabase(folder: string, port: string, options = ''): Dril
     async start() {
       for (let tries = 1; ; tries++)
         try {
-          const taken = await shell('start_cluster "$1" "$2" "$3" >&2; echo "$PG_PORT"', folder, port, options)
+          const taken = await shell('start_cluster "$1" "$2" >&2; echo "$PG_PORT"', folder, port)
           if (taken.trim() !== port) throw new Error(`The database came up on port ${taken.trim()} instead of ${port}.`)
           return
         } catch (error) {

@@ -18,15 +18,12 @@ const ROUNDS = Number(process.argv[2] ?? 10)
 const DIR = process.env['FALTO_DRILL_DIR']!
 const RELAY_PORT = Number(new URL(process.env['DATABASE_URL']!).port)
 const AT_WORK_AGAIN_MS = 60_000
-/** Names of PostgreSQL's own: a commit waits until one standby has it on its disk. */
-const SYNCHRONOUS = "-c synchronous_commit=on -c synchronous_standby_names='*' -c wal_keep_size=512MB"
-
 const { even } = chance(31)
 const SIDES = {
   first: { folder: `${DIR}/first/data`, port: process.env['PG_PORT']! },
   second: { folder: `${DIR}/second/data`, port: process.env['FALTO_DRILL_STANDBY_PORT']! },
 }
-const database = ({ folder, port }: (typeof SIDES)['first']) => createDatabase(folder, port, SYNCHRONOUS)
+const database = ({ folder, port }: (typeof SIDES)['first']) => createDatabase(folder, port)
 
 let [primary, standby] = [SIDES.first, SIDES.second]
 
@@ -34,6 +31,9 @@ const relay = createRelay(() => Number(primary.port))
 
 /** Makes the standby anew from what is the first, and waits until commits are held up by it and by nothing else. */
 async function makeStandby(): Promise<void> {
+  // Names of PostgreSQL's own: a commit waits until one standby, whichever, has it on its disk.
+  await asked("alter system set synchronous_standby_names = '*'")
+  await asked('select pg_reload_conf()')
   rmSync(standby.folder, { recursive: true, force: true })
   await shell(
     'PGPASSWORD=$FALTO_DB_PASSWORD as_pg "$PG_BIN/pg_basebackup" -d "host=127.0.0.1 port=$1 user=postgres password=$FALTO_DB_PASSWORD" -D "$2" -R -X stream -c fast',
@@ -41,19 +41,17 @@ async function makeStandby(): Promise<void> {
     standby.folder,
   )
   await shell(
-    'touch "$1.log"; if is_root; then chown postgres "$1.log"; fi; as_pg "$PG_BIN/pg_ctl" -D "$1" -l "$1.log" -w -t 60 -o "-p $2 -c listen_addresses=127.0.0.1 -c unix_socket_directories=\'\' $3" start >/dev/null',
+    'touch "$1.log"; if is_root; then chown postgres "$1.log"; fi; as_pg "$PG_BIN/pg_ctl" -D "$1" -l "$1.log" -w -t 60 -o "-p $2 -c listen_addresses=127.0.0.1 -c unix_socket_directories=\'\'" start >/dev/null',
     standby.folder,
     standby.port,
-    SYNCHRONOUS,
   )
-  for (;;) {
-    const states = await shell(
-      'PGPASSWORD=$FALTO_DB_PASSWORD "$PG_BIN/psql" -h 127.0.0.1 -p "$1" -U postgres -Atqc "select sync_state from pg_stat_replication"',
-      primary.port,
-    )
-    if (states.trim() === 'sync') return
-    await rest(50)
-  }
+  while ((await asked('select sync_state from pg_stat_replication')) !== 'sync') await rest(50)
+}
+
+/** What the first database answers. */
+async function asked(statement: string): Promise<string> {
+  const line = 'PGPASSWORD=$FALTO_DB_PASSWORD "$PG_BIN/psql" -h 127.0.0.1 -p "$1" -U postgres -Atqc "$2"'
+  return (await shell(line, primary.port, statement)).trim()
 }
 
 /** What was the standby becomes the first, and whoever was connected has to connect anew. */

@@ -14,6 +14,7 @@ import {
 } from 'drizzle-orm/pg-core'
 import { STAFF_ROLES, type HairState, type HeadMeasures } from '../../core/model'
 import { AS_KEPT, type ReadingUnits } from '../../core/units'
+import { plainly } from '../containing'
 import { user } from './auth'
 
 /** Every domain table leads with the salon in its key, so that one salon's rows stay together. */
@@ -123,6 +124,6 @@ export const client = pgTable(
   (table) => [
     primaryKey({ columns: [table.salonId, table.id] }),
     index('client_name').on(table.salonId, table.name),
-    index('client_search').using('gin', sql`lower(${table.name}) gin_trgm_ops`),
+    index('client_search').using('gin', table.salonId, sql`${plainly(table.name)} gin_trgm_ops`),
   ],
 )

@@ -2,7 +2,7 @@ import { and, asc, count, desc, eq, isNotNull, isNull, max, sql } from 'drizzle-
 import { v7 as newId } from 'uuid'
 import { checkPlanHead } from './head'
 import type { ClientRecord, ClientSummary } from '@/core/model'
-import { booking, client, containing, database, plan, run, staff, visit, visitReview, type Reader } from '@/db'
+import { booking, client, containing, database, plainly, plan, run, staff, visit, visitReview, type Reader } from '@/db'
 import { may, requirePermission, type StaffMember } from '../auth'
 import type { ClientChangeDto, ClientDto } from '@/dto'
 import { AppError, notFound, sentAgain } from '../errors'
@@ -21,7 +21,7 @@ export async function listClients(
   search: string,
   which: 'present' | 'removed' = 'present',
 ): Promise<ClientSummary[]> {
-  const wanted = search.trim().toLowerCase()
+  const wanted = search.trim()
   const page = database()
     .select({ id: client.id, name: client.name, hair: client.hair })
     .from(client)
@@ -29,7 +29,7 @@ export async function listClients(
       and(
         eq(client.salonId, member.salonId),
         which === 'present' ? isNull(client.deletedAt) : isNotNull(client.deletedAt),
-        wanted ? sql`lower(${client.name}) like ${containing(wanted)}` : undefined,
+        wanted ? sql`${plainly(client.name)} like ${plainly(containing(wanted))}` : undefined,
       ),
     )
     .orderBy(asc(client.name), asc(client.id))

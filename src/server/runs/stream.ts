@@ -1,4 +1,5 @@
 import type { StaffMember } from '../auth'
+import { AppError } from '../errors'
 import { hearFrom, startListening } from '../listening'
 import { eventsAfter } from './log'
 import { findRun } from './runs'
@@ -8,8 +9,8 @@ const HEARTBEAT_MS = 15_000
 type Listener = () => void
 interface Streams {
   listeners: Map<string, Set<Listener>>
-  /** Ends of the streams that are open. */
-  open: Set<() => void>
+  /** Ends of the streams that are open, and whose they are. */
+  open: Map<() => void, string>
   /** Reads that are under way by run and place, so that many listeners of a run read its log once. */
   reading: Map<string, Map<number, ReturnType<typeof eventsAfter>>>
 }
@@ -18,7 +19,7 @@ const shared = globalThis as typeof globalThis & { faltoRuns?: Streams }
 const runs: Streams = (shared.faltoRuns ??= makeStreams())
 
 function makeStreams(): Streams {
-  const streams: Streams = { listeners: new Map(), open: new Set(), reading: new Map() }
+  const streams: Streams = { listeners: new Map(), open: new Map(), reading: new Map() }
   const tell = (key: string) => {
     // What is being read already may have been asked for too early.
     streams.reading.delete(key)
@@ -27,7 +28,7 @@ function makeStreams(): Streams {
   // Whatever came while nobody listened is fetched now.
   hearFrom('falto_run', { hear: tell, missed: () => [...streams.listeners.keys()].forEach(tell) })
   // A server that is asked to stop waits for its answers to end, and these would not by themselves.
-  process.once('SIGTERM', () => streams.open.forEach((leave) => leave()))
+  process.once('SIGTERM', () => [...streams.open.keys()].forEach((leave) => leave()))
   return streams
 }
 
@@ -45,7 +46,13 @@ function readOnce(member: StaffMember, runId: string, after: number): ReturnType
   return read
 }
 
-/** A run's log as server-sent events, from a place on, until the reader leaves or is signed in no more. */
+/** Streams that one person may have open at one process. Our choice: far more than she has devices. */
+const MOST_OF_ONE = 200
+
+/**
+ * A run's log as server-sent events, from a place on, until the reader leaves or is signed in no more.
+ * @throws AppError 404, or 429 for somebody who has too many open
+ */
 export async function streamRun(
   member: StaffMember,
   runId: string,
@@ -54,6 +61,8 @@ export async function streamRun(
   isStillIn: () => Promise<boolean>,
 ): Promise<Response> {
   await findRun(member, runId)
+  if ([...runs.open.values()].filter((id) => id === member.id).length >= MOST_OF_ONE)
+    throw new AppError(429, 'too-many', 'You have this open on too many devices. Close some of them and try again.')
   void startListening()
   const key = `${member.salonId}/${runId}`
   const encoder = new TextEncoder()
@@ -94,7 +103,7 @@ export async function streamRun(
           // The reader closed it already.
         }
       }
-      runs.open.add(leave)
+      runs.open.set(leave, member.id)
       signal.addEventListener('abort', leave)
       controller.enqueue(encoder.encode('retry: 1000\n\n'))
       send()

@@ -2,7 +2,7 @@ import { stringify } from 'csv-stringify/sync'
 import { and, desc, eq, gte, ilike, isNull, lt, lte, or, sql, type SQL } from 'drizzle-orm'
 import type { LoggedVisit, LogMonth, OpenLog, VisitFigures } from '@/core/record/visit'
 import { unionAll } from 'drizzle-orm/pg-core'
-import { client, containing, database, erasedVisit, plan, staff, visit } from '@/db'
+import { client, containing, database, erasedVisit, plainly, plan, staff, visit } from '@/db'
 import type { StaffMember } from '../auth'
 import type { LogWishDto } from '@/dto'
 import { catchUp } from './summary'
@@ -72,7 +72,7 @@ function wanted(member: StaffMember, { words, staffId, from, to, incident }: Log
     to ? lte(visit.on, to) : undefined,
     incident ? sql`${visit.figures}->'incidents' @> ${JSON.stringify([incident])}::jsonb` : undefined,
     like
-      ? sql`(${visit.clientId} in (select ${client.id} from ${client} where ${and(eq(client.salonId, member.salonId), ilike(client.name, like))!})
+      ? sql`(${visit.clientId} in (select ${client.id} from ${client} where ${and(eq(client.salonId, member.salonId), sql`${plainly(client.name)} like ${plainly(like)}`)!})
         or ${visit.planId} in (select ${plan.id} from ${plan} where ${and(eq(plan.salonId, member.salonId), ilike(plan.name, like))!})
         or ${visit.formulas}::text ilike ${like})`
       : undefined,

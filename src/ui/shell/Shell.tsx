@@ -15,9 +15,11 @@ import { usePathname } from 'next/navigation'
 import { useState, type ReactNode } from 'react'
 import type { ReadingUnits } from '@/core/units'
 import { useNewestOfflineWorker } from '../hooks/useOfflineWorker'
+import { useIsDrawing } from '../hooks/useIsDrawing'
 import { UnitsProvider } from '../hooks/useUnits'
 import { Notices } from '../notices'
 import { LINE } from '../theme'
+import styles from './opening.module.css'
 
 const AccountMenu = dynamic(() => import('./AccountMenu').then((module) => module.AccountMenu))
 const UnitsDialog = dynamic(() => import('./UnitsDialog').then((module) => module.UnitsDialog))
@@ -27,8 +29,15 @@ interface Props {
   children: ReactNode
 }
 
-/** The frame of every page: a narrow rail with where one can go and who one is. */
-export function Shell({ member, children }: Props) {
+/**
+ * The frame of every page: a narrow rail with where one can go and who one is. Nothing of it is drawn on the server,
+ * which would spend most of its time on it; see docs/decisions/034-drawn-in-the-browser.md.
+ */
+export function Shell(props: Props) {
+  return useIsDrawing() ? <Frame {...props} /> : <div className={styles['opening']} aria-busy />
+}
+
+function Frame({ member, children }: Props) {
   useNewestOfflineWorker()
   const path = usePathname()
   return (
