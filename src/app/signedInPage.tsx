@@ -3,6 +3,7 @@ import { notFound, redirect } from 'next/navigation'
 import { writeDown } from '@/server/audit'
 import { staffFrom, type StaffMember } from '@/server/auth'
 import { AppError } from '@/server/errors'
+import { REQUEST_ID } from '@/server/http'
 
 /**
  * Who is looking at a page; sends everyone else to sign in and back here. Who looks at somebody's records is written
@@ -14,7 +15,12 @@ export async function memberFor(path: string): Promise<StaffMember> {
   if (!member) redirect(`/sign-in?next=${encodeURIComponent(path)}`)
   if (member.lacksSecondFactor && path !== '/account') redirect('/account')
   const page = /^\/(people|plans|runs|visits)\/[^/?]+/.exec(path)
-  if (page) await writeDown(member, { what: `page /${page[1]}/:id`, request: { url: path, headers: asked } })
+  if (page)
+    await writeDown(member, {
+      what: `page /${page[1]}/:id`,
+      request: { url: path, headers: asked },
+      requestId: asked.get(REQUEST_ID) ?? '',
+    })
   return member
 }
 

@@ -13,10 +13,14 @@ const UUID = /[0-9a-f]{8}-(?:[0-9a-f]{4}-){3}[0-9a-f]{12}/i
 interface Asked {
   what: string
   request: { url: string; headers: Headers }
+  requestId: string
 }
 
 /** Writes one thing down: the route or page, the first id in its address, who, from where. */
-export async function writeDown(member: StaffMember, { what, request: { url, headers } }: Asked): Promise<void> {
+export async function writeDown(
+  member: StaffMember,
+  { what, request: { url, headers }, requestId }: Asked,
+): Promise<void> {
   await database()
     .insert(auditEntry)
     .values({
@@ -26,7 +30,7 @@ export async function writeDown(member: StaffMember, { what, request: { url, hea
       what,
       about: UUID.exec(url)?.[0] ?? '',
       from: headers.get('x-forwarded-for')?.slice(0, 100) ?? '',
-      requestId: headers.get('x-request-id')?.slice(0, 100) ?? '',
+      requestId,
     })
 }
 

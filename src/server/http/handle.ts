@@ -1,10 +1,11 @@
+import { randomUUID } from 'node:crypto'
 import { writeDown } from '../audit'
 import { requirePermission, routeOf, staffFrom, type Route, type RouteRule, type StaffMember } from '../auth'
 import { checkEntry, describeProblems } from '@/dto'
 import { AppError } from '../errors'
 import { log } from '../log'
 import { countAnswer } from '../metrics'
-import { REQUEST_ID } from './headers'
+import { DATA_RULES, putHeaders, refusalOf } from './guard'
 
 /** Largest request body, bytes. A plan with every count at its limit stays below. */
 export const LARGEST_BODY = 2_000_000
@@ -18,7 +19,7 @@ type Context = { params: Promise<unknown> }
 export function signedIn<P>(
   work: (member: StaffMember, request: Request, parameters: P) => Promise<Response | object>,
 ) {
-  return answered(async (request, context, route) => {
+  return answered(async (request, context, { route, requestId }) => {
     if (!route) throw new AppError(404, 'not-found', 'There is nothing at this address.')
     const member = await staffFrom(request.headers)
     if (!member)
@@ -39,7 +40,7 @@ export function signedIn<P>(
     const result = await work(member, request, (await context.params) as P)
     if (isWrittenDown(request.method, route.rule))
       // What is done is done: an answer that called it failed would have it done twice.
-      await writeDown(member, { what: route.name, request }).catch((error: unknown) =>
+      await writeDown(member, { what: route.name, request, requestId }).catch((error: unknown) =>
         log.error({ error, route: route.name, staffId: member.id }, 'could not be written down'),
       )
     return result
@@ -49,30 +50,45 @@ export function signedIn<P>(
 const isWrittenDown = (method: string, { health, keepsItself }: RouteRule): boolean =>
   health === true || (method !== 'GET' && method !== 'HEAD' && !keepsItself)
 
-/** Wraps any route handler: its result becomes JSON, its errors become answers that say what to do. */
+interface Handling {
+  /** Which of the known routes it is. */
+  route: Route | undefined
+  requestId: string
+}
+
+/**
+ * Wraps any route handler: holds the request against what holds for all of them, its result becomes JSON, its errors
+ * become answers that say what to do.
+ */
 export function answered(
-  work: (request: Request, context: Context, route: Route | undefined) => Promise<Response | object>,
+  work: (request: Request, context: Context, handling: Handling) => Promise<Response | object> | Response,
 ) {
   return async (request: Request, context: Context): Promise<Response> => {
     const startedAt = performance.now()
+    const requestId = randomUUID()
     const route = routeOf(request.method, new URL(request.url).pathname)
-    const answer = await answerOf(() => work(request, context, route), request)
+    const answer = await answerOf(request, requestId, () => work(request, context, { route, requestId }))
+    putHeaders(answer.headers, request, requestId, DATA_RULES)
+    if (!answer.headers.has('cache-control')) answer.headers.set('cache-control', 'no-store')
     countAnswer(route?.name ?? 'other', answer.status, startedAt)
     return answer
   }
 }
 
-async function answerOf(work: () => Promise<Response | object>, request: Request): Promise<Response> {
+async function answerOf(
+  request: Request,
+  requestId: string,
+  work: () => Promise<Response | object> | Response,
+): Promise<Response> {
   try {
+    const refusal = refusalOf(request)
+    if (refusal) throw new AppError(refusal.status, refusal.error, refusal.message)
     const result = await work()
     return result instanceof Response ? result : Response.json(result)
   } catch (error) {
     if (error instanceof AppError)
       return Response.json({ error: error.code, message: error.message, ...error.details }, { status: error.status })
-    log.error(
-      { error, url: new URL(request.url).pathname, requestId: request.headers.get(REQUEST_ID) },
-      'request failed',
-    )
+    log.error({ error, url: new URL(request.url).pathname, requestId }, 'request failed')
     return Response.json(
       { error: 'failed', message: 'Something went wrong on the server. Nothing was changed; try again.' },
       { status: 500 },

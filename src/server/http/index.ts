@@ -10,4 +10,4 @@ export {
   signedIn,
   streamLines,
 } from './handle'
-export { NONCE } from './headers'
+export { NONCE, REQUEST_ID } from './guard'
