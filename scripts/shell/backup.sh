@@ -9,7 +9,7 @@ open_database() {
   [ -z "${DATABASE_URL:-}" ] || return 0
   init_cluster "$HOME_DIR/data"
   RUNNING=$(cluster_pid "$HOME_DIR/data")
-  start_cluster "$HOME_DIR/data" "${FALTO_DB_PORT:-54310}" >&2
+  start_cluster "$HOME_DIR/data" "${FALTO_DB_PORT:-24310}" >&2
 }
 
 close_database() {

@@ -30,7 +30,7 @@ drill_visits() {
   for how in undisturbed killed; do
     say "$how: a salon of its own"
     init_cluster "$DRILL_DIR/$how"
-    start_cluster "$DRILL_DIR/$how" 55410
+    start_cluster "$DRILL_DIR/$how" 25410
     FALTO_TEST_URL="http://127.0.0.1:$(free_port 4510)"
     export FALTO_TEST_URL BETTER_AUTH_URL="$FALTO_TEST_URL"
     node --import tsx src/db/migrate.ts
@@ -55,7 +55,7 @@ drill_faults() {
   [ -n "$FALTO_DRILL_FAKETIME" ] || { ensure_debian libfaketime; FALTO_DRILL_FAKETIME=$(find_faketime); }
   export FALTO_DRILL_FAKETIME
   init_cluster "$DRILL_DIR/faults/data"
-  start_cluster "$DRILL_DIR/faults/data" 55410 "-c max_wal_size=64MB"
+  start_cluster "$DRILL_DIR/faults/data" 25410 "-c max_wal_size=64MB"
   FALTO_DRILL_SERVER="http://127.0.0.1:$(free_port 4520)"
   FALTO_TEST_URL="http://127.0.0.1:$(free_port 4510)"
   export FALTO_DRILL_SERVER FALTO_TEST_URL BETTER_AUTH_URL="$FALTO_TEST_URL"
@@ -74,7 +74,7 @@ drill_standby() {
   export FALTO_DRILL_DIR=$DRILL_DIR PG_BIN FALTO_DB_PASSWORD
   if is_root; then install -d -o postgres "$DRILL_DIR/first" "$DRILL_DIR/second"; else mkdir "$DRILL_DIR/first" "$DRILL_DIR/second"; fi
   init_cluster "$DRILL_DIR/first/data"
-  start_cluster "$DRILL_DIR/first/data" 55410
+  start_cluster "$DRILL_DIR/first/data" 25410
   FALTO_TEST_URL="http://127.0.0.1:$(free_port 4510)"
   export FALTO_TEST_URL BETTER_AUTH_URL="$FALTO_TEST_URL"
   node --import tsx src/db/migrate.ts
@@ -88,6 +88,8 @@ drill_standby() {
 end_drill() {
   local process data
   for process in ${DRILL_PROCESSES:-}; do kill "$process" 2>/dev/null || true; done
+  # It runs as another user, behind a process of its own.
+  if [ -e "$DRILL_DIR/pgbouncer.pid" ]; then kill "$(cat "$DRILL_DIR/pgbouncer.pid")" 2>/dev/null || true; fi
   for data in undisturbed killed proxied faults/data first/data second/data; do stop_cluster "$DRILL_DIR/$data" || true; done
   umount "$DRILL_DIR/faults" 2>/dev/null || true
   rm -rf "$DRILL_DIR"
@@ -110,8 +112,8 @@ drill_proxied() {
   begin_drill
   ensure_chromium
   init_cluster "$DRILL_DIR/proxied"
-  start_cluster "$DRILL_DIR/proxied" 55410 "-c max_connections=120"
-  pooler=$(free_port 56410)
+  start_cluster "$DRILL_DIR/proxied" 25410 "-c max_connections=120"
+  pooler=$(free_port 26410)
   printf '"postgres" "%s"\n' "$FALTO_DB_PASSWORD" >"$DRILL_DIR/users.txt"
   fill pgbouncer.ini "DIR=$DRILL_DIR" "PG_PORT=$PG_PORT" "PORT=$pooler" >"$DRILL_DIR/pgbouncer.ini"
   if is_root; then chown -R postgres "$DRILL_DIR/users.txt" "$DRILL_DIR/pgbouncer.ini" && chgrp postgres "$DRILL_DIR" && chmod 775 "$DRILL_DIR"; fi

@@ -24,7 +24,7 @@ start_falto() {
   # A database that the environment names is somebody else's to start and stop.
   if [ -z "${DATABASE_URL:-}" ]; then
     init_cluster "$HOME_DIR/data"
-    start_cluster "$HOME_DIR/data" "${FALTO_DB_PORT:-54310}"
+    start_cluster "$HOME_DIR/data" "${FALTO_DB_PORT:-24310}"
   fi
   trap 'finish' EXIT
   trap 'exit 0' INT TERM

@@ -72,7 +72,7 @@ start_test_server() {
   HOME_DIR=$TEST_DIR
   load_secrets
   init_cluster "$TEST_DIR/data"
-  start_cluster "$TEST_DIR/data" 55310 "-c fsync=off -c synchronous_commit=off -c full_page_writes=off"
+  start_cluster "$TEST_DIR/data" 25310 "-c fsync=off -c synchronous_commit=off -c full_page_writes=off"
   ensure_build
   local port
   port=$(free_port 4410)
