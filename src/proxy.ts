@@ -20,6 +20,7 @@ export function proxy(request: NextRequest): NextResponse {
     ? NextResponse.json({ error: refusal.error, message: refusal.message }, { status: refusal.status })
     : NextResponse.next({ request: { headers } })
   putHeaders(answer.headers, request, requestId, rules)
+  if (refusal) answer.headers.set('cache-control', 'no-store')
   return answer
 }
 
@@ -47,4 +48,5 @@ function pageRules(nonce: string): string {
     .join('; ')
 }
 
-export const config = { matcher: '/((?!_next/static/|api/).*)' }
+/** Pages; and what asks for data at an address with signs that may not be readable, on which the router would fail. */
+export const config = { matcher: ['/((?!_next/static/|api/).*)', '/api/(.*%.*)'] }

@@ -152,6 +152,22 @@ it('only what is offered of signing in answers, and pages say what may run on th
   expect((await fetch(`${BASE_URL}/sign-in`)).headers.get('content-security-policy')).not.toBe(rules)
 })
 
+it('data comes from nowhere else, is kept by nobody, and is held against the same rules as pages', async () => {
+  const { owner } = salon.devices
+  for (const path of ['/api/me', '/api/nothing', '/api/clients/%ff', '/api/shelf']) {
+    const { headers } = await owner.call('GET', path)
+    expect([path, headers.get('x-content-type-options'), headers.get('cache-control')]).toEqual([
+      path,
+      'nosniff',
+      'no-store',
+    ])
+    expect(headers.get('content-security-policy')).toMatch(/^default-src '(none|self)'/)
+    expect(headers.get('x-request-id')).toMatch(/^[0-9a-f-]{36}$/)
+  }
+  expect((await owner.call('GET', '/api/clients/%ff')).status).toBe(400)
+  expect((await owner.call('GET', '/api/nothing')).status).toBe(404)
+})
+
 it('what has run out is taken away, and what has not stays', async () => {
   const { tidy } = await import('@/server/tidy')
   const { rateLimit, verification } = await import('@/db')
