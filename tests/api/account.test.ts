@@ -152,6 +152,16 @@ it('only what is offered of signing in answers, and pages say what may run on th
   expect((await fetch(`${BASE_URL}/sign-in`)).headers.get('content-security-policy')).not.toBe(rules)
 })
 
+it('a session that a wrong clock began does not count', async () => {
+  const [own] = await database().select({ id: user.id }).from(user).where(eq(user.email, salon.emails.apprentice))
+  const device = await signInAs(salon.emails.apprentice)
+  const begun = (createdAt: Date) => database().update(session).set({ createdAt }).where(eq(session.userId, own!.id))
+  await begun(new Date(Date.now() + 86_400_000))
+  expect((await device.call('GET', '/api/me')).status).toBe(401)
+  await begun(new Date())
+  expect((await device.call('GET', '/api/me')).status).toBe(200)
+})
+
 it('data comes from nowhere else, is kept by nobody, and is held against the same rules as pages', async () => {
   const { owner } = salon.devices
   for (const path of ['/api/me', '/api/nothing', '/api/clients/%ff', '/api/shelf']) {

@@ -35,11 +35,17 @@ export async function staffFrom(headers: Headers): Promise<StaffMember | undefin
   if (known) return known.member
   const since = forgottenSoFar()
   const found = await auth().api.getSession({ headers })
-  if (!found?.user.salonId) return undefined
+  if (!found?.user.salonId || isFromTheFuture(found.session)) return undefined
   const member = await readMember(found.user.salonId, found.user.id)
   if (member) remember(cookie, member, found.session, since)
   return member
 }
+
+/** A session begun later than this ahead of now, ms, was begun by a clock that was wrong. Our estimate. */
+const AHEAD_MS = 10 * 60_000
+
+/** Whether the clock was wrong when a session began: it would be good until long after the day it was meant for. */
+const isFromTheFuture = ({ createdAt }: { createdAt: Date }): boolean => createdAt.getTime() > Date.now() + AHEAD_MS
 
 async function readMember(salonId: string, userId: string): Promise<StaffMember | undefined> {
   const [found] = await database()
