@@ -1,9 +1,14 @@
 import ICAL from 'ical.js'
-import { deviceOf, newClient, type Device } from '../support/server'
+import { day } from '../support/days'
+import { call, deviceOf, newClient, newPlan, type Device } from '../support/server'
+import { closeDatabase, newSalon } from '../support/salon'
+
+jest.setTimeout(60_000)
 
 /** P10: the file is read back by an independent reader of RFC 5545. */
 let oriel: Device
 let juno: Device
+afterAll(closeDatabase)
 beforeAll(async () => {
   ;[oriel, juno] = (await Promise.all(['oriel', 'juno'].map(deviceOf))) as [Device, Device]
 })
@@ -54,5 +59,60 @@ describe('the calendar file of a visit', () => {
     expect(status).toBe(422)
     expect(JSON.stringify(body)).toContain('not booked')
     expect((await refused('?at=09:30', juno)).status).toBe(422)
+  })
+})
+
+describe('a calendar that follows somebody’s bookings', () => {
+  const eventsOf = (text: string) =>
+    new ICAL.Component(ICAL.parse(text)).getAllSubcomponents('vevent').map((one) => new ICAL.Event(one))
+
+  it('holds her own bookings, for who has the link and nobody else, until it is closed', async () => {
+    const salon = await newSalon()
+    const { owner, colourist } = salon.devices
+    const feed = (path: string) => call('GET', path)
+    const booked = async (device: Device, name: string, booking: object) => {
+      const id = await newPlan(device, await newClient(device, name), { service: 'topAndSides' })
+      expect((await device.call('PUT', `/api/plans/${id}/booking`, booking)).status).toBe(200)
+      return id
+    }
+    const [soon, later, past] = [day(-2), day(-3), day(40)]
+    const timed = await booked(colourist, 'With a time', { on: soon, arrives: 570 })
+    await booked(colourist, 'Without one', { on: later })
+    await booked(colourist, 'Long ago', { on: past, arrives: 600 })
+    await booked(owner, 'Somebody else’s', { on: soon, arrives: 600 })
+
+    expect((await colourist.call('GET', '/api/account/calendar')).body).toEqual({ since: null })
+    const { link } = (await colourist.call('POST', '/api/account/calendar')).body as { link: string }
+    const { pathname } = new URL(link)
+    const answer = await feed(pathname)
+    expect([answer.status, answer.headers.get('content-type')]).toEqual([200, 'text/calendar; charset=utf-8'])
+    const [visit, whole, ...more] = eventsOf(String(answer.body['text']))
+    expect(more).toEqual([])
+    expect([visit!.uid, visit!.summary, visit!.startDate.toString()]).toEqual([
+      `${timed}@falto`,
+      'With a time: Test plan',
+      `${soon}T09:30:00`,
+    ])
+    expect(visit!.duration.toSeconds() / 60).toBeGreaterThan(75)
+    expect([whole!.summary, whole!.startDate.isDate, whole!.startDate.toString()]).toEqual([
+      'Without one: Test plan',
+      true,
+      later,
+    ])
+
+    const again = (await colourist.call('POST', '/api/account/calendar')).body as { link: string }
+    expect((await feed(pathname)).status).toBe(404)
+    const second = new URL(again.link).pathname
+    expect((await feed(second)).status).toBe(200)
+    expect((await feed(`${second}x`)).status).toBe(404)
+    expect((await feed('/api/calendar/made-up')).status).toBe(404)
+    expect((await colourist.call('DELETE', '/api/account/calendar')).status).toBe(200)
+    expect((await feed(second)).status).toBe(404)
+
+    const last = (await colourist.call('POST', '/api/account/calendar')).body as { link: string }
+    const { members } = (await owner.call('GET', '/api/team')).body as { members: { id: string; role: string }[] }
+    const { id } = members.find(({ role }) => role === 'colourist')!
+    await owner.call('PUT', `/api/team/${id}`, { name: 'Gone', role: 'colourist', active: false })
+    expect((await feed(new URL(last.link).pathname)).status).toBe(404)
   })
 })

@@ -1,4 +1,5 @@
 import { headers } from 'next/headers'
+import { hasFeed } from '@/server/bookings'
 import { ownAccount, sessionsOf } from '@/server/team'
 import { AccountPage } from '@/ui/salon'
 import { Shell } from '@/ui/shell'
@@ -9,7 +10,11 @@ export const metadata = { title: 'Account · Falto' }
 export default async function OwnAccountPage() {
   const member = await memberFor('/account')
   const asked = await headers()
-  const [{ email, secondFactor }, sessions] = await Promise.all([ownAccount(asked), sessionsOf(asked)])
+  const [{ email, secondFactor }, sessions, calendar] = await Promise.all([
+    ownAccount(asked),
+    sessionsOf(asked),
+    hasFeed(member),
+  ])
   return (
     <Shell member={member}>
       <AccountPage
@@ -18,6 +23,7 @@ export default async function OwnAccountPage() {
         secondFactor={secondFactor}
         lacksSecondFactor={member.lacksSecondFactor}
         sessions={sessions}
+        calendarSince={calendar.since}
       />
     </Shell>
   )

@@ -58,6 +58,21 @@ export const staff = pgTable(
   ],
 )
 
+/** The link by which somebody's bookings can be followed in a calendar elsewhere. */
+export const calendarFeed = pgTable(
+  'calendar_feed',
+  {
+    salonId: salonId(),
+    staffId: uuid('staff_id').notNull(),
+    tokenHash: text('token_hash').notNull(),
+    createdAt: moment('created_at').notNull().defaultNow(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.salonId, table.staffId] }),
+    foreignKey({ columns: [table.salonId, table.staffId], foreignColumns: [staff.salonId, staff.id] }),
+  ],
+)
+
 /** Somebody who was asked to join. The link that went out holds a word of which only the hash is kept. */
 export const invitation = pgTable(
   'invitation',

@@ -29,6 +29,9 @@ export const ROUTES: Readonly<Record<string, RouteRule>> = {
   'GET /api/account/sessions': own,
   'DELETE /api/account/sessions': own,
   'DELETE /api/account/sessions/:id': own,
+  'GET /api/account/calendar': own,
+  'POST /api/account/calendar': own,
+  'DELETE /api/account/calendar': own,
   'GET /api/units': look,
   'PUT /api/units': { needs: 'units' },
   'GET /api/rates': { needs: 'money' },
@@ -131,6 +134,7 @@ export const OPEN_ROUTES: readonly string[] = [
   'POST /api/auth/:all', // sign-in itself
   'POST /api/demo/sign-in', // on this machine only, see demoIsOpen
   'POST /api/set-up', // for who has the set-up key, and while there is no salon
+  'GET /api/calendar/:id', // for who has the link's word
   'GET /api/invitations', // for who has an invitation's word
   'POST /api/invitations',
 ]

@@ -7,6 +7,8 @@ import { newestCanvases } from '../consultations'
 import type { BookingDto } from '@/dto'
 import { findPlan } from '../plans'
 
+export { closeFeed, feedBy, hasFeed, openFeed } from './feed'
+
 export async function bookingOf(member: StaffMember, planId: string): Promise<Booking | null> {
   const [found] = await database()
     .select({ on: booking.on, arrives: booking.arrives })

@@ -8,7 +8,16 @@ import { amendedPlan, scriptFor, type RunScript } from '@/core/time/run'
 import type { ClockOptions } from '@/core/time/schedule'
 import type { ReadingUnits } from '@/core/units'
 import { v7 as newId } from 'uuid'
-import { calendarOf, documentOf, type BookedVisit, type Documented, type DocumentKind } from '../documents'
+import {
+  appointmentMinutes,
+  calendarOf,
+  documentOf,
+  feedOf,
+  type BookedVisit,
+  type FollowedVisit,
+  type Documented,
+  type DocumentKind,
+} from '../documents'
 
 const planner = createPlanner()
 
@@ -58,6 +67,9 @@ export const jobs = {
   document: (documented: Documented, kind: DocumentKind, units: ReadingUnits) =>
     documentOf(planner, documented, kind, units),
   calendar: (visit: BookedVisit): string => calendarOf(planner, visit),
+  /** Minutes in the book for a plan. */
+  minutes: (plan: FaltoPlan): number => appointmentMinutes(planner, plan),
+  feed: (name: string, visits: readonly FollowedVisit[]): string => feedOf(name, visits),
 }
 
 export type Jobs = typeof jobs

@@ -13,17 +13,28 @@ export interface BookedVisit {
   at: string
 }
 
+/** Times as clocks in the salon show them, wherever the file is opened. */
+const FLOATING = { productId: 'falto', startInputType: 'local', startOutputType: 'local' } as const
+
+/** An appointment is entered in steps of so much, min. Common practice. */
+const STEP_MIN = 5
+
+/** Minutes in the book for a plan: what its clock says for one pair of hands. */
+export const appointmentMinutes = (planner: Planner, plan: FaltoPlan): number =>
+  Math.ceil(clockFor(plan, planner.computePlan(plan), { crew: ALONE }).finish.expected / STEP_MIN) * STEP_MIN
+
+const lasting = (minutes: number) => ({ hours: Math.floor(minutes / 60), minutes: minutes % 60 })
+
 /**
  * The appointment, as long as its clock says for one pair of hands, and a day for the next visit, as a calendar (RFC
  * 5545). Times float: they are those of the salon's clock wherever the file is opened.
  */
 export function calendarOf(planner: Planner, { planId, plan, client, on, at }: BookedVisit): string {
-  const computed = planner.computePlan(plan)
-  const minutes = Math.ceil(clockFor(plan, computed, { crew: ALONE }).finish.expected / 5) * 5
-  const { foilCount, look } = computed
+  const { foilCount, look } = planner.computePlan(plan)
+  const minutes = appointmentMinutes(planner, plan)
   const [year, month, day] = dayNumbers(on)
   const [hour, minute] = at.split(':').map(Number) as [number, number]
-  const common = { productId: 'falto', calName: 'Falto', startInputType: 'local', startOutputType: 'local' } as const
+  const common = { ...FLOATING, calName: 'Falto' }
   const events: EventAttributes[] = [
     {
       ...common,
@@ -33,7 +44,7 @@ export function calendarOf(planner: Planner, { planId, plan, client, on, at }: B
         .stages.map(({ name }) => name)
         .join(', ')}. ${foilCount} foils.`,
       start: [year, month, day, hour, minute],
-      duration: { hours: Math.floor(minutes / 60), minutes: minutes % 60 },
+      duration: lasting(minutes),
       busyStatus: 'BUSY',
     },
   ]
@@ -57,3 +68,31 @@ export function calendarOf(planner: Planner, { planId, plan, client, on, at }: B
 /** A day, or one so many days later, as calendars are given it. */
 export const dayNumbers = (on: string, later = 0): [number, number, number] =>
   dayAfter(on, later).split('-').map(Number) as [number, number, number]
+
+/** A booking that a calendar follows; `arrives` in minutes of the day, null where no time was agreed. */
+export interface FollowedVisit {
+  planId: string
+  client: string
+  name: string
+  on: string
+  arrives: number | null
+  minutes: number
+}
+
+/** All bookings of one person as one calendar; those without a time stand at the head of their day. */
+export function feedOf(person: string, visits: readonly FollowedVisit[]): string {
+  const events = visits.map(({ planId, client, name, on, arrives, minutes }): EventAttributes => {
+    const common = { ...FLOATING, calName: `${person}, Falto`, uid: `${planId}@falto`, title: `${client}: ${name}` }
+    return arrives === null
+      ? { ...common, start: dayNumbers(on), end: dayNumbers(on, 1), busyStatus: 'FREE' }
+      : {
+          ...common,
+          start: [...dayNumbers(on), Math.floor(arrives / 60), arrives % 60],
+          duration: lasting(minutes),
+          busyStatus: 'BUSY',
+        }
+  })
+  const { error, value } = createEvents(events, { productId: 'falto', calName: `${person}, Falto` })
+  if (error || value === null) throw error ?? new Error('The calendar could not be made.')
+  return value
+}

@@ -9,7 +9,7 @@ import { looksOf } from './look'
 import { pdfOfSheet } from './pdf'
 
 export { pdfOfAfterCare } from './afterCare'
-export { calendarOf, type BookedVisit } from './calendar'
+export { appointmentMinutes, calendarOf, feedOf, type BookedVisit, type FollowedVisit } from './calendar'
 export { calendarOfDue } from './dueCalendar'
 export { pdfOfVisit } from './visit'
 

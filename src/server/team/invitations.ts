@@ -1,4 +1,3 @@
-import { createHash, randomBytes } from 'node:crypto'
 import { and, eq, gt, isNull, sql } from 'drizzle-orm'
 import { v7 as newId } from 'uuid'
 import { database, inTransaction, invitation, salon, user } from '@/db'
@@ -9,12 +8,11 @@ import { isUuid } from '../http'
 import { sendMail } from '../mail'
 import { addPerson, passwordHash } from '../salons'
 import { setting } from '../settings'
+import { newWord, partsOf } from '../words'
 
 /** An invitation is good for so long, days. Common practice. */
 const GOOD_DAYS = 7
 const DAY_MS = 86_400_000
-
-const hashOf = (token: string): string => createHash('sha256').update(token).digest('hex')
 
 /**
  * Asks somebody to join: a letter goes out with a link that works once.
@@ -29,14 +27,14 @@ export async function invite(
   const to = email.trim().toLowerCase()
   const [taken] = await database().select({ id: user.id }).from(user).where(eq(user.email, to))
   if (taken) throw invalidAt('email', 'signs in to Falto already; choose another address')
-  const token = randomBytes(24).toString('base64url')
+  const { word, hash } = newWord(member.salonId)
   const id = newId()
   await database()
     .insert(invitation)
     .values({
       salonId: member.salonId,
       id,
-      tokenHash: hashOf(token),
+      tokenHash: hash,
       email: to,
       name,
       role,
@@ -47,8 +45,7 @@ export async function invite(
     .select({ salonName: salon.name })
     .from(salon)
     .where(eq(salon.id, member.salonId))) as [{ salonName: string }]
-  // The salon's id stands in the word, so that it is looked for in one place only.
-  const link = `${new URL(`/join?token=${member.salonId}_${token}`, setting('BETTER_AUTH_URL'))}`
+  const link = `${new URL(`/join?token=${word}`, setting('BETTER_AUTH_URL'))}`
   await sendMail({
     to,
     subject: `${member.name} asks you to join ${salonName} on Falto`,
@@ -76,23 +73,20 @@ export async function closeInvitation(member: StaffMember, id: string): Promise<
   return {}
 }
 
-/** Salon and word of a link. */
-function partsOf(token: string): { salonId: string; hash: string } {
-  const [salonId = '', ...word] = token.split('_')
-  if (!isUuid(salonId)) throw gone()
-  return { salonId, hash: hashOf(word.join('_')) }
-}
-
 const gone = (): AppError =>
   new AppError(404, 'not-found', 'This invitation is not good any more. Ask the salon’s owner for a new one.')
 
-const stillGood = ({ salonId, hash }: { salonId: string; hash: string }) =>
-  and(
-    eq(invitation.salonId, salonId),
-    eq(invitation.tokenHash, hash),
+/** @throws AppError 404 for a word that never was one */
+function stillGood(word: string) {
+  const parts = partsOf(word)
+  if (!parts) throw gone()
+  return and(
+    eq(invitation.salonId, parts.salonId),
+    eq(invitation.tokenHash, parts.hash),
     isNull(invitation.closedAt),
     gt(invitation.expiresAt, sql`now()`),
   )
+}
 
 /** What an invitation says to whom it was sent. @throws AppError 404 */
 export async function invitationOf(
@@ -102,7 +96,7 @@ export async function invitationOf(
     .select({ salon: salon.name, name: invitation.name, email: invitation.email, role: invitation.role })
     .from(invitation)
     .innerJoin(salon, eq(salon.id, invitation.salonId))
-    .where(stillGood(partsOf(token)))
+    .where(stillGood(token))
   if (!found) throw gone()
   return found
 }
@@ -113,12 +107,11 @@ export async function invitationOf(
  * @throws AppError 404 for an invitation that is used, taken back, too old or made up
  */
 export async function join({ token, name, password }: JoinDto): Promise<{ email: string }> {
-  const parts = partsOf(token)
   // A made-up word costs its sender more than us.
   await invitationOf(token)
   const hash = await passwordHash(password)
   return inTransaction(async (tx) => {
-    const [used] = await tx.update(invitation).set({ closedAt: new Date() }).where(stillGood(parts)).returning()
+    const [used] = await tx.update(invitation).set({ closedAt: new Date() }).where(stillGood(token)).returning()
     if (!used) throw gone()
     const { salonId, email, role } = used
     await addPerson(tx, { salonId, id: newId(), name, email, role, passwordHash: hash })

@@ -14,6 +14,7 @@ import { callApi, failureWords } from '../hooks/api'
 import { useNotice } from '../notices'
 import { SaveButton } from '../parts'
 import { momentInWords } from '../words'
+import { Calendar } from './Calendar'
 import { SecondFactor } from './SecondFactor'
 
 interface Props {
@@ -23,10 +24,12 @@ interface Props {
   /** Nothing else is open before one has a second factor. */
   lacksSecondFactor: boolean
   sessions: OwnSession[]
+  /** Since when one's bookings can be followed elsewhere, ISO 8601; null for not. */
+  calendarSince: string | null
 }
 
-/** What concerns only oneself: password, second factor, where one is signed in. */
-export function AccountPage({ name, email, secondFactor, lacksSecondFactor, sessions }: Props) {
+/** What concerns only oneself: password, second factor, calendar, where one is signed in. */
+export function AccountPage({ name, email, secondFactor, lacksSecondFactor, sessions, calendarSince }: Props) {
   return (
     <Stack spacing={3} sx={{ maxWidth: 720, mx: 'auto', p: { xs: 2, sm: 4 } }}>
       <Box>
@@ -41,6 +44,9 @@ export function AccountPage({ name, email, secondFactor, lacksSecondFactor, sess
       </Section>
       <Section title="Password">
         <Password />
+      </Section>
+      <Section title="Calendar">
+        <Calendar since={calendarSince} />
       </Section>
       <Section title="Signed in on">
         <Sessions sessions={sessions} />

@@ -26,6 +26,7 @@ const THINGS: readonly [RegExp, string][] = [
   [/team\/invitations/, 'an invitation'],
   [/team/, 'who works here'],
   [/salon/, 'the salon'],
+  [/account\/calendar/, 'own calendar link'],
   [/account/, 'own sessions'],
 ]
 
