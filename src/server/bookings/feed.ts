@@ -1,10 +1,12 @@
 import { and, asc, eq, gte, isNull, lte } from 'drizzle-orm'
 import { LRUCache } from 'lru-cache'
 import { dayAfter } from '@/core/hair/hairRecord'
+import type { FaltoPlan } from '@/core/model'
 import { booking, calendarFeed, client, database, plan, salon, staff } from '@/db'
 import type { StaffMember } from '../auth'
 import { computing } from '../computing'
 import { today } from '../days'
+import type { FollowedVisit } from '../documents'
 import { AppError } from '../errors'
 import { setting } from '../settings'
 import { newWord, partsOf } from '../words'
@@ -82,27 +84,34 @@ export async function feedBy(word: string): Promise<string> {
     )
     .orderBy(asc(booking.on), asc(booking.arrives))
     .limit(MOST)
-  const visits = await Promise.all(
-    rows.map(async ({ revision, document, ...visit }) => ({
-      ...visit,
-      name: document.name,
-      minutes: visit.arrives === null ? 0 : await minutesOf(visit.planId, revision, document),
-    })),
-  )
+  const visits: FollowedVisit[] = []
+  // One after the other: a calendar can wait, and whoever works in the salon comes between.
+  for (const { revision, document, arrives, ...visit } of rows) {
+    const minutes = arrives === null ? undefined : await minutesOf(visit.planId, revision, document)
+    const time = arrives === null || minutes === undefined ? null : { arrives, minutes }
+    visits.push({ ...visit, name: document.name, time })
+  }
   return computing.feed(owner.name, visits)
 }
 
 /** Plans whose length is remembered. Our choice: some months of a large salon. */
 const REMEMBERED_PLANS = 2000
-const knownMinutes = new LRUCache<string, Promise<number>>({ max: REMEMBERED_PLANS })
+const knownMinutes = new LRUCache<string, number>({ max: REMEMBERED_PLANS })
 
-/** How long one plan takes; worked out once for each state it has been kept in. */
-function minutesOf(planId: string, revision: number, document: typeof plan.$inferSelect.document): Promise<number> {
+/**
+ * How long one plan takes, min; worked out once for each state it has been kept in. Undefined for one that cannot be
+ * worked out: its day is known all the same.
+ */
+async function minutesOf(planId: string, revision: number, document: FaltoPlan): Promise<number | undefined> {
   const state = `${planId}/${revision}`
   const known = knownMinutes.get(state)
-  if (known) return known
-  const minutes = computing.minutes(document)
-  knownMinutes.set(state, minutes)
-  minutes.catch(() => knownMinutes.delete(state))
-  return minutes
+  if (known !== undefined) return known
+  try {
+    const minutes = await computing.minutes(document)
+    knownMinutes.set(state, minutes)
+    return minutes
+  } catch (error) {
+    if (error instanceof AppError && error.status === 422) return undefined
+    throw error
+  }
 }

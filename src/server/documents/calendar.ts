@@ -69,26 +69,28 @@ export function calendarOf(planner: Planner, { planId, plan, client, on, at }: B
 export const dayNumbers = (on: string, later = 0): [number, number, number] =>
   dayAfter(on, later).split('-').map(Number) as [number, number, number]
 
-/** A booking that a calendar follows; `arrives` in minutes of the day, null where no time was agreed. */
+/**
+ * A booking that a calendar follows. `time`: when it begins, in minutes of the day, and how long it takes, min; null
+ * where no time was agreed.
+ */
 export interface FollowedVisit {
   planId: string
   client: string
   name: string
   on: string
-  arrives: number | null
-  minutes: number
+  time: { arrives: number; minutes: number } | null
 }
 
 /** All bookings of one person as one calendar; those without a time stand at the head of their day. */
 export function feedOf(person: string, visits: readonly FollowedVisit[]): string {
-  const events = visits.map(({ planId, client, name, on, arrives, minutes }): EventAttributes => {
+  const events = visits.map(({ planId, client, name, on, time }): EventAttributes => {
     const common = { ...FLOATING, calName: `${person}, Falto`, uid: `${planId}@falto`, title: `${client}: ${name}` }
-    return arrives === null
+    return time === null
       ? { ...common, start: dayNumbers(on), end: dayNumbers(on, 1), busyStatus: 'FREE' }
       : {
           ...common,
-          start: [...dayNumbers(on), Math.floor(arrives / 60), arrives % 60],
-          duration: lasting(minutes),
+          start: [...dayNumbers(on), Math.floor(time.arrives / 60), time.arrives % 60],
+          duration: lasting(time.minutes),
           busyStatus: 'BUSY',
         }
   })
