@@ -36,11 +36,11 @@ ensure_postgres() {
 # Sets CHROMIUM to a browser for the tests: the one that has no windows at all asks for two thirds of the processor's
 # time that the other does (measured).
 ensure_chromium() {
-  CHROMIUM=${CHROMIUM:-$(command -v chromium-headless-shell || true)}
-  if [ -z "$CHROMIUM" ]; then
-    ensure_debian chromium-headless-shell
-    CHROMIUM=$(command -v chromium-headless-shell)
+  if [ -z "${CHROMIUM:-}" ] && ! command -v chromium-headless-shell >/dev/null; then
+    # Where it cannot be had, the other one does.
+    (ensure_debian chromium-headless-shell) || command -v chromium >/dev/null || ensure_debian chromium
   fi
+  CHROMIUM=${CHROMIUM:-$(command -v chromium-headless-shell || command -v chromium)}
   export CHROMIUM
 }
 
