@@ -23,7 +23,7 @@ export class BookingDto {
   /** Left out: not booked any more. */
   @MayBeAbsent() @Day() on?: string
   /** When she comes, min after midnight; left out: as it was. */
-  @MayBeAbsent() @InRange(MINUTE_OF_DAY) arrives?: number
+  @MayBeAbsent() @Counting() @InRange(MINUTE_OF_DAY) arrives?: number
 }
 
 export class DemoSignInDto {

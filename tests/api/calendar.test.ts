@@ -52,6 +52,10 @@ describe('the calendar file of a visit', () => {
 
   it('is refused without a time or a day, with what to do', async () => {
     const id = await plan('topAndSides')
+    const half = { on: day(-1), arrives: 570.5 }
+    expect((await oriel.call('PUT', `/api/plans/${id}/booking`, half)).body).toMatchObject({
+      problems: [{ path: 'arrives' }],
+    })
     const refused = async (query: string, device = oriel) =>
       await device.call('GET', `/api/plans/${id}/calendar${query}`)
     for (const query of ['', '?at=25:00', '?at=9', '?at=09:30:00']) expect((await refused(query)).status).toBe(422)
