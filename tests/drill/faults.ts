@@ -2,10 +2,10 @@ import { writeFileSync } from 'node:fs'
 import { statfs, writeFile, rm } from 'node:fs/promises'
 import { setTimeout as rest } from 'node:timers/promises'
 import { chance } from '@/core/numeric'
-import { BASE_URL, deviceOf } from '../support/server'
+import { BASE_URL } from '../support/server'
 import { createDatabase, createServer } from './processes'
 import { createRelay } from './relay'
-import { lost } from './told'
+import { lastingDevice, lost } from './told'
 import { createWriters } from './writers'
 
 /**
@@ -22,8 +22,6 @@ const SERVER_URL = process.env['FALTO_DRILL_SERVER']!
 const DISK = `${DIR}/faults`
 const BALLAST = `${DISK}/ballast`
 const CLOCK = `${DIR}/clock`
-/** Whoever is not at work again after so long will not be, ms. */
-const AT_WORK_AGAIN_MS = 60_000
 /** Days by which the server's clock is wrong. */
 const CLOCK_DAYS = 2
 
@@ -31,14 +29,11 @@ const { even } = chance(29)
 const between = (least: number, most: number): Promise<void> => rest(least + even() * (most - least))
 
 const postgres = createDatabase(`${DISK}/data`, process.env['PG_PORT']!)
-const fakeTime = process.env['FALTO_DRILL_FAKETIME']
 const server = createServer(SERVER_URL, {
-  ...(fakeTime && {
-    LD_PRELOAD: fakeTime,
-    FAKETIME_TIMESTAMP_FILE: CLOCK,
-    FAKETIME_CACHE_DURATION: '1',
-    FAKETIME_DONT_FAKE_MONOTONIC: '1',
-  }),
+  LD_PRELOAD: process.env['FALTO_DRILL_FAKETIME']!,
+  FAKETIME_TIMESTAMP_FILE: CLOCK,
+  FAKETIME_CACHE_DURATION: '1',
+  FAKETIME_DONT_FAKE_MONOTONIC: '1',
 })
 
 /** The network between chair and server. */
@@ -72,7 +67,8 @@ const FAULTS: Record<string, () => Promise<void>> = {
   async 'clock wrong'() {
     for (const days of [CLOCK_DAYS, -CLOCK_DAYS, 0]) {
       setClock(days)
-      await between(1000, 1500)
+      // Long enough for sessions to be looked up again while it is wrong.
+      await between(4000, 6000)
     }
   },
   async 'network cut'() {
@@ -84,23 +80,22 @@ const FAULTS: Record<string, () => Promise<void>> = {
     }
   },
 }
-const possible = Object.keys(FAULTS).filter((name) => name !== 'clock wrong' || fakeTime)
+const names = Object.keys(FAULTS)
 
 setClock(0)
 await network.listen(Number(new URL(BASE_URL).port))
 await server.start()
-const device = await deviceOf('oriel')
-const writers = await createWriters(device)
+const writers = await createWriters(await lastingDevice('oriel'))
 writers.start()
-await writers.goingOn(AT_WORK_AGAIN_MS)
+await writers.goingOn()
 
 const told = new Map<string, { rounds: number; longestMs: number; unanswered: number }>()
 for (let round = 0; round < ROUNDS; round++) {
-  const name = possible[round % possible.length]!
+  const name = names[round % names.length]!
   await between(100, 900)
   const [before, since] = [lost.unanswered, performance.now()]
   await FAULTS[name]!()
-  await writers.goingOn(AT_WORK_AGAIN_MS)
+  await writers.goingOn()
   const own = told.get(name) ?? { rounds: 0, longestMs: 0, unanswered: 0 }
   told.set(name, {
     rounds: own.rounds + 1,
@@ -113,7 +108,7 @@ const amiss = await writers.amiss()
 
 console.table(Object.fromEntries(told))
 console.log(
-  `${ROUNDS} rounds, ${writers.acknowledged()} writes acknowledged, ${lost.unanswered} not answered at first.`,
+  `${ROUNDS} rounds, ${writers.acknowledged()} writes acknowledged, ${lost.unanswered} not answered at first, ${lost.sessions} sessions ended.`,
 )
 console.log(amiss.length === 0 ? 'None is lost, none is doubled.' : amiss.join('\n'))
 await server.kill()

@@ -17,7 +17,6 @@ import { createWriters } from './writers'
 const ROUNDS = Number(process.argv[2] ?? 10)
 const DIR = process.env['FALTO_DRILL_DIR']!
 const RELAY_PORT = Number(new URL(process.env['DATABASE_URL']!).port)
-const AT_WORK_AGAIN_MS = 60_000
 const { even } = chance(31)
 const SIDES = {
   first: { folder: `${DIR}/first/data`, port: process.env['PG_PORT']! },
@@ -68,7 +67,7 @@ const server = createServer(BASE_URL)
 await server.start()
 const writers = await createWriters(await deviceOf('oriel'))
 writers.start()
-await writers.goingOn(AT_WORK_AGAIN_MS)
+await writers.goingOn()
 
 const out: number[] = []
 for (let round = 0; round < ROUNDS; round++) {
@@ -78,7 +77,7 @@ for (let round = 0; round < ROUNDS; round++) {
   while (database(primary).isRunning()) await rest(20)
   await promote()
   await makeStandby()
-  await writers.goingOn(AT_WORK_AGAIN_MS)
+  await writers.goingOn()
   out.push(Math.round(performance.now() - since))
 }
 await writers.stop()

@@ -1,11 +1,31 @@
 import { setTimeout as rest } from 'node:timers/promises'
-import type { Answer, Device } from '../support/server'
+import { deviceOf, type Answer, type Device } from '../support/server'
 
 /** One that waits longer has lost its server, ms. */
 const PATIENCE = 20_000
 
-/** Requests that got no answer so far, or one that says that the server could not. */
-export const lost = { unanswered: 0 }
+/** Requests that got no answer so far, or one that says that the server could not; and sessions that ended. */
+export const lost = { unanswered: 0, sessions: 0 }
+
+/** A device whose holder signs in again when her session has ended, as it does where a clock goes wrong. */
+export async function lastingDevice(staff: string): Promise<Device> {
+  let device = await deviceOf(staff)
+  return {
+    get cookie() {
+      return device.cookie
+    },
+    async call(method, path, body) {
+      const used = device
+      const answer = await used.call(method, path, body)
+      if (answer.status !== 401) return answer
+      if (used === device) {
+        lost.sessions++
+        device = await deviceOf(staff)
+      }
+      return device.call(method, path, body)
+    },
+  }
+}
 
 /**
  * Asks until there is an answer of the server's own. Nothing that is asked so harms when it is asked twice.

@@ -1,10 +1,13 @@
-import { and, count, eq, inArray } from 'drizzle-orm'
+import { count, eq, inArray } from 'drizzle-orm'
 import { v7 as newId } from 'uuid'
 import type { RunEvent } from '@/core/model'
-import { database, mix, plan, planEdit, mixEvent, runEvent, stockLot, stockMove } from '@/db'
+import { database, mix, mixEvent, plan, planEdit, runEvent, stockLot, stockMove } from '@/db'
 import { beginRun, newClient, newPlan, type Device } from '../support/server'
 import { planMixing, productOf } from '../support/shelf'
 import { untilAnswered } from './told'
+
+/** Whoever is not at work again after so long will not be, ms. */
+const AT_WORK_AGAIN_MS = 60_000
 
 /** Somebody who writes one thing after the other, and remembers what was acknowledged. */
 interface Writer {
@@ -99,8 +102,7 @@ async function shelf(device: Device, clientId: string, name: string): Promise<Wr
       acknowledged += 3
     },
     async amiss() {
-      const ofProduct = and(eq(stockMove.productId, productId))
-      const moves = await database().select().from(stockMove).where(ofProduct)
+      const moves = await database().select().from(stockMove).where(eq(stockMove.productId, productId))
       const lots = await database().select().from(stockLot).where(eq(stockLot.productId, productId))
       const bowls = await database().select().from(mix).where(eq(mix.planId, planId))
       const pours = mixes.length ? await database().select().from(mixEvent).where(inArray(mixEvent.mixId, mixes)) : []
@@ -149,15 +151,15 @@ export async function createWriters(device: Device) {
       await working
     },
     amiss: async () => (await Promise.all(writers.map(({ amiss }) => amiss()))).flat(),
-    /** Waits until everybody's work is going on. @throws Error when somebody waits longer than `ms` */
-    async goingOn(ms: number): Promise<void> {
+    /** Waits until everybody is at work again. @throws Error when somebody is not */
+    async goingOn(): Promise<void> {
       const before = writers.map((writer) => writer.acknowledged())
       const since = performance.now()
       const waiting = () => writers.filter((writer, i) => writer.acknowledged() === before[i])
       while (waiting().length > 0) {
-        if (performance.now() - since > ms)
+        if (performance.now() - since > AT_WORK_AGAIN_MS)
           throw new Error(
-            `Still waiting after ${ms} ms: ${waiting()
+            `Not at work again: ${waiting()
               .map(({ name }) => name)
               .join(', ')}`,
           )
