@@ -4,4 +4,4 @@ import { sql, type SQL, type SQLWrapper } from 'drizzle-orm'
 export const containing = (words: string): string => `%${words.trim().replace(/[\\%_]/g, '\\$&')}%`
 
 /** A text of SQL without capitals and accents, as names are looked for: a function of the database's own. */
-export const plainly = (text: SQLWrapper | string): SQL => sql`falto_plain(${text})`
+export const plainly = (text: SQLWrapper | string | null): SQL => sql`falto_plain(${text})`

@@ -1,10 +1,8 @@
 import { and, asc, eq, gte, isNull, lte } from 'drizzle-orm'
-import { LRUCache } from 'lru-cache'
 import { dayAfter } from '@/core/hair/hairRecord'
-import type { FaltoPlan } from '@/core/model'
 import { booking, calendarFeed, client, database, plan, salon, staff } from '@/db'
 import type { StaffMember } from '../auth'
-import { computing } from '../computing'
+import { computing, oncePerState, type KeptPlan } from '../computing'
 import { today } from '../days'
 import type { FollowedVisit } from '../documents'
 import { AppError } from '../errors'
@@ -86,30 +84,20 @@ export async function feedBy(word: string): Promise<string> {
     .limit(MOST)
   const visits: FollowedVisit[] = []
   // One after the other: a calendar can wait, and whoever works in the salon comes between.
-  for (const { revision, document, arrives, ...visit } of rows) {
-    const minutes = arrives === null ? undefined : await minutesOf(visit.planId, revision, document)
-    const time = arrives === null || minutes === undefined ? null : { arrives, minutes }
-    visits.push({ ...visit, name: document.name, time })
+  for (const { client: name, on, arrives, ...kept } of rows) {
+    const lasts = arrives === null ? undefined : await minutesOf(kept)
+    const time = arrives === null || lasts === undefined ? null : { arrives, minutes: lasts }
+    visits.push({ planId: kept.planId, client: name, name: kept.document.name, on, time })
   }
   return computing.feed(owner.name, visits)
 }
 
-/** Plans whose length is remembered. Our choice: some months of a large salon. */
-const REMEMBERED_PLANS = 2000
-const knownMinutes = new LRUCache<string, number>({ max: REMEMBERED_PLANS })
+const minutes = oncePerState(computing.minutes)
 
-/**
- * How long one plan takes, min; worked out once for each state it has been kept in. Undefined for one that cannot be
- * worked out: its day is known all the same.
- */
-async function minutesOf(planId: string, revision: number, document: FaltoPlan): Promise<number | undefined> {
-  const state = `${planId}/${revision}`
-  const known = knownMinutes.get(state)
-  if (known !== undefined) return known
+/** How long one plan takes, min. Undefined for one that cannot be worked out: its day is known all the same. */
+async function minutesOf(kept: KeptPlan): Promise<number | undefined> {
   try {
-    const minutes = await computing.minutes(document)
-    knownMinutes.set(state, minutes)
-    return minutes
+    return await minutes(kept)
   } catch (error) {
     if (error instanceof AppError && error.status === 422) return undefined
     throw error

@@ -10,6 +10,7 @@ import type { Jobs } from './jobs'
 import type { Done, Task } from './worker'
 
 export type { Needs } from './jobs'
+export { oncePerState, type KeptPlan } from './oncePerState'
 
 /** Jobs that may wait before more are refused. Our choice: a minute's work. */
 const LONGEST_QUEUE = 500

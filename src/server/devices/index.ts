@@ -52,7 +52,7 @@ export function streamScale(member: StaffMember, signal: AbortSignal): Response 
     },
     cancel: () => clearInterval(timer),
   })
-  return new Response(body, { headers: { 'content-type': 'text/event-stream', 'cache-control': 'no-store' } })
+  return new Response(body, { headers: { 'content-type': 'text/event-stream' } })
 }
 
 export { createScale, type ScaleSimulator } from './scale'

@@ -121,7 +121,7 @@ export function streamLines<T extends object>(
       controller.close()
     },
   })
-  return new Response(body, { headers: { 'content-type': 'application/x-ndjson', 'cache-control': 'no-store' } })
+  return new Response(body, { headers: { 'content-type': 'application/x-ndjson' } })
 }
 
 /** Reads a body of bounded size. @throws AppError 413 */

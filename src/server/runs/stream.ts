@@ -110,5 +110,5 @@ export async function streamRun(
     },
     cancel: () => leave(),
   })
-  return new Response(body, { headers: { 'content-type': 'text/event-stream', 'cache-control': 'no-store' } })
+  return new Response(body, { headers: { 'content-type': 'text/event-stream' } })
 }

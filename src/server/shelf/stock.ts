@@ -1,11 +1,10 @@
 import { and, asc, eq, gt, inArray, isNull, sql } from 'drizzle-orm'
-import { LRUCache } from 'lru-cache'
 import { v7 as newId } from 'uuid'
 import { dayAfter } from '@/core/hair/hairRecord'
 import { COUNTS, type ShelfItem, type StockLot } from '@/core/model'
 import { booking, database, inTransaction, plan, product, stockLot, stockMove, type Transaction } from '@/db'
 import { requirePermission, type StaffMember } from '../auth'
-import { computing, type Needs } from '../computing'
+import { computing, oncePerState } from '../computing'
 import { today } from '../days'
 import type { CountDto, DeliveryDto } from '@/dto'
 import { notFound, sentAgain } from '../errors'
@@ -75,24 +74,8 @@ async function needsOf(member: StaffMember): Promise<{ today: Map<string, number
   return needs
 }
 
-/** Plans whose needs are remembered. Our choice: some weeks of a large salon. */
-const REMEMBERED_PLANS = 1000
-const knownNeeds = new LRUCache<string, Promise<Needs>>({ max: REMEMBERED_PLANS })
-
-/** What one plan asks for; worked out once for each state a plan has been kept in. */
-function needsOfPlan({
-  planId,
-  revision,
-  document,
-}: Pick<typeof plan.$inferSelect, 'revision' | 'document'> & { planId: string }): Promise<Needs> {
-  const state = `${planId}/${revision}`
-  const known = knownNeeds.get(state)
-  if (known) return known
-  const needs = computing.needs(document)
-  knownNeeds.set(state, needs)
-  needs.catch(() => knownNeeds.delete(state))
-  return needs
-}
+/** What one plan asks for. */
+const needsOfPlan = oncePerState(computing.needs)
 
 /**
  * Takes a delivery in; more of a lot that is there adds to it. One that is sent twice counts once.

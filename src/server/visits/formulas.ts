@@ -32,7 +32,7 @@ export async function formulasIn(
         cross join lateral jsonb_array_elements(${visit.formulas}) as formula
         where ${visit.salonId} = ${member.salonId}
           and ${visit.withdrawnAt} is null
-          and (${like}::text is null or ${plainly(client.name)} like ${plainly(sql`${like}`)} or formula::text ilike ${like})
+          and (${like}::text is null or ${plainly(client.name)} like ${plainly(like)} or formula::text ilike ${like})
       ) as used
       group by used.formula->>'product', used.formula->>'developerVol', used.formula->>'ratio', used.formula->>'level', used.formula->>'tone'`,
   )

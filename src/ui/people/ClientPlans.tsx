@@ -10,7 +10,8 @@ import { useRouter } from 'next/navigation'
 import { useState, type ChangeEvent } from 'react'
 import type { ClientRecord, OpenConsultation, OpenPlan } from '@/core/model'
 import type { Thumbnail } from '@/workers/gallery.worker'
-import { callApi, failureWords } from '../hooks/api'
+import { callApi } from '../hooks/api'
+import { useAttempt } from '../hooks/useAttempt'
 import { useNotice } from '../notices'
 import { LINE } from '../theme'
 import { SmallPair, useThumbnails } from '../thumbnails'
@@ -32,18 +33,8 @@ export function ClientPlans({ record, consultation, writable }: Props) {
   const router = useRouter()
   const [starting, setStarting] = useState(false)
   const [done, setDone] = useState<Plan>()
-  const [error, setError] = useState<string>()
+  const { attempt: run, problem: error, forget } = useAttempt()
   const small = usePlansDrawn(record.plans, consultation.latest)
-
-  async function run(work: () => Promise<unknown>) {
-    setError(undefined)
-    try {
-      await work()
-      router.refresh()
-    } catch (problem) {
-      setError(failureWords(problem))
-    }
-  }
 
   return (
     <Box component="section" aria-labelledby="plans">
@@ -61,7 +52,7 @@ export function ClientPlans({ record, consultation, writable }: Props) {
         )}
       </Box>
       {error && (
-        <Alert severity="error" sx={{ mb: 1, wordBreak: 'break-word' }} onClose={() => setError(undefined)}>
+        <Alert severity="error" sx={{ mb: 1, wordBreak: 'break-word' }} onClose={forget}>
           {error}
         </Alert>
       )}

@@ -5,12 +5,12 @@ import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
 import Stack from '@mui/material/Stack'
 import Typography from '@mui/material/Typography'
-import { useRouter } from 'next/navigation'
-import { useState, type ReactNode } from 'react'
+import type { ReactNode } from 'react'
 import type { OwnSession } from '@/core/model'
 import { ChangePasswordDto } from '@/dto'
 import { NewPasswordEntry, TextEntry, useEntryForm } from '../forms'
-import { callApi, failureWords } from '../hooks/api'
+import { callApi } from '../hooks/api'
+import { useAttempt } from '../hooks/useAttempt'
 import { useNotice } from '../notices'
 import { SaveButton } from '../parts'
 import { momentInWords } from '../words'
@@ -97,17 +97,8 @@ function Password() {
 }
 
 function Sessions({ sessions }: { sessions: OwnSession[] }) {
-  const router = useRouter()
-  const [problem, setProblem] = useState<string>()
-  async function end(path: string) {
-    setProblem(undefined)
-    try {
-      await callApi(path, 'DELETE')
-      router.refresh()
-    } catch (error) {
-      setProblem(failureWords(error))
-    }
-  }
+  const { attempt, problem } = useAttempt()
+  const end = (path: string) => attempt(() => callApi(path, 'DELETE'))
   return (
     <Stack spacing={1}>
       {problem && <Alert severity="error">{problem}</Alert>}

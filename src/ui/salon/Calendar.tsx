@@ -4,31 +4,21 @@ import Button from '@mui/material/Button'
 import Stack from '@mui/material/Stack'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import { callApi, failureWords } from '../hooks/api'
+import { callApi } from '../hooks/api'
+import { useAttempt } from '../hooks/useAttempt'
 import { useNotice } from '../notices'
 import { momentInWords } from '../words'
 
 /** A link by which one's bookings are followed in a calendar elsewhere; made anew or closed at any time. */
 export function Calendar({ since }: { since: string | null }) {
-  const router = useRouter()
   const notice = useNotice()
   const [link, setLink] = useState<string>()
-  const [problem, setProblem] = useState<string>()
-  async function change(work: () => Promise<void>) {
-    setProblem(undefined)
-    try {
-      await work()
-      router.refresh()
-    } catch (error) {
-      setProblem(failureWords(error))
-    }
-  }
+  const { attempt, problem } = useAttempt()
   const open = () =>
-    change(async () => setLink((await callApi<{ link: string }>('/api/account/calendar', 'POST')).link))
+    attempt(async () => setLink((await callApi<{ link: string }>('/api/account/calendar', 'POST')).link))
   const close = () =>
-    change(async () => {
+    attempt(async () => {
       await callApi('/api/account/calendar', 'DELETE')
       setLink(undefined)
       notice('The link is closed. Calendars that followed it get nothing any more.')

@@ -11,7 +11,8 @@ import dynamic from 'next/dynamic'
 import { useRouter } from 'next/navigation'
 import { useState, type ReactNode } from 'react'
 import type { Team } from '@/core/model'
-import { callApi, failureWords } from '../hooks/api'
+import { callApi } from '../hooks/api'
+import { useAttempt } from '../hooks/useAttempt'
 import { Link } from '../link'
 import { LINE } from '../theme'
 import { FirstSteps, type Steps } from './FirstSteps'
@@ -53,16 +54,7 @@ type Open = { kind: 'invite' } | { kind: 'member'; member: Team['members'][numbe
 function TeamSection({ team: { members, invitations, ownersNeedSecondFactor } }: { team: Team }) {
   const router = useRouter()
   const [open, setOpen] = useState<Open>()
-  const [problem, setProblem] = useState<string>()
-  async function attempt(work: () => Promise<unknown>) {
-    setProblem(undefined)
-    try {
-      await work()
-      router.refresh()
-    } catch (error) {
-      setProblem(failureWords(error))
-    }
-  }
+  const { attempt, problem } = useAttempt()
   const close = () => {
     setOpen(undefined)
     router.refresh()

@@ -31,7 +31,7 @@ interface Props {
 
 /**
  * The frame of every page: a narrow rail with where one can go and who one is. Nothing of it is drawn on the server,
- * which would spend most of its time on it; see docs/decisions/034-drawn-in-the-browser.md.
+ * which would spend most of its time on it; see docs/decisions/034-what-a-request-costs.md.
  */
 export function Shell(props: Props) {
   return useIsDrawing() ? <Frame {...props} /> : <div className={styles['opening']} aria-busy />

@@ -6,10 +6,10 @@ import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
 import dynamic from 'next/dynamic'
 import { Link } from '../link'
-import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import type { Factor, Job, Learned, LearningChoice } from '@/core/record/learning'
-import { callApi, failureWords } from '../hooks/api'
+import { callApi } from '../hooks/api'
+import { useAttempt } from '../hooks/useAttempt'
 import { LINE } from '../theme'
 import { dateInWords, WORDS } from '../words'
 import { LogBar } from './LogBar'
@@ -23,17 +23,9 @@ interface Props {
 
 /** One's own figures: how much one uses, how fast one works, how hair lifts, and which jobs say so. */
 export function FiguresPage({ learned: { factors, excluded, people, me } }: Props) {
-  const router = useRouter()
-  const [error, setError] = useState<string>()
-  async function choose(kind: LearningChoice, about: string) {
-    setError(undefined)
-    try {
-      await callApi('/api/learning', 'POST', { kind, about })
-      router.refresh()
-    } catch (problem) {
-      setError(failureWords(problem))
-    }
-  }
+  const { attempt, problem: error } = useAttempt()
+  const choose = (kind: LearningChoice, about: string) =>
+    attempt(() => callApi('/api/learning', 'POST', { kind, about }))
   const own = factors.filter(({ who }) => who === me)
   return (
     <Box>
