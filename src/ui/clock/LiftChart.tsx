@@ -23,7 +23,7 @@ export function LiftChart({ zone, start }: { zone: ZoneClockFigures; start: stri
   const top = Math.ceil(Math.max(zone.goal, ...zone.curve.map(({ lightest }) => lightest)) + 0.25)
   const bottom = Math.floor(Math.min(...zone.curve.map(({ darkest }) => darkest)))
   return (
-    <ResponsiveContainer width="100%" height={220}>
+    <ResponsiveContainer width="100%" height="100%">
       <ComposedChart data={data} margin={{ top: 8, right: 16, bottom: 4, left: -18 }} accessibilityLayer>
         <CartesianGrid stroke="var(--mui-palette-divider)" vertical={false} />
         <XAxis

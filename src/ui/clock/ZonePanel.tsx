@@ -43,7 +43,9 @@ export function ZonePanel({ zone, start }: Props) {
       {zone.curve.length > 0 && (
         <>
           <Typography variant="h3">Lift</Typography>
-          <LiftChart zone={zone} start={start} />
+          <Box sx={{ height: 220 }}>
+            <LiftChart zone={zone} start={start} />
+          </Box>
           <Typography variant="caption" color="textSecondary">
             Mean with darkest and lightest place; grey band: the goal; dashed: coming out; thick line: the label’s
             longest time for the first piece. A prediction: wipe a strand and look, every five to ten minutes.

@@ -1,22 +1,15 @@
 'use client'
 import Box from '@mui/material/Box'
-import {
-  Bar,
-  BarChart,
-  CartesianGrid,
-  Legend,
-  ResponsiveContainer,
-  Tooltip,
-  XAxis,
-  YAxis,
-  type TooltipValueType,
-} from 'recharts'
+import dynamic from 'next/dynamic'
 import type { LogMonth, OpenLog } from '@/core/record/visit'
 import { INCIDENT_WORDS } from '@/words'
 import { money } from '../mix/context'
-import { INK } from '../theme'
+import type { BarsProps } from './Bars'
 import { Section } from './Section'
 import { Facts } from './table'
+
+/** Comes later, into room that is kept for it: nothing moves under a hand. */
+const Bars = dynamic(() => import('./Bars'), { ssr: false })
 
 interface Props {
   months: readonly LogMonth[]
@@ -82,7 +75,7 @@ export function Charts({ months, incidents, currency }: Props) {
           ]}
         />
       </Section>
-      <Bars
+      <Chart
         title="Grams by month"
         months={months}
         bars={[
@@ -91,7 +84,7 @@ export function Charts({ months, incidents, currency }: Props) {
         ]}
         words={(value) => `${Math.round(value)} g`}
       />
-      <Bars
+      <Chart
         title="Money by month"
         months={months}
         bars={[
@@ -106,41 +99,12 @@ export function Charts({ months, incidents, currency }: Props) {
 
 const ofPlanned = (actual: number, planned: number): string => `${Math.round((100 * actual) / planned)} %`
 
-interface BarsProps {
-  title: string
-  months: readonly LogMonth[]
-  bars: [key: keyof LogMonth, name: string][]
-  words: (value: number) => string
-}
-
-function Bars({ title, months, bars, words }: BarsProps) {
-  const asWords = (value: TooltipValueType | undefined) => words(Number(value))
+function Chart({ title, ...bars }: BarsProps & { title: string }) {
   return (
     <Section title={title}>
-      <div role="img" aria-label={`${title}: ${months.map(({ month }) => month).join(', ')}`}>
-        <ResponsiveContainer width="100%" height={300}>
-          <BarChart data={[...months]} margin={{ top: 4, right: 4, left: 0, bottom: 0 }} barGap={1}>
-            <CartesianGrid stroke="var(--mui-palette-divider)" vertical={false} />
-            <XAxis dataKey="month" tick={{ fill: INK.faint, fontSize: 11 }} />
-            <YAxis
-              tickFormatter={(value: number) => words(value)}
-              width={70}
-              tick={{ fill: INK.faint, fontSize: 11 }}
-            />
-            <Tooltip formatter={asWords} />
-            <Legend itemSorter={null} />
-            {bars.map(([key, name], i) => (
-              <Bar
-                key={key}
-                dataKey={key}
-                name={name}
-                fill={i === 0 ? INK.faint : INK.strong}
-                isAnimationActive={false}
-              />
-            ))}
-          </BarChart>
-        </ResponsiveContainer>
-      </div>
+      <Box role="img" aria-label={`${title}: ${bars.months.map(({ month }) => month).join(', ')}`} sx={{ height: 300 }}>
+        <Bars {...bars} />
+      </Box>
     </Section>
   )
 }

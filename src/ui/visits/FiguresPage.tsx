@@ -4,7 +4,6 @@ import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
 import Typography from '@mui/material/Typography'
-import dynamic from 'next/dynamic'
 import { Link } from '../link'
 import { useState } from 'react'
 import type { Factor, Job, Learned, LearningChoice } from '@/core/record/learning'
@@ -12,10 +11,9 @@ import { callApi } from '../hooks/api'
 import { useAttempt } from '../hooks/useAttempt'
 import { LINE } from '../theme'
 import { dateInWords, WORDS } from '../words'
+import { Course } from './Course'
 import { LogBar } from './LogBar'
 import { FACTOR_WORDS } from './words'
-
-const Course = dynamic(() => import('./Course'), { ssr: false })
 
 interface Props {
   learned: Learned

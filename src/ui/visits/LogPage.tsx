@@ -4,7 +4,6 @@ import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
-import dynamic from 'next/dynamic'
 import { Link } from '../link'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
@@ -20,9 +19,8 @@ import { ListChoice, Read } from '../parts'
 import { DateField } from '../parts/DateField'
 import { LINE } from '../theme'
 import { dateInWords } from '../words'
+import { Charts } from './Charts'
 import { LogBar } from './LogBar'
-
-const Charts = dynamic(() => import('./Charts').then((module) => module.Charts), { ssr: false })
 
 interface Props {
   log: OpenLog
