@@ -17,7 +17,14 @@ bench_falto() {
   node_modules/.bin/esbuild tests/bench/page.ts --bundle --platform=node --format=esm --packages=external --outfile="$ROOT/.bench.tmp.mjs" --log-level=error
   node "$ROOT/.bench.tmp.mjs"
   rm -f "$ROOT/.bench.tmp.mjs"
-  FALTO_BENCH_SERVER=$TEST_SERVER node --import tsx tests/bench/load.ts
+  FALTO_BENCH_SERVER=$TEST_SERVER node --import tsx tests/bench/cpu.ts
   node --import tsx tests/bench/log.ts
   node --import tsx tests/bench/api.ts
+  stop_test_server
+  # As a larger salon runs it: a process a core, behind a proxy.
+  (
+    . scripts/shell/drill.sh
+    start_proxied
+    node --import tsx tests/bench/load.ts
+  )
 }

@@ -100,13 +100,11 @@ fill() {
   printf '%s\n' "$text"
 }
 
-# Two processes behind nginx, their database behind PgBouncer in transaction mode: the browser tests of plan and chair
-# go through all of it.
-drill_proxied() {
-  local port pooler first second
+# Two processes behind nginx, their database behind PgBouncer in transaction mode; sets FIRST and SECOND, their ports.
+start_proxied() {
+  local port pooler one
   command -v nginx >/dev/null && command -v pgbouncer >/dev/null || ensure_debian nginx-light pgbouncer
   begin_drill
-  ensure_chromium
   init_cluster "$DRILL_DIR/proxied"
   start_cluster "$DRILL_DIR/proxied" 25410 "-c max_connections=120"
   pooler=$(free_port 26410)
@@ -122,24 +120,30 @@ drill_proxied() {
   await_port "$pooler"
   node --import tsx src/db/migrate.ts
   node --import tsx scripts/seed.ts
-  first=$(free_port 4520)
-  second=$(free_port $((first + 1)))
-  for one in "$first" "$second"; do
-    node node_modules/next/dist/bin/next start -H 127.0.0.1 -p "$one" >"$DRILL_DIR/$one.log" 2>&1 &
+  FIRST=$(free_port 4520)
+  SECOND=$(free_port $((FIRST + 1)))
+  for one in "$FIRST" "$SECOND"; do
+    "${SERVER_COMMAND[@]}" -p "$one" >"$DRILL_DIR/$one.log" 2>&1 &
     DRILL_PROCESSES="$DRILL_PROCESSES $!"
   done
   fill nginx.conf "DIR=$DRILL_DIR" "LISTEN=127.0.0.1:$port" \
-    "PORTS=    server 127.0.0.1:$first;
-    server 127.0.0.1:$second;" >"$DRILL_DIR/nginx.conf"
+    "PORTS=    server 127.0.0.1:$FIRST;
+    server 127.0.0.1:$SECOND;" >"$DRILL_DIR/nginx.conf"
   nginx -c "$DRILL_DIR/nginx.conf" -g 'daemon off;' &
   DRILL_PROCESSES="$DRILL_PROCESSES $!"
-  for one in "$first" "$second" "$port"; do await_port "$one"; done
+  for one in "$FIRST" "$SECOND" "$port"; do await_port "$one"; done
   say "two processes behind nginx at $FALTO_TEST_URL, their database behind a pooler in transaction mode"
+}
+
+# The browser tests of plan and chair through all of it, and what it bears.
+drill_proxied() {
+  start_proxied
+  ensure_chromium
   . scripts/shell/test.sh
   run_jest e2e --runInBand --testPathPatterns="${FALTO_DRILL_TESTS:-e2e/(plan|chair)\.test}"
-  say "answers by process: $(answers_of "$first") and $(answers_of "$second")"
+  say "answers by process: $(answers_of "$FIRST") and $(answers_of "$SECOND")"
   printf '%s passed, %s failed\n' "$PASSED" "$FAILED"
-  FALTO_DRILL_SERVERS="http://127.0.0.1:$first http://127.0.0.1:$second" node --import tsx tests/drill/proxied.ts
+  FALTO_DRILL_SERVERS="http://127.0.0.1:$FIRST http://127.0.0.1:$SECOND" node --import tsx tests/drill/proxied.ts
   [ "$FAILED" -eq 0 ]
 }
 

@@ -43,7 +43,7 @@ start_falto() {
   if [ -n "$salon" ]; then begin_salon; else begin_demo; fi
   ensure_build
   # The lock belongs to this shell and not to what it starts, so that a killed start leaves none behind.
-  node node_modules/next/dist/bin/next start -H 127.0.0.1 -p "$port" >"$HOME_DIR/server.log" 2>&1 9>&- &
+  "${SERVER_COMMAND[@]}" -p "$port" >"$HOME_DIR/server.log" 2>&1 9>&- &
   SERVER=$!
   printf '%s %s' "$$" "$SERVER" >"$HOME_DIR/pid"
   until port_busy "$port"; do

@@ -80,7 +80,7 @@ start_test_server() {
   export FALTO_TEST_URL="http://127.0.0.1:$port" BETTER_AUTH_URL="http://127.0.0.1:$port" FALTO_MAIL_DIR="$TEST_DIR/mail"
   node --import tsx src/db/migrate.ts
   node --import tsx scripts/seed.ts
-  node node_modules/next/dist/bin/next start -H 127.0.0.1 -p "$port" >"$TEST_DIR/server.log" 2>&1 &
+  "${SERVER_COMMAND[@]}" -p "$port" >"$TEST_DIR/server.log" 2>&1 &
   TEST_SERVER=$!
   until port_busy "$port"; do
     kill -0 "$TEST_SERVER" 2>/dev/null || { cat "$TEST_DIR/server.log"; die "the test server did not start."; }
