@@ -7,22 +7,31 @@ import { database } from '@/db'
 import { BASE_URL, type Device } from '../support/server'
 import { CHROMIUM } from '../support/chromium'
 
+/** What a page keeps on a device besides its cookies. */
+const KEPT = 'indexeddb,local_storage,service_workers,cache_storage'
+
+interface Windows {
+  open: (device?: Device, size?: Viewport) => Promise<Page>
+}
+
 /**
- * Windows for the tests of one file, in a browser of their own. What goes wrong on any page fails the test that opened
- * it.
+ * Windows for the tests of one file, in a browser of their own. Windows that are open at once are devices of their own;
+ * what a device keeps is taken from it after each test, apart from scripts it has read once. What goes wrong on any
+ * page fails the test that opened it.
  */
-export function windows(): { open: (device?: Device, size?: Viewport) => Promise<Page> } {
+export function windows(): Windows {
   const profile = mkdtempSync(join(tmpdir(), 'falto-browser-'))
   const problems: string[] = []
+  const free: BrowserContext[] = []
   /** Windows of the test that runs; they would go on working behind the next one. */
-  const opened: BrowserContext[] = []
+  const opened: Page[] = []
   let browser: Browser
 
   beforeAll(async () => {
     browser = await puppeteer.launch({ ...CHROMIUM, userDataDir: profile })
   })
   afterEach(async () => {
-    await Promise.all(opened.splice(0).map((context) => context.close()))
+    await Promise.all(opened.splice(0).map(async (page) => free.push(await emptied(page))))
     expect(problems.splice(0)).toEqual([])
   })
   afterAll(async () => {
@@ -33,9 +42,9 @@ export function windows(): { open: (device?: Device, size?: Viewport) => Promise
 
   /** A window with cookies of its own; signed in as a device is, where one is given. */
   async function open(device?: Device, size: Viewport = { width: 1280, height: 800 }): Promise<Page> {
-    const context = await browser.createBrowserContext()
-    if (expect.getState().currentTestName) opened.push(context)
+    const context = free.pop() ?? (await browser.createBrowserContext())
     const page = await context.newPage()
+    if (expect.getState().currentTestName) opened.push(page)
     await page.setViewport(size)
     // What slides or fades is neither there nor gone while a test looks at it.
     await page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }])
@@ -57,6 +66,19 @@ export function windows(): { open: (device?: Device, size?: Viewport) => Promise
     return page
   }
   return { open }
+}
+
+/** Closes all windows of a page's device and takes from it what it keeps. */
+async function emptied(page: Page): Promise<BrowserContext> {
+  const context = page.browserContext()
+  const last = await context.newPage()
+  await Promise.all((await context.pages()).filter((other) => other !== last).map((other) => other.close()))
+  const session = await last.createCDPSession()
+  await session.send('Storage.clearDataForOrigin', { origin: BASE_URL, storageTypes: KEPT })
+  await session.send('Network.clearBrowserCookies')
+  await context.clearPermissionOverrides()
+  await last.close()
+  return context
 }
 
 export const url = (path: string): string => `${BASE_URL}${path}`
