@@ -15,7 +15,9 @@ const project = (displayName, testMatch) => ({
   setupFiles: ['<rootDir>/tests/support/seed.ts'],
   testEnvironment: 'node',
   transform: { '\\.[cm]?[jt]sx?$': ['@swc/jest', swc] },
-  transformIgnorePatterns: [],
+  transformIgnorePatterns: [
+    '/node_modules/(?!(@better-auth|@noble|better-auth|d3-[a-z-]+|delaunator|internmap|jose|rou3|nanostores|robust-predicates|uuid)/)',
+  ],
   // Looking these up through the sandbox would more than double the time of the core's tests.
   sandboxInjectedGlobals: ['Math', 'Map', 'Set', 'Number', 'Infinity'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },

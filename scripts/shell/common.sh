@@ -7,7 +7,8 @@ is_root() { [ "$(id -u)" -eq 0 ]; }
 
 # A server of Falto on loopback; more words are its options. Young objects get 32 MB instead of 16: most of what a request
 # makes is then forgotten unmoved, and a request costs a fifth to a quarter less (docs/decisions/034-what-a-request-costs.md).
-SERVER_COMMAND=(node --max-semi-space-size=32 node_modules/next/dist/bin/next start -H 127.0.0.1)
+# A connection is kept for longer than a proxy keeps it (nginx: a minute), so that none is closed just as it is used again.
+SERVER_COMMAND=(node --max-semi-space-size=32 node_modules/next/dist/bin/next start --keepAliveTimeout 75000 -H 127.0.0.1)
 
 # Whether something listens on a loopback port.
 port_busy() { (exec 3<>"/dev/tcp/127.0.0.1/$1") 2>/dev/null; }

@@ -324,19 +324,21 @@ export const hairLine = (hair: HairState): string =>
     `${hair.density} density`,
   ].join(' · ')
 
+// Made once: to make one takes longer than a thousand dates.
+const DATE = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' })
+const MOMENT = new Intl.DateTimeFormat('en-GB', {
+  day: 'numeric',
+  month: 'short',
+  year: 'numeric',
+  hour: '2-digit',
+  minute: '2-digit',
+})
+
 /** A date in words, the same on server and browser. */
-export const dateInWords = (iso: string): string =>
-  new Date(iso).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric', timeZone: 'UTC' })
+export const dateInWords = (iso: string): string => DATE.format(new Date(iso))
 
 /** A moment as it was on this device's clock. */
-export const momentInWords = (iso: string): string =>
-  new Date(iso).toLocaleString('en-GB', {
-    day: 'numeric',
-    month: 'short',
-    year: 'numeric',
-    hour: '2-digit',
-    minute: '2-digit',
-  })
+export const momentInWords = (iso: string): string => MOMENT.format(new Date(iso))
 
 /** A few terms to choose from, in words. */
 export const optionsOf = <T extends string>(values: readonly T[], words: Record<T, string>) =>

@@ -48,6 +48,16 @@ describe('a visit that is told afterwards', () => {
     expect(visit.hair).not.toBeNull()
   })
 
+  it('is entered whatever else is entered of her at the same moment', async () => {
+    const clientId = await newClient(oriel, 'Told at once')
+    const told = await toldOf(clientId)
+    const entered = await Promise.all(
+      Array.from({ length: 8 }, (_, i) => enter(clientId, { ...told, change: i % 2 ? 'Again' : '' })),
+    )
+    expect(entered.map(({ status }) => status)).toEqual(entered.map(() => 200))
+    expect(await logged('Told at once')).toHaveLength(8)
+  })
+
   it('may lie before the newest record, which stays', async () => {
     const clientId = await newClient(oriel, 'Told late')
     await enter(clientId, await toldOf(clientId))

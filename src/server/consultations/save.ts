@@ -91,12 +91,16 @@ const correctionsSince = (before: Consultation | undefined, entry: ConsultationE
       )
     : []
 
+/**
+ * One after the other for a client. Not as if she were to be removed: whoever has just added something of hers holds
+ * her already, and two of them would wait for each other.
+ */
 export async function lockClient(tx: Transaction, member: StaffMember, clientId: string): Promise<void> {
   await tx
     .select({ id: client.id })
     .from(client)
     .where(and(eq(client.salonId, member.salonId), eq(client.id, clientId)))
-    .for('update')
+    .for('no key update')
 }
 
 /** The client list and new plans use the hair in short. */

@@ -2,4 +2,3 @@
 export { DEMO_CLIENTS, DEMO_STAFF, type DemoClient } from './scenario'
 export { seedDemo } from './seed'
 export { DEMO_CATALOGUE } from './catalogue'
-export { DEMO_HEADS, type DemoHead } from './heads'

@@ -1,9 +1,12 @@
 import { useUnits } from '../hooks/useUnits'
 
+// Made once: a page at the chair tells dozens of times, every second.
+const TIME = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' })
+
 /** The device's time of day, as the salon tells it. */
 export function useClockTime(): (ms: number) => string {
   const { time } = useUnits()
-  return (ms) => time(new Date(ms).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' }))
+  return (ms) => time(TIME.format(ms))
 }
 
 /** Time that runs, as minutes and seconds. */

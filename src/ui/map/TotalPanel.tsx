@@ -11,6 +11,7 @@ import type { Derivation } from '@/core/plan/planner'
 import { callApi, failureWords } from '../hooks/api'
 import { Choice, Read } from '../parts'
 import { LINE } from '../theme'
+import { momentInWords } from '../words'
 import { useCautions, usePlan, usePlanStore } from './context'
 import type { Acknowledgement, Caution } from '@/core/model'
 
@@ -227,8 +228,7 @@ function OneCaution({ caution, acknowledged, mayAcknowledge, onAcknowledged }: C
       </Typography>
       {acknowledged ? (
         <Typography variant="caption" color="textSecondary">
-          Acknowledged by {acknowledged.by},{' '}
-          {new Date(acknowledged.at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })}
+          Acknowledged by {acknowledged.by}, {momentInWords(acknowledged.at)}
           {acknowledged.reason && `: ${acknowledged.reason}`}
         </Typography>
       ) : (

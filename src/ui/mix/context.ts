@@ -78,9 +78,15 @@ const sameProduct = (one: Product, other: Product): boolean => {
   return JSON.stringify(plain(one)) === JSON.stringify(plain(other))
 }
 
+/** How each currency met so far is written. */
+const FORMATS = new Map<string, Intl.NumberFormat>()
+
 /** Money in words. */
-export const money = (minor: number, currency: string): string =>
-  new Intl.NumberFormat('en', { style: 'currency', currency }).format(minor / 100)
+export function money(minor: number, currency: string): string {
+  const format = FORMATS.get(currency) ?? new Intl.NumberFormat('en', { style: 'currency', currency })
+  FORMATS.set(currency, format)
+  return format.format(minor / 100)
+}
 
 /** A formula, and how its editor changes it. */
 export interface FormulaEdit {
