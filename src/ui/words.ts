@@ -334,11 +334,15 @@ const MOMENT = new Intl.DateTimeFormat('en-GB', {
   minute: '2-digit',
 })
 
+/** A moment as a format writes it; a dash for none, for which formats throw. */
+export const written = (format: Intl.DateTimeFormat, moment: Date): string =>
+  Number.isNaN(moment.getTime()) ? '–' : format.format(moment)
+
 /** A date in words, the same on server and browser. */
-export const dateInWords = (iso: string): string => DATE.format(new Date(iso))
+export const dateInWords = (iso: string): string => written(DATE, new Date(iso))
 
 /** A moment as it was on this device's clock. */
-export const momentInWords = (iso: string): string => MOMENT.format(new Date(iso))
+export const momentInWords = (iso: string): string => written(MOMENT, new Date(iso))
 
 /** A few terms to choose from, in words. */
 export const optionsOf = <T extends string>(values: readonly T[], words: Record<T, string>) =>

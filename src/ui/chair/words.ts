@@ -1,4 +1,5 @@
 import { useUnits } from '../hooks/useUnits'
+import { written } from '../words'
 
 // Made once: a page at the chair tells dozens of times, every second.
 const TIME = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' })
@@ -6,7 +7,7 @@ const TIME = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digi
 /** The device's time of day, as the salon tells it. */
 export function useClockTime(): (ms: number) => string {
   const { time } = useUnits()
-  return (ms) => time(TIME.format(ms))
+  return (ms) => time(written(TIME, new Date(ms)))
 }
 
 /** Time that runs, as minutes and seconds. */
