@@ -335,7 +335,7 @@ const MOMENT = new Intl.DateTimeFormat('en-GB', {
 })
 
 /** A moment as a format writes it; a dash for none, for which formats throw. */
-export const written = (format: Intl.DateTimeFormat, moment: Date): string =>
+const written = (format: Intl.DateTimeFormat, moment: Date): string =>
   Number.isNaN(moment.getTime()) ? '–' : format.format(moment)
 
 /** A date in words, the same on server and browser. */

@@ -1,13 +1,12 @@
 import { useUnits } from '../hooks/useUnits'
-import { written } from '../words'
 
 // Made once: a page at the chair tells dozens of times, every second.
 const TIME = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' })
 
-/** The device's time of day, as the salon tells it. */
+/** The device's time of day, as the salon tells it; a dash for none. */
 export function useClockTime(): (ms: number) => string {
   const { time } = useUnits()
-  return (ms) => time(written(TIME, new Date(ms)))
+  return (ms) => (Number.isFinite(ms) ? time(TIME.format(ms)) : '–')
 }
 
 /** Time that runs, as minutes and seconds. */
