@@ -47,7 +47,7 @@ module.exports = {
       name: 'core-stands-alone',
       severity: 'error',
       from: { path: '^src/core/' },
-      to: { path: '^src/(app|ui|dto|workers|server|db|words)/' },
+      to: { path: '^src/(app|ui|dto|workers|server|db|words|demo)/' },
     },
     {
       name: 'core-has-no-framework',
@@ -66,6 +66,12 @@ module.exports = {
       severity: 'error',
       from: { path: '^src/dto/' },
       to: { path: '^src/(app|ui|workers|server|db)/' },
+    },
+    {
+      name: 'demo-knows-the-core-only',
+      severity: 'error',
+      from: { path: '^src/demo/' },
+      to: { path: '^src/(app|ui|workers|server|db|dto|words)/' },
     },
     {
       name: 'words-know-the-core-only',

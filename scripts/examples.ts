@@ -1,6 +1,6 @@
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { v7 } from 'uuid'
-import { DEMO_CLIENTS } from '@/server/demo'
+import { DEMO_CLIENTS } from '@/demo'
 import { publishedSchemas } from '@/server/schema'
 import { visitSchema } from './visitSchema'
 

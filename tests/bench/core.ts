@@ -13,7 +13,7 @@ import {
   searchSchedule,
 } from '@/core/time/schedule'
 import { mapDrawing } from '@/core/plan/sheets'
-import { DEMO_CATALOGUE, DEMO_CLIENTS } from '@/server/demo'
+import { DEMO_CATALOGUE, DEMO_CLIENTS } from '@/demo'
 import { foldPlan } from '@/core/time/fold'
 import { densePlan, servicePlan } from '../support/samples'
 import { visitProblem } from '../support/visits'

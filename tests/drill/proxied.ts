@@ -2,7 +2,7 @@ import { sql } from 'drizzle-orm'
 import { Agent, request } from 'node:http'
 import { v7 as newId } from 'uuid'
 import { client, database, salon } from '@/db'
-import { DEMO_CLIENTS } from '@/server/demo'
+import { DEMO_CLIENTS } from '@/demo'
 import { row } from '../bench/row'
 import { BASE_URL, beginRun, deviceOf, newClient, newPlan } from '../support/server'
 

@@ -8,7 +8,7 @@
 import type { Formula, Product } from '@/core/model'
 import { colourLift, depositOn, dyeOf, lightenedSurface, recipeOf, type Surface } from '@/core/product/formula'
 import { planFigures } from '@/core/plan/planner'
-import { DEMO_CATALOGUE } from '@/server/demo/catalogue'
+import { DEMO_CATALOGUE } from '@/demo'
 import { planWith, type Wanted } from '../support/plan'
 import { computePlan } from '../support/planner'
 

@@ -2,7 +2,7 @@
 import { checkPlan } from '@/core/plan/planner'
 import { byId, isLightener, type Goal, type HairState } from '@/core/model'
 import { proposePlan } from '@/core/plan/serviceKinds'
-import { DEMO_HEADS } from '@/server/demo/heads'
+import { DEMO_HEADS } from '@/demo'
 import { GOAL } from '../support/canvas'
 import { MEDIUM_HAIR } from '../support/plan'
 import { computePlan, planner } from '../support/planner'

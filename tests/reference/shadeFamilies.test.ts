@@ -1,5 +1,5 @@
 import { suggestFormulas, type Surface } from '@/core/product/formula'
-import { DEMO_CATALOGUE } from '@/server/demo/catalogue'
+import { DEMO_CATALOGUE } from '@/demo'
 import { FAMILY_CASES, type FamilyCase } from './shadeFamilies'
 
 const surfaceOf = ({

@@ -6,7 +6,7 @@
 import { checkCanvas, mainStrand, meanWhite } from '@/core/hair/hairRecord'
 import { assess } from '@/core/judgement/feasibility'
 import { createHead } from '@/core/scalp/head'
-import { DEMO_HEADS } from '@/server/demo/heads'
+import { DEMO_HEADS } from '@/demo'
 
 interface Verdict {
   reach: 'oneVisit' | 'severalVisits' | 'partly' | 'notNow'

@@ -1,5 +1,5 @@
 import { byId, type CatalogueItem } from '@/core/model'
-import { DEMO_CATALOGUE } from '@/server/demo/catalogue'
+import { DEMO_CATALOGUE } from '@/demo'
 import type { Device } from './server'
 import { planWith } from './plan'
 

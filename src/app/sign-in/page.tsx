@@ -1,7 +1,7 @@
 import { headers } from 'next/headers'
 import { redirect } from 'next/navigation'
 import { demoIsOpen } from '@/server/auth'
-import { DEMO_STAFF } from '@/server/demo'
+import { DEMO_STAFF } from '@/demo'
 import { waitsForSetUp } from '@/server/salons'
 import { SignIn } from '@/ui/entry'
 

@@ -1,4 +1,2 @@
-/** The invented demo salon. */
-export { DEMO_CLIENTS, DEMO_STAFF, type DemoClient } from './scenario'
+/** The invented salon, put into a database. */
 export { seedDemo } from './seed'
-export { DEMO_CATALOGUE } from './catalogue'

@@ -23,13 +23,11 @@ import {
   visit,
   type Transaction,
 } from '@/db'
+import { DEMO_CATALOGUE, DEMO_CLIENTS, DEMO_HEADS, DEMO_SALON, DEMO_STAFF, type DemoHead } from '@/demo'
 import { timeZoneHere, today } from '../days'
 import { log } from '../log'
 import { addPerson, passwordHash } from '../salons'
-import { DEMO_CATALOGUE } from './catalogue'
-import { DEMO_HEADS, type DemoHead } from './heads'
 import { DEMO_CHECKS, DEMO_CONSENTS, daysBefore, demoSignature } from './records'
-import { DEMO_CLIENTS, DEMO_SALON, DEMO_STAFF } from './scenario'
 import { seedYear } from './year'
 
 /** The day on which the demo is made. */

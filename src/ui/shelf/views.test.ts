@@ -1,5 +1,5 @@
 import type { ShelfItem } from '@/core/model'
-import { DEMO_CATALOGUE } from '@/server/demo/catalogue'
+import { DEMO_CATALOGUE } from '@/demo'
 import { day } from '../../../tests/support/days'
 import { isShort, VIEWS, type View } from './views'
 

@@ -1,5 +1,5 @@
 import { auth, demoIsOpen } from '@/server/auth'
-import { DEMO_STAFF } from '@/server/demo'
+import { DEMO_STAFF } from '@/demo'
 import { DemoSignInDto } from '@/dto'
 import { AppError } from '@/server/errors'
 import { answered, readEntry } from '@/server/http'
