@@ -29,6 +29,9 @@ bench_falto() {
   node --import tsx tests/bench/log.ts
   node --import tsx tests/bench/api.ts
   stop_test_server
+  # Nothing looks on while throughput is measured.
+  rm -f "$FALTO_BLOCKED"
+  unset FALTO_BLOCKED
   # As a larger salon runs it: a process a core, behind a proxy.
   (
     . scripts/shell/drill.sh
@@ -40,7 +43,7 @@ bench_falto() {
 # What the measured server says of itself; see tests/bench/blocked.mjs.
 blocked_since() {
   rm -f "$FALTO_BLOCKED"
-  kill -USR2 "$TEST_SERVER"
+  kill -USR2 "$TEST_SERVER" || return 1
   until [ -s "$FALTO_BLOCKED" ]; do sleep 0.1; done
   cat "$FALTO_BLOCKED"
 }

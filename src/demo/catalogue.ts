@@ -128,6 +128,15 @@ const lone = (
   reorderG: grams,
   ...rest,
 })
+/** A filler, undiluted or with little developer. */
+const FILLS: ProductRules = {
+  ...lineOf('fathom').rules,
+  ratios: [0, 1],
+  developerMinVol: 0,
+  developerMaxVol: 10,
+  minimumMinutes: 10,
+  maximumLift: 0,
+}
 const KEEL: ProductAdditive = { percent: 6, maximumPercent: 10, liftFactor: 0.85, timeFactor: 1.2 }
 
 /** The made-up catalogue of the demo salon. No real product, line or shade is meant. */
@@ -140,25 +149,11 @@ export const DEMO_CATALOGUE: CatalogueItem[] = [
   ...shadesOf('lull', LULL, 720),
   lone('lull-clear', 'Lull Clear', 'Lull', 'clear', 20, 60, 720, { rules: lineOf('lull').rules, reorderG: 120 }),
   lone('fathom-filler-gold', 'Fathom filler, straw', 'Fathom', 'filler', 20, 60, 690, {
-    rules: {
-      ...lineOf('fathom').rules,
-      ratios: [0, 1],
-      developerMinVol: 0,
-      developerMaxVol: 10,
-      minimumMinutes: 10,
-      maximumLift: 0,
-    },
+    rules: FILLS,
     shade: { level: 8, hue: 'gold', strength: 0.8, base: 'none', whiteCoverPercent: 0 },
   }),
   lone('fathom-filler-copper', 'Fathom filler, rust', 'Fathom', 'filler', 20, 60, 690, {
-    rules: {
-      ...lineOf('fathom').rules,
-      ratios: [0, 1],
-      developerMinVol: 0,
-      developerMaxVol: 10,
-      minimumMinutes: 10,
-      maximumLift: 0,
-    },
+    rules: FILLS,
     shade: { level: 6, hue: 'copper', strength: 0.8, base: 'none', whiteCoverPercent: 0 },
   }),
   lone('keel', 'Keel bond additive', 'Keel', 'bondAdditive', 60, 250, 4200, { additive: KEEL }),

@@ -259,7 +259,7 @@ function everyPlace(): Asked[] {
       return places(entry).flatMap((place) =>
         Array.from({ length: VALUES_OF_A_PLACE }, () => {
           const value = HOSTILE[next++ % HOSTILE.length]
-          return { turn: even(), method, path, body: JSON.stringify(put(entry, place, value)) ?? '' }
+          return { turn: even(), method, path, body: JSON.stringify(put(entry, place, value)) }
         }),
       )
     })
