@@ -23,9 +23,9 @@ bench_falto() {
   # The start of a server loads what it is made of.
   blocked_since >/dev/null
   node --import tsx tests/bench/load.ts
-  say "longest that one process was busy in one go under that load: $(blocked_since) ms, goal 200"
+  say "longest that one process was busy in one go under that load: $(blocked_since), goal 200"
   run_jest api --runInBand --testPathPatterns='hostile\.test'
-  say "longest that it was busy in one go under twenty thousand hostile requests: $(blocked_since) ms, goal 200"
+  say "longest that it was busy in one go under twenty thousand hostile requests: $(blocked_since), goal 200"
   node --import tsx tests/bench/log.ts
   node --import tsx tests/bench/api.ts
   stop_test_server

@@ -2,7 +2,7 @@ import { Readable } from 'node:stream'
 import { and, asc, eq, isNull } from 'drizzle-orm'
 import { ZipFile } from 'yazl'
 import { readIn } from '@/core/units'
-import { client, database, picture, staff, visit } from '@/db'
+import { client, database, picture, visit } from '@/db'
 import { requirePermission, type StaffMember } from '../auth'
 import { pdfOfVisit } from '../documents'
 import { notFound } from '../errors'
@@ -10,11 +10,7 @@ import { isUuid } from '../http'
 import { log } from '../log'
 import { readPicture } from '../pictures'
 import { openVisit } from '../visits'
-import { PERSON_PARTS } from './parts'
-import { bound } from './rows'
-
-/** How the file is laid out; counted up when it changes. */
-const FORMAT = 'falto-person-1'
+import { dataOfClient } from './data'
 
 /**
  * Everything that is kept of a client as one file (ZIP): `data.json` with the rows of every table as they are kept,
@@ -35,62 +31,58 @@ export async function fileOfClient(
   if (!found) throw notFound('client')
   const zip = new ZipFile()
   const out = zip.outputStream as Readable
-  fill(zip, member, id, found.deletedAt === null).then(
-    () => zip.end(),
-    (error: unknown) => {
-      log.error({ error }, 'the file of a client broke off')
-      out.destroy(error as Error)
-    },
-  )
+  const breakOff = (error: Error) => {
+    log.error({ error }, 'the file of a client broke off')
+    out.destroy(error)
+  }
+  zip.on('error', breakOff)
+  for (const { path, pieces, compress } of await partsOf(member, id, found.deletedAt === null)) {
+    const source = Readable.from(pieces, { objectMode: false })
+    source.once('error', breakOff)
+    zip.addReadStream(source, path, { compress })
+  }
+  zip.end()
   return { name: `client-${id}.zip`, body: Readable.toWeb(out) as ReadableStream<Uint8Array> }
 }
 
-async function fill(zip: ZipFile, member: StaffMember, clientId: string, present: boolean): Promise<void> {
-  zip.addBuffer(Buffer.from(JSON.stringify(await dataOf(member, clientId), null, 1)), 'data.json')
+/** One file in the file: nothing of it is made before its turn comes. */
+interface Part {
+  path: string
+  pieces: AsyncIterable<string | Uint8Array>
+  compress: boolean
+}
+
+async function partsOf(member: StaffMember, clientId: string, present: boolean): Promise<Part[]> {
+  const data = { path: 'data.json', pieces: dataOfClient(member.salonId, clientId), compress: true }
   const pictures = await database()
-    .select({ id: picture.id })
+    .select({ id: picture.id, mime: picture.mime })
     .from(picture)
     .where(and(eq(picture.salonId, member.salonId), eq(picture.clientId, clientId), isNull(picture.deletedAt)))
     .orderBy(asc(picture.at), asc(picture.id))
-  for (const { id } of pictures) {
-    const { mime, data } = await readPicture(member, clientId, id, 'full')
-    zip.addBuffer(data, `pictures/${id}.${mime.split('/')[1]}`, { compress: false })
-  }
+  const taken = pictures.map(({ id, mime }) => ({
+    path: `pictures/${id}.${mime.split('/')[1]}`,
+    pieces: pictureOf(member, clientId, id),
+    compress: false,
+  }))
   // Of who was removed nothing is laid out anew; the rows say all of it.
-  if (!present) return
+  if (!present) return [data, ...taken]
   const visits = await database()
     .select({ id: visit.id, on: visit.on })
     .from(visit)
     .where(and(eq(visit.salonId, member.salonId), eq(visit.clientId, clientId), isNull(visit.withdrawnAt)))
     .orderBy(asc(visit.on), asc(visit.id))
-  for (const { id, on } of visits) {
-    const paper = await pdfOfVisit(await openVisit(member, id), (text) => readIn(member.units, text))
-    zip.addBuffer(paper, `visits/${on}-${id}.pdf`, { compress: false })
-  }
+  const papers = visits.map(({ id, on }) => ({
+    path: `visits/${on}-${id}.pdf`,
+    pieces: paperOf(member, id),
+    compress: false,
+  }))
+  return [data, ...taken, ...papers]
 }
 
-/** Rows of every table that are hers, and the names of who works here by their ids. */
-async function dataOf(member: StaffMember, clientId: string): Promise<object> {
-  const tables: Record<string, unknown[]> = {}
-  for (const { table, rows, apart = [] } of PERSON_PARTS) {
-    const without = apart.map((column) => ` - '${column}'`).join('')
-    const found = await database().execute<{ row: unknown }>(
-      bound(
-        `select to_jsonb(t)${without} as row from ${table} t where salon_id = $1 and ${rows}`,
-        member.salonId,
-        clientId,
-      ),
-    )
-    tables[table] = found.rows.map(({ row }) => row)
-  }
-  const people = await database()
-    .select({ id: staff.id, name: staff.name })
-    .from(staff)
-    .where(eq(staff.salonId, member.salonId))
-  return {
-    format: FORMAT,
-    made: new Date().toISOString(),
-    staff: Object.fromEntries(people.map(({ id, name }) => [id, name])),
-    tables,
-  }
+async function* pictureOf(member: StaffMember, clientId: string, id: string): AsyncGenerator<Uint8Array> {
+  yield (await readPicture(member, clientId, id, 'full')).data
+}
+
+async function* paperOf(member: StaffMember, id: string): AsyncGenerator<Uint8Array> {
+  yield await pdfOfVisit(await openVisit(member, id), (text) => readIn(member.units, text))
 }
