@@ -5,7 +5,7 @@ import { bound } from './rows'
 
 /** How the file is laid out; counted up when it changes. */
 const FORMAT = 'falto-person-1'
-/** Rows are put together to pieces of about so many characters: few enough steps, and none that keeps others waiting. */
+/** Rows are put together to pieces of about so many characters: few steps, and none that keeps others waiting. */
 const PIECE = 64 * 1024
 
 /**
