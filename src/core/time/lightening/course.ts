@@ -86,8 +86,14 @@ export function exposureOf(course: Course, minutes: number): Exposure {
   let { cover } = course
   let [moist, dilution, heat, next] = [1, 1, 0, 0]
   let mixed = -course.bowlAgeMinutes
-  let celsius = celsiusAt(course, cover)
-  let drying = dryingOf(course, cover)
+  let [warmth, thinned, dries] = [1, 1, 1]
+  // What changes with an event only.
+  const settle = () => {
+    warmth = warmthFactor(celsiusAt(course, cover) + heat)
+    thinned = dilutionFactor(dilution)
+    dries = Math.exp(-COURSE_STEP / dryingOf(course, cover))
+  }
+  settle()
   const follow = (until: number) => {
     for (; next < course.events.length && course.events[next]!.at <= until; next++) {
       const event = course.events[next]!
@@ -104,13 +110,12 @@ export function exposureOf(course: Course, minutes: number): Exposure {
           break
         case 'cover':
           cover = event.cover
-          celsius = celsiusAt(course, cover)
-          drying = dryingOf(course, cover)
           break
         case 'heat':
           heat = event.celsius
           break
       }
+      settle()
     }
   }
   for (let minute = 0; minute < minutes; minute++) {
@@ -118,11 +123,10 @@ export function exposureOf(course: Course, minutes: number): Exposure {
     if (minute < course.maximumMinutes)
       for (let at = minute; at < minute + 1; at += COURSE_STEP) {
         follow(at)
-        const works =
-          warmthFactor(celsius + heat) * moist * freshness(at + COURSE_STEP / 2 - mixed, course.workingLifeMinutes)
-        rate += works * dilutionFactor(dilution) * COURSE_STEP
+        const works = warmth * moist * freshness(at + COURSE_STEP / 2 - mixed, course.workingLifeMinutes)
+        rate += works * thinned * COURSE_STEP
         strain += works * dilution * COURSE_STEP
-        moist *= Math.exp(-COURSE_STEP / drying)
+        moist *= dries
       }
     levels[minute + 1] = levels[minute]! + rateAt33(course) * rate
     dose[minute + 1] = dose[minute]! + course.peroxidePercent * strain

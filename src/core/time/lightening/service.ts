@@ -93,6 +93,8 @@ export interface ServiceProcess {
   stay: (piece: Piece, bowlAgeMinutes: number, vol: number) => PlannedStay
   /** What there is after some minutes under product. */
   after: (piece: Piece, times: PieceTimes) => SpotResult[]
+  /** The same for any minute up to the one at which it comes off: followed once, asked many times. */
+  until: (piece: Piece, times: PieceTimes) => (off: number) => SpotResult[]
   /** What a piece is treated with, in the middle of the stretch that gets product. */
   course: (piece: Piece, bowlAgeMinutes: number, vol: number) => Omit<Course, 'events'>
   /**
@@ -156,7 +158,8 @@ export function createProcess(
   }
   return {
     stay: (piece, bowlAgeMinutes, vol) => stayIn(bench, piece, bowlAgeMinutes, vol),
-    after: (piece, times) => afterIn(bench, piece, times),
+    after: (piece, times) => followIn(bench, piece, times)(times.off),
+    until: (piece, times) => followIn(bench, piece, times),
     course: (piece, bowlAgeMinutes, vol) => {
       const { distanceCm } = bench.spotsOf(piece).find(({ spot }) => spot === 'middle')!
       const { events: _none, ...course } = courseOf(bench, piece, { distanceCm, bowlAgeMinutes, vol })
@@ -252,25 +255,28 @@ function readyAfter(
   return ready
 }
 
-/** What a piece comes to, spot by spot, with the times it really has. */
-function afterIn(bench: Bench, piece: Piece, times: PieceTimes): SpotResult[] {
-  const { on, off, bowlAgeMinutes, vol, events } = times
+/** What a piece comes to, spot by spot, with the times it really has, if it comes off then or sooner. */
+function followIn(bench: Bench, piece: Piece, times: PieceTimes): (off: number) => SpotResult[] {
+  const { on, bowlAgeMinutes, vol, events } = times
   const recipe = bench.recipeFor(piece)
-  const minutes = Math.max(0, off - on)
   const { most } = stayOf(recipe.leading)
   const meant = times.meantMinutes ?? meantMinutes(recipe.leading)
-  return bench.spotsOf(piece).map(({ spot, distanceCm, places }) => {
+  const longest = Math.ceil(Math.max(0, times.off - on))
+  const followed = bench.spotsOf(piece).map(({ spot, distanceCm, places }) => {
     const course = courseOf(bench, piece, { distanceCm, bowlAgeMinutes, vol, events })
-    const exposure = exposureOf(course, Math.ceil(minutes))
-    return {
+    return { spot, distanceCm, places, exposure: exposureOf(course, longest) }
+  })
+  return (off) => {
+    const minutes = Math.max(0, off - on)
+    return followed.map(({ spot, distanceCm, places, exposure }) => ({
       spot,
       distanceCm,
       level: meanOver(places, (place) =>
         levelOf(recipe, place, sumAt(exposure.levels, minutes), Math.min(minutes, most), meant),
       ),
       strain: Math.max(...places.map(({ place }) => strainOf(place, sumAt(exposure.dose, minutes)))),
-    }
-  })
+    }))
+  }
 }
 
 function levelOf(recipe: Recipe, place: StrandPlace, exposure: number, minutes: number, fullMinutes: number): Range {

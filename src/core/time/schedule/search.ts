@@ -48,20 +48,22 @@ function annealed(prepared: Prepared, first: readonly number[], tries: number): 
   const random = generator(count)
   const shared = prepared.people.length > 1
   for (let attempt = 0; attempt < tries; attempt++) {
-    const moved = [...order]
-    const wished = wishes.slice()
+    let [valid, wished] = [order, wishes]
     const from = Math.floor(random() * count)
     if (shared && random() < 0.4) {
       const task = order[from]!
       const able = prepared.able[task]!
-      wished[task] = random() < 0.3 ? -1 : able[Math.floor(random() * able.length)]!
+      wished = wishes.with(task, random() < 0.3 ? -1 : able[Math.floor(random() * able.length)]!)
     } else {
+      const moved = [...order]
       const run = moved.splice(from, random() < RUN_CHANCE ? 1 + Math.floor(random() * LONGEST_RUN) : 1)
       moved.splice(Math.floor(random() * (moved.length + 1)), 0, ...run)
+      valid = inOrder(prepared, moved)
     }
-    const valid = inOrder(prepared, moved)
     // Kept with probability exp(−Δ/T): the worst that this turn's chance lets pass is known beforehand.
     const passable = now.cost - SEARCH_TEMPERATURE * best.cost * (1 - attempt / tries) * Math.log(1 - random())
+    // Most moves in a small problem lead back to where one stands.
+    if (same(valid, order) && same(wished, wishes)) continue
     const tried = dispatched(prepared, valid, wished)
     const next = timed(prepared, tried.decisions, tried.begun, passable)
     if (next.cost > passable) continue
@@ -71,6 +73,12 @@ function annealed(prepared: Prepared, first: readonly number[], tries: number): 
     if (now.cost < best.cost) best = now
   }
   return best
+}
+
+function same(one: ArrayLike<number>, other: ArrayLike<number>): boolean {
+  if (one === other) return true
+  for (let i = 0; i < one.length; i++) if (one[i] !== other[i]) return false
+  return true
 }
 
 /** Tasks in the order in which they could be begun if whoever is free always took what is ready first. */

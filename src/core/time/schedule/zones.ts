@@ -218,11 +218,10 @@ function curveOf(process: ServiceProcess, outcomes: readonly PieceOutcome[]): Cu
   const followed = followedOf(outcomes)
   const begin = Math.min(...followed.map(({ on }) => minutesFromSeconds(on)))
   const end = Math.max(...followed.map(({ on, off, served }) => minutesFromSeconds(Math.max(off, on + served.most))))
+  const courses = followed.map(({ served: { piece }, times }) => process.until(piece, { ...times, off: end }))
   return Array.from({ length: CURVE_STEPS + 1 }, (_, step) => {
     const minute = begin + ((end - begin) * step) / CURVE_STEPS
-    const levels = followed.flatMap(({ served: { piece }, times }) =>
-      process.after(piece, { ...times, off: minute }).map(({ level }) => level.expected),
-    )
+    const levels = courses.flatMap((after) => after(minute).map(({ level }) => level.expected))
     return {
       minute,
       darkest: Math.min(...levels),
