@@ -2,6 +2,7 @@ import { spawnSync } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { buildSync } from 'esbuild'
 import sharp from 'sharp'
 import type { AfterFigures, PlanFigures } from '@/core/plan/planner'
 import { SERVICES } from '@/core/plan/serviceKinds'
@@ -15,9 +16,21 @@ import { plan } from '../../scripts/commands/plan'
 // A head of hair takes a second or two to draw, more on a busy machine.
 jest.setTimeout(60_000)
 
+const folder = mkdtempSync(join(tmpdir(), 'falto-commands-'))
+/** As one file: translated once for all of them. Beside the packages, which it finds from there. */
+const command = join(process.cwd(), 'node_modules', `.falto-command-${process.pid}.mjs`)
+beforeAll(() => {
+  const options = { bundle: true, platform: 'node', format: 'esm', packages: 'external', outfile: command } as const
+  buildSync({ ...options, entryPoints: ['scripts/command.ts'] })
+})
+afterAll(() => {
+  rmSync(folder, { recursive: true })
+  rmSync(command)
+})
+
 /** The command line as somebody else's script uses it: JSON on stdout, one line on stderr and a code for the rest. */
 function falto(args: string[], input = '') {
-  const { status, stdout, stderr } = spawnSync(process.execPath, ['--import', 'tsx', 'scripts/command.ts', ...args], {
+  const { status, stdout, stderr } = spawnSync(process.execPath, [command, ...args], {
     encoding: 'utf8',
     input,
     env: { ...process.env, NODE_NO_WARNINGS: '1' },
@@ -26,8 +39,6 @@ function falto(args: string[], input = '') {
   return { code: status, out: stdout, said: stderr.trim() }
 }
 
-const folder = mkdtempSync(join(tmpdir(), 'falto-commands-'))
-afterAll(() => rmSync(folder, { recursive: true }))
 let files = 0
 /** A file that holds an entry, or a text as it stands. */
 function fileOf(entry: unknown): string {

@@ -79,14 +79,18 @@ describe('which foil takes a strand', () => {
     expect(kinds.B / COUNT).toBeGreaterThan(0.4)
   })
 
-  it('takes in a later stage only what that works on', () => {
-    const one = painted(servicePlan('fullBabylights'))
-    one.takers.starts.forEach((_, i) => {
-      const [light, gloss] = [one.takers.taken[2 * i]!, one.takers.taken[2 * i + 1]!]
-      const worksOn = servicePlan('fullBabylights').variants[0]!.stages[1]!.worksOn?.kind
-      if (worksOn === 'took' && gloss >= 0) expect(light).toBeGreaterThanOrEqual(0)
-    })
-    expect(shareTaken(one, 1)).toBeGreaterThan(0.1)
+  it.each([
+    ['hairlineAndPart', 'took'],
+    ['faceFrame', 'took'],
+    ['baseAndLight', 'dropped'],
+  ] as const)('takes in a later stage of %s only what the one before %s', (kind, on) => {
+    const plan = servicePlan(kind)
+    expect(plan.variants[0]!.stages[1]!.worksOn?.kind).toBe(on)
+    const { takers } = painted(plan)
+    const later = [...takers.starts.keys()].filter((i) => takers.taken[takers.stages * i + 1]! >= 0)
+    const before = later.filter((i) => takers.taken[takers.stages * i]! >= 0)
+    expect(later.length).toBeGreaterThan(10)
+    expect(before.length).toBe(on === 'took' ? later.length : 0)
   })
 
   it('takes white hair alone where it is asked for', () => {
