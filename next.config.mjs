@@ -11,6 +11,8 @@ const config = {
   // Components that say 'use memo' are drawn again only where what they show has changed; all of them would make the
   // first load a twentieth larger.
   reactCompiler: { compilationMode: 'annotation' },
+  // Every page's title is known beforehand: it comes with the page, for everybody, and never a moment later.
+  htmlLimitedBots: /.*/,
   serverExternalPackages: ['pino', 'pg', 'pdfkit', 'sharp', 'piscina'],
   devIndicators: false,
 }
