@@ -5,11 +5,13 @@ FAILED=0
 SKIPPED=0
 CHECKS=()
 CHECK_PIDS=()
+CHECKS_DIR=''
 
 # check NAME COMMAND...: begins a check that passes or fails as a whole, beside the others.
 check() {
   local name=$1
   shift
+  [ -n "$CHECKS_DIR" ] || CHECKS_DIR=$(mktemp -d)
   CHECKS+=("$name")
   ("$@" >"$CHECKS_DIR/$name.log" 2>&1 && touch "$CHECKS_DIR/$name.passed") &
   CHECK_PIDS+=($!)
@@ -18,7 +20,7 @@ check() {
 # Waits for the checks that were begun and says how each ended, once.
 finish_checks() {
   local name
-  [ -d "$CHECKS_DIR" ] || return 0
+  [ -n "$CHECKS_DIR" ] || return 0
   wait "${CHECK_PIDS[@]}" || true
   for name in "${CHECKS[@]}"; do
     if [ -e "$CHECKS_DIR/$name.passed" ]; then
@@ -31,6 +33,7 @@ finish_checks() {
     fi
   done
   rm -rf "$CHECKS_DIR"
+  CHECKS_DIR=''
 }
 
 # run_jest PROJECT FLAGS...: counts its tests; a suite that could not run counts as a failure.
@@ -119,7 +122,6 @@ test_falto() {
   # What Debian has to bring comes meanwhile; if it does not, it is asked for again where it is needed, and says why.
   case " $parts " in *" api "* | *" e2e "*) (ensure_postgres && ensure_chromium) >/dev/null 2>&1 & ;; esac
   ensure_modules
-  CHECKS_DIR=$(mktemp -d)
   # One of them is longer than the others, on one core. The API's tests wait for their one server and leave a core half
   # idle: the checks run beside those, or else beside what comes first.
   local beside=${parts%% *}
