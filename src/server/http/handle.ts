@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { writeDown } from '../audit'
 import { requirePermission, routeOf, staffFrom, type Route, type RouteRule, type StaffMember } from '../auth'
+import { databaseIsAway } from '@/db'
 import { checkEntry, describeProblems } from '@/dto'
 import { AppError } from '../errors'
 import { log } from '../log'
@@ -89,10 +90,15 @@ async function answerOf(
     if (error instanceof AppError)
       return Response.json({ error: error.code, message: error.message, ...error.details }, { status: error.status })
     log.error({ error, url: new URL(request.url).pathname, requestId }, 'request failed')
-    return Response.json(
-      { error: 'failed', message: 'Something went wrong on the server. Nothing was changed; try again.' },
-      { status: 500 },
-    )
+    return databaseIsAway(error)
+      ? Response.json(
+          { error: 'away', message: 'Falto cannot reach what it keeps at the moment. Try again in a moment.' },
+          { status: 503, headers: { 'retry-after': '5' } },
+        )
+      : Response.json(
+          { error: 'failed', message: 'Something went wrong on the server. Nothing was changed; try again.' },
+          { status: 500 },
+        )
   }
 }
 
