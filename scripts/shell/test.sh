@@ -122,20 +122,17 @@ test_falto() {
   # What Debian has to bring comes meanwhile; if it does not, it is asked for again where it is needed, and says why.
   case " $parts " in *" api "* | *" e2e "*) (ensure_postgres && ensure_chromium) >/dev/null 2>&1 & ;; esac
   ensure_modules
-  # One of them is longer than the others, on one core. The API's tests wait for their one server and leave a core half
-  # idle: the checks run beside those, or else beside what comes first.
-  local beside=${parts%% *}
-  case " $parts " in *" api "*) beside=api ;; esac
+  # One of them is longer than the others, on one core; tests that ask no server use the other one meanwhile.
+  begin_checks $parts
   for part in $parts; do
-    if [ "$part" = api ]; then start_test_server; fi
-    if [ "$part" = "$beside" ]; then begin_checks $parts; fi
     case "$part" in
       lint | types | rules) ;;
       unit | reference) run_jest "$part" --maxWorkers=100% ;;
       api)
+        finish_checks
+        start_test_server
         # Twenty thousand requests leave the server no time for others.
-        run_jest_apart api 'hostile\.test' 2
-        finish_checks ;;
+        run_jest_apart api 'hostile\.test' 2 ;;
       e2e)
         finish_checks
         start_test_server
