@@ -4,24 +4,20 @@ PASSED=0
 FAILED=0
 SKIPPED=0
 CHECKS=()
-CHECK_PIDS=()
-CHECKS_DIR=''
 
 # check NAME COMMAND...: begins a check that passes or fails as a whole, beside the others.
 check() {
   local name=$1
   shift
-  [ -n "$CHECKS_DIR" ] || CHECKS_DIR=$(mktemp -d)
   CHECKS+=("$name")
   ("$@" >"$CHECKS_DIR/$name.log" 2>&1 && touch "$CHECKS_DIR/$name.passed") &
-  CHECK_PIDS+=($!)
 }
 
 # Waits for the checks that were begun and says how each ended, once.
 finish_checks() {
   local name
-  [ -n "$CHECKS_DIR" ] || return 0
-  wait "${CHECK_PIDS[@]}" || true
+  [ -d "$CHECKS_DIR" ] || return 0
+  wait
   for name in "${CHECKS[@]}"; do
     if [ -e "$CHECKS_DIR/$name.passed" ]; then
       PASSED=$((PASSED + 1))
@@ -33,7 +29,6 @@ finish_checks() {
     fi
   done
   rm -rf "$CHECKS_DIR"
-  CHECKS_DIR=''
 }
 
 # run_jest PROJECT FLAGS...: counts its tests; a suite that could not run counts as a failure.
@@ -100,21 +95,18 @@ stop_test_server() {
   rm -rf "$TEST_DIR"
 }
 
-# The checks among the parts, which ask no running Falto and no Jest.
+# The checks of one part that ask no running Falto and no Jest.
 begin_checks() {
-  local part
-  for part in "$@"; do
-    case "$part" in
-      lint)
-        check format node node_modules/prettier/bin/prettier.cjs --check .
-        check lint node node_modules/eslint/bin/eslint.js . --max-warnings 0
-        check unused node node_modules/knip/bin/knip.js ;;
-      types)
-        [ -e next-env.d.ts ] || node node_modules/next/dist/bin/next typegen >/dev/null 2>&1 || true
-        check types node node_modules/typescript/bin/tsc --noEmit ;;
-      rules) check rules node node_modules/dependency-cruiser/bin/dependency-cruise.mjs src scripts tests --config .dependency-cruiser.cjs ;;
-    esac
-  done
+  case "$1" in
+    lint)
+      check format node node_modules/prettier/bin/prettier.cjs --check .
+      check lint node node_modules/eslint/bin/eslint.js . --max-warnings 0
+      check unused node node_modules/knip/bin/knip.js ;;
+    types)
+      [ -e next-env.d.ts ] || node node_modules/next/dist/bin/next typegen >/dev/null 2>&1 || true
+      check types node node_modules/typescript/bin/tsc --noEmit ;;
+    rules) check rules node node_modules/dependency-cruiser/bin/dependency-cruise.mjs src scripts tests --config .dependency-cruiser.cjs ;;
+  esac
 }
 
 test_falto() {
@@ -122,8 +114,9 @@ test_falto() {
   # What Debian has to bring comes meanwhile; if it does not, it is asked for again where it is needed, and says why.
   case " $parts " in *" api "* | *" e2e "*) (ensure_postgres && ensure_chromium) >/dev/null 2>&1 & ;; esac
   ensure_modules
+  CHECKS_DIR=$(mktemp -d)
   # One of them is longer than the others, on one core; tests that ask no server use the other one meanwhile.
-  begin_checks $parts
+  for part in $parts; do begin_checks "$part"; done
   for part in $parts; do
     case "$part" in
       lint | types | rules) ;;
