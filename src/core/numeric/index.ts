@@ -1,4 +1,4 @@
-/** Arithmetic that several rooms need: roots, readings between points, angles. Pure numbers without units. */
+/** Arithmetic that several rooms need: roots, lists, readings between points, angles. Pure numbers without units. */
 
 /** Halvings after which an interval of any size here is narrower than a double can tell. */
 const HALVINGS = 60
@@ -19,6 +19,14 @@ export const between = (from: number, to: number, share: number): number => from
 
 /** All of them together; 0 of none. */
 export const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0)
+
+/** Whether two lists have the same elements in the same order. */
+export function sameElements<T>(one: ArrayLike<T>, other: ArrayLike<T>): boolean {
+  if (one === other) return true
+  if (one.length !== other.length) return false
+  for (let i = 0; i < one.length; i++) if (one[i] !== other[i]) return false
+  return true
+}
 
 /** A point of a table of what depends on what. */
 export type Reading = readonly [x: number, y: number]

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { between, bisect, foldTurn, readAlong, withinTurn, type Reading } from '.'
+import { between, bisect, foldTurn, readAlong, sameElements, withinTurn, type Reading } from '.'
 
 const finite = fc.double({ min: -50, max: 50, noNaN: true })
 
@@ -8,6 +8,15 @@ describe('numbers', () => {
     expect(bisect((x) => x ** 3 - 2, 0, 5)).toBeCloseTo(Math.cbrt(2), 12)
     expect(bisect((x) => x + 10, 0, 5)).toBeCloseTo(0, 12)
     expect(bisect((x) => x - 10, 0, 5)).toBeCloseTo(5, 12)
+  })
+
+  it('tells lists apart by what stands where in them, and by how much', () => {
+    expect(sameElements([1, 2, 3], Int32Array.of(1, 2, 3))).toBe(true)
+    expect(sameElements([], [])).toBe(true)
+    expect(sameElements([1, 2, 3], [1, 3, 2])).toBe(false)
+    expect(sameElements([1, 2], [1, 2, 3])).toBe(false)
+    expect(sameElements([1, 2, 3], [1, 2])).toBe(false)
+    expect(sameElements([{}], [{}])).toBe(false)
   })
 
   it('reads a table at its points as they stand, between them along the line, and beyond them as its ends', () => {

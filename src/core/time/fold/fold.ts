@@ -8,6 +8,7 @@ import {
   toBandEdge,
 } from '../../hair/hairRecord'
 import { rootLength } from '../../hair/fibre'
+import { sameElements } from '../../numeric'
 import type { Head } from '../../scalp/head'
 import { recipeOf, type Recipe } from '../../product/formula'
 import {
@@ -317,11 +318,8 @@ const areSame = (a: Lock, b: Lock): boolean =>
   a.bands === b.bands &&
   a.was === b.was &&
   a.white === b.white &&
-  areEqual(a.took, b.took) &&
-  areEqual(a.sources, b.sources)
-
-const areEqual = <T>(a: readonly T[], b: readonly T[]): boolean =>
-  a === b || (a.length === b.length && a.every((one, i) => one === b[i]))
+  sameElements(a.took, b.took) &&
+  sameElements(a.sources, b.sources)
 
 /** The rarest lock joins the one that looks most like it: white hair white hair, and of those the same stages took. */
 function joinRarest(cell: CellLock[]): void {
@@ -329,7 +327,7 @@ function joinRarest(cell: CellLock[]): void {
   const apart = (lock: Lock) =>
     strandDistance(lock.bands, rarest.bands) +
     (lock.white === rarest.white ? 0 : UNLIKE_LEVELS) +
-    (areEqual(lock.took, rarest.took) ? 0 : UNLIKE_LEVELS)
+    (sameElements(lock.took, rarest.took) ? 0 : UNLIKE_LEVELS)
   const distances = cell.map(apart)
   cell[distances.indexOf(Math.min(...distances))]!.share += rarest.share
 }

@@ -1,20 +1,7 @@
+import { chance, sameElements } from '../../numeric'
 import { exactSchedule } from './exact'
 import { MOST_EXACT_TASKS, SEARCH_TRIES, SEARCH_TEMPERATURE, RUN_CHANCE, LONGEST_RUN } from './constants'
 import { timed, type Decision, type Prepared, type Schedule } from './problem'
-
-/**
- * A search step's generator: mulberry32, a small one of good quality (public domain). The seed is fixed, so that equal
- * problems give equal schedules.
- */
-function generator(seed: number): () => number {
-  let state = seed
-  return () => {
-    state = (state + 0x6d2b79f5) | 0
-    let t = Math.imul(state ^ (state >>> 15), 1 | state)
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
-    return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32
-  }
-}
 
 /** The best schedule where there are few tasks, a good one where there are many. */
 export function findSchedule(prepared: Prepared): Schedule {
@@ -45,7 +32,8 @@ function annealed(prepared: Prepared, first: readonly number[], tries: number): 
   const { decisions, begun } = dispatched(prepared, order, wishes)
   let now = timed(prepared, decisions, begun)
   let best = now
-  const random = generator(count)
+  // From a fixed seed, so that equal problems give equal schedules.
+  const { even: random } = chance(count)
   const shared = prepared.people.length > 1
   for (let attempt = 0; attempt < tries; attempt++) {
     let [valid, wished] = [order, wishes]
@@ -63,7 +51,7 @@ function annealed(prepared: Prepared, first: readonly number[], tries: number): 
     // Kept with probability exp(−Δ/T): the worst that this turn's chance lets pass is known beforehand.
     const passable = now.cost - SEARCH_TEMPERATURE * best.cost * (1 - attempt / tries) * Math.log(1 - random())
     // Most moves in a small problem lead back to where one stands.
-    if (same(valid, order) && same(wished, wishes)) continue
+    if (sameElements(valid, order) && sameElements(wished, wishes)) continue
     const tried = dispatched(prepared, valid, wished)
     const next = timed(prepared, tried.decisions, tried.begun, passable)
     if (next.cost > passable) continue
@@ -73,12 +61,6 @@ function annealed(prepared: Prepared, first: readonly number[], tries: number): 
     if (now.cost < best.cost) best = now
   }
   return best
-}
-
-function same(one: ArrayLike<number>, other: ArrayLike<number>): boolean {
-  if (one === other) return true
-  for (let i = 0; i < one.length; i++) if (one[i] !== other[i]) return false
-  return true
 }
 
 /** Tasks in the order in which they could be begun if whoever is free always took what is ready first. */
