@@ -1,10 +1,9 @@
 import { readFileSync } from 'node:fs'
-import { createInterface } from 'node:readline/promises'
-import { Writable } from 'node:stream'
 import { database } from '@/db'
 import { AppError } from '@/server/errors'
 import { makeSalon } from '@/server/salons'
 import { importCatalogue } from '@/server/shelf'
+import { askPassword } from './askPassword'
 
 /**
  * `./falto salon NAME E-MAIL [--owner NAME] [--catalogue FILE.csv]`: a salon of its own with its owner. The password is
@@ -28,24 +27,6 @@ async function main([name = '', email = '', ...rest]: string[]): Promise<void> {
   if (committed) return say(`took ${changes.length} products onto its shelf.`)
   const lines = problems.slice(0, 5).map(({ line, message }) => `line ${line}: ${message}`)
   say(`the catalogue was not taken in (${lines.join('; ')}). Mend the file and take it in on the Shelf page.`)
-}
-
-async function askPassword(): Promise<string> {
-  const silent = new Writable({ write: (_chunk, _encoding, done) => done() })
-  const terminal = process.stdin.isTTY === true
-  const lines = createInterface({ input: process.stdin, output: silent, terminal })
-  const ask = async (words: string): Promise<string> => {
-    if (!terminal) return (await lines[Symbol.asyncIterator]().next()).value ?? ''
-    process.stderr.write(words)
-    const answer = await lines.question('')
-    process.stderr.write('\n')
-    return answer
-  }
-  const password = await ask('Password for the owner: ')
-  const again = terminal ? await ask('Once more: ') : password
-  lines.close()
-  if (password !== again) throw new AppError(422, 'invalid', 'The two passwords differ. Nothing was made.')
-  return password
 }
 
 const say = (words: string): void => console.log(`falto: ${words}`)

@@ -1,4 +1,5 @@
-# ./falto backup and ./falto restore: everything an installation keeps, as one file; ./falto salon: a salon in it.
+# ./falto backup and ./falto restore: everything an installation keeps, as one file; ./falto salon, pack and
+# unpack: one salon in it.
 
 # Opens the database: the one DATABASE_URL names, or this folder's own.
 open_database() {
@@ -17,14 +18,26 @@ close_database() {
   [ -n "${RUNNING-running}" ] || stop_cluster "$HOME_DIR/data"
 }
 
-make_salon() {
-  [ -n "${2:-}" ] || die 'say what the salon is called and the e-mail of its owner: ./falto salon "NAME" E-MAIL'
+# with_salons SCRIPT ARGS...: a script that works on the salons that are kept here.
+with_salons() {
   open_database
   ensure_modules >&2
   BETTER_AUTH_URL=${BETTER_AUTH_URL:-http://127.0.0.1:4310}
   export BETTER_AUTH_URL
   node --import tsx src/db/migrate.ts
-  node --import tsx scripts/salon.ts "$@"
+  node --import tsx "$@"
+}
+
+make_salon() {
+  [ -n "${2:-}" ] || die 'say what the salon is called and the e-mail of its owner: ./falto salon "NAME" E-MAIL'
+  with_salons scripts/salon.ts "$@"
+}
+
+# move_salon pack|unpack FILE ...
+move_salon() {
+  [ -n "${2:-}" ] || die "say which file: ./falto $1 FILE"
+  [ "$1" = pack ] || [ -s "$2" ] || die "there is no file $2; nothing was taken in."
+  with_salons scripts/move.ts "$@"
 }
 
 backup_falto() {

@@ -1,5 +1,6 @@
 import { AsyncLocalStorage } from 'node:async_hooks'
 import { drizzle, type NodePgDatabase } from 'drizzle-orm/node-postgres'
+import type { PgTransactionConfig } from 'drizzle-orm/pg-core'
 import { Pool } from 'pg'
 import * as schema from './schema'
 
@@ -42,8 +43,16 @@ export function database(): Database {
 }
 
 /** All of it or nothing. */
-export const inTransaction = <T>(work: (tx: Transaction) => Promise<T>): Promise<T> =>
-  database().transaction((tx) => within.run('transaction', () => work(tx)))
+export const inTransaction = <T>(work: (tx: Transaction) => Promise<T>, config?: PgTransactionConfig): Promise<T> =>
+  database().transaction((tx) => within.run('transaction', () => work(tx)), config)
+
+/** How many migrations the database has seen. */
+export async function schemaVersion(): Promise<number> {
+  const { rows } = await database().execute<{ applied: number }>(
+    'select count(*)::int as applied from drizzle.__drizzle_migrations',
+  )
+  return rows[0]!.applied
+}
 
 function openDatabase(): Database {
   if (shared.faltoDatabase) return shared.faltoDatabase

@@ -1,5 +1,5 @@
 /** The database: schema, connection and migrations. */
 export { databaseIsAway } from './away'
-export { database, inTransaction, type Database, type Reader, type Transaction } from './client'
+export { database, inTransaction, schemaVersion, type Database, type Reader, type Transaction } from './client'
 export { containing, plainly } from './containing'
 export * from './schema'

@@ -1,7 +1,7 @@
 import 'reflect-metadata'
-import { IsDefined, IsEmail, IsISO31661Alpha2, IsTimeZone, Length, Matches } from 'class-validator'
-import { STAFF_ROLES, type StaffRole } from '@/core/model'
-import { MayBeAbsent, Name, Nested, OneOf, YesOrNo } from './decorators'
+import { IsDefined, IsEmail, IsInt, IsISO31661Alpha2, IsTimeZone, Length, Matches, ValidateBy } from 'class-validator'
+import { LIMITS, STAFF_ROLES, type StaffRole } from '@/core/model'
+import { InRange, MayBeAbsent, Name, Nested, OneOf, Uuid, YesOrNo } from './decorators'
 import { ReadingUnitsDto } from './salon'
 
 /** Lengths of a password, characters. Twelve and more: ASVS 5, chapter 6, from memory. */
@@ -73,4 +73,37 @@ export class FactorCodeDto {
 
 export class PasswordDto {
   @Length(1, PASSWORD.longest, { message: 'is missing' }) password!: string
+}
+
+/** Digits of a PIN. Four are enough beside the tablet itself and a wait after five wrong ones: our estimate. */
+const PIN_DIGITS = { fewest: 4, most: 8 }
+
+const IN_TURN = '01234567890'
+const BACKWARDS = [...IN_TURN].reverse().join('')
+/** What is tried first: one digit over and over, or digits in their turn. */
+const isEasyPin = (pin: string): boolean => new Set(pin).size === 1 || IN_TURN.includes(pin) || BACKWARDS.includes(pin)
+
+/** One's own PIN for shared tablets, chosen by who knows her password. */
+export class OwnPinDto {
+  @Length(1, PASSWORD.longest, { message: 'is missing' }) password!: string
+  @ValidateBy(
+    { name: 'notEasy', validator: { validate: (pin) => typeof pin === 'string' && !isEasyPin(pin) } },
+    { message: 'is one of those that are tried first; choose another' },
+  )
+  @Matches(new RegExp(`^\\d{${PIN_DIGITS.fewest},${PIN_DIGITS.most}}$`), {
+    message: `must have ${PIN_DIGITS.fewest} to ${PIN_DIGITS.most} digits`,
+  })
+  pin!: string
+}
+
+/** A device becomes a tablet that the salon shares. */
+export class SharedTabletDto {
+  @Name() name!: string
+  @IsInt({ message: 'must be a whole number of minutes' }) @InRange(LIMITS.lockAfterMin) lockAfterMin!: number
+}
+
+/** Somebody takes a shared tablet over. */
+export class TakeOverDto {
+  @Uuid() staffId!: string
+  @Length(1, PIN_DIGITS.most, { message: 'is missing' }) pin!: string
 }

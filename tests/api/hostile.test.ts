@@ -135,6 +135,7 @@ beforeAll(async () => {
     layouts: [newId()],
     team: [newId()],
     account: [newId()],
+    tablets: [newId()],
   }
   entries = {
     'PUT /api/units': { mass: 'g', length: 'cm', developer: 'vol', clock: '24' },
@@ -183,6 +184,9 @@ beforeAll(async () => {
     'PUT /api/team/:id': { name: 'x', role: 'assistant', active: true },
     'POST /api/team/invitations': { name: 'x', email: `${newId()}@bent.invalid`, role: 'assistant' },
     'PUT /api/salon': { name: 'Bent' },
+    'PUT /api/account/pin': { password: 'a word for everybody here', pin: '48151' },
+    'POST /api/tablets': { name: 'Bent', lockAfterMin: 5 },
+    'POST /api/visits/table': 'client,on,service\nBent,2026-01-05,topAndSides\n',
   }
 })
 afterAll(closeDatabase)
@@ -234,6 +238,7 @@ const SLOW = [
   'GET /api/visits/:id/document',
   'GET /api/visits/:id/aftercare',
   'GET /api/clients/:id/file',
+  'GET /api/salon/file',
   'POST /api/visits/:id/repeat',
   'POST /api/clients/:id/visits',
   'POST /api/plans/:id/copies',

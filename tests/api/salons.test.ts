@@ -98,12 +98,12 @@ it('many wrong passwords are waited for, whoever asks and however many ask at on
   const { countTry, forgetTries } = await import('@/server/auth')
   const email = 'Guessed@quiet.invalid'
   const at = Date.now()
-  const tries = await Promise.allSettled(Array.from({ length: 40 }, (_, i) => countTry(email, at + i)))
+  const tries = await Promise.allSettled(Array.from({ length: 40 }, (_, i) => countTry('e-mail', email, at + i)))
   expect(tries.filter(({ status }) => status === 'fulfilled')).toHaveLength(5)
-  await expect(countTry('guessed@QUIET.invalid', at + 30_000)).rejects.toMatchObject({ status: 429 })
-  await countTry(email, at + 61_000)
+  await expect(countTry('e-mail', 'guessed@QUIET.invalid', at + 30_000)).rejects.toMatchObject({ status: 429 })
+  await countTry('e-mail', email, at + 61_000)
   // The next wait is twice as long.
-  await expect(countTry(email, at + 61_000 + 119_000)).rejects.toMatchObject({ status: 429 })
-  await forgetTries(email)
-  await countTry(email, at + 62_000)
+  await expect(countTry('e-mail', email, at + 61_000 + 119_000)).rejects.toMatchObject({ status: 429 })
+  await forgetTries('e-mail', email)
+  await countTry('e-mail', email, at + 62_000)
 })

@@ -1,5 +1,6 @@
 import { headers } from 'next/headers'
 import { hasFeed } from '@/server/bookings'
+import { hasPin } from '@/server/tablets'
 import { ownAccount, sessionsOf } from '@/server/team'
 import { AccountPage } from '@/ui/salon'
 import { Shell } from '@/ui/shell'
@@ -10,10 +11,11 @@ export const metadata = { title: 'Account · Falto' }
 export default async function OwnAccountPage() {
   const member = await memberFor('/account')
   const asked = await headers()
-  const [{ email, secondFactor }, sessions, calendar] = await Promise.all([
+  const [{ email, secondFactor }, sessions, calendar, pin] = await Promise.all([
     ownAccount(asked),
     sessionsOf(asked),
     hasFeed(member),
+    hasPin(member),
   ])
   return (
     <Shell member={member}>
@@ -24,6 +26,7 @@ export default async function OwnAccountPage() {
         lacksSecondFactor={member.lacksSecondFactor}
         sessions={sessions}
         calendarSince={calendar.since}
+        pinSince={pin.since}
       />
     </Shell>
   )

@@ -1,4 +1,5 @@
 import { checkEntry, LogWishDto } from '@/dto'
+import { may } from '@/server/auth'
 import { ratesOf } from '@/server/money'
 import { openLog } from '@/server/visits'
 import { Shell } from '@/ui/shell'
@@ -15,7 +16,13 @@ export default async function Log({ searchParams }: { searchParams: Promise<Reco
   const [log, { rates }] = await Promise.all([openLog(member, wish), ratesOf(member)])
   return (
     <Shell member={member}>
-      <LogPage key={JSON.stringify(wish)} log={log} wish={{ ...wish }} currency={rates.currency} />
+      <LogPage
+        key={JSON.stringify(wish)}
+        log={log}
+        wish={{ ...wish }}
+        currency={rates.currency}
+        mayWrite={may(member, 'write')}
+      />
     </Shell>
   )
 }

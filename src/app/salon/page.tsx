@@ -1,5 +1,7 @@
+import { headers } from 'next/headers'
 import { notFound } from 'next/navigation'
 import { may } from '@/server/auth'
+import { sharedTablets } from '@/server/tablets'
 import { firstStepsOf, teamOf } from '@/server/team'
 import { SalonPage } from '@/ui/salon'
 import { Shell } from '@/ui/shell'
@@ -10,10 +12,14 @@ export const metadata = { title: 'Salon · Falto' }
 export default async function OwnSalonPage() {
   const member = await memberFor('/salon')
   if (!may(member, 'team')) notFound()
-  const [team, { name, ...steps }] = await Promise.all([teamOf(member), firstStepsOf(member)])
+  const [team, tablets, { name, ...steps }] = await Promise.all([
+    teamOf(member),
+    sharedTablets(member, await headers()),
+    firstStepsOf(member),
+  ])
   return (
     <Shell member={member}>
-      <SalonPage name={name} team={team} steps={steps} />
+      <SalonPage name={name} team={team} tablets={tablets} steps={steps} />
     </Shell>
   )
 }

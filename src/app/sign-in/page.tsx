@@ -3,6 +3,7 @@ import { redirect } from 'next/navigation'
 import { demoIsOpen } from '@/server/auth'
 import { DEMO_STAFF } from '@/demo'
 import { waitsForSetUp } from '@/server/salons'
+import { peopleOf } from '@/server/tablets'
 import { SignIn } from '@/ui/entry'
 
 export const metadata = { title: 'Sign in · Falto' }
@@ -10,8 +11,15 @@ export const metadata = { title: 'Sign in · Falto' }
 export default async function SignInPage({ searchParams }: { searchParams: Promise<{ next?: string }> }) {
   if (await waitsForSetUp()) redirect('/set-up')
   const { next } = await searchParams
-  const open = await demoIsOpen(await headers())
-  const demo = open ? DEMO_STAFF.map(({ key, name, role }) => ({ key, name, role })) : []
+  const asked = await headers()
+  const demo = (await demoIsOpen(asked)) ? DEMO_STAFF.map(({ key, name, role }) => ({ id: key, name, role })) : []
+  const { tablet, people } = await peopleOf(asked)
   // Only places of our own: a path, and not another host's.
-  return <SignIn demo={demo} next={next && /^\/[a-z]/.test(next) ? next : '/people'} />
+  return (
+    <SignIn
+      demo={demo}
+      tablet={tablet === null ? null : { name: tablet, people }}
+      next={next && /^\/[a-z]/.test(next) ? next : '/people'}
+    />
+  )
 }

@@ -15,6 +15,7 @@ const limit = (min: number, max: number, unit: string): Limit => ({ min, max, un
  * a child's head can be refused by age and not by tape. The rest: our estimate of what a hand can do.
  */
 export const LIMITS = {
+  lockAfterMin: limit(1, 60, 'min'),
   circumferenceCm: limit(45, 68, 'cm'),
   frontToNapeCm: limit(26, 46, 'cm'),
   earToEarCm: limit(26, 44, 'cm'),

@@ -29,6 +29,25 @@ export interface Team {
   ownersNeedSecondFactor: boolean
 }
 
+/** A tablet that several people use in turn. */
+export interface SharedTablet {
+  id: string
+  name: string
+  /** It locks itself where nobody has touched it for so long, min. */
+  lockAfterMin: number
+  /** ISO 8601. */
+  since: string
+  /** Whether it is the device that asks. */
+  here: boolean
+}
+
+/** Who can take a shared tablet over. */
+export interface TabletPerson {
+  id: string
+  name: string
+  role: StaffRole
+}
+
 /** A device that somebody is signed in on. */
 export interface OwnSession {
   id: string

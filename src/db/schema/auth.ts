@@ -30,10 +30,16 @@ export const session = pgTable(
     expiresAt: moment('expires_at').notNull(),
     ipAddress: text('ip_address'),
     userAgent: text('user_agent'),
+    /** The shared tablet that it was begun on. */
+    tabletId: uuid('tablet_id'),
     createdAt: moment('created_at').notNull().defaultNow(),
     updatedAt: moment('updated_at').notNull().defaultNow(),
   },
-  (table) => [index('session_user').on(table.userId), index('session_expires').on(table.expiresAt)],
+  (table) => [
+    index('session_user').on(table.userId),
+    index('session_expires').on(table.expiresAt),
+    index('session_tablet').on(table.tabletId),
+  ],
 )
 
 export const account = pgTable(

@@ -58,6 +58,42 @@ export const staff = pgTable(
   ],
 )
 
+/** A tablet at the chair that several people use: whoever has a PIN takes it over, and it locks itself. */
+export const sharedTablet = pgTable(
+  'shared_tablet',
+  {
+    salonId: salonId(),
+    id: uuid('id').notNull(),
+    name: text('name').notNull(),
+    /** Of the word that the tablet itself keeps. */
+    tokenHash: text('token_hash').notNull(),
+    lockAfterMin: integer('lock_after_min').notNull(),
+    sharedBy: uuid('shared_by').notNull(),
+    createdAt: moment('created_at').notNull().defaultNow(),
+    expiresAt: moment('expires_at').notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.salonId, table.id] }),
+    uniqueIndex('shared_tablet_word').on(table.salonId, table.tokenHash),
+    foreignKey({ columns: [table.salonId, table.sharedBy], foreignColumns: [staff.salonId, staff.id] }),
+  ],
+)
+
+/** With which somebody takes over a shared tablet; good for nothing anywhere else. */
+export const staffPin = pgTable(
+  'staff_pin',
+  {
+    salonId: salonId(),
+    staffId: uuid('staff_id').notNull(),
+    hash: text('hash').notNull(),
+    createdAt: moment('created_at').notNull().defaultNow(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.salonId, table.staffId] }),
+    foreignKey({ columns: [table.salonId, table.staffId], foreignColumns: [staff.salonId, staff.id] }),
+  ],
+)
+
 /** The link by which somebody's bookings can be followed in a calendar elsewhere. */
 export const calendarFeed = pgTable(
   'calendar_feed',

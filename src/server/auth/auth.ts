@@ -6,6 +6,8 @@ import { PASSWORD } from '@/dto'
 import { sendMail } from '../mail'
 import { setting } from '../settings'
 import { forget } from './remembered'
+import { tabletOf } from './tablet'
+import { takeOver } from './takeOver'
 
 const SESSION_HOURS = 14 // a long salon day
 export const COOKIE_PREFIX = 'falto'
@@ -47,7 +49,10 @@ function createAuth() {
         }),
     },
     user: { additionalFields: { salonId: { type: 'string', required: false, input: false } } },
-    session: { expiresIn: SESSION_HOURS * 3600 },
+    session: {
+      expiresIn: SESSION_HOURS * 3600,
+      additionalFields: { tabletId: { type: 'string', required: false, input: false } },
+    },
     rateLimit: {
       enabled: true,
       storage: 'database',
@@ -55,16 +60,27 @@ function createAuth() {
       max: TRIES_A_MINUTE,
       customRules: { '/sign-in/email': { window: 60, max: TRIES_A_MINUTE } },
     },
-    plugins: [secondFactor({ issuer: 'Falto' })],
+    plugins: [secondFactor({ issuer: 'Falto' }), takeOver],
     trustedOrigins: [
       ...['127.0.0.1', 'localhost'].map((host) => `${protocol}//${host}:${port}`),
       ...(setting('FALTO_LAN_ORIGINS')?.split(/\s+/) ?? []),
     ],
-    databaseHooks: { session: { delete: { after: async ({ id }) => forget('session', id) } } },
+    databaseHooks: {
+      session: {
+        create: {
+          before: async (begun, context) => ({ data: { ...begun, tabletId: await tabletIdOf(context?.headers) } }),
+        },
+        delete: { after: async ({ id }) => forget('session', id) },
+      },
+    },
     advanced: { cookiePrefix: COOKIE_PREFIX },
     telemetry: { enabled: false },
   })
 }
+
+/** However somebody signs in on a shared tablet, it locks itself under her too. */
+const tabletIdOf = async (headers: Headers | undefined): Promise<string | null> =>
+  (headers && (await tabletOf(headers))?.id) ?? null
 
 /** Made on first use, because building the application has no database. */
 let made: ReturnType<typeof createAuth> | undefined

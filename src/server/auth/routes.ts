@@ -32,6 +32,8 @@ export const ROUTES: Readonly<Record<string, RouteRule>> = {
   'GET /api/account/calendar': own,
   'POST /api/account/calendar': own,
   'DELETE /api/account/calendar': own,
+  'PUT /api/account/pin': own,
+  'DELETE /api/account/pin': own,
   'GET /api/units': look,
   'PUT /api/units': { needs: 'units' },
   'GET /api/rates': { needs: 'money' },
@@ -87,6 +89,8 @@ export const ROUTES: Readonly<Record<string, RouteRule>> = {
   'POST /api/mixes/:id/pours': { needs: 'mix', keepsItself: true },
 
   'GET /api/visits': look,
+  'POST /api/visits/table': write,
+  'GET /api/visits/formulas': { needs: 'look', health: true },
   'GET /api/visits/csv': { needs: 'look', health: true },
   'POST /api/visits/catch-up': look,
   'GET /api/visits/:id/document': reads,
@@ -125,7 +129,10 @@ export const ROUTES: Readonly<Record<string, RouteRule>> = {
   'PUT /api/team/:id': team,
   'POST /api/team/invitations': team,
   'DELETE /api/team/invitations/:id': team,
+  'POST /api/tablets': team,
+  'DELETE /api/tablets/:id': team,
   'PUT /api/salon': team,
+  'GET /api/salon/file': overseeing,
   'GET /api/audit': { needs: 'oversee' },
 }
 
@@ -135,6 +142,8 @@ export const OPEN_ROUTES: readonly string[] = [
   'POST /api/demo/sign-in', // on this machine only, see demoIsOpen
   'POST /api/set-up', // for who has the set-up key, and while there is no salon
   'GET /api/calendar/:id', // for who has the link's word
+  'GET /api/tablet', // for a device that the salon shares
+  'POST /api/tablet', // there, for who has a PIN
   'GET /api/invitations', // for who has an invitation's word
   'POST /api/invitations',
 ]

@@ -6,6 +6,7 @@ import { database, salon, staff, user } from '@/db'
 import { setting } from '../settings'
 import { auth, COOKIE_PREFIX } from './auth'
 import { isOnThisMachine } from './hosts'
+import { tabletBy, type Tablet } from './tablet'
 import { forgottenSoFar, remember, rememberedAs } from './remembered'
 
 /** Who is asking. The salon comes from the session and from nowhere else. */
@@ -22,6 +23,8 @@ export interface StaffMember {
   demo: boolean
   /** Whether nothing else is open to her before she has a second factor. */
   lacksSecondFactor: boolean
+  /** The shared tablet that she works on, which locks itself after so long, min; null on a device of her own. */
+  tablet: Pick<Tablet, 'id' | 'lockAfterMin'> | null
 }
 
 /**
@@ -36,7 +39,7 @@ export async function staffFrom(headers: Headers): Promise<StaffMember | undefin
   const since = forgottenSoFar()
   const found = await auth().api.getSession({ headers })
   if (!found?.user.salonId || isFromTheFuture(found.session)) return undefined
-  const member = await readMember(found.user.salonId, found.user.id)
+  const member = await readMember(found.user.salonId, found.user.id, found.session.tabletId ?? undefined)
   if (member) remember(cookie, member, found.session, since)
   return member
 }
@@ -47,7 +50,14 @@ const AHEAD_MS = 10 * 60_000
 /** Whether the clock was wrong when a session began: it would be good until long after the day it was meant for. */
 const isFromTheFuture = ({ createdAt }: { createdAt: Date }): boolean => createdAt.getTime() > Date.now() + AHEAD_MS
 
-async function readMember(salonId: string, userId: string): Promise<StaffMember | undefined> {
+async function readMember(
+  salonId: string,
+  userId: string,
+  tabletId: string | undefined,
+): Promise<StaffMember | undefined> {
+  const tablet = tabletId ? await tabletBy(salonId, tabletId) : null
+  // Whoever was signed in on a tablet that is shared no more is not any longer.
+  if (tablet === undefined) return undefined
   const [found] = await database()
     .select({
       salonId: staff.salonId,
@@ -66,7 +76,8 @@ async function readMember(salonId: string, userId: string): Promise<StaffMember 
     .where(and(eq(staff.salonId, salonId), eq(staff.userId, userId), isNull(staff.deactivatedAt)))
   if (!found) return undefined
   const { ownersNeedSecondFactor, twoFactorEnabled, ...member } = found
-  return { ...member, lacksSecondFactor: member.role === 'owner' && ownersNeedSecondFactor && !twoFactorEnabled }
+  const lacksSecondFactor = member.role === 'owner' && ownersNeedSecondFactor && !twoFactorEnabled
+  return { ...member, lacksSecondFactor, tablet: tablet && { id: tablet.id, lockAfterMin: tablet.lockAfterMin } }
 }
 
 /**

@@ -39,13 +39,18 @@ export async function markDone(member: StaffMember, planId: string, { on }: Done
   })
 }
 
+/** @throws AppError 422 for a day that has begun nowhere yet */
+export function refuseDayToCome(on: string): void {
+  if (daysBetween(latestToday(), on) > 0) throw invalidAt('on', NOT_YET_COME)
+}
+
 /** As {@link markDone}, within a transaction that has locked the plan. @returns id of the visit */
 export async function recordDone(
   tx: Transaction,
   member: StaffMember,
   { plan, clientId, on, came, told }: CarriedOut,
 ): Promise<string> {
-  if (daysBetween(latestToday(), on) > 0) throw invalidAt('on', NOT_YET_COME)
+  refuseDayToCome(on)
   const owner = await findClient(member, clientId, tx)
   const visitId = newId()
   await lockClient(tx, member, owner.id)

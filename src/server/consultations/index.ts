@@ -2,6 +2,6 @@
  * Consultations: what was found on the hair and what is wished, day by day, and what plans that were carried out have
  * left.
  */
-export { markDone, recordDone } from './done'
+export { markDone, recordDone, refuseDayToCome } from './done'
 export { lastVisitOf, newestCanvases, newestConsultation, openConsultation } from './read'
 export { saveConsultation } from './save'

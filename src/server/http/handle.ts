@@ -9,7 +9,7 @@ import { countAnswer } from '../metrics'
 import { DATA_RULES, putHeaders, refusalOf } from './guard'
 
 /** Largest request body, bytes. A plan with every count at its limit stays below. */
-export const LARGEST_BODY = 2_000_000
+const LARGEST_BODY = 2_000_000
 
 type Context = { params: Promise<unknown> }
 
@@ -157,6 +157,16 @@ export async function readJson(request: Request): Promise<unknown> {
   } catch {
     throw new AppError(400, 'not-json', 'The entry is not valid JSON.')
   }
+}
+
+/**
+ * Reads a table of text; with `?commit` it is to be taken in, without it only looked through.
+ * @throws AppError 413, 422 for an empty one
+ */
+export async function readTableEntry(request: Request): Promise<{ text: string; mode: 'preview' | 'commit' }> {
+  const text = (await readBytes(request, LARGEST_BODY)).toString('utf8')
+  if (text.trim() === '') throw new AppError(422, 'invalid', 'This file is empty.')
+  return { text, mode: new URL(request.url).searchParams.has('commit') ? 'commit' : 'preview' }
 }
 
 /** Reads a JSON body and holds it against a DTO class. @throws AppError 422 naming the fields */

@@ -3,10 +3,10 @@ export {
   answered,
   checkedEntry,
   isUuid,
-  LARGEST_BODY,
   readBytes,
   readEntry,
   readJson,
+  readTableEntry,
   signedIn,
   streamLines,
 } from './handle'

@@ -55,6 +55,7 @@ export async function makeSalon({
     timeZone,
     demo: false,
     lacksSecondFactor: false,
+    tablet: null,
   }
   const { salonId } = member
   await inTransaction(async (tx) => {
@@ -94,8 +95,13 @@ export async function addPerson(
     .returning({ id: user.id })
   if (made.length === 0)
     throw new AppError(409, 'taken', `Somebody signs in with ${email} already. Choose another e-mail address.`)
-  await tx.insert(account).values({ id: newId(), accountId: userId, providerId: 'credential', userId, password })
+  await giveCredential(tx, userId, password)
   await tx.insert(staff).values({ salonId, id, userId, name, role })
+}
+
+/** Lets somebody sign in with a password. */
+export async function giveCredential(tx: Transaction, userId: string, password: string): Promise<void> {
+  await tx.insert(account).values({ id: newId(), accountId: userId, providerId: 'credential', userId, password })
 }
 
 const digest = (words: string): Buffer => createHash('sha256').update(words).digest()

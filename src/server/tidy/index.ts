@@ -1,6 +1,6 @@
 /** Rows that are good for nothing any more. */
-import { and, isNotNull, lt, or } from 'drizzle-orm'
-import { database, invitation, rateLimit, session, verification } from '@/db'
+import { and, inArray, isNotNull, lt, or } from 'drizzle-orm'
+import { database, invitation, rateLimit, session, sharedTablet, verification } from '@/db'
 import { log } from '../log'
 
 /** Looked for so often, ms. Every process does: taking away what is gone already costs nothing. */
@@ -9,11 +9,18 @@ const DAY_MS = 86_400_000
 /** Invitations that were used, taken back or forgotten are kept for questions so long, days. Our choice. */
 const INVITATIONS_DAYS = 90
 
-/** Takes away sessions and letters that have run out, tries of the day before, invitations long closed. */
+/** Takes away sessions, letters and shares of tablets that have run out, old tries, invitations long closed. */
 export async function tidy(now: Date = new Date()): Promise<void> {
   const db = database()
   const longAgo = new Date(now.getTime() - INVITATIONS_DAYS * DAY_MS)
   await db.delete(session).where(lt(session.expiresAt, now))
+  const quiet = await db.delete(sharedTablet).where(lt(sharedTablet.expiresAt, now)).returning({ id: sharedTablet.id })
+  await db.delete(session).where(
+    inArray(
+      session.tabletId,
+      quiet.map(({ id }) => id),
+    ),
+  )
   await db.delete(verification).where(lt(verification.expiresAt, now))
   await db.delete(rateLimit).where(lt(rateLimit.lastRequest, now.getTime() - DAY_MS))
   await db

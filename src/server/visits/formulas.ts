@@ -1,6 +1,7 @@
-import { sql } from 'drizzle-orm'
+import { stringify } from 'csv-stringify/sync'
+import { and, desc, eq, isNull, sql } from 'drizzle-orm'
 import { nearestFormulas, type FoundFormula, type MixedFormula, type UsedFormula } from '@/core/record/visit'
-import { client, containing, database, plainly, visit } from '@/db'
+import { client, containing, database, plainly, plan, visit } from '@/db'
 import type { StaffMember } from '../auth'
 import type { FormulaWishDto } from '@/dto'
 import { catchUpWholly } from './summary'
@@ -38,4 +39,25 @@ export async function formulasIn(
   )
   const used = rows.map(({ formula, ...where }): UsedFormula => ({ ...formula, ...where }))
   return nearestFormulas(used, level === undefined ? undefined : { level, tone }).slice(0, MOST_FORMULAS)
+}
+
+const CSV_COLUMNS = ['on', 'client', 'plan', 'product', 'kind', 'level', 'tone', 'developer_vol', 'ratio'] as const
+
+/** Every formula that was mixed for a visit as a table, newest first. */
+export async function csvOfFormulas(member: StaffMember): Promise<string> {
+  await catchUpWholly(member)
+  const rows = await database()
+    .select({ on: visit.on, client: client.name, plan: plan.name, formulas: visit.formulas })
+    .from(visit)
+    .innerJoin(client, and(eq(client.salonId, visit.salonId), eq(client.id, visit.clientId)))
+    .innerJoin(plan, and(eq(plan.salonId, visit.salonId), eq(plan.id, visit.planId)))
+    .where(and(eq(visit.salonId, member.salonId), isNull(visit.withdrawnAt)))
+    .orderBy(desc(visit.on), desc(visit.id))
+  const lines = rows.flatMap(({ formulas, ...of }) =>
+    (formulas ?? []).map(({ product, kind, level, tone, developerVol, ratio }) => [
+      ...[of.on, of.client, of.plan, product, kind],
+      ...[level, tone, developerVol, ratio],
+    ]),
+  )
+  return stringify(lines, { header: true, columns: [...CSV_COLUMNS], escape_formulas: true })
 }

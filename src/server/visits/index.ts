@@ -1,7 +1,7 @@
 /** Visits as they are remembered: pages, log, reviews, what is learned from them, who is due, and doing one again. */
 export { afterCareOf } from './afterCare'
 export { dueIn } from './due'
-export { formulasIn } from './formulas'
+export { csvOfFormulas, formulasIn } from './formulas'
 export { chooseLearning, learningOf, ownFactors } from './learning'
 export { csvOfLog, listVisits, openLog } from './list'
 export { dropMessage, messageWords, outboxOf, saveTemplate, setMessageSent, writeMessage } from './outbox'

@@ -1,6 +1,6 @@
 /** Words of links that let in whoever has them. They are handed over once and kept as hashes. */
 import { createHash, randomBytes } from 'node:crypto'
-import { isUuid } from '../http'
+import { isUUID } from 'class-validator'
 
 /** Bytes of chance in a word: nobody guesses it. */
 const BYTES = 24
@@ -16,5 +16,5 @@ export function newWord(salonId: string): { word: string; hash: string } {
 /** Salon and hash of a word, or undefined for what never was one. */
 export function partsOf(word: string): { salonId: string; hash: string } | undefined {
   const [salonId = '', ...secret] = word.split('_')
-  return isUuid(salonId) ? { salonId, hash: hashOf(secret.join('_')) } : undefined
+  return isUUID(salonId) ? { salonId, hash: hashOf(secret.join('_')) } : undefined
 }

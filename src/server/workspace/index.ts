@@ -16,6 +16,7 @@ import { insertPlan, openPlan } from '../plans'
 import { catalogueOf } from '../shelf'
 import { onOwnShelf, personOf } from './start'
 
+export { importVisits } from './table'
 export { draftToldVisit, enterToldVisit } from './told'
 
 /**

@@ -2,10 +2,10 @@ import { v7 as newId } from 'uuid'
 import { productOf, type CatalogueItem, type FaltoPlan, type Formula } from '@/core/model'
 import { planFromService, SERVICES } from '@/core/plan/serviceKinds'
 import type { ToldVisit } from '@/core/record/visit'
-import { inTransaction } from '@/db'
+import { inTransaction, type Transaction } from '@/db'
 import type { ToldVisitDto } from '@/dto'
 import { requirePermission, type StaffMember } from '../auth'
-import { recordDone } from '../consultations'
+import { recordDone, refuseDayToCome } from '../consultations'
 import { invalidAt } from '../errors'
 import { insertPlanIn } from '../plans'
 import { saveReviewIn } from '../visits'
@@ -29,9 +29,29 @@ export async function draftToldVisit(
 export async function enterToldVisit(
   member: StaffMember,
   clientId: string,
-  { on, service, name, minutes, formulas, change }: ToldVisitDto,
+  entry: ToldVisitDto,
 ): Promise<{ visitId: string }> {
   requirePermission(member, 'write')
+  const prepared = await prepareTold(member, clientId, entry)
+  return inTransaction((tx) => keepTold(tx, member, prepared))
+}
+
+/** A visit as it was told, laid out and not yet kept. */
+export interface PreparedVisit {
+  clientId: string
+  on: string
+  document: FaltoPlan
+  told: ToldVisit
+  change: string
+}
+
+/** @throws AppError 422 at the field */
+export async function prepareTold(
+  member: StaffMember,
+  clientId: string,
+  { on, service, name, minutes, formulas, change }: ToldVisitDto,
+): Promise<PreparedVisit> {
+  refuseDayToCome(on)
   const { plan, catalogue } = await startOf(member, clientId, service)
   const document = formulas.reduce((kept, formula, i) => withFormula(kept, i, formula, catalogue), { ...plan, name })
   const told: ToldVisit = {
@@ -47,12 +67,18 @@ export async function enterToldVisit(
           ],
     ),
   }
-  return inTransaction(async (tx) => {
-    const { id } = await insertPlanIn(tx, member, clientId, document, 'Entered afterwards')
-    const visitId = await recordDone(tx, member, { plan: { id, document }, clientId, on, told })
-    if (change.trim() !== '') await saveReviewIn(tx, member, visitId, { worked: '', change, why: '', shared: false })
-    return { visitId }
-  })
+  return { clientId, on, document, told, change }
+}
+
+export async function keepTold(
+  tx: Transaction,
+  member: StaffMember,
+  { clientId, on, document, told, change }: PreparedVisit,
+): Promise<{ visitId: string }> {
+  const { id } = await insertPlanIn(tx, member, clientId, document, 'Entered afterwards')
+  const visitId = await recordDone(tx, member, { plan: { id, document }, clientId, on, told })
+  if (change.trim() !== '') await saveReviewIn(tx, member, visitId, { worked: '', change, why: '', shared: false })
+  return { visitId }
 }
 
 async function startOf(member: StaffMember, clientId: string, service: string): ReturnType<typeof onOwnShelf> {

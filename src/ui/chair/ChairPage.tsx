@@ -118,7 +118,7 @@ interface Part {
 /** What cannot wait: what the server refused, longest times that end, and that it will not come out in time. */
 function Calls({
   view: { pressing, late, offersWayOut, expected },
-  live: { refused },
+  live: { refused, left, takeOverLeft },
   now,
   onWayOut,
 }: Part & { onWayOut: (() => void) | undefined }) {
@@ -127,6 +127,19 @@ function Calls({
   return (
     <>
       {refused && <Alert severity="warning">Not taken by the server yet: {refused} It is kept on this device.</Alert>}
+      {left > 0 && (
+        <Alert
+          severity="warning"
+          action={
+            <Button color="inherit" sx={{ minHeight: 44 }} onClick={takeOverLeft}>
+              Send it as mine
+            </Button>
+          }
+        >
+          {left === 1 ? 'One step was' : `${left} steps were`} told on this tablet by somebody else and not sent before
+          she left it. {left === 1 ? 'It waits' : 'They wait'} for her to come back, or go out under your name.
+        </Alert>
+      )}
       {pressing.map((deadline) => (
         <Call key={`${deadline.putInBy} ${deadline.stepId}`} deadline={deadline} steps={expected.steps} now={now} />
       ))}

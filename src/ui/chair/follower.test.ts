@@ -1,12 +1,15 @@
 import type { KeptRunEvent, OpenRun, RunEvent } from '@/core/model'
 import type { RunScript } from '@/core/time/run'
 import { fakeBrowser } from '../../../tests/support/browser'
+import { worksFor } from '../hooks/own'
 import { createRunFollower } from './follower'
 
 /** The device's own store, which outlives a page. */
 const device = new Map<string, unknown>()
 jest.mock('idb-keyval', () => ({
   get: async (key: string) => device.get(key),
+  getMany: async (keys: string[]) => keys.map((key) => device.get(key)),
+  keys: async () => [...device.keys()],
   update: async (key: string, change: (before: unknown) => unknown) => void device.set(key, change(device.get(key))),
 }))
 
@@ -29,6 +32,14 @@ class Stream {
 
 const open = (events: KeptRunEvent[] = []): OpenRun<RunScript> =>
   ({ id: 'run', events, now: Date.now() + 60_000 }) as unknown as OpenRun<RunScript>
+
+/** Follows, tells, and goes. */
+function followed(work: (follower: ReturnType<typeof createRunFollower>) => void): () => void {
+  const follower = createRunFollower(open())
+  const leave = follower.follow()
+  work(follower)
+  return leave
+}
 
 /** Lets everything that waits for nothing but promises happen. */
 const settled = () => jest.advanceTimersByTimeAsync(0)
@@ -66,7 +77,7 @@ describe('a run that is followed', () => {
     ])
     expect(follower.getState()).toMatchObject({ queue: [], refused: undefined })
     expect(follower.getState().events).toHaveLength(2)
-    expect(device.get('falto-run/run')).toMatchObject({ queue: [] })
+    expect(device.get('falto-run/run@')).toMatchObject({ queue: [] })
   })
 
   it('keeps what cannot be sent, through a page that goes, and sends it when the network is back', async () => {
@@ -85,6 +96,36 @@ describe('a run that is followed', () => {
     await settled()
     expect(log.map(({ kind }) => kind)).toEqual(['begun'])
     expect(next.getState().queue).toEqual([])
+  })
+
+  it('sends nothing under another name, unless she takes it over', async () => {
+    worksFor('anna')
+    browser.network.online = false
+    const leave = followed((anna) => anna.tell({ kind: 'begun', stepId: 'a' }))
+    await settled()
+    leave()
+
+    worksFor('bea')
+    browser.network.online = true
+    const bea = createRunFollower(open())
+    bea.follow()
+    await settled()
+    expect(log).toEqual([])
+    expect(bea.getState()).toMatchObject({ queue: [], left: [{ kind: 'begun', stepId: 'a' }] })
+    bea.tell({ kind: 'done', stepId: 'a' })
+    await settled()
+    expect(log.map(({ kind }) => kind)).toEqual(['done'])
+    await bea.takeOverLeft()
+    expect(log.map(({ kind }) => kind)).toEqual(['done', 'begun'])
+    expect(bea.getState()).toMatchObject({ queue: [], left: [] })
+
+    worksFor('anna')
+    const back = createRunFollower(open())
+    back.follow()
+    await settled()
+    expect(log).toHaveLength(2)
+    expect(back.getState()).toMatchObject({ queue: [], left: [] })
+    worksFor('')
   })
 
   it('tries again by itself, and at once when the device says that it is online', async () => {

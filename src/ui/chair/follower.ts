@@ -1,9 +1,10 @@
-import { get as readKept, update } from 'idb-keyval'
+import { get as readKept, getMany, keys, update } from 'idb-keyval'
 import { v7 as newId } from 'uuid'
 import { createStore } from 'zustand/vanilla'
 import type { KeptRunEvent, OpenRun, RunEvent } from '@/core/model'
 import type { RunScript } from '@/core/time/run'
 import { callApi, OfflineError } from '../hooks/api'
+import { isAnothers, ownKey } from '../hooks/own'
 
 export type Told = Pick<RunEvent, 'kind'> &
   Partial<Omit<RunEvent, 'id' | 'kind' | 'deviceId' | 'deviceSeq' | 'deviceTime' | 'offsetMs'>>
@@ -14,6 +15,8 @@ interface Followed {
   events: readonly KeptRunEvent[]
   /** What this device could not send yet. */
   queue: readonly RunEvent[]
+  /** What others told on this device and did not get sent before they left it. */
+  left: readonly RunEvent[]
   /** Writes to this device that are still under way. */
   writing: number
   /** Words of the server about something it refused. */
@@ -40,7 +43,8 @@ const without = <Item extends { id: string }>(list: readonly Item[], gone: reado
   return list.filter(({ id }) => !ids.has(id))
 }
 
-const keyOf = ({ id }: { id: string }): string => `falto-run/${id}`
+const nameOf = ({ id }: { id: string }): string => `falto-run/${id}`
+const keyOf = (run: { id: string }): string => ownKey(nameOf(run))
 
 /** Changes what this device keeps of a run, and says while that is being written. */
 async function keepFor(
@@ -53,6 +57,41 @@ async function keepFor(
   await update<Kept>(keyOf(run), (kept) => change(kept ?? nothing)).finally(() => writing(-1))
 }
 
+/** What others told here and did not get sent: found, and taken from their names once somebody answers for it. */
+const leftByOthers = (run: { id: string }) => {
+  const theirs = async () => (await keys()).filter((key) => isAnothers(key, nameOf(run)))
+  return {
+    async find(): Promise<RunEvent[]> {
+      const kept = await getMany<Kept | undefined>(await theirs())
+      return kept.flatMap((one) => one?.queue ?? [])
+    },
+    async takeAway(events: readonly RunEvent[]): Promise<void> {
+      for (const key of await theirs())
+        await update<Kept | undefined>(key, (kept) => kept && { ...kept, queue: without(kept.queue, events) })
+    },
+  }
+}
+
+const eventOf = (told: Told, { id, seq, offsetMs }: { id: string; seq: number; offsetMs: number }): RunEvent => ({
+  ...{ id: newId(), ...told, deviceId: id, deviceSeq: seq, deviceTime: Date.now(), offsetMs },
+})
+
+interface Listening {
+  take: (fresh: readonly KeptRunEvent[]) => void
+  /** What the server's clock shows, ms. */
+  setClock: (now: number) => void
+}
+
+/** Hears what the server is told of a run from elsewhere. */
+function streamOf({ id }: { id: string }, after: number, { take, setClock }: Listening): EventSource {
+  const source = new EventSource(`/api/runs/${id}/stream?after=${after}`)
+  source.onmessage = ({ data }: MessageEvent<string>) => take([JSON.parse(data) as KeptRunEvent])
+  source.addEventListener('clock', ({ data }: MessageEvent<string>) => setClock(Number(data)))
+  return source
+}
+
+const NOTHING_YET: Omit<Followed, 'events'> = { queue: [], left: [], writing: 0, refused: undefined }
+
 export type RunFollower = ReturnType<typeof createRunFollower>
 
 /**
@@ -60,9 +99,10 @@ export type RunFollower = ReturnType<typeof createRunFollower>
  * or without a network.
  */
 export function createRunFollower(open: OpenRun<RunScript>) {
-  const store = createStore<Followed>(() => ({ events: open.events, queue: [], writing: 0, refused: undefined }))
+  const store = createStore<Followed>(() => ({ ...NOTHING_YET, events: open.events }))
   const { getState: get, setState: set } = store
   const device = { id: newId(), seq: 0, offsetMs: open.now - Date.now() }
+  const others = leftByOthers(open)
   let sending = false
   const lastSeq = () => get().events.at(-1)?.runSeq ?? 0
 
@@ -117,22 +157,21 @@ export function createRunFollower(open: OpenRun<RunScript>) {
     await send()
   }
 
-  function listen(): EventSource {
-    const source = new EventSource(`/api/runs/${open.id}/stream?after=${lastSeq()}`)
-    source.onmessage = ({ data }: MessageEvent<string>) => take([JSON.parse(data) as KeptRunEvent])
-    source.addEventListener('clock', ({ data }: MessageEvent<string>) => {
-      device.offsetMs = Number(data) - Date.now()
-    })
-    return source
+  /** What others left becomes one's own to send: it did happen, and somebody has to answer for it. */
+  async function takeOverLeft(): Promise<void> {
+    const { left, queue } = get()
+    set({ left: [], queue: [...without(left, queue), ...queue] })
+    remember((kept) => ({ ...kept, queue: [...without(left, kept.queue), ...kept.queue] }))
+    await others.takeAway(left)
+    await send()
   }
 
   return {
-    ...{ ...store, deviceId: device.id, send, take },
+    ...{ ...store, deviceId: device.id, send, take, takeOverLeft },
     /** The server's clock, as well as this device knows it, ms. */
     serverTime: () => Date.now() + device.offsetMs,
     tell(told: Told): void {
-      const { id: deviceId, seq: deviceSeq, offsetMs } = device
-      const event: RunEvent = { id: newId(), ...told, deviceId, deviceSeq, deviceTime: Date.now(), offsetMs }
+      const event = eventOf(told, device)
       device.seq += 1
       set({ queue: [...get().queue, event] })
       remember((kept) => ({ ...kept, queue: [...kept.queue, event] }))
@@ -141,8 +180,9 @@ export function createRunFollower(open: OpenRun<RunScript>) {
     /** Begins to follow. @returns what ends it */
     follow(): () => void {
       const again = () => void send()
-      const source = listen()
+      const source = streamOf(open, lastSeq(), { take, setClock: (now) => (device.offsetMs = now - Date.now()) })
       void resume()
+      void others.find().then((left) => set({ left }))
       window.addEventListener('online', again)
       return () => {
         source.close()

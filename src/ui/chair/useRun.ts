@@ -18,6 +18,9 @@ export interface LiveRun {
   tell: (told: Told) => void
   /** Events that this device keeps because they could not be sent yet. */
   unsent: number
+  /** So many events that others told here and did not get sent. */
+  left: number
+  takeOverLeft: () => void
   /** Something told is not yet written where a reload finds it. */
   writing: boolean
   /** Words of the server about something it refused. */
@@ -27,7 +30,7 @@ export interface LiveRun {
 /** A run as it goes on, for a page. */
 export function useRun(open: OpenRun<RunScript>): LiveRun {
   const [follower] = useState(() => createRunFollower(open))
-  const { events, queue, writing, refused } = useStore(follower)
+  const { events, queue, left, writing, refused } = useStore(follower)
   useEffect(() => follower.follow(), [follower])
   const [state, amended] = useMemo(() => {
     const sent = new Set(events.map(({ id }) => id))
@@ -53,6 +56,8 @@ export function useRun(open: OpenRun<RunScript>): LiveRun {
     tell: follower.tell,
     add,
     unsent: queue.length,
+    left: left.length,
+    takeOverLeft: () => void follower.takeOverLeft(),
     writing: writing > 0,
     refused,
   }

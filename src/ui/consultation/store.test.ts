@@ -105,11 +105,11 @@ describe('the consultation store', () => {
     store.edit('10 %', 'light', share(10))
     await rested()
     expect(store.getState().save).toEqual({ kind: 'offline' })
-    expect(browser.kept.has('falto-consultation-client')).toBe(true)
+    expect(browser.kept.has('falto-consultation-client@')).toBe(true)
     browser.network.online = true
     await jest.advanceTimersByTimeAsync(4000)
     expect(store.getState().save).toEqual({ kind: 'saved' })
-    expect(browser.kept.has('falto-consultation-client')).toBe(false)
+    expect(browser.kept.has('falto-consultation-client@')).toBe(false)
   })
 
   it('takes up a draft of the same day, and no older one', () => {
@@ -137,7 +137,7 @@ describe('the consultation store', () => {
     await rested()
     expect(store.getState().save.kind).toBe(kind)
     expect(light(store)).toBe(10)
-    expect(browser.kept.has('falto-consultation-client')).toBe(true)
+    expect(browser.kept.has('falto-consultation-client@')).toBe(true)
   })
 
   it('ends a conflict either way: mine over what is there now, or theirs', async () => {

@@ -4,6 +4,7 @@ import { startingGoal } from '@/core/judgement/feasibility'
 import { createHead } from '@/core/scalp/head'
 import type { Canvas, ConsultationBase, ConsultationEntry, OpenConsultation, TargetRegion } from '@/core/model'
 import { ApiError, callApi } from '../hooks/api'
+import { ownKey } from '../hooks/own'
 import { failureOf, MERGE_WINDOW, RETRY_DELAY, SAVE_DELAY } from '../hooks/saving'
 
 export type ConsultationSave =
@@ -28,7 +29,7 @@ export interface ConsultationState {
   band: number
 }
 
-const draftKey = (clientId: string) => `falto-consultation-${clientId}`
+const draftKey = (clientId: string) => ownKey(`falto-consultation-${clientId}`)
 interface Draft {
   base: ConsultationBase | undefined
   entry: ConsultationEntry

@@ -5,18 +5,24 @@ import Button from '@mui/material/Button'
 import Stack from '@mui/material/Stack'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
-import { useState, type FormEvent } from 'react'
+import { useState, type FormEvent, type ReactNode } from 'react'
+import type { TabletPerson } from '@/core/model'
 import { callApi, failureWords } from '../hooks/api'
+import { markOpened } from '../hooks/useLock'
 import { Link } from '../link'
+import { People } from './People'
+import { PinEntry } from './PinEntry'
 
 interface Props {
   /** People of the demo salon, when the demo is switched on. */
-  demo: { key: string; name: string; role: string }[]
+  demo: { id: string; name: string; role: string }[]
+  /** What the salon calls this device and who can take it over, where it is shared. */
+  tablet: { name: string; people: TabletPerson[] } | null
   /** Where to go afterwards. */
   next: string
 }
 
-export function SignIn({ demo, next }: Props) {
+export function SignIn({ demo, tablet, next }: Props) {
   const [problem, setProblem] = useState<string>()
   const [busy, setBusy] = useState<string>()
   const [asksCode, setAsksCode] = useState(false)
@@ -29,7 +35,10 @@ export function SignIn({ demo, next }: Props) {
       if (twoFactorRedirect) {
         setAsksCode(true)
         setBusy(undefined)
-      } else window.location.assign(next)
+      } else {
+        markOpened()
+        window.location.assign(next)
+      }
     } catch (error) {
       setProblem(failureWords(error, 'Sign-in failed. Try again.'))
       setBusy(undefined)
@@ -63,36 +72,25 @@ export function SignIn({ demo, next }: Props) {
           </Alert>
         )}
         {asksCode && <CodeForm busy={busy} onSubmit={submitCode} />}
+        {!asksCode && tablet && (
+          <Group id="tablet" title="Who is it?">
+            <Typography color="textSecondary" sx={{ mb: 1.5 }}>
+              {tablet.name} is shared; take it over with your PIN.
+            </Typography>
+            <PinEntry people={tablet.people} onIn={() => window.location.assign(next)} />
+          </Group>
+        )}
         {!asksCode && demo.length > 0 && (
-          <DemoPeople
-            demo={demo}
-            busy={busy}
-            onChoose={(key) => void enter(key, '/api/demo/sign-in', { staff: key })}
-          />
+          <Group id="demo" title="Demo salon: come in as">
+            <People people={demo} busy={busy} onChoose={(id) => void enter(id, '/api/demo/sign-in', { staff: id })} />
+          </Group>
         )}
         {!asksCode && (
-          <Box component="form" onSubmit={submit} aria-labelledby="own">
-            <Typography id="own" variant="h2" sx={{ mb: 1 }}>
-              {demo.length > 0 ? 'Or with your own account' : 'Sign in'}
-            </Typography>
-            <Stack spacing={1.5}>
-              <TextField name="email" type="email" label="E-mail" autoComplete="username" required size="small" />
-              <TextField
-                name="password"
-                type="password"
-                label="Password"
-                autoComplete="current-password"
-                required
-                size="small"
-              />
-              <Button type="submit" variant="contained" disabled={busy !== undefined}>
-                {busy === 'form' ? 'One moment…' : 'Sign in'}
-              </Button>
-              <Button color="inherit" component={Link} href="/forgotten">
-                Password forgotten
-              </Button>
-            </Stack>
-          </Box>
+          <PasswordForm
+            busy={busy}
+            title={tablet ? 'Or with your password' : demo.length > 0 ? 'Or with your own account' : 'Sign in'}
+            onSubmit={submit}
+          />
         )}
       </Box>
     </Box>
@@ -100,6 +98,38 @@ export function SignIn({ demo, next }: Props) {
 }
 
 type Busy = { busy: string | undefined }
+
+interface FormProps extends Busy {
+  title: string
+  onSubmit: (event: FormEvent<HTMLFormElement>) => void
+}
+
+function PasswordForm({ busy, title, onSubmit }: FormProps) {
+  return (
+    <Box component="form" onSubmit={onSubmit} aria-labelledby="own">
+      <Typography id="own" variant="h2" sx={{ mb: 1 }}>
+        {title}
+      </Typography>
+      <Stack spacing={1.5}>
+        <TextField name="email" type="email" label="E-mail" autoComplete="username" required size="small" />
+        <TextField
+          name="password"
+          type="password"
+          label="Password"
+          autoComplete="current-password"
+          required
+          size="small"
+        />
+        <Button type="submit" variant="contained" disabled={busy !== undefined}>
+          {busy === 'form' ? 'One moment…' : 'Sign in'}
+        </Button>
+        <Button color="inherit" component={Link} href="/forgotten">
+          Password forgotten
+        </Button>
+      </Stack>
+    </Box>
+  )
+}
 
 function CodeForm({ busy, onSubmit }: Busy & { onSubmit: (event: FormEvent<HTMLFormElement>) => void }) {
   return (
@@ -124,29 +154,11 @@ function CodeForm({ busy, onSubmit }: Busy & { onSubmit: (event: FormEvent<HTMLF
   )
 }
 
-function DemoPeople({ demo, busy, onChoose }: Busy & Pick<Props, 'demo'> & { onChoose: (key: string) => void }) {
-  return (
-    <Box component="section" aria-labelledby="demo" sx={{ mb: 4 }}>
-      <Typography id="demo" variant="h2" sx={{ mb: 1 }}>
-        Demo salon: come in as
-      </Typography>
-      <Stack spacing={1}>
-        {demo.map(({ key, name, role }) => (
-          <Button
-            key={key}
-            variant="outlined"
-            color="inherit"
-            disabled={busy !== undefined}
-            onClick={() => onChoose(key)}
-            sx={{ justifyContent: 'space-between', borderColor: 'divider', bgcolor: 'background.paper' }}
-          >
-            <span>{busy === key ? 'One moment…' : name}</span>
-            <Typography component="span" variant="caption" color="textSecondary">
-              {role}
-            </Typography>
-          </Button>
-        ))}
-      </Stack>
-    </Box>
-  )
-}
+const Group = ({ id, title, children }: { id: string; title: string; children: ReactNode }) => (
+  <Box component="section" aria-labelledby={id} sx={{ mb: 4 }}>
+    <Typography id={id} variant="h2" sx={{ mb: 1 }}>
+      {title}
+    </Typography>
+    {children}
+  </Box>
+)

@@ -1,6 +1,7 @@
 import type { StoreApi } from 'zustand/vanilla'
 import type { Operation, Stale } from '@/core/model'
 import { callApi, failureWords, type ApiError } from '../hooks/api'
+import { ownKey } from '../hooks/own'
 import { failureOf, RETRY_DELAY, SAVE_DELAY } from '../hooks/saving'
 import type { PlanState, SaveState } from './store'
 
@@ -9,7 +10,7 @@ const KEEP_DELAY = 100
 /** Operations sent at once; fewer than the server takes. */
 const BATCH = 100
 
-const unsentKey = (id: string) => `falto-unsent-${id}`
+const unsentKey = (id: string) => ownKey(`falto-unsent-${id}`)
 
 /** What this device still holds of a plan from before. */
 export function keptUnsent(id: string): Pick<PlanState, 'revision' | 'unsent'> | undefined {

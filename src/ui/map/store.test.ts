@@ -178,7 +178,10 @@ describe('the plan store', () => {
     setGap(store, 12)
     await store.flush()
     expect(store.getState().save.kind).toBe('offline')
-    expect(JSON.parse(kept.get('falto-unsent-plan')!)).toMatchObject({ revision: 0, unsent: [{ label: 'Row gap 12' }] })
+    expect(JSON.parse(kept.get('falto-unsent-plan@')!)).toMatchObject({
+      revision: 0,
+      unsent: [{ label: 'Row gap 12' }],
+    })
     server.answer = answer
     const again = createPlanStore(open())
     await again.resume()

@@ -3,6 +3,7 @@ import { v7 as newId } from 'uuid'
 import type { MixRecord, PourEvent } from '@/core/model'
 import { pouringOf, type MixedPart, type Pouring } from '@/core/product/bowls'
 import { callApi, OfflineError, failureWords } from '../hooks/api'
+import { ownKey } from '../hooks/own'
 import type { Scale } from './useScale'
 
 /**
@@ -32,7 +33,7 @@ function restore(key: string): Kept | undefined {
 
 /** A bowl on the scale: kept on this device at every pour, and told to the server as soon as it can be. */
 export function useBowl({ planId, formulaId, number }: BowlName, parts: readonly MixedPart[]) {
-  const key = `falto-bowl-${planId}-${formulaId}-${number}`
+  const key = ownKey(`falto-bowl-${planId}-${formulaId}-${number}`)
   const [kept, setKept] = useState<Kept>(
     () => restore(key) ?? { mixId: newId(), begun: false, pouring: pouringOf(parts), unsent: [] },
   )

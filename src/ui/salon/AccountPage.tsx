@@ -15,6 +15,7 @@ import { useNotice } from '../notices'
 import { SaveButton } from '../parts'
 import { momentInWords } from '../words'
 import { Calendar } from './Calendar'
+import { Pin } from './Pin'
 import { SecondFactor } from './SecondFactor'
 
 interface Props {
@@ -26,10 +27,20 @@ interface Props {
   sessions: OwnSession[]
   /** Since when one's bookings can be followed elsewhere, ISO 8601; null for not. */
   calendarSince: string | null
+  /** Since when one has a PIN for shared tablets, ISO 8601; null for not. */
+  pinSince: string | null
 }
 
 /** What concerns only oneself: password, second factor, calendar, where one is signed in. */
-export function AccountPage({ name, email, secondFactor, lacksSecondFactor, sessions, calendarSince }: Props) {
+export function AccountPage({
+  name,
+  email,
+  secondFactor,
+  lacksSecondFactor,
+  sessions,
+  calendarSince,
+  pinSince,
+}: Props) {
   return (
     <Stack spacing={3} sx={{ maxWidth: 720, mx: 'auto', p: { xs: 2, sm: 4 } }}>
       <Box>
@@ -44,6 +55,9 @@ export function AccountPage({ name, email, secondFactor, lacksSecondFactor, sess
       </Section>
       <Section title="Password">
         <Password />
+      </Section>
+      <Section title="PIN">
+        <Pin since={pinSince} />
       </Section>
       <Section title="Calendar">
         <Calendar since={calendarSince} />

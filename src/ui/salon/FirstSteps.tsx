@@ -11,7 +11,7 @@ import { useState } from 'react'
 import { Link } from '../link'
 import { LINE } from '../theme'
 
-const ClientTable = dynamic(() => import('./ClientTable').then((module) => module.ClientTable))
+const TableDialog = dynamic(() => import('../parts/TableDialog').then((module) => module.TableDialog))
 const PricesDialog = dynamic(() => import('./PricesDialog').then((module) => module.PricesDialog))
 
 /** How far a new salon has come. */
@@ -51,11 +51,28 @@ export function FirstSteps({ steps }: { steps: Steps }) {
       {list.map((step) => (
         <StepRow key={step.title} step={step} onOpen={setOpen} />
       ))}
-      {open === 'table' && <ClientTable onClose={close} />}
+      {open === 'table' && (
+        <TableDialog
+          title="Clients from a table"
+          columns={CLIENT_COLUMNS}
+          path="/api/clients/table"
+          names={['client', 'clients']}
+          beside="Clients of the same name that are here already stay beside them."
+          onClose={close}
+        />
+      )}
       {open === 'prices' && <PricesDialog onClose={close} />}
     </Paper>
   )
 }
+
+const CLIENT_COLUMNS = (
+  <>
+    A CSV file with one client a row. It needs the column <code>name</code> and may have <code>note</code>,{' '}
+    <code>head_circumference_cm</code>, <code>length_cm</code>, <code>natural_level</code>, <code>density</code>,{' '}
+    <code>texture</code>, <code>curl</code>; what is empty is looked at on her first visit.
+  </>
+)
 
 function stepsOf(steps: Steps): Step[] {
   return [

@@ -9,13 +9,14 @@ import Switch from '@mui/material/Switch'
 import Typography from '@mui/material/Typography'
 import dynamic from 'next/dynamic'
 import { useRouter } from 'next/navigation'
-import { useState, type ReactNode } from 'react'
-import type { Team } from '@/core/model'
+import { useState } from 'react'
+import type { SharedTablet, Team } from '@/core/model'
 import { callApi } from '../hooks/api'
 import { useAttempt } from '../hooks/useAttempt'
 import { Link } from '../link'
-import { LINE } from '../theme'
 import { FirstSteps, type Steps } from './FirstSteps'
+import { Row } from './Row'
+import { Tablets } from './Tablets'
 import { momentInWords, ROLE_WORDS } from './words'
 
 const InviteDialog = dynamic(() => import('./InviteDialog').then((module) => module.InviteDialog))
@@ -24,16 +25,18 @@ const MemberDialog = dynamic(() => import('./MemberDialog').then((module) => mod
 interface Props {
   name: string
   team: Team
+  tablets: SharedTablet[]
   steps: Steps
 }
 
 /** What its owner looks after: first steps, who works here, who did what. */
-export function SalonPage({ name, team, steps }: Props) {
+export function SalonPage({ name, team, tablets, steps }: Props) {
   return (
     <Stack spacing={3} sx={{ maxWidth: 860, mx: 'auto', p: { xs: 2, sm: 4 } }}>
       <Typography variant="h1">{name}</Typography>
       <FirstSteps steps={steps} />
       <TeamSection team={team} />
+      <Tablets tablets={tablets} />
       <Paper variant="outlined" component="section" aria-labelledby="oversight" sx={{ p: 2 }}>
         <Typography id="oversight" variant="h2" sx={{ mb: 1 }}>
           Who did what
@@ -43,6 +46,25 @@ export function SalonPage({ name, team, steps }: Props) {
         </Typography>
         <Button component={Link} href="/salon/audit" variant="outlined" color="inherit" sx={{ borderColor: 'divider' }}>
           Open the list
+        </Button>
+      </Paper>
+      <Paper variant="outlined" component="section" aria-labelledby="moving" sx={{ p: 2 }}>
+        <Typography id="moving" variant="h2" sx={{ mb: 1 }}>
+          Everything in one file
+        </Typography>
+        <Typography color="textSecondary" sx={{ mb: 1 }}>
+          All that this salon keeps, to be moved to another place: clients, plans, visits, pictures, shelf, people.
+          Links, PINs and passwords stay here. The file holds health records; keep it to yourself.
+        </Typography>
+        <Button
+          component="a"
+          href="/api/salon/file"
+          download
+          variant="outlined"
+          color="inherit"
+          sx={{ borderColor: 'divider' }}
+        >
+          Pack it
         </Button>
       </Paper>
     </Stack>
@@ -122,16 +144,4 @@ const FactorRule = ({ on, onChange }: { on: boolean; onChange: (on: boolean) => 
     label="Owners need a second factor"
     control={<Switch checked={on} onChange={({ target }) => onChange(target.checked)} />}
   />
-)
-
-const Row = ({ name, beside, children }: { name: string; beside: ReactNode; children: ReactNode }) => (
-  <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap', py: 1, borderTop: LINE }}>
-    <Box sx={{ flex: '1 1 260px', minWidth: 0 }}>
-      <Typography sx={{ fontWeight: 600 }}>{name}</Typography>
-      <Typography variant="caption" color="textSecondary">
-        {children}
-      </Typography>
-    </Box>
-    {beside}
-  </Box>
 )

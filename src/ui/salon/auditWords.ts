@@ -1,6 +1,7 @@
 /** What an address is about, by the words in it; the first that fits. */
 const THINGS: readonly [RegExp, string][] = [
   [/clients\/table/, 'clients from a table'],
+  [/salon\/file$/, 'the whole salon as a file'],
   [/\/file$/, 'the whole file of a client'],
   [/\/erasure/, 'erasure of a client'],
   [/\/care\/checks/, 'a care check'],
@@ -26,6 +27,8 @@ const THINGS: readonly [RegExp, string][] = [
   [/team\/invitations/, 'an invitation'],
   [/team/, 'who works here'],
   [/salon/, 'the salon'],
+  [/tablets/, 'a shared tablet'],
+  [/account\/pin/, 'own PIN'],
   [/account\/calendar/, 'own calendar link'],
   [/account/, 'own sessions'],
 ]

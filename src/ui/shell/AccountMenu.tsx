@@ -5,8 +5,9 @@ import MenuItem from '@mui/material/MenuItem'
 import Typography from '@mui/material/Typography'
 import { useColorScheme } from '@mui/material/styles'
 import { useRouter } from 'next/navigation'
-import { callApi } from '../hooks/api'
+import { leaveDevice } from '../hooks/leaving'
 import { Link } from '../link'
+import { useLockNow } from './Guarded'
 
 interface Props {
   anchor: HTMLElement
@@ -20,8 +21,9 @@ interface Props {
 export function AccountMenu({ anchor, name, role, onClose, onUnits }: Props) {
   const { mode, setMode } = useColorScheme()
   const router = useRouter()
+  const lock = useLockNow()
   async function signOut() {
-    await callApi('/api/auth/sign-out', 'POST', {})
+    await leaveDevice()
     router.push('/sign-in')
     router.refresh()
   }
@@ -54,6 +56,7 @@ export function AccountMenu({ anchor, name, role, onClose, onUnits }: Props) {
           Units of the salon
         </MenuItem>
       )}
+      {lock && <MenuItem onClick={lock}>Lock</MenuItem>}
       <MenuItem onClick={() => void signOut()}>Sign out</MenuItem>
     </Menu>
   )

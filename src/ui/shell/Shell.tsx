@@ -19,13 +19,14 @@ import { useIsDrawing } from '../hooks/useIsDrawing'
 import { UnitsProvider } from '../hooks/useUnits'
 import { Notices } from '../notices'
 import { LINE } from '../theme'
+import { Guarded, type Guarding } from './Guarded'
 import styles from './opening.module.css'
 
 const AccountMenu = dynamic(() => import('./AccountMenu').then((module) => module.AccountMenu))
 const UnitsDialog = dynamic(() => import('./UnitsDialog').then((module) => module.UnitsDialog))
 
 interface Props {
-  member: { name: string; role: string; units: ReadingUnits }
+  member: Guarding['member'] & { name: string; role: string; units: ReadingUnits }
   children: ReactNode
 }
 
@@ -34,7 +35,13 @@ interface Props {
  * which would spend most of its time on it; see docs/decisions/034-what-a-request-costs.md.
  */
 export function Shell(props: Props) {
-  return useIsDrawing() ? <Frame {...props} /> : <div className={styles['opening']} aria-busy />
+  return useIsDrawing() ? (
+    <Guarded member={props.member}>
+      <Frame {...props} />
+    </Guarded>
+  ) : (
+    <div className={styles['opening']} aria-busy />
+  )
 }
 
 function Frame({ member, children }: Props) {

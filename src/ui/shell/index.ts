@@ -1,2 +1,3 @@
+export { Guarded } from './Guarded'
 export { NotForYou } from './NotForYou'
 export { Shell } from './Shell'

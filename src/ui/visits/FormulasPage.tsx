@@ -33,7 +33,11 @@ export function FormulasPage({ wish, found }: Props) {
   }
   return (
     <Box>
-      <LogBar here="/log/formulas" />
+      <LogBar here="/log/formulas">
+        <Button color="inherit" component="a" href="/api/visits/formulas" download>
+          Save as table
+        </Button>
+      </LogBar>
       <Box sx={{ maxWidth: 900, mx: 'auto', p: { xs: 1.5, md: 3 }, display: 'grid', gap: 3 }}>
         <Box
           component="form"

@@ -4,6 +4,7 @@ import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
+import dynamic from 'next/dynamic'
 import { Link } from '../link'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
@@ -22,15 +23,20 @@ import { dateInWords } from '../words'
 import { Charts } from './Charts'
 import { LogBar } from './LogBar'
 
+const TableDialog = dynamic(() => import('../parts/TableDialog').then((module) => module.TableDialog))
+
 interface Props {
   log: OpenLog
   wish: LogWishDto
   currency: string
+  /** Whether she may enter visits. */
+  mayWrite: boolean
 }
 
 /** Every visit there was: searched, summed up, and opened. */
-export function LogPage({ log, wish, currency }: Props) {
+export function LogPage({ log, wish, currency, mayWrite }: Props) {
   const router = useRouter()
+  const [taking, setTaking] = useState(false)
   const search = (changes: LogWishDto) => router.push(`/log?${asQuery({ ...wish, ...changes })}`)
   return (
     <Box>
@@ -38,7 +44,25 @@ export function LogPage({ log, wish, currency }: Props) {
         <Button color="inherit" component="a" href={`/api/visits/csv?${asQuery(wish)}`} download>
           Save as table
         </Button>
+        {mayWrite && (
+          <Button color="inherit" onClick={() => setTaking(true)}>
+            From a table…
+          </Button>
+        )}
       </LogBar>
+      {taking && (
+        <TableDialog
+          title="Visits from a table"
+          columns={VISIT_COLUMNS}
+          path="/api/visits/table"
+          names={['visit', 'visits']}
+          beside="They are entered as told afterwards: what they weighed stands in the log, and nothing is learned from them."
+          onClose={() => {
+            setTaking(false)
+            router.refresh()
+          }}
+        />
+      )}
       <Box sx={{ maxWidth: 1180, mx: 'auto', p: { xs: 1.5, md: 3 }, display: 'grid', gap: 3 }}>
         <Filters log={log} wish={wish} onChange={search} />
         {log.months.length > 0 && <Charts months={log.months} incidents={log.incidents} currency={currency} />}
@@ -47,6 +71,15 @@ export function LogPage({ log, wish, currency }: Props) {
     </Box>
   )
 }
+
+const VISIT_COLUMNS = (
+  <>
+    A CSV file of visits that were done without Falto, one formula a row; rows of the same visit stand below each other.
+    It needs <code>client</code> (her name), <code>on</code> (such as 2026-09-15) and <code>service</code>, and may have{' '}
+    <code>name</code>, <code>minutes</code>, <code>product</code>, <code>level</code>, <code>tone</code>,{' '}
+    <code>developer_vol</code>, <code>grams</code>, <code>left</code>, <code>change</code>.
+  </>
+)
 
 const asQuery = (wish: LogWishDto): string =>
   new URLSearchParams(
@@ -96,7 +129,7 @@ function Filters({ log, wish, onChange }: Pick<Props, 'log' | 'wish'> & { onChan
   )
 }
 
-function Visits({ log, wish, currency }: Props) {
+function Visits({ log, wish, currency }: Omit<Props, 'mayWrite'>) {
   const [more, setMore] = useState<{ visits: LoggedVisit[]; next: string | null }>({ visits: [], next: log.next })
   const [busy, setBusy] = useState(false)
   const notice = useNotice()

@@ -1,3 +1,3 @@
 import { signedIn } from '@/server/http'
 
-export const GET = signedIn(async ({ name, role }) => ({ name, role }))
+export const GET = signedIn(async ({ name, role, tablet }) => ({ name, role, tablet }))

@@ -28,12 +28,12 @@ export const POST = answered(async (request) => {
   if (!OFFERED.includes(asked)) throw new AppError(404, 'not-found', 'There is nothing at this address.')
   const body = (await readBytes(request, LARGEST)).toString('utf8')
   const email = asked === 'sign-in/email' ? emailIn(body) : undefined
-  if (email !== undefined) await countTry(email)
+  if (email !== undefined) await countTry('e-mail', email)
   const answer = await auth().handler(
     new Request(request.url, { method: request.method, headers: request.headers, body }),
   )
   if (email !== undefined) {
-    if (answer.ok) await forgetTries(email)
+    if (answer.ok) await forgetTries('e-mail', email)
     else countRefusedSignIn()
   }
   return answer

@@ -1,6 +1,5 @@
 import type { ImportStep } from '@/core/model'
-import { AppError } from '@/server/errors'
-import { LARGEST_BODY, readBytes, signedIn, streamLines } from '@/server/http'
+import { readTableEntry, signedIn, streamLines } from '@/server/http'
 import { importCatalogue } from '@/server/shelf'
 
 /**
@@ -8,10 +7,8 @@ import { importCatalogue } from '@/server/shelf'
  * report.
  */
 export const POST = signedIn(async (member, request) => {
-  const text = (await readBytes(request, LARGEST_BODY)).toString('utf8')
-  if (text.trim() === '') throw new AppError(422, 'invalid', 'This file is empty.')
-  const commit = new URL(request.url).searchParams.has('commit') ? 'commit' : 'preview'
+  const { text, mode } = await readTableEntry(request)
   return streamLines<ImportStep>(async (send) =>
-    send({ report: await importCatalogue(member, text, commit, (done, of) => send({ done, of })) }),
+    send({ report: await importCatalogue(member, text, mode, (done, of) => send({ done, of })) }),
   )
 })

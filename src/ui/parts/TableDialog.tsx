@@ -7,7 +7,7 @@ import DialogActions from '@mui/material/DialogActions'
 import DialogContent from '@mui/material/DialogContent'
 import DialogTitle from '@mui/material/DialogTitle'
 import Typography from '@mui/material/Typography'
-import { useState } from 'react'
+import { useState, type ReactNode } from 'react'
 import type { TableReport } from '@/core/model'
 import { callApi, failureWords } from '../hooks/api'
 import { useNotice } from '../notices'
@@ -15,8 +15,21 @@ import { useNotice } from '../notices'
 /** Problems that are listed; the rest is counted. */
 const MOST_LISTED = 50
 
-/** Clients out of a table: looked through first, then all of them or none. */
-export function ClientTable({ onClose }: { onClose: () => void }) {
+interface Props {
+  title: string
+  /** Which columns it has. */
+  columns: ReactNode
+  /** Where it is looked through, and with `?commit` taken in. */
+  path: string
+  /** What its rows come to, one of them and many. */
+  names: readonly [one: string, many: string]
+  /** What somebody should know before it is taken in. */
+  beside?: string
+  onClose: () => void
+}
+
+/** Something out of a table (CSV): looked through first, then all of it or none. */
+export function TableDialog({ title, columns, path, names, beside = '', onClose }: Props) {
   const notice = useNotice()
   const [file, setFile] = useState<{ name: string; text: string }>()
   const [report, setReport] = useState<TableReport>()
@@ -27,10 +40,10 @@ export function ClientTable({ onClose }: { onClose: () => void }) {
     setBusy(true)
     setProblem(undefined)
     try {
-      const answer = await callApi<TableReport>(`/api/clients/table${commit}`, 'POST', text)
+      const answer = await callApi<TableReport>(`${path}${commit}`, 'POST', text)
       setReport(answer)
       if (answer.committed) {
-        notice(`${answer.rows} client${answer.rows === 1 ? '' : 's'} taken in.`)
+        notice(`${counted(answer.rows, names)} taken in.`)
         onClose()
       }
     } catch (error) {
@@ -53,12 +66,10 @@ export function ClientTable({ onClose }: { onClose: () => void }) {
   const good = report !== undefined && report.problems.length === 0
   return (
     <Dialog open onClose={onClose} maxWidth="sm" fullWidth aria-labelledby="table-title">
-      <DialogTitle id="table-title">Clients from a table</DialogTitle>
+      <DialogTitle id="table-title">{title}</DialogTitle>
       <DialogContent>
         <Typography color="textSecondary" sx={{ mb: 1 }}>
-          A CSV file with one client a row. It needs the column <code>name</code> and may have <code>note</code>,{' '}
-          <code>head_circumference_cm</code>, <code>length_cm</code>, <code>natural_level</code>, <code>density</code>,{' '}
-          <code>texture</code>, <code>curl</code>; what is empty is looked at on her first visit.
+          {columns}
         </Typography>
         <Button variant="outlined" component="label">
           {file ? file.name : 'Choose a file'}
@@ -66,7 +77,7 @@ export function ClientTable({ onClose }: { onClose: () => void }) {
             type="file"
             accept=".csv,text/csv"
             hidden
-            aria-label="Table of clients"
+            aria-label={`Table of ${names[1]}`}
             onChange={({ target }) => void choose(target)}
           />
         </Button>
@@ -75,7 +86,7 @@ export function ClientTable({ onClose }: { onClose: () => void }) {
             {problem}
           </Alert>
         )}
-        {report && <Looked report={report} />}
+        {report && <Looked report={report} names={names} beside={beside} />}
       </DialogContent>
       <DialogActions>
         <Button color="inherit" onClick={onClose}>
@@ -93,12 +104,17 @@ export function ClientTable({ onClose }: { onClose: () => void }) {
   )
 }
 
-function Looked({ report: { rows, problems } }: { report: TableReport }) {
+const counted = (rows: number, [one, many]: Props['names']): string => `${rows} ${rows === 1 ? one : many}`
+
+interface LookedProps extends Pick<Props, 'names' | 'beside'> {
+  report: TableReport
+}
+
+function Looked({ report: { rows, problems }, names, beside }: LookedProps) {
   if (problems.length === 0)
     return (
       <Alert severity="success" sx={{ mt: 2 }}>
-        {rows} client{rows === 1 ? '' : 's'}, nothing wrong. Clients of the same name that are here already stay beside
-        them.
+        {counted(rows, names)}, nothing wrong. {beside}
       </Alert>
     )
   return (

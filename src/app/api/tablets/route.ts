@@ -1,0 +1,8 @@
+import { SharedTabletDto } from '@/dto'
+import { readEntry, signedIn } from '@/server/http'
+import { shareTablet } from '@/server/tablets'
+
+/** The device that asks becomes one that the salon shares. */
+export const POST = signedIn(async (member, request) =>
+  shareTablet(member, request, await readEntry(request, SharedTabletDto)),
+)
