@@ -14,18 +14,11 @@ import {
   type RunEvent,
   type StrandSpot,
   type Tone,
+  SKILLS,
+  type Skill,
 } from '@/core/model'
 import { type CameLevel } from '@/core/time/fold'
-import {
-  FOILS_OUT,
-  HELPERS,
-  SKILLS,
-  WORKING_ORDERS,
-  type FoilsOut,
-  type Helper,
-  type Skill,
-  type WorkingOrder,
-} from '@/core/time/schedule'
+import { FOILS_OUT, HELPERS, WORKING_ORDERS, type FoilsOut, type Helper, type WorkingOrder } from '@/core/time/schedule'
 import { Counting, Day, Id, InRange, ListOf, MayBeAbsent, Name, Nested, OneOf, Text, WordsOf, Uuid } from './decorators'
 import { AcknowledgementDto } from './plans'
 

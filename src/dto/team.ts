@@ -1,7 +1,7 @@
 import 'reflect-metadata'
 import { IsDefined, IsEmail, IsInt, IsISO31661Alpha2, IsTimeZone, Length, Matches, ValidateBy } from 'class-validator'
-import { LIMITS, STAFF_ROLES, type StaffRole } from '@/core/model'
-import { InRange, MayBeAbsent, Name, Nested, OneOf, Uuid, YesOrNo } from './decorators'
+import { LIMITS, SKILLS, STAFF_ROLES, type Limit, type Skill, type StaffRole, type WorkDay } from '@/core/model'
+import { Counting, InRange, ListOf, MayBeAbsent, Name, Nested, OneOf, Uuid, WordsOf, YesOrNo } from './decorators'
 import { ReadingUnitsDto } from './salon'
 
 /** Lengths of a password, characters. Twelve and more: ASVS 5, chapter 6, from memory. */
@@ -38,10 +38,31 @@ export class JoinDto {
   @Length(PASSWORD.shortest, PASSWORD.longest, { message: PASSWORD_WORDS }) password!: string
 }
 
+const MINUTE: Limit = { min: 0, max: 1440, unit: 'min after midnight' }
+const WEEKDAY: Limit = { min: 1, max: 7, unit: '' }
+
+export class WorkDayDto implements WorkDay {
+  @Counting() @InRange(WEEKDAY) weekday!: number
+  @Counting() @InRange(MINUTE) from!: number
+  @ValidateBy(
+    {
+      name: 'afterFrom',
+      validator: { validate: (to, args) => typeof to === 'number' && to > Number((args!.object as WorkDay).from) },
+    },
+    { message: 'must be later than she comes' },
+  )
+  @Counting()
+  @InRange(MINUTE)
+  to!: number
+}
+
+/** Somebody who works here. What is left out stays. */
 export class TeamMemberDto {
   @Name() name!: string
   @OneOf(STAFF_ROLES) role!: StaffRole
   @YesOrNo() active!: boolean
+  @MayBeAbsent() @WordsOf(SKILLS) skills?: Skill[]
+  @MayBeAbsent() @ListOf(() => WorkDayDto, 0, 7) week?: WorkDayDto[]
 }
 
 /** What holds for a whole salon. What is left out stays. */

@@ -45,6 +45,7 @@ import type {
   WarmthTolerance,
   Wear,
   WhiteWish,
+  Skill,
 } from '@/core/model'
 
 /** All words for the terms of the documents, in one place. */
@@ -305,6 +306,14 @@ export const WORDS = {
     reactions: 'Earlier reactions, medicines, health',
   } satisfies Record<CareKind, string>,
 } as const
+
+/** What work at a client asks of somebody. */
+export const SKILL_WORDS: Record<Skill, string> = {
+  colour: 'Put on',
+  mix: 'Mix',
+  rinse: 'Rinse',
+  dry: 'Dry',
+}
 
 /** How far a wish can be had. */
 export const REACH_WORDS: Record<Reach, string> = {

@@ -1,16 +1,14 @@
 import { expose } from 'comlink'
-import type { Canvas, FaltoPlan } from '@/core/model'
+import type { Canvas, FaltoPlan, PersonAtHand } from '@/core/model'
 import { checkPlan, clockFigures, createPlanner, type ClockFigures } from '@/core/plan/planner'
 import { TooManyPiecesError } from '@/core/placement/foils'
 import {
   arrivalFor,
+  dayCrew,
   dayFor,
-  helpersFor,
   visitFor,
-  withHelp,
   type ClockOptions,
   type DayClock,
-  type Helper,
   type DayVisit,
 } from '@/core/time/schedule'
 import { rescuesFor, type Rescue, type RunScript, type RunState } from '@/core/time/run'
@@ -32,18 +30,18 @@ const api = {
     }
   },
   /** A day of several clients; those in whose plans nothing is placed are left out. */
-  day({ visits, helping, closes }: AskedDay): DayClock | undefined {
+  day({ visits, people, closes }: AskedDay): DayClock | undefined {
     const own = visits
       .map((visit) => ({ ...dayVisit(visit), arrives: visit.arrives }))
       .filter(({ visit }) => hasWork(visit))
-    return own.length > 0 ? dayFor(own, crewOf(helping), closes) : undefined
+    return own.length > 0 ? dayFor(own, dayCrew(people), closes) : undefined
   },
   /** The earliest time at which one more client fits in. */
-  arrival({ visits, helping, opens, closes }: AskedDay, added: AskedVisit): number | undefined {
+  arrival({ visits, people, opens, closes }: AskedDay, added: AskedVisit): number | undefined {
     const own = visits
       .map((visit) => ({ ...dayVisit(visit), arrives: visit.arrives }))
       .filter(({ visit }) => hasWork(visit))
-    return arrivalFor(own, dayVisit(added), crewOf(helping), { opens, closes })?.arrives
+    return arrivalFor(own, dayVisit(added), dayCrew(people), { opens, closes })?.arrives
   },
   /** How the rest of a visit could go on. */
   rescues(script: RunScript, state: RunState, now: number): Rescue[] {
@@ -59,13 +57,13 @@ export interface AskedVisit {
 
 export interface AskedDay {
   visits: (AskedVisit & { arrives: number })[]
-  helping: Helper[]
+  /** Who works; together they can do everything that is to be done. */
+  people: PersonAtHand[]
   /** min after midnight */
   opens: number
   closes: number
 }
 
-const crewOf = (helping: Helper[]) => withHelp(helpersFor(helping))
 /** What a plan asks for, worked out once: a page of a day opens with its plans and they do not change on it. */
 const known = new Map<string, DayVisit['visit']>()
 function dayVisit({ id, plan, canvas }: AskedVisit): Omit<DayVisit, 'arrives'> {

@@ -2,6 +2,7 @@ import { createHmac } from 'node:crypto'
 import { eq } from 'drizzle-orm'
 import { v7 as newId } from 'uuid'
 import { database, session, user } from '@/db'
+import { SKILLS, type TeamMember } from '@/core/model'
 import { BASE_URL, call, cookieOf, type Device } from '../support/server'
 import { closeDatabase, newSalon, SALON_PASSWORD, signInAs, type TestSalon } from '../support/salon'
 
@@ -84,6 +85,28 @@ it('a role that was changed holds with the next request, on every device', async
   })
   expect(changed.status).toBe(200)
   expect((await device.call('POST', '/api/layouts', {})).status).toBe(422)
+})
+
+it('what she is trusted with and when she works is said of a person, and asked on a day', async () => {
+  const { owner } = salon.devices
+  const members = async () =>
+    ((await owner.call('GET', '/api/team')).body as { members: (TeamMember & { id: string })[] }).members
+  const { id, name, role, skills, week } = (await members()).find((one) => one.role === 'colourist')!
+  expect([skills, week]).toEqual([[...SKILLS], null])
+  const put = (changes: object) => owner.call('PUT', `/api/team/${id}`, { name, role, active: true, ...changes })
+  const day = { weekday: 2, from: 540, to: 1080 }
+  for (const wrong of [
+    { week: [day, day] },
+    { week: [{ ...day, to: 540 }] },
+    { week: [{ ...day, weekday: 8 }] },
+    { skills: ['cut'] },
+  ])
+    expect([wrong, (await put(wrong)).status]).toEqual([wrong, 422])
+  expect((await put({ week: [{ ...day, weekday: 5 }, day], skills: ['mix'] })).status).toBe(200)
+  // What is left out stays.
+  expect((await put({})).status).toBe(200)
+  const kept = (await members()).find((one) => one.id === id)!
+  expect(kept).toMatchObject({ skills: ['mix'], week: [day, { ...day, weekday: 5 }] })
 })
 
 it('an invitation works once, not when taken back, and not for who signs in already', async () => {

@@ -1,6 +1,7 @@
 import { may } from '@/server/auth'
 import { visitsOn } from '@/server/bookings'
 import { today } from '@/server/days'
+import { atHandOn } from '@/server/team'
 import { isDay } from '@/dto'
 import { DayPage } from '@/ui/day'
 import { Shell } from '@/ui/shell'
@@ -12,10 +13,10 @@ export default async function Day({ searchParams }: { searchParams: Promise<{ on
   const member = await memberFor('/day')
   const { on: asked = '' } = await searchParams
   const on = isDay(asked) ? asked : today(member)
-  const visits = await visitsOn(member, on)
+  const [visits, people] = await Promise.all([visitsOn(member, on), atHandOn(member, on)])
   return (
     <Shell member={member}>
-      <DayPage key={on} on={on} visits={visits} mayBook={may(member, 'write')} />
+      <DayPage key={on} on={on} visits={visits} people={people} own={member.id} mayBook={may(member, 'write')} />
     </Shell>
   )
 }

@@ -3,7 +3,39 @@
 export const STAFF_ROLES = ['owner', 'colourist', 'assistant', 'apprentice'] as const
 export type StaffRole = (typeof STAFF_ROLES)[number]
 
+/** What work at a client asks of somebody. */
+export const SKILLS = ['colour', 'mix', 'rinse', 'dry'] as const
+export type Skill = (typeof SKILLS)[number]
+
+/** What each role is usually trusted with, until somebody says otherwise of a person. Common practice. */
+export const USUAL_SKILLS: Record<StaffRole, readonly Skill[]> = {
+  owner: SKILLS,
+  colourist: SKILLS,
+  assistant: ['mix', 'rinse', 'dry'],
+  apprentice: ['rinse', 'dry'],
+}
+
+/** When somebody works on a day of the week, min after midnight. */
+export interface WorkDay {
+  /** 1 for Monday to 7 for Sunday (ISO 8601). */
+  weekday: number
+  from: number
+  to: number
+}
+
+/** Who is at hand on a day. */
+export interface PersonAtHand {
+  id: string
+  name: string
+  skills: readonly Skill[]
+  /** Min after midnight; nothing where she does not work that day, undefined where it is not known. */
+  hours: Pick<WorkDay, 'from' | 'to'> | null | undefined
+}
+
 export interface TeamMember {
+  skills: readonly Skill[]
+  /** Days that she works; null where nobody has said. */
+  week: WorkDay[] | null
   id: string
   name: string
   email: string

@@ -12,7 +12,7 @@ import {
   uniqueIndex,
   uuid,
 } from 'drizzle-orm/pg-core'
-import { STAFF_ROLES, type HairState, type HeadMeasures } from '../../core/model'
+import { STAFF_ROLES, type HairState, type HeadMeasures, type Skill, type WorkDay } from '../../core/model'
 import { AS_KEPT, type ReadingUnits } from '../../core/units'
 import { plainly } from '../containing'
 import { user } from './auth'
@@ -51,6 +51,10 @@ export const staff = pgTable(
     role: text('role', { enum: STAFF_ROLES }).notNull(),
     /** Works here no more: cannot sign in, and what she did stays hers. */
     deactivatedAt: moment('deactivated_at'),
+    /** What she is trusted with at a client; null: what her role usually is. */
+    skills: jsonb('skills').$type<Skill[]>(),
+    /** Days that she works; null where nobody has said. */
+    week: jsonb('week').$type<WorkDay[]>(),
   },
   (table) => [
     primaryKey({ columns: [table.salonId, table.id] }),

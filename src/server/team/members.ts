@@ -1,9 +1,10 @@
 import { and, asc, eq, gt, isNull, max } from 'drizzle-orm'
-import type { Team } from '@/core/model'
+import { USUAL_SKILLS, type PersonAtHand, type Team, type WorkDay } from '@/core/model'
 import { database, inTransaction, invitation, salon, session, staff, user } from '@/db'
 import type { SalonDto, TeamMemberDto } from '@/dto'
 import { forget, requirePermission, type StaffMember } from '../auth'
-import { AppError, notFound } from '../errors'
+import { hoursOn } from '@/core/time/schedule'
+import { AppError, invalidAt, notFound } from '../errors'
 import { isUuid } from '../http'
 
 /** Everybody who works or worked here, and who was asked to join. */
@@ -17,6 +18,8 @@ export async function teamOf(member: StaffMember): Promise<Team> {
       email: user.email,
       role: staff.role,
       deactivatedAt: staff.deactivatedAt,
+      skills: staff.skills,
+      week: staff.week,
       secondFactor: user.twoFactorEnabled,
       lastSeen: max(session.updatedAt),
     })
@@ -42,8 +45,9 @@ export async function teamOf(member: StaffMember): Promise<Team> {
     .from(salon)
     .where(eq(salon.id, salonId))
   return {
-    members: members.map(({ deactivatedAt, lastSeen, ...row }) => ({
+    members: members.map(({ deactivatedAt, lastSeen, skills, ...row }) => ({
       ...row,
+      skills: skills ?? USUAL_SKILLS[row.role],
       active: deactivatedAt === null,
       lastSeen: lastSeen?.toISOString() ?? null,
     })),
@@ -59,7 +63,7 @@ export async function teamOf(member: StaffMember): Promise<Team> {
 export async function changeMember(
   member: StaffMember,
   id: string,
-  { name, role, active }: TeamMemberDto,
+  { name, role, active, skills, week }: TeamMemberDto,
 ): Promise<object> {
   requirePermission(member, 'team')
   if (!isUuid(id)) throw notFound('member of staff')
@@ -75,12 +79,34 @@ export async function changeMember(
     const deactivatedAt = active ? null : (found.deactivatedAt ?? new Date())
     await tx
       .update(staff)
-      .set({ name, role, deactivatedAt })
+      .set({ name, role, deactivatedAt, ...(skills && { skills }), ...(week && { week: eachDayOnce(week) }) })
       .where(and(eq(staff.salonId, member.salonId), eq(staff.id, id)))
     if (!active) await tx.delete(session).where(eq(session.userId, found.userId))
   })
   forget('staff', id)
   return {}
+}
+
+/** @throws AppError 422 where a day of the week is named twice */
+function eachDayOnce(week: readonly WorkDay[]): WorkDay[] {
+  if (new Set(week.map(({ weekday }) => weekday)).size < week.length)
+    throw invalidAt('week', 'names a day of the week twice')
+  return [...week].sort((one, other) => one.weekday - other.weekday)
+}
+
+/** Everybody who works here and can be at hand on a day, with her hours where somebody has said them. */
+export async function atHandOn({ salonId }: StaffMember, on: string): Promise<PersonAtHand[]> {
+  const rows = await database()
+    .select({ id: staff.id, name: staff.name, role: staff.role, skills: staff.skills, week: staff.week })
+    .from(staff)
+    .where(and(eq(staff.salonId, salonId), isNull(staff.deactivatedAt)))
+    .orderBy(asc(staff.name), asc(staff.id))
+  return rows.map(({ id, name, role, skills, week }) => ({
+    id,
+    name,
+    skills: skills ?? USUAL_SKILLS[role],
+    hours: week === null ? undefined : hoursOn(week, on),
+  }))
 }
 
 /** What holds for the whole salon. */

@@ -5,10 +5,9 @@ import Button from '@mui/material/Button'
 import LinearProgress from '@mui/material/LinearProgress'
 import Typography from '@mui/material/Typography'
 import { useMemo, useState, type ReactNode } from 'react'
-import { type Booking, type FaltoPlan, type Limit, type OpenPlan } from '@/core/model'
+import { type Booking, type FaltoPlan, type Limit, type OpenPlan, SKILLS } from '@/core/model'
 import type { ClockFigures, ZoneClockFigures } from '@/core/plan/planner'
 import { swatchesOf } from '@/core/plan/sheets'
-import type { Skill } from '@/core/time/schedule'
 import { callApi } from '../hooks/api'
 import { moveZone, PlanContext, stageOf, usePlan, usePlanStore, type Permissions } from '../map/context'
 import { PlanTitle } from '../map/PlanTitle'
@@ -19,6 +18,7 @@ import { useKeepOnLeaving } from '../map/useKeepOnLeaving'
 import { Choice, Choices, NumberField, PageBar, Read } from '../parts'
 import { TimeField } from '../parts/TimeField'
 import { LINE } from '../theme'
+import { optionsOf, SKILL_WORDS } from '../words'
 import { Compared } from './Compared'
 import { Lanes } from './Lanes'
 import { zoneKey } from './ZoneLane'
@@ -242,13 +242,6 @@ function DoesNotFit({
 }
 
 /** Work that an assistant may be trusted with, as it is told on the page. */
-const TRUSTED: { value: Skill; label: string }[] = [
-  { value: 'mix', label: 'Mix' },
-  { value: 'rinse', label: 'Rinse' },
-  { value: 'dry', label: 'Dry' },
-  { value: 'colour', label: 'Put on' },
-]
-
 /** When the assistant can be had, and what is trusted to her. */
 function AssistantFields({ what, onChange }: { what: WhatIf; onChange: (part: Partial<WhatIf>) => void }) {
   return (
@@ -269,7 +262,12 @@ function AssistantFields({ what, onChange }: { what: WhatIf; onChange: (part: Pa
           onChange={(to) => onChange({ to })}
         />
       </Box>
-      <Choices label="Assistant may" values={what.may} options={TRUSTED} onChange={(may) => onChange({ may })} />
+      <Choices
+        label="Assistant may"
+        values={what.may}
+        options={optionsOf(SKILLS, SKILL_WORDS)}
+        onChange={(may) => onChange({ may })}
+      />
     </>
   )
 }

@@ -1,4 +1,12 @@
-import { activeVariant, lighteningLetters, type Canvas, type FaltoPlan, type Formula, type Limit } from '@/core/model'
+import {
+  activeVariant,
+  lighteningLetters,
+  type Canvas,
+  type FaltoPlan,
+  type Formula,
+  type Limit,
+  type Skill,
+} from '@/core/model'
 import { coverOf } from '@/core/placement/foils'
 import { ROOM_CELSIUS } from '@/core/time/lightening'
 import {
@@ -8,7 +16,6 @@ import {
   type ClockOptions,
   type FoilsOut,
   type Helper,
-  type Skill,
   type WorkingOrder,
 } from '@/core/time/schedule'
 import type { Comparison } from './useClock'

@@ -7,11 +7,11 @@ import Typography from '@mui/material/Typography'
 import { Link } from '../link'
 import { useRouter } from 'next/navigation'
 import { useEffect, useMemo, useState } from 'react'
-import type { BookedVisit } from '@/core/model'
-import { helpersFor, withHelp, type DayClock, type Helper } from '@/core/time/schedule'
+import type { BookedVisit, PersonAtHand } from '@/core/model'
+import { canWork, presumedPresent, type DayClock } from '@/core/time/schedule'
 import type { AskedDay, AskedVisit } from '@/workers/clock.worker'
 import { useClockWorker } from '../clock/useClockWorker'
-import { duration, HELPING, minuteOf } from '../clock/words'
+import { duration, minuteOf } from '../clock/words'
 import { callApi, failureWords } from '../hooks/api'
 import { Choices } from '../parts'
 import { DateField } from '../parts/DateField'
@@ -23,14 +23,17 @@ import { clock, useTold } from './told'
 interface Props {
   on: string
   visits: BookedVisit[]
+  /** Who could be at hand, and who asks. */
+  people: PersonAtHand[]
+  own: string
   mayBook: boolean
 }
 
 /**
  * Everybody who is booked for a day: when each comes, whether all fits, when hands are needed and when they are free.
  */
-export function DayPage({ on, visits, mayBook }: Props) {
-  const [helping, setHelping] = useState<Helper[]>([])
+export function DayPage({ on, visits, people, own, mayBook }: Props) {
+  const [present, setPresent] = useState(() => presumedPresent(people, own))
   const [hours, setHours] = useState<Hours>({ opens: '09:00', closes: '19:00' })
   const { arrivals, arrive, message, say } = useArrivals(on, visits)
   const asked = useMemo<AskedDay>(
@@ -38,11 +41,11 @@ export function DayPage({ on, visits, mayBook }: Props) {
       visits: visits.flatMap(({ planId, document, canvas }) =>
         arrivals.has(planId) ? [{ id: planId, plan: document, canvas, arrives: arrivals.get(planId)! }] : [],
       ),
-      helping,
+      people: people.filter(({ id }) => present.includes(id)),
       opens: minuteOf(hours.opens),
       closes: minuteOf(hours.closes),
     }),
-    [visits, arrivals, helping, hours],
+    [visits, arrivals, people, present, hours],
   )
   const { day, busy, find } = useDay(asked)
 
@@ -69,7 +72,7 @@ export function DayPage({ on, visits, mayBook }: Props) {
         </Alert>
       ) : (
         <>
-          <Fits day={day} asked={asked} visits={visits} onHelping={setHelping} />
+          <Fits day={day} asked={asked} visits={visits} people={people} onPresent={setPresent} />
           <Clients
             visits={visits}
             arrivals={arrivals}
@@ -80,13 +83,7 @@ export function DayPage({ on, visits, mayBook }: Props) {
             onFind={(visit) => void findTime(visit)}
           />
           {day && (
-            <DayLanes
-              day={day}
-              visits={visits}
-              people={withHelp(helpersFor(helping)).people}
-              opens={asked.opens}
-              closes={asked.closes}
-            />
+            <DayLanes day={day} visits={visits} people={asked.people} opens={asked.opens} closes={asked.closes} />
           )}
         </>
       )}
@@ -148,15 +145,27 @@ interface FitsProps {
   day: DayClock | undefined
   asked: AskedDay
   visits: readonly BookedVisit[]
-  onHelping: (helping: Helper[]) => void
+  people: readonly PersonAtHand[]
+  onPresent: (ids: string[]) => void
 }
 
-/** Who helps, and whether the day then fits. */
-function Fits({ day, asked, visits, onHelping }: FitsProps) {
+/** Who is there, and whether the day then fits. */
+function Fits({ day, asked, visits, people, onPresent }: FitsProps) {
   const told = useTold()
   return (
     <Box sx={{ px: 2, py: 1, display: 'flex', flexWrap: 'wrap', gap: 2, alignItems: 'center' }}>
-      <Choices label="Beside the colourist" values={asked.helping} options={HELPING} onChange={onHelping} />
+      <Choices
+        label="Who is there"
+        values={asked.people.map(({ id }) => id)}
+        options={people.map(({ id, name, hours }) => ({
+          value: id,
+          label: hours ? `${name}, ${told(hours.from)}–${told(hours.to)}` : name,
+        }))}
+        onChange={onPresent}
+      />
+      {!canWork(asked.people) && (
+        <Typography role="status">Nobody of those who are there can do all of it. Choose who is.</Typography>
+      )}
       {day && (
         <Typography sx={{ fontSize: '1.2rem', fontWeight: 600 }} role="status">
           {day.fits
@@ -191,6 +200,7 @@ function useDay(asked: AskedDay) {
   const [finding, setFinding] = useState(false)
   useEffect(() => {
     let stale = false
+    if (!canWork(asked.people)) return
     void remote.current!.day(asked).then((day) => {
       if (!stale) setAnswer({ day, to: asked })
     })
@@ -209,7 +219,8 @@ function useDay(asked: AskedDay) {
       setFinding(false)
     }
   }
-  return { day: answer?.day, busy: answer?.to !== asked || finding, find }
+  const able = canWork(asked.people)
+  return { day: able ? answer?.day : undefined, busy: able && (answer?.to !== asked || finding), find }
 }
 
 interface ClientsProps {

@@ -1,4 +1,5 @@
-import type { Person, Resource, Skill } from './problem'
+import type { Skill } from '../../model'
+import type { Person, Resource } from './problem'
 
 /** Who and what there is for a visit. */
 export interface Crew {

@@ -1,7 +1,8 @@
 import { secondsFromMinutes } from '../../units'
-import { prepare, type Lag, type Task } from './problem'
+import type { PersonAtHand } from '../../model'
+import { prepare, type Lag, type Person, type Task } from './problem'
 import { findSchedule } from './search'
-import type { Crew } from './crew'
+import { ALONE, type Crew } from './crew'
 import type { TaskKind, Visit } from './draft'
 import { GAP_MINUTES, ARRIVAL_STEP, BEARABLE_WAIT } from './constants'
 
@@ -11,6 +12,21 @@ export interface DayVisit {
   visit: Visit
   arrives: number
 }
+
+/** Somebody of a day's crew, who may not be there all day. */
+export interface DayPerson extends Person {
+  /** When she works, min after midnight; left out: whenever there is work. */
+  hours?: { from: number; to: number } | undefined
+}
+export interface DayCrew extends Crew {
+  people: DayPerson[]
+}
+
+/** Those who are at hand on a day, with the salon's basin and dryer. */
+export const dayCrew = (atHand: readonly PersonAtHand[]): DayCrew => ({
+  ...ALONE,
+  people: atHand.map(({ id, name, skills, hours }) => ({ id, name, skills, hours: hours ?? undefined })),
+})
 
 /** One client's part of a day. */
 export interface DayVisitClock {
@@ -43,7 +59,7 @@ export interface DayClock {
  * another’s hair sits. Each is begun no earlier than she arrives and is better not kept longer than if she were alone.
  * @throws Error when nobody of the crew can do something
  */
-export function dayFor(visits: readonly DayVisit[], crew: Crew, closes: number): DayClock {
+export function dayFor(visits: readonly DayVisit[], crew: DayCrew, closes: number): DayClock {
   const alone = visits.map(({ visit }) => findSchedule(prepare({ ...visit, ...crew })))
   const opens = Math.min(...visits.map(({ arrives }) => arrives))
   const tasks: (Task & { visit: number; own: number; usually: number })[] = visits.flatMap(({ visit, arrives }, v) =>
@@ -66,9 +82,10 @@ export function dayFor(visits: readonly DayVisit[], crew: Crew, closes: number):
       ideal: alone[v]!.starts.at(-1)! - alone[v]!.starts[0]!,
     },
   ])
-  const people = crew.people.map((person) => ({
+  const people = crew.people.map(({ hours, ...person }) => ({
     ...person,
-    to: Math.min(person.to ?? Infinity, secondsFromMinutes(closes - opens)),
+    from: secondsFromMinutes(Math.max(0, (hours?.from ?? opens) - opens)),
+    to: secondsFromMinutes(Math.min(hours?.to ?? closes, closes) - opens),
   }))
   const { starts, people: doers, violation } = findSchedule(prepare({ tasks, lags, people, resources: crew.resources }))
   const at = (seconds: number) => opens + seconds / 60
@@ -138,7 +155,7 @@ function gapsOf(work: readonly { from: number; to: number }[]): { from: number; 
 export function arrivalFor(
   others: readonly DayVisit[],
   added: Omit<DayVisit, 'arrives'>,
-  crew: Crew,
+  crew: DayCrew,
   { opens, closes }: { opens: number; closes: number },
 ): { arrives: number; day: DayClock } | undefined {
   for (let arrives = opens; arrives < closes; arrives += ARRIVAL_STEP) {

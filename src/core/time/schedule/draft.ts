@@ -1,5 +1,5 @@
-import type { Stage } from '../../model'
-import type { Lag, Skill, Task } from './problem'
+import type { Skill, Stage } from '../../model'
+import type { Lag, Task } from './problem'
 import { windowOf, type Chunk, type ServedPiece } from './stretches'
 
 export const TASK_KINDS = [

@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { servicePlan } from '../../../../tests/support/samples'
 import { computeStages } from '../../../../tests/support/planner'
-import { ALONE, clockFor, helpersFor, needsOf, SKILLS, withHelp, type Skill } from '.'
+import { SKILLS, type Skill } from '../../model'
+import { ALONE, clockFor, helpersFor, needsOf, withHelp } from '.'
 
 describe('what is trusted to an assistant', () => {
   const plan = servicePlan('rootAndLengths')

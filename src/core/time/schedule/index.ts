@@ -17,11 +17,11 @@ export {
 } from './crew'
 export { liftOf, type CurvePoint, type ZoneClock } from './zones'
 export { TAKE_OUT_SECONDS } from './constants'
-export { arrivalFor, dayFor, type DayClock, type DayVisit } from './day'
+export { canWork, hoursOn, presumedPresent } from './hours'
+export { arrivalFor, dayCrew, dayFor, type DayClock, type DayCrew, type DayVisit } from './day'
 export { exactSchedule } from './exact'
 export {
   prepare,
-  SKILLS,
   timed,
   type Decision,
   type Lag,
@@ -30,7 +30,6 @@ export {
   type Problem,
   type Resource,
   type Schedule,
-  type Skill,
   type Task,
 } from './problem'
 export { findSchedule, searchSchedule } from './search'

@@ -1,7 +1,5 @@
+import type { Skill } from '../../model'
 import { LONGER_WEIGHT, SHORTER_WEIGHT, VIOLATION_WEIGHT, HALVINGS, SAME_COST } from './constants'
-/** What a task needs someone to know. */
-export const SKILLS = ['colour', 'mix', 'rinse', 'dry'] as const
-export type Skill = (typeof SKILLS)[number]
 export const RESOURCES = ['basin', 'dryer'] as const
 export type Resource = (typeof RESOURCES)[number]
 

@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import type { Skill } from '../../model'
 import {
   exactSchedule,
   findSchedule,
@@ -10,7 +11,6 @@ import {
   type Person,
   type Prepared,
   type Problem,
-  type Skill,
   type Task,
 } from '.'
 
