@@ -101,7 +101,8 @@ begin_checks() {
     lint)
       check format node node_modules/prettier/bin/prettier.cjs --check .
       check lint node node_modules/eslint/bin/eslint.js . --max-warnings 0
-      check unused node node_modules/knip/bin/knip.js ;;
+      check unused node node_modules/knip/bin/knip.js
+      check audit node scripts/audit.mjs ;;
     types)
       [ -e next-env.d.ts ] || node node_modules/next/dist/bin/next typegen >/dev/null 2>&1 || true
       check types node node_modules/typescript/bin/tsc --noEmit ;;

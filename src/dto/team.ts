@@ -69,6 +69,7 @@ export class TeamMemberDto {
 export class SalonDto {
   @MayBeAbsent() @Name() name?: string
   @MayBeAbsent() @YesOrNo() ownersNeedSecondFactor?: boolean
+  @MayBeAbsent() @Counting() @InRange(LIMITS.retentionYears) retentionYears?: number
 }
 
 export class EmailDto {

@@ -1,14 +1,16 @@
 import { spawnSync } from 'node:child_process'
 import { readdirSync } from 'node:fs'
-import { is } from 'drizzle-orm'
+import { eq, is } from 'drizzle-orm'
 import { getTableConfig, PgTable } from 'drizzle-orm/pg-core'
 import sharp from 'sharp'
 import { v7 as newId } from 'uuid'
 import { fromBuffer, type ZipFile } from 'yauzl'
 import { CONSENT_TEXT } from '@/core/judgement/care'
 import { MESSAGE_KINDS } from '@/core/record/upkeep'
+import { client, database, plan } from '@/db'
 import * as tables from '@/db/schema'
-import { PERSON_PARTS, STAYS } from '@/server/person'
+import type { StaffMember } from '@/server/auth'
+import { PERSON_PARTS, retentionOf, STAYS } from '@/server/person'
 import { BASE_URL, beginRun, newClient, newPlan, type Device } from '../support/server'
 import { closeDatabase, newSalon, type TestSalon } from '../support/salon'
 
@@ -174,3 +176,38 @@ function unpacked(bytes: Buffer): Promise<Map<string, Buffer>> {
     })
   })
 }
+
+describe('how long records are kept', () => {
+  it('proposes who was away for longer, by whatever was done last, and erases nobody', async () => {
+    const own = await newSalon()
+    const { owner, colourist } = own.devices
+    const [gone, planned, seen, here, removed] = await Promise.all(
+      ['Gone', 'Planned', 'Seen', 'Here', 'Removed'].map((name) => newClient(owner, name)),
+    )
+    const doneId = await newPlan(owner, seen!, { service: 'topAndSides' })
+    await owner.call('POST', `/api/plans/${doneId}/done`, { on: new Date().toISOString().slice(0, 10) })
+    const bookedId = await newPlan(owner, planned!)
+    await owner.call('PUT', `/api/plans/${bookedId}/booking`, { on: '2099-01-05' })
+    await owner.call('DELETE', `/api/clients/${removed!}`)
+    const longAgo = new Date('2020-03-04T12:00:00Z')
+    for (const id of [gone!, planned!, seen!, removed!]) {
+      await database().update(client).set({ updatedAt: longAgo }).where(eq(client.id, id))
+      await database().update(plan).set({ updatedAt: longAgo }).where(eq(plan.clientId, id))
+    }
+    const member = { salonId: own.id, role: 'owner' } as StaffMember
+    expect(await retentionOf(member)).toEqual({ years: 0, due: [] })
+    expect((await colourist.call('PUT', '/api/salon', { retentionYears: 3 })).status).toBe(403)
+    expect((await owner.call('PUT', '/api/salon', { retentionYears: 31 })).status).toBe(422)
+    expect((await owner.call('PUT', '/api/salon', { retentionYears: 3 })).status).toBe(200)
+    const { years, due } = await retentionOf(member)
+    expect(years).toBe(3)
+    const proposed = (name: string, id: string) => ({ id, name, last: '2020-03-04' })
+    expect(due).toHaveLength(2)
+    expect(due).toEqual(expect.arrayContaining([proposed('Gone', gone!), proposed('Removed', removed!)]))
+    expect((await owner.call('GET', `/api/clients/${here!}`)).status).toBe(200)
+    expect((await owner.call('POST', `/api/clients/${gone!}/erasure`, { name: 'Gone' })).status).toBe(200)
+    expect((await retentionOf(member)).due).toEqual([proposed('Removed', removed!)])
+    await owner.call('PUT', '/api/salon', { retentionYears: 8 })
+    expect((await retentionOf(member)).due).toEqual([])
+  })
+})

@@ -65,7 +65,7 @@ it('a real salon is made where there is no demo; its owner signs in, and no demo
     .join('; ')
   const nell = (await staffFrom(new Headers({ host: '127.0.0.1:4310', cookie })))!
   expect([nell.name, nell.role, nell.demo]).toEqual(['Nell Marsh', 'owner', false])
-  expect(await listClients(nell, '')).toEqual([])
+  expect(await listClients(nell, {})).toEqual({ clients: [], next: null })
   expect(await catalogueOf(nell)).toEqual([])
   expect((await exportCatalogue(nell)).trim().split('\n')).toHaveLength(1)
 })

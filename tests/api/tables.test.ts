@@ -89,6 +89,25 @@ it.each([
   expect(await visits()).toHaveLength(before)
 })
 
+it('a list of clients goes on page by page, each once, also where many have one name', async () => {
+  const other = (await newSalon()).devices.owner
+  const names = Array.from({ length: 430 }, (_, i) => (i < 250 ? 'Same Name' : `Client ${i}`))
+  const taken = await call('POST', '/api/clients/table?commit', ['name', ...names].join('\n'), other.cookie)
+  expect(taken.body['committed']).toBe(true)
+  const listed: { id: string; name: string }[] = []
+  let pages = 0
+  for (let after: string | null = ''; after !== null; pages++) {
+    const { body } = await other.call('GET', `/api/clients?after=${after}`)
+    listed.push(...(body['clients'] as typeof listed))
+    after = body['next'] as string | null
+  }
+  expect(pages).toBe(3)
+  expect(new Set(listed.map(({ id }) => id)).size).toBe(430)
+  expect(listed.map(({ name }) => name).sort()).toEqual([...names].sort())
+  // Another salon's client is the end of no page of this one.
+  expect((await owner.call('GET', `/api/clients?after=${listed[0]!.id}`)).body['clients']).toEqual([])
+})
+
 it('refuses a table that is none, one too long, and who may not write', async () => {
   expect((await send([], '', 'client,on')).problems).toEqual([expect.objectContaining({ line: 1 })])
   expect((await send(['x,y'], '', 'client,on')).problems).toEqual([expect.objectContaining({ column: 'service' })])

@@ -1,4 +1,4 @@
-import { CLIENTS_PAGE, listClients } from '@/server/clients'
+import { listClients } from '@/server/clients'
 import { may } from '@/server/auth'
 import { People } from '@/ui/people'
 import { Shell } from '@/ui/shell'
@@ -14,12 +14,12 @@ export default async function PeoplePage({
   const member = await memberFor('/people')
   const { search = '', removed } = await searchParams
   const which = removed === undefined ? 'present' : 'removed'
-  const clients = await listClients(member, search, which)
+  const { clients, next } = await listClients(member, { search, which })
   return (
     <Shell member={member}>
       <People
         clients={clients}
-        more={clients.length === CLIENTS_PAGE}
+        next={next}
         search={search}
         which={which}
         writable={may(member, 'write')}

@@ -16,6 +16,7 @@ const limit = (min: number, max: number, unit: string): Limit => ({ min, max, un
  */
 export const LIMITS = {
   lockAfterMin: limit(1, 60, 'min'),
+  retentionYears: limit(0, 30, 'years'),
   circumferenceCm: limit(45, 68, 'cm'),
   frontToNapeCm: limit(26, 46, 'cm'),
   earToEarCm: limit(26, 44, 'cm'),

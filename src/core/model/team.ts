@@ -55,6 +55,14 @@ export interface OpenInvitation {
   expiresAt: string
 }
 
+/** Records that are kept no longer than they are needed. */
+export interface Retention {
+  /** Years after which somebody who was not there any more is proposed for erasure; 0 for never. */
+  years: number
+  /** Those who are proposed, longest away first, and the last day that anything was done for each (ISO 8601). */
+  due: { id: string; name: string; last: string }[]
+}
+
 export interface Team {
   members: TeamMember[]
   invitations: OpenInvitation[]

@@ -34,6 +34,8 @@ export const salon = pgTable('salon', {
   demo: boolean('demo').notNull().default(false),
   /** ISO 3166-1, two letters; empty where it was made before that was asked. */
   country: text('country').notNull().default(''),
+  /** Records of clients who were not there for so many years are proposed for erasure; 0 for none. */
+  retentionYears: integer('retention_years').notNull().default(0),
   /** Whether owners need a second factor. */
   ownersNeedSecondFactor: boolean('owners_need_second_factor').notNull().default(false),
   createdAt: moment('created_at').notNull().defaultNow(),

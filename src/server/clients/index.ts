@@ -12,15 +12,22 @@ export { importClients } from './table'
 
 /** Clients and their hair records. */
 
-/** Most clients in one answer; search narrows. */
-export const CLIENTS_PAGE = 200
+/** Clients in one answer. Our choice: four screens of them. */
+const PAGE = 200
 
-/** Clients whose name contains the words asked for, by name. */
+interface ClientWish {
+  /** What a name has to contain. */
+  search?: string
+  which?: 'present' | 'removed'
+  /** The last client of the page before. */
+  after?: string | undefined
+}
+
+/** A page of clients, by name; `next` is where the next one begins. */
 export async function listClients(
   member: StaffMember,
-  search: string,
-  which: 'present' | 'removed' = 'present',
-): Promise<ClientSummary[]> {
+  { search = '', which = 'present', after }: ClientWish,
+): Promise<{ clients: ClientSummary[]; next: string | null }> {
   const wanted = search.trim()
   const page = database()
     .select({ id: client.id, name: client.name, hair: client.hair })
@@ -30,10 +37,14 @@ export async function listClients(
         eq(client.salonId, member.salonId),
         which === 'present' ? isNull(client.deletedAt) : isNotNull(client.deletedAt),
         wanted ? sql`${plainly(client.name)} like ${plainly(containing(wanted))}` : undefined,
+        after && isUuid(after)
+          ? sql`(${client.name}, ${client.id}) > (select last.name, last.id from ${client} last
+              where last.salon_id = ${member.salonId} and last.id = ${after})`
+          : undefined,
       ),
     )
     .orderBy(asc(client.name), asc(client.id))
-    .limit(CLIENTS_PAGE)
+    .limit(PAGE + 1)
     .as('page')
   // Plans are counted for the clients on the page only.
   const rows = await database()
@@ -42,7 +53,10 @@ export async function listClients(
     .leftJoin(plan, and(eq(plan.salonId, member.salonId), eq(plan.clientId, page.id), isNull(plan.deletedAt)))
     .groupBy(page.id, page.name, page.hair)
     .orderBy(asc(page.name), asc(page.id))
-  return rows.map((row) => ({ ...row, lastPlanAt: row.lastPlanAt && row.lastPlanAt.toISOString() }))
+  const clients = rows
+    .slice(0, PAGE)
+    .map((row) => ({ ...row, lastPlanAt: row.lastPlanAt && row.lastPlanAt.toISOString() }))
+  return { clients, next: rows.length > PAGE ? clients.at(-1)!.id : null }
 }
 
 /**

@@ -110,11 +110,15 @@ export async function atHandOn({ salonId }: StaffMember, on: string): Promise<Pe
 }
 
 /** What holds for the whole salon. */
-export async function changeSalon(member: StaffMember, { name, ownersNeedSecondFactor }: SalonDto): Promise<object> {
+export async function changeSalon(
+  member: StaffMember,
+  { name, ownersNeedSecondFactor, retentionYears }: SalonDto,
+): Promise<object> {
   requirePermission(member, 'team')
   const set = {
     ...(name !== undefined && { name }),
     ...(ownersNeedSecondFactor !== undefined && { ownersNeedSecondFactor }),
+    ...(retentionYears !== undefined && { retentionYears }),
   }
   if (Object.keys(set).length > 0) await database().update(salon).set(set).where(eq(salon.id, member.salonId))
   forget('salon', member.salonId)

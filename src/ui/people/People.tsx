@@ -10,14 +10,15 @@ import { Link } from '../link'
 import { useRouter } from 'next/navigation'
 import { useEffect, useRef, useState } from 'react'
 import type { ClientSummary } from '@/core/model'
+import { pageOf, useFurther } from '../hooks/useFurther'
 import { PeopleGrid } from './PeopleGrid'
 
 const NewClient = dynamic(() => import('./NewClient').then((module) => module.NewClient))
 
 interface Props {
   clients: ClientSummary[]
-  /** There are more than are listed. */
-  more: boolean
+  /** Where the next page begins. */
+  next: string | null
   search: string
   which: 'present' | 'removed'
   writable: boolean
@@ -27,7 +28,7 @@ interface Props {
 const REST_MS = 200
 
 /** The client list, with search; and those who were removed, to be brought back. */
-export function People({ clients, more, search, which, writable }: Props) {
+export function People({ clients, next, search, which, writable }: Props) {
   const [adding, setAdding] = useState(false)
   const router = useRouter()
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined)
@@ -40,11 +41,17 @@ export function People({ clients, more, search, which, writable }: Props) {
     // eslint-disable-next-line react-hooks/exhaustive-deps -- once, when the page comes alive
   }, [])
   const removed = which === 'removed'
+  const asked = (words: string) =>
+    new URLSearchParams({ ...(words && { search: words }), ...(removed && { removed: '' }) })
+  const { items, hasMore, busy, goOn } = useFurther(
+    { items: clients, next },
+    pageOf<ClientSummary>('clients', (after) => `/api/clients?${asked(search)}&after=${after}`),
+  )
 
   function searchFor(words: string) {
-    const asked = new URLSearchParams({ ...(words && { search: words }), ...(removed && { removed: '' }) })
+    const query = asked(words)
     clearTimeout(timer.current)
-    timer.current = setTimeout(() => router.replace(asked.size > 0 ? `/people?${asked}` : '/people'), REST_MS)
+    timer.current = setTimeout(() => router.replace(query.size > 0 ? `/people?${query}` : '/people'), REST_MS)
   }
 
   return (
@@ -77,13 +84,16 @@ export function People({ clients, more, search, which, writable }: Props) {
       ) : (
         // Whoever is opened before the search was sent is not left for its answer.
         <Box onClickCapture={() => clearTimeout(timer.current)}>
-          <PeopleGrid clients={clients} which={which} writable={writable} />
+          <PeopleGrid clients={items} which={which} writable={writable} />
         </Box>
       )}
-      {more && (
-        <Typography color="textSecondary" sx={{ mt: 1 }}>
-          These are the first {clients.length} by name. Search to find the others.
-        </Typography>
+      {hasMore && (
+        <Box sx={{ display: 'flex', gap: 2, alignItems: 'center', flexWrap: 'wrap', mt: 1 }}>
+          <Typography color="textSecondary">These are the first {items.length} by name.</Typography>
+          <Button color="inherit" variant="outlined" disabled={busy} onClick={goOn} sx={{ borderColor: 'divider' }}>
+            Show more
+          </Button>
+        </Box>
       )}
       {adding && <NewClient onClose={() => setAdding(false)} onMade={(id) => router.push(`/people/${id}`)} />}
     </Box>

@@ -10,11 +10,12 @@ import Typography from '@mui/material/Typography'
 import dynamic from 'next/dynamic'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
-import type { SharedTablet, Team } from '@/core/model'
+import type { Retention, SharedTablet, Team } from '@/core/model'
 import { callApi } from '../hooks/api'
 import { useAttempt } from '../hooks/useAttempt'
 import { Link } from '../link'
 import { FirstSteps, type Steps } from './FirstSteps'
+import { Keeping } from './Keeping'
 import { Row } from './Row'
 import { Tablets } from './Tablets'
 import { momentInWords, ROLE_WORDS } from './words'
@@ -26,17 +27,19 @@ interface Props {
   name: string
   team: Team
   tablets: SharedTablet[]
+  retention: Retention
   steps: Steps
 }
 
 /** What its owner looks after: first steps, who works here, who did what. */
-export function SalonPage({ name, team, tablets, steps }: Props) {
+export function SalonPage({ name, team, tablets, retention, steps }: Props) {
   return (
     <Stack spacing={3} sx={{ maxWidth: 860, mx: 'auto', p: { xs: 2, sm: 4 } }}>
       <Typography variant="h1">{name}</Typography>
       <FirstSteps steps={steps} />
       <TeamSection team={team} />
       <Tablets tablets={tablets} />
+      <Keeping retention={retention} />
       <Paper variant="outlined" component="section" aria-labelledby="oversight" sx={{ p: 2 }}>
         <Typography id="oversight" variant="h2" sx={{ mb: 1 }}>
           Who did what

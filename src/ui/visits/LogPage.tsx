@@ -13,9 +13,8 @@ import type { LoggedVisit, OpenLog } from '@/core/record/visit'
 import type { LogWishDto } from '@/dto'
 import { INCIDENT_WORDS } from '@/words'
 import { duration } from '../clock/words'
-import { callApi, failureWords } from '../hooks/api'
+import { pageOf, useFurther } from '../hooks/useFurther'
 import { money } from '../mix/context'
-import { useNotice } from '../notices'
 import { ListChoice, Read } from '../parts'
 import { DateField } from '../parts/DateField'
 import { LINE } from '../theme'
@@ -130,34 +129,24 @@ function Filters({ log, wish, onChange }: Pick<Props, 'log' | 'wish'> & { onChan
 }
 
 function Visits({ log, wish, currency }: Omit<Props, 'mayWrite'>) {
-  const [more, setMore] = useState<{ visits: LoggedVisit[]; next: string | null }>({ visits: [], next: log.next })
-  const [busy, setBusy] = useState(false)
-  const notice = useNotice()
-  const visits = [...log.visits, ...more.visits]
-  async function goOn() {
-    setBusy(true)
-    try {
-      const page = await callApi<typeof more>(`/api/visits?${asQuery({ ...wish, after: more.next! })}`)
-      setMore({ visits: [...more.visits, ...page.visits], next: page.next })
-    } catch (problem) {
-      notice(failureWords(problem))
-    }
-    setBusy(false)
-  }
+  const { items, hasMore, busy, goOn } = useFurther(
+    { items: log.visits, next: log.next },
+    pageOf<LoggedVisit>('visits', (after) => `/api/visits?${asQuery({ ...wish, after })}`),
+  )
   return (
     <Paper variant="outlined" component="section" aria-label="Visits">
-      {visits.length === 0 && (
+      {items.length === 0 && (
         <Typography sx={{ p: 3 }} color="textSecondary">
           {Object.values(wish).some(Boolean)
             ? 'No visit is like that. Take something off the search.'
             : 'No visit yet. One that ends at the chair and is put into the record stands here, and so does a plan that was carried out.'}
         </Typography>
       )}
-      {visits.map((visit) => (
+      {items.map((visit) => (
         <VisitRow key={visit.id} visit={visit} currency={currency} />
       ))}
-      {more.next && (
-        <Button color="inherit" fullWidth disabled={busy} onClick={() => void goOn()}>
+      {hasMore && (
+        <Button color="inherit" fullWidth disabled={busy} onClick={goOn}>
           Earlier visits
         </Button>
       )}

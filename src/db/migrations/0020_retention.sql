@@ -1,0 +1,1 @@
+ALTER TABLE "salon" ADD COLUMN "retention_years" integer DEFAULT 0 NOT NULL;
