@@ -1,6 +1,7 @@
 import 'reflect-metadata'
 import { checkPlan, type PlanProblem } from '@/core/plan/planner'
 import { upgradePlan, type FaltoPlan } from '@/core/model'
+import { changedParts } from './changed'
 import { fieldProblems } from './fields'
 import { FaltoPlanDto } from './plan'
 import { shapeProblem } from './shape'
@@ -31,10 +32,23 @@ export function checkEntry<T extends object>(type: new () => T, entry: unknown):
  * @param passed see {@link checkPlan}
  */
 export function checkPlanDocument(entry: unknown, passed?: FaltoPlan): Checked<FaltoPlan> {
-  const checked = checkEntry(FaltoPlanDto, upgradePlan(entry) as object)
+  const document = upgradePlan(entry)
+  const checked = passed ? checkChanged(document, passed) : checkEntry<FaltoPlan>(FaltoPlanDto, document)
   if (!checked.ok) return checked
   const problems = checkPlan(checked.value, passed)
   return problems.length > 0 ? { ok: false, problems: problems.slice(0, MOST_PROBLEMS) } : checked
+}
+
+/** As {@link checkEntry} of the whole document, where it came out of one that passed. */
+export function checkChanged(document: unknown, passed: FaltoPlan): Checked<FaltoPlan> {
+  if (document === passed) return { ok: true, value: passed }
+  if (typeof document !== 'object' || document === null) return checkEntry<FaltoPlan>(FaltoPlanDto, document)
+  const { light, isLeftOut } = changedParts(document, passed)
+  const unfit = shapeProblem(light)
+  if (unfit) return { ok: false, problems: [unfit] }
+  const problems = fieldProblems(FaltoPlanDto, light).filter(({ path }) => !isLeftOut(path))
+  if (problems.length > 0) return { ok: false, problems: problems.slice(0, MOST_PROBLEMS) }
+  return { ok: true, value: document as FaltoPlan }
 }
 
 /** One line that names the fields and what they need. The core's messages are sentences that stand alone. */
