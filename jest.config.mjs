@@ -26,6 +26,7 @@ const project = (displayName, testMatch) => ({
 const config = {
   // Ends what hangs; how fast something is, is for ./falto bench to say.
   testTimeout: 60_000,
+  testSequencer: '<rootDir>/tests/support/sequencer.mjs',
   projects: [
     project('unit', ['<rootDir>/src/**/*.test.ts']),
     project('reference', ['<rootDir>/tests/reference/**/*.test.ts']),

@@ -31,14 +31,14 @@ finish_checks() {
   rm -rf "$CHECKS_DIR"
 }
 
-# run_jest PROJECT FLAGS...: counts its tests; a suite that could not run counts as a failure.
+# run_jest PROJECTS FLAGS...: counts their tests; a suite that could not run counts as a failure.
 run_jest() {
-  local project=$1 report
+  local projects=$1 report
   shift
   report=$(mktemp)
-  say "$project tests"
+  say "$projects tests"
   # Most of what a test makes is forgotten at once: more room for the young costs less than moving them.
-  node --max-semi-space-size=64 --experimental-vm-modules --no-warnings node_modules/jest/bin/jest.js --selectProjects "$project" --json --outputFile="$report" "$@" ${JEST_FLAGS:-} || true
+  node --max-semi-space-size=64 --experimental-vm-modules --no-warnings node_modules/jest/bin/jest.js --selectProjects $projects --json --outputFile="$report" "$@" ${JEST_FLAGS:-} || true
   if [ -s "$report" ]; then
     local counts
     counts=$(node -e '
@@ -111,7 +111,7 @@ begin_checks() {
 }
 
 test_falto() {
-  local parts=${*:-lint types rules unit reference api e2e} part
+  local parts=${*:-lint types rules unit reference api e2e} part of_node=''
   # What Debian has to bring comes meanwhile; if it does not, it is asked for again where it is needed, and says why.
   case " $parts " in *" api "* | *" e2e "*) (ensure_postgres && ensure_chromium) >/dev/null 2>&1 & ;; esac
   ensure_modules
@@ -121,7 +121,12 @@ test_falto() {
   for part in $parts; do
     case "$part" in
       lint | types | rules) ;;
-      unit | reference) run_jest "$part" --maxWorkers=100% ;;
+      unit | reference)
+        # Both in one go: neither waits for the last suite of the other.
+        if [ -z "${of_node:-}" ]; then
+          of_node=$(for one in $parts; do case $one in unit | reference) printf '%s ' "$one" ;; esac; done)
+          run_jest "${of_node% }" --maxWorkers=100%
+        fi ;;
       api)
         finish_checks
         start_test_server
