@@ -1,8 +1,8 @@
 import { spawnSync } from 'node:child_process'
 
 /**
- * Known holes in packages that Falto runs with, of the grades that count. Where no registry answers (a machine without a
- * network, a mirror that does not know audits) nothing is said against them, and that is told.
+ * Known holes in packages that Falto runs with, of the grades that count. Where no registry answers (no network, a
+ * mirror that does not know audits) nothing is said against them, and that is told.
  */
 const GRADES = ['high', 'critical']
 
