@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto'
 import { execFile } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
@@ -6,7 +7,7 @@ import { promisify } from 'node:util'
 import { gunzipSync, gzipSync } from 'node:zlib'
 import { Client } from 'pg'
 import { v7 as newId } from 'uuid'
-import { database, salon as salonTable, user } from '@/db'
+import { database, salon as salonTable, staff, user } from '@/db'
 import { unpackSalon } from '@/server/moving'
 import { BASE_URL, beginRun, newClient, newPlan } from '../support/server'
 import { closeDatabase, newSalon, type TestSalon } from '../support/salon'
@@ -125,6 +126,30 @@ it.each([
   writeFileSync(file, gzipSync(change(text().trimEnd().split('\n')).join('\n') + '\n'))
   await expect(unpack(file)).rejects.toThrow(words)
   expect([await database().$count(salonTable), await database().$count(user)]).toEqual([0, 0])
+})
+
+/** Sums of a file that somebody has changed on purpose. */
+function summedAnew(lines: readonly string[]): string[] {
+  let rows: string[] = []
+  return lines.map((line) => {
+    if (line.startsWith('#table')) rows = []
+    else if (!line.startsWith('#')) rows.push(line)
+    if (!line.startsWith('#sum')) return line
+    const sum = createHash('sha256').update(rows.map((row) => `${row}\n`).join(''))
+    return `#sum ${rows.length} ${sum.digest('hex')}`
+  })
+}
+
+it('puts nothing into another salon, whoever wrote the file', async () => {
+  const lines = text().trimEnd().split('\n')
+  const file = join(folder, 'other.gz')
+  const other = newId()
+  await database().insert(salonTable).values({ id: other, name: 'Neighbour', demo: true })
+  const bent = lines.map((line) => (line.includes('"The apprentice"') ? line.replaceAll(salon.id, other) : line))
+  writeFileSync(file, gzipSync(`${summedAnew(bent).join('\n')}\n`))
+  await expect(unpack(file)).rejects.toThrow()
+  expect([await database().$count(staff), await database().$count(user)]).toEqual([0, 0])
+  await database().delete(salonTable)
 })
 
 it('what is no packed file at all is refused too', async () => {

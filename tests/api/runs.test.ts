@@ -121,6 +121,25 @@ describe('a run', () => {
     expect(text).not.toContain('"kind":"begun"')
   })
 
+  it('tells who knows more than it keeps how far the log goes, and goes on from there', async () => {
+    const { id, script } = await newRun()
+    const { event, send } = deviceWith(oriel, id)
+    await send([event('begun', { stepId: script.steps[0]!.id })])
+    const response = await fetch(`${BASE_URL}/api/runs/${id}/stream?after=7`, {
+      headers: { cookie: tove.cookie, ...ONE_CALL },
+    })
+    const reader = response.body!.getReader()
+    const until = async (words: string) => {
+      let text = ''
+      while (!text.includes(words)) text += new TextDecoder().decode((await reader.read()).value)
+      return text
+    }
+    expect(await until('event: behind')).toContain('data: 1\n')
+    await send([event('done', { stepId: script.steps[0]!.id })], 1)
+    expect(await until('"kind":"done"')).toContain('id: 2\n')
+    await reader.cancel()
+  })
+
   it('is open to one person so many times and no more, and again once she has left some', async () => {
     const { id } = await newRun()
     const { cookie } = await deviceOf('bram')

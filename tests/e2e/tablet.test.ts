@@ -106,14 +106,18 @@ it('at the chair the clock stays in sight while nothing can be told', async () =
   const run = await beginRun(owner, await newPlan(owner, await newClient(owner, 'Clock in sight')))
   await page.goto(url(`/runs/${run}`))
   await page.waitForSelector('[aria-label="Next step"]')
+  await press(page, 'Something happened')
+  await page.waitForSelector('[role="dialog"]')
   await layAbout(page)
   await page.waitForSelector('[role="status"]::-p-text(Locked)')
   const shown = await page.$eval('[aria-label="Next step"]', (step) => {
     const { top, height } = step.getBoundingClientRect()
     const hit = document.elementFromPoint(innerWidth / 4, top + height / 2)
-    return { visible: getComputedStyle(step).visibility, tapped: step.contains(hit) }
+    const open = document.querySelector('[role="dialog"]')
+    const reached = step.contains(hit) || open?.contains(hit)
+    return { visible: getComputedStyle(step).visibility, reached, inert: open?.closest('[inert]') !== null }
   })
-  expect(shown).toEqual({ visible: 'visible', tapped: false })
+  expect(shown).toEqual({ visible: 'visible', reached: false, inert: true })
   await press(page, 'Unlock')
   await takeOver(page, 'colourist')
   await page.waitForSelector('[role="status"]::-p-text(Locked)', { hidden: true })

@@ -22,6 +22,15 @@ export async function eventsAfter(
   return rows.map(({ seq, event, by }) => ({ ...event, runSeq: seq, by }))
 }
 
+/** The place of a run's newest event; 0 where there is none. */
+export async function lastPlace(member: StaffMember, runId: string): Promise<number> {
+  const [found] = await database()
+    .select({ last: max(runEvent.seq) })
+    .from(runEvent)
+    .where(ofRun(member, runId))
+  return found?.last ?? 0
+}
+
 /** What was added to a visit, also where it was taken back since; nothing else of its log is read. */
 export async function amendingEvents(tx: Transaction, member: StaffMember, runId: string): Promise<RunEvent[]> {
   const rows = await tx

@@ -1,7 +1,7 @@
 import type { StaffMember } from '../auth'
 import { AppError } from '../errors'
 import { hearFrom, startListening } from '../listening'
-import { eventsAfter } from './log'
+import { eventsAfter, lastPlace } from './log'
 import { findRun } from './runs'
 
 const HEARTBEAT_MS = 15_000
@@ -106,6 +106,12 @@ export async function streamRun(
       runs.open.set(leave, member.id)
       signal.addEventListener('abort', leave)
       controller.enqueue(encoder.encode('retry: 1000\n\n'))
+      // A database that took over may lack what its reader has: it is told how far the log goes, and tells it again.
+      sending = lastPlace(member, runId).then((last) => {
+        if (last >= sent) return
+        controller.enqueue(encoder.encode(`event: behind\ndata: ${last}\n\n`))
+        sent = last
+      })
       send()
     },
     cancel: () => leave(),

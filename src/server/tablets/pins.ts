@@ -20,7 +20,7 @@ export async function hasPin(member: StaffMember): Promise<{ since: string | nul
  */
 export async function setPin(member: StaffMember, headers: Headers, { password, pin }: OwnPinDto): Promise<object> {
   // Whoever stands at an open tablet may try passwords here as well as at the door.
-  await countTry('pin', `password ${member.id}`)
+  await countTry('e-mail', member.id)
   const right = await auth()
     .api.verifyPassword({ body: { password }, headers })
     .then(
@@ -28,7 +28,7 @@ export async function setPin(member: StaffMember, headers: Headers, { password, 
       () => false,
     )
   if (!right) throw invalidAt('password', 'is not your password')
-  await forgetTries('pin', `password ${member.id}`)
+  await forgetTries('e-mail', member.id)
   const set = { hash: await passwordHash(pin), createdAt: new Date() }
   await database()
     .insert(staffPin)

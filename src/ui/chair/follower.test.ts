@@ -15,6 +15,8 @@ jest.mock('idb-keyval', () => ({
 
 /** The stream of the server, one a page. */
 class Stream {
+  static readonly CLOSED = 2
+  readyState = 1
   static open: Stream[] = []
   onmessage?: (event: { data: string }) => void
   closed = false
@@ -27,6 +29,7 @@ class Stream {
   }
   close() {
     this.closed = true
+    this.readyState = Stream.CLOSED
   }
 }
 
@@ -126,6 +129,38 @@ describe('a run that is followed', () => {
     expect(log).toHaveLength(2)
     expect(back.getState()).toMatchObject({ queue: [], left: [] })
     worksFor('')
+  })
+
+  it('tells again what the server has lost since it kept it', async () => {
+    const follower = createRunFollower(open())
+    follower.follow()
+    for (const kind of ['begun', 'done'] as const) follower.tell({ kind, stepId: 'a' })
+    await settled()
+    const [, lost] = log.splice(0)
+    log.push({ ...lost!, id: 'from another device', runSeq: 1 })
+    const stream = Stream.open.at(-1)!
+    stream.heard.get('behind')!({ data: '0' })
+    await settled()
+    expect(log.map(({ id, kind, runSeq }) => [id === 'from another device', kind, runSeq])).toEqual([
+      [true, 'done', 1],
+      [false, 'begun', 2],
+      [false, 'done', 3],
+    ])
+    expect(follower.getState().events.map(({ runSeq }) => runSeq)).toEqual([1, 2, 3])
+    expect(follower.getState().queue).toEqual([])
+  })
+
+  it('asks from where its own copy of the log ends, when that goes further than what the server gave', async () => {
+    const kept = [1, 2, 3].map((runSeq) => ({ id: `e${runSeq}`, kind: 'begun', runSeq }))
+    device.set('falto-run/run@', { events: kept, queue: [], offsetMs: 0 })
+    const leave = createRunFollower(open()).follow()
+    await settled()
+    expect(Stream.open.map(({ url, closed }) => [url.split('after=')[1], closed])).toEqual([
+      ['0', true],
+      ['3', false],
+    ])
+    leave()
+    expect(Stream.open[1]!.closed).toBe(true)
   })
 
   it('tries again by itself, and at once when the device says that it is online', async () => {

@@ -1,6 +1,6 @@
 import { get as readKept, getMany, keys, update } from 'idb-keyval'
 import { v7 as newId } from 'uuid'
-import { createStore } from 'zustand/vanilla'
+import { createStore, type StoreApi } from 'zustand/vanilla'
 import type { KeptRunEvent, OpenRun, RunEvent } from '@/core/model'
 import type { RunScript } from '@/core/time/run'
 import { callApi, OfflineError } from '../hooks/api'
@@ -47,15 +47,15 @@ const nameOf = ({ id }: { id: string }): string => `falto-run/${id}`
 const keyOf = (run: { id: string }): string => ownKey(nameOf(run))
 
 /** Changes what this device keeps of a run, and says while that is being written. */
-async function keepFor(
-  run: { id: string },
-  nothing: Kept,
-  change: (kept: Kept) => Kept,
-  writing: (by: number) => void,
-): Promise<void> {
-  writing(1)
-  await update<Kept>(keyOf(run), (kept) => change(kept ?? nothing)).finally(() => writing(-1))
-}
+const keeping =
+  (run: { id: string }, { getState, setState }: StoreApi<Followed>, device: { offsetMs: number }) =>
+  (change: (kept: Kept) => Kept): void => {
+    const writing = (by: number) => setState({ writing: getState().writing + by })
+    writing(1)
+    void update<Kept>(keyOf(run), (kept) =>
+      change(kept ?? { events: [], queue: [], offsetMs: device.offsetMs }),
+    ).finally(() => writing(-1))
+  }
 
 /** What others told here and did not get sent: found, and taken from their names once somebody answers for it. */
 const leftByOthers = (run: { id: string }) => {
@@ -72,27 +72,61 @@ const leftByOthers = (run: { id: string }) => {
   }
 }
 
+/** What a log has up to a place, and what came after it as it was told. */
+const partedAt = (place: number, events: readonly KeptRunEvent[]): { kept: KeptRunEvent[]; lost: RunEvent[] } => ({
+  kept: events.filter(({ runSeq }) => runSeq <= place),
+  lost: events.filter(({ runSeq }) => runSeq > place).map(({ runSeq: _place, by: _teller, ...event }) => event),
+})
+
 const eventOf = (told: Told, { id, seq, offsetMs }: { id: string; seq: number; offsetMs: number }): RunEvent => ({
   ...{ id: newId(), ...told, deviceId: id, deviceSeq: seq, deviceTime: Date.now(), offsetMs },
 })
 
 interface Listening {
   take: (fresh: readonly KeptRunEvent[]) => void
-  /** What the server's clock shows, ms. */
-  setClock: (now: number) => void
+  /** Told how far its clock is from the server's. */
+  device: { offsetMs: number }
+  /** How far the server's log goes, where it goes less far than what is known here. */
+  tellAgain: (last: number) => void
 }
 
 /** Hears what the server is told of a run from elsewhere. */
-function streamOf({ id }: { id: string }, after: number, { take, setClock }: Listening): EventSource {
+function streamOf({ id }: { id: string }, after: number, { take, tellAgain, device }: Listening): EventSource {
   const source = new EventSource(`/api/runs/${id}/stream?after=${after}`)
   source.onmessage = ({ data }: MessageEvent<string>) => take([JSON.parse(data) as KeptRunEvent])
-  source.addEventListener('clock', ({ data }: MessageEvent<string>) => setClock(Number(data)))
+  source.addEventListener('clock', ({ data }: MessageEvent<string>) => {
+    device.offsetMs = Number(data) - Date.now()
+  })
+  source.addEventListener('behind', ({ data }: MessageEvent<string>) => tellAgain(Number(data)))
   return source
 }
 
 const NOTHING_YET: Omit<Followed, 'events'> = { queue: [], left: [], writing: 0, refused: undefined }
 
 export type RunFollower = ReturnType<typeof createRunFollower>
+
+/** The log as it is known here: what the server told, then what is still to be told. */
+function logIn({ getState: get, setState: set }: StoreApi<Followed>, remember: (change: (kept: Kept) => Kept) => void) {
+  const lastSeq = () => get().events.at(-1)?.runSeq ?? 0
+
+  /** Takes in what the server told, however it came. */
+  function take(fresh: readonly KeptRunEvent[]): void {
+    const last = lastSeq()
+    const newer = fresh.filter(({ runSeq }) => runSeq > last)
+    if (newer.length === 0) return
+    const events = [...get().events, ...newer]
+    set({ events })
+    remember((kept) => (kept.events.length < events.length ? { ...kept, events } : kept))
+  }
+
+  function putFirst(told: readonly RunEvent[], changes: Partial<Pick<Followed, 'events' | 'left'>>): void {
+    set({ ...changes, queue: [...told, ...without(get().queue, told)] })
+    const { events } = get()
+    remember((kept) => ({ ...kept, events, queue: [...told, ...without(kept.queue, told)] }))
+  }
+
+  return { lastSeq, take, putFirst }
+}
 
 /**
  * Follows a run: what the server keeps, then what this device could not send yet. Nothing told here is lost by a reload
@@ -104,20 +138,15 @@ export function createRunFollower(open: OpenRun<RunScript>) {
   const device = { id: newId(), seq: 0, offsetMs: open.now - Date.now() }
   const others = leftByOthers(open)
   let sending = false
-  const lastSeq = () => get().events.at(-1)?.runSeq ?? 0
 
-  const writing = (by: number) => set({ writing: get().writing + by })
-  const remember = (change: (kept: Kept) => Kept): void =>
-    void keepFor(open, { events: [], queue: [], offsetMs: device.offsetMs }, change, writing)
+  const remember = keeping(open, store, device)
+  const { lastSeq, take, putFirst } = logIn(store, remember)
 
-  /** Takes in what the server told, however it came. */
-  function take(fresh: readonly KeptRunEvent[]): void {
-    const last = lastSeq()
-    const newer = fresh.filter(({ runSeq }) => runSeq > last)
-    if (newer.length === 0) return
-    const events = [...get().events, ...newer]
-    set({ events })
-    remember((kept) => (kept.events.length < events.length ? { ...kept, events } : kept))
+  /** A server that has lost what it once kept gets it from here: events have ids, so it is there once in the end. */
+  function tellAgain(last: number): void {
+    const { kept, lost } = partedAt(last, get().events)
+    putFirst(lost, { events: kept })
+    void send()
   }
 
   async function sendBatch(batch: readonly RunEvent[]): Promise<void> {
@@ -154,14 +183,12 @@ export function createRunFollower(open: OpenRun<RunScript>) {
     const { queue } = get()
     set({ queue: [...without(kept.queue, queue), ...queue] })
     take(kept.events)
-    await send()
   }
 
   /** What others left becomes one's own to send: it did happen, and somebody has to answer for it. */
   async function takeOverLeft(): Promise<void> {
-    const { left, queue } = get()
-    set({ left: [], queue: [...without(left, queue), ...queue] })
-    remember((kept) => ({ ...kept, queue: [...without(left, kept.queue), ...kept.queue] }))
+    const { left } = get()
+    putFirst(left, { left: [] })
     await others.takeAway(left)
     await send()
   }
@@ -180,8 +207,17 @@ export function createRunFollower(open: OpenRun<RunScript>) {
     /** Begins to follow. @returns what ends it */
     follow(): () => void {
       const again = () => void send()
-      const source = streamOf(open, lastSeq(), { take, setClock: (now) => (device.offsetMs = now - Date.now()) })
-      void resume()
+      const listen = () => streamOf(open, lastSeq(), { take, tellAgain, device })
+      let source = listen()
+      const from = lastSeq()
+      void resume().then(() => {
+        // What was kept here goes further than what the server gave; whether it has that too is asked from there on.
+        if (lastSeq() > from && source.readyState !== EventSource.CLOSED) {
+          source.close()
+          source = listen()
+        }
+        return send()
+      })
       void others.find().then((left) => set({ left }))
       window.addEventListener('online', again)
       return () => {

@@ -7,7 +7,7 @@ import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useState, type FormEvent } from 'react'
 import type { TabletPerson } from '@/core/model'
-import { callApi, failureWords } from '../hooks/api'
+import { callApi, failureWords, pauseSending } from '../hooks/api'
 import { markOpened } from '../hooks/useLock'
 import { People } from './People'
 
@@ -28,11 +28,13 @@ export function PinEntry({ people, onIn }: Props) {
     event.preventDefault()
     setBusy(true)
     setProblem(undefined)
+    pauseSending(true)
     try {
       await callApi('/api/tablet', 'POST', { staffId: chosen!.id, pin })
       markOpened()
       onIn()
     } catch (error) {
+      pauseSending(false)
       setProblem(failureWords(error))
       setPin('')
       setBusy(false)

@@ -7,7 +7,7 @@ import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useState, type FormEvent, type ReactNode } from 'react'
 import type { TabletPerson } from '@/core/model'
-import { callApi, failureWords } from '../hooks/api'
+import { callApi, failureWords, pauseSending } from '../hooks/api'
 import { markOpened } from '../hooks/useLock'
 import { Link } from '../link'
 import { People } from './People'
@@ -30,9 +30,11 @@ export function SignIn({ demo, tablet, next }: Props) {
   async function enter(who: string, path: string, body: object) {
     setBusy(who)
     setProblem(undefined)
+    pauseSending(true)
     try {
       const { twoFactorRedirect } = await callApi<{ twoFactorRedirect?: boolean }>(path, 'POST', body)
       if (twoFactorRedirect) {
+        pauseSending(false)
         setAsksCode(true)
         setBusy(undefined)
       } else {
@@ -40,6 +42,7 @@ export function SignIn({ demo, tablet, next }: Props) {
         window.location.assign(next)
       }
     } catch (error) {
+      pauseSending(false)
       setProblem(failureWords(error, 'Sign-in failed. Try again.'))
       setBusy(undefined)
     }

@@ -19,8 +19,20 @@ export class OfflineError extends Error {
   }
 }
 
+/**
+ * While somebody comes in, nothing of whoever was there before may go out under her name: what a page still wants to send
+ * waits, as without a network, until the page is read anew.
+ */
+let paused = false
+export const pauseSending = (pause: boolean): void => {
+  paused = pause
+}
+/** By which people come and go. */
+const DOORS = /^\/api\/(auth\/|demo\/|tablet$)/
+
 /** Calls a route of ours. @throws ApiError, OfflineError */
 export async function callApi<T>(path: string, method = 'GET', body?: unknown): Promise<T> {
+  if (paused && !DOORS.test(path)) throw new OfflineError()
   let response: Response
   try {
     response = await fetch(path, {

@@ -27,6 +27,7 @@ export function useLock(afterMin: number | null): { locked: boolean; lock: () =>
   }, [])
   useEffect(() => {
     if (afterMin === null || locked) return
+    if (localStorage.getItem(TOUCHED) === null) markOpened()
     const look = () => isDue(afterMin) && lock()
     // A tablet that slept is touched before it has looked.
     const touched = () => look() || localStorage.setItem(TOUCHED, `${Date.now()}`)

@@ -15,6 +15,7 @@ import { callApi, failureWords } from '../hooks/api'
 import { leaveDevice } from '../hooks/leaving'
 import { Link } from '../link'
 import { LINE } from '../theme'
+import { OF_LOCK } from './Guarded'
 
 /**
  * A shared tablet that nobody has touched for a while. Whoever was signed in is not any longer, except where a visit
@@ -71,7 +72,15 @@ function WhoIsIt({ onClose }: { onClose: (() => void) | undefined }) {
     )
   useEffect(() => void ask(), [])
   return (
-    <Dialog open fullScreen={!onClose} fullWidth maxWidth="xs" onClose={onClose} aria-labelledby="locked-title">
+    <Dialog
+      {...{ [OF_LOCK]: '' }}
+      open
+      fullScreen={!onClose}
+      fullWidth
+      maxWidth="xs"
+      onClose={onClose}
+      aria-labelledby="locked-title"
+    >
       <Box sx={{ display: 'grid', placeItems: 'center', minHeight: onClose ? undefined : '100dvh', p: 3 }}>
         <Stack spacing={2} sx={{ width: '100%', maxWidth: 420 }}>
           <Box>
