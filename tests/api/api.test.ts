@@ -112,7 +112,9 @@ describe('signing in', () => {
   })
 
   it('says who one is', async () => {
-    expect((await tove.call('GET', '/api/me')).body).toEqual({ name: 'Tove Lindqvist-Adeyemi', role: 'assistant' })
+    expect((await tove.call('GET', '/api/me')).body).toEqual({
+      ...{ name: 'Tove Lindqvist-Adeyemi', role: 'assistant', tablet: null },
+    })
   })
 })
 

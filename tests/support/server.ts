@@ -55,7 +55,7 @@ export const cookieOf = ({ headers }: Pick<Answer, 'headers'>): string =>
     .join('; ')
 
 /** Whoever was signed in by an answer. */
-export function deviceWith(answer: Answer): Device {
+export function deviceWith(answer: Pick<Answer, 'headers'>): Device {
   const cookie = cookieOf(answer)
   return { cookie, call: (method, path, body) => call(method, path, body, cookie) }
 }

@@ -17,13 +17,7 @@ export default async function PeoplePage({
   const { clients, next } = await listClients(member, { search, which })
   return (
     <Shell member={member}>
-      <People
-        clients={clients}
-        next={next}
-        search={search}
-        which={which}
-        writable={may(member, 'write')}
-      />
+      <People clients={clients} next={next} search={search} which={which} writable={may(member, 'write')} />
     </Shell>
   )
 }
