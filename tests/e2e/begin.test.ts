@@ -134,7 +134,7 @@ it('somebody who is invited joins once, does what her role is let do, and is out
 
   await owner.reload()
   await press(owner, 'Change Bo Tarn')
-  await owner.locator('[role="dialog"] input[type="checkbox"]').click()
+  await owner.locator('[role="dialog"] label::-p-text(Works here)').click()
   await press(owner, 'Save')
   await owner.waitForSelector('::-p-text(· works here no more)')
   expect(await statusOf(assistant, '/api/me')).toBe(401)

@@ -110,14 +110,17 @@ it('at the chair the clock stays in sight while nothing can be told', async () =
   await page.waitForSelector('[role="dialog"]')
   await layAbout(page)
   await page.waitForSelector('[role="status"]::-p-text(Locked)')
+  await page.waitForSelector('[aria-label="Next step"]')
   const shown = await page.$eval('[aria-label="Next step"]', (step) => {
     const { top, height } = step.getBoundingClientRect()
     const hit = document.elementFromPoint(innerWidth / 4, top + height / 2)
-    const open = document.querySelector('[role="dialog"]')
-    const reached = step.contains(hit) || open?.contains(hit)
-    return { visible: getComputedStyle(step).visibility, reached, inert: open?.closest('[inert]') !== null }
+    return {
+      visible: getComputedStyle(step).visibility,
+      reached: step.contains(hit),
+      dialogs: document.querySelectorAll('[role="dialog"]').length,
+    }
   })
-  expect(shown).toEqual({ visible: 'visible', reached: false, inert: true })
+  expect(shown).toEqual({ visible: 'visible', reached: false, dialogs: 0 })
   await press(page, 'Unlock')
   await takeOver(page, 'colourist')
   await page.waitForSelector('[role="status"]::-p-text(Locked)', { hidden: true })

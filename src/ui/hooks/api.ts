@@ -20,7 +20,7 @@ export class OfflineError extends Error {
 }
 
 /**
- * While somebody comes in, nothing of whoever was there before may go out under her name: what a page still wants to send
+ * While somebody comes in, nothing of who was there before may go out under her name: what a page still wants to send
  * waits, as without a network, until the page is read anew.
  */
 let paused = false

@@ -17,21 +17,26 @@ export function MemberDialog({ member, onClose }: { member: TeamMember; onClose:
   const { id, name, role, active, skills, week } = member
   const form = useEntryForm(TeamMemberDto, {
     start: { name, role, active, skills: [...skills], week: week ?? [] },
-    send: async ({ week: chosen, ...entry }) => {
+    send: async ({ week: days, skills: trusted, ...entry }) => {
       // A week of no days says that she never works; where nothing was said, nothing is.
-      const said = week !== null || chosen!.length > 0
-      await callApi(`/api/team/${id}`, 'PUT', { ...entry, ...(said && { week: chosen }) })
+      const said = week !== null || days!.length > 0
+      // Left as they are, they go on following her role.
+      const chosen = trusted!.join() !== skills.join()
+      await callApi(`/api/team/${id}`, 'PUT', {
+        ...entry,
+        ...(said && { week: days }),
+        ...(chosen && { skills: trusted }),
+      })
       onClose()
     },
   })
   const { control } = form
-  const chosen = useWatch({ control, name: 'role' }) as StaffRole
+  const newRole = useWatch({ control, name: 'role' }) as StaffRole
   return (
     <FormDialog title={name} form={form} save="Save" onClose={onClose} maxWidth="sm" fullWidth>
       <TextEntry control={control} name="name" label="Name" required />
       <ChoiceEntry control={control} name="role" label="Role" options={optionsOf(STAFF_ROLES, ROLE_WORDS)} />
-      <Typography color="textSecondary">{ROLE_HELP[chosen]}</Typography>
-
+      <Typography color="textSecondary">{ROLE_HELP[newRole]}</Typography>
       <Controller
         control={control}
         name="skills"

@@ -1,7 +1,7 @@
 'use client'
 import Box from '@mui/material/Box'
 import dynamic from 'next/dynamic'
-import { createContext, useContext, useEffect, useRef, type ReactNode } from 'react'
+import { createContext, useContext, useEffect, type ReactNode } from 'react'
 import { useIsDrawing } from '../hooks/useIsDrawing'
 import { useLock } from '../hooks/useLock'
 import { worksFor } from '../hooks/own'
@@ -16,9 +16,6 @@ export interface Guarding {
   inSight?: boolean
   children: ReactNode
 }
-
-/** Marks what belongs to the lock itself. */
-export const OF_LOCK = 'data-lock'
 
 const Lock = createContext<(() => void) | undefined>(undefined)
 /** Locks the tablet at once; nothing on a device of one's own. */
@@ -36,21 +33,14 @@ function Guard({ member: { id, tablet }, inSight = false, children }: Guarding) 
     // It is there by the time it is needed, also without a network.
     if (tablet) void lockedScreen().catch(() => {})
   }, [tablet])
-  const page = useRef<HTMLDivElement>(null)
-  useEffect(() => {
-    if (!locked) return
-    // What a page has opened above itself is not part of it.
-    const above = [...document.body.children].filter(
-      (element) => !element.contains(page.current) && !element.matches(`[${OF_LOCK}]`),
-    )
-    for (const element of above) element.setAttribute('inert', '')
-    return () => above.forEach((element) => element.removeAttribute('inert'))
-  }, [locked])
   return (
     <Lock value={tablet ? lock : undefined}>
-      <Box ref={page} inert={locked} sx={{ visibility: locked && !inSight ? 'hidden' : 'visible' }}>
-        {children}
-      </Box>
+      {/* Made anew when it locks: nothing that was open above it stays open, and nothing goes on in her name. */}
+      {(!locked || inSight) && (
+        <Box key={locked ? 'locked' : 'open'} inert={locked}>
+          {children}
+        </Box>
+      )}
       {locked && <LockedScreen inSight={inSight} />}
     </Lock>
   )

@@ -15,7 +15,6 @@ import { callApi, failureWords } from '../hooks/api'
 import { leaveDevice } from '../hooks/leaving'
 import { Link } from '../link'
 import { LINE } from '../theme'
-import { OF_LOCK } from './Guarded'
 
 /**
  * A shared tablet that nobody has touched for a while. Whoever was signed in is not any longer, except where a visit
@@ -72,15 +71,7 @@ function WhoIsIt({ onClose }: { onClose: (() => void) | undefined }) {
     )
   useEffect(() => void ask(), [])
   return (
-    <Dialog
-      {...{ [OF_LOCK]: '' }}
-      open
-      fullScreen={!onClose}
-      fullWidth
-      maxWidth="xs"
-      onClose={onClose}
-      aria-labelledby="locked-title"
-    >
+    <Dialog open fullScreen={!onClose} fullWidth maxWidth="xs" onClose={onClose} aria-labelledby="locked-title">
       <Box sx={{ display: 'grid', placeItems: 'center', minHeight: onClose ? undefined : '100dvh', p: 3 }}>
         <Stack spacing={2} sx={{ width: '100%', maxWidth: 420 }}>
           <Box>
