@@ -36,13 +36,15 @@ export function Keeping({ retention: { years, due } }: { retention: Retention })
         comes first; nothing is erased by itself.
       </Typography>
       {problem && <Alert severity="error">{problem}</Alert>}
-      <NumberField
-        label="Years after the last visit (0: for ever)"
-        value={years}
-        limit={LIMITS.retentionYears}
-        step={1}
-        onChange={(retentionYears) => void attempt(() => callApi('/api/salon', 'PUT', { retentionYears }))}
-      />
+      <Box sx={{ maxWidth: 260 }}>
+        <NumberField
+          label="Years after the last visit (0: for ever)"
+          value={years}
+          limit={LIMITS.retentionYears}
+          step={1}
+          onChange={(retentionYears) => void attempt(() => callApi('/api/salon', 'PUT', { retentionYears }))}
+        />
+      </Box>
       {years > 0 && due.length === 0 && <Typography sx={{ mt: 2 }}>Nobody has been away for so long.</Typography>}
       {due.slice(0, SHOWN).map(({ id, name, last }) => (
         <Row
