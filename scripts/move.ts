@@ -4,6 +4,7 @@ import { database, salon } from '@/db'
 import { AppError } from '@/server/errors'
 import { packInto, unpackSalon } from '@/server/moving'
 import { askPassword } from './askPassword'
+import { runScript, say } from './runScript'
 
 /** `pack FILE [SALON]`: one salon as one file. `unpack FILE`: takes a salon in from such a file. */
 async function main([what, file = '', name]: string[]): Promise<void> {
@@ -38,15 +39,4 @@ async function chosen(name: string | undefined): Promise<{ id: string; name: str
   throw new AppError(422, 'invalid', words)
 }
 
-const say = (words: string): void => console.log(`falto: ${words}`)
-
-try {
-  await main(process.argv.slice(2))
-} catch (error) {
-  const known = error instanceof AppError || (error as NodeJS.ErrnoException).code !== undefined
-  if (!known) throw error
-  console.error(`falto: ${(error as Error).message}`)
-  process.exitCode = 2
-} finally {
-  await database().$client.end()
-}
+await runScript('falto', main)

@@ -1,9 +1,8 @@
 import { readFileSync } from 'node:fs'
-import { database } from '@/db'
-import { AppError } from '@/server/errors'
 import { makeSalon } from '@/server/salons'
 import { importCatalogue } from '@/server/shelf'
 import { askPassword } from './askPassword'
+import { runScript, say } from './runScript'
 
 /**
  * `./falto salon NAME E-MAIL [--owner NAME] [--catalogue FILE.csv]`: a salon of its own with its owner. The password is
@@ -29,14 +28,4 @@ async function main([name = '', email = '', ...rest]: string[]): Promise<void> {
   say(`the catalogue was not taken in (${lines.join('; ')}). Mend the file and take it in on the Shelf page.`)
 }
 
-const say = (words: string): void => console.log(`falto: ${words}`)
-
-try {
-  await main(process.argv.slice(2))
-} catch (error) {
-  const known = error instanceof AppError || (error as NodeJS.ErrnoException).code !== undefined
-  if (!known) throw error
-  console.error(`falto salon: ${(error as Error).message}`)
-  process.exitCode = 2
-}
-await database().$client.end()
+await runScript('falto salon', main)

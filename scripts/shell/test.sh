@@ -111,7 +111,8 @@ begin_checks() {
 }
 
 test_falto() {
-  local parts=${*:-lint types rules unit reference api e2e} part of_node=''
+  local parts=${*:-lint types rules unit reference api e2e} part of_node
+  of_node=$(printf '%s\n' $parts | grep -xE 'unit|reference' | paste -sd' ' || true)
   # What Debian has to bring comes meanwhile; if it does not, it is asked for again where it is needed, and says why.
   case " $parts " in *" api "* | *" e2e "*) (ensure_postgres && ensure_chromium) >/dev/null 2>&1 & ;; esac
   ensure_modules
@@ -123,10 +124,8 @@ test_falto() {
       lint | types | rules) ;;
       unit | reference)
         # Both in one go: neither waits for the last suite of the other.
-        if [ -z "${of_node:-}" ]; then
-          of_node=$(for one in $parts; do case $one in unit | reference) printf '%s ' "$one" ;; esac; done)
-          run_jest "${of_node% }" --maxWorkers=100%
-        fi ;;
+        if [ -n "$of_node" ]; then run_jest "$of_node" --maxWorkers=100%; fi
+        of_node='' ;;
       api)
         finish_checks
         start_test_server

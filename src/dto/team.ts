@@ -1,6 +1,15 @@
 import 'reflect-metadata'
 import { IsDefined, IsEmail, IsInt, IsISO31661Alpha2, IsTimeZone, Length, Matches, ValidateBy } from 'class-validator'
-import { LIMITS, SKILLS, STAFF_ROLES, type Limit, type Skill, type StaffRole, type WorkDay } from '@/core/model'
+import {
+  LIMITS,
+  PIN_DIGITS,
+  SKILLS,
+  STAFF_ROLES,
+  type Limit,
+  type Skill,
+  type StaffRole,
+  type WorkDay,
+} from '@/core/model'
 import { Counting, InRange, ListOf, MayBeAbsent, Name, Nested, OneOf, Uuid, WordsOf, YesOrNo } from './decorators'
 import { ReadingUnitsDto } from './salon'
 
@@ -96,9 +105,6 @@ export class FactorCodeDto {
 export class PasswordDto {
   @Length(1, PASSWORD.longest, { message: 'is missing' }) password!: string
 }
-
-/** Digits of a PIN. Four are enough beside the tablet itself and a wait after five wrong ones: our estimate. */
-const PIN_DIGITS = { fewest: 4, most: 8 }
 
 const IN_TURN = '01234567890'
 const BACKWARDS = [...IN_TURN].reverse().join('')

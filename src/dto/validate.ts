@@ -18,12 +18,18 @@ const MOST_PROBLEMS = 20
 export function checkEntry<T extends object>(type: new () => T, entry: unknown): Checked<T> {
   if (typeof entry !== 'object' || entry === null || Array.isArray(entry))
     return { ok: false, problems: [{ path: '', message: 'must be a JSON object' }] }
-  const unfit = shapeProblem(entry)
-  if (unfit) return { ok: false, problems: [unfit] }
-  const problems = fieldProblems(type, entry)
-  if (problems.length > 0) return { ok: false, problems: problems.slice(0, MOST_PROBLEMS) }
+  const problems = problemsOf(type, entry)
   // The entry itself and not the instance: nothing was changed, and plain objects are what patches and JSON work on.
-  return { ok: true, value: entry as T }
+  return problems.length > 0 ? { ok: false, problems } : { ok: true, value: entry as T }
+}
+
+/** @param isLeftOut places of which nothing that is said counts */
+function problemsOf(type: new () => object, entry: object, isLeftOut = (_path: string) => false): FieldProblem[] {
+  const unfit = shapeProblem(entry)
+  if (unfit) return [unfit]
+  return fieldProblems(type, entry)
+    .filter(({ path }) => !isLeftOut(path))
+    .slice(0, MOST_PROBLEMS)
 }
 
 /**
@@ -44,11 +50,8 @@ export function checkChanged(document: unknown, passed: FaltoPlan): Checked<Falt
   if (document === passed) return { ok: true, value: passed }
   if (typeof document !== 'object' || document === null) return checkEntry<FaltoPlan>(FaltoPlanDto, document)
   const { light, isLeftOut } = changedParts(document, passed)
-  const unfit = shapeProblem(light)
-  if (unfit) return { ok: false, problems: [unfit] }
-  const problems = fieldProblems(FaltoPlanDto, light).filter(({ path }) => !isLeftOut(path))
-  if (problems.length > 0) return { ok: false, problems: problems.slice(0, MOST_PROBLEMS) }
-  return { ok: true, value: document as FaltoPlan }
+  const problems = problemsOf(FaltoPlanDto, light, isLeftOut)
+  return problems.length > 0 ? { ok: false, problems } : { ok: true, value: document as FaltoPlan }
 }
 
 /** One line that names the fields and what they need. The core's messages are sentences that stand alone. */

@@ -4,6 +4,7 @@ import { checkPlan, clockFigures, createPlanner, type ClockFigures } from '@/cor
 import { TooManyPiecesError } from '@/core/placement/foils'
 import {
   arrivalFor,
+  canWork,
   dayCrew,
   dayFor,
   visitFor,
@@ -29,19 +30,15 @@ const api = {
       return { ok: false, message: problem.message }
     }
   },
-  /** A day of several clients; those in whose plans nothing is placed are left out. */
+  /** A day of several clients, where those who are there can do all of it. */
   day({ visits, people, closes }: AskedDay): DayClock | undefined {
-    const own = visits
-      .map((visit) => ({ ...dayVisit(visit), arrives: visit.arrives }))
-      .filter(({ visit }) => hasWork(visit))
-    return own.length > 0 ? dayFor(own, dayCrew(people), closes) : undefined
+    const own = placedIn(visits)
+    return own.length > 0 && canWork(people) ? dayFor(own, dayCrew(people), closes) : undefined
   },
   /** The earliest time at which one more client fits in. */
   arrival({ visits, people, opens, closes }: AskedDay, added: AskedVisit): number | undefined {
-    const own = visits
-      .map((visit) => ({ ...dayVisit(visit), arrives: visit.arrives }))
-      .filter(({ visit }) => hasWork(visit))
-    return arrivalFor(own, dayVisit(added), dayCrew(people), { opens, closes })?.arrives
+    if (!canWork(people)) return undefined
+    return arrivalFor(placedIn(visits), dayVisit(added), dayCrew(people), { opens, closes })?.arrives
   },
   /** How the rest of a visit could go on. */
   rescues(script: RunScript, state: RunState, now: number): Rescue[] {
@@ -57,7 +54,7 @@ export interface AskedVisit {
 
 export interface AskedDay {
   visits: (AskedVisit & { arrives: number })[]
-  /** Who works; together they can do everything that is to be done. */
+  /** Who is there. */
   people: PersonAtHand[]
   /** min after midnight */
   opens: number
@@ -71,6 +68,9 @@ function dayVisit({ id, plan, canvas }: AskedVisit): Omit<DayVisit, 'arrives'> {
   known.set(id, visit)
   return { id, visit }
 }
+/** Clients of a day; those in whose plans nothing is placed are left out. */
+const placedIn = (visits: AskedDay['visits']): DayVisit[] =>
+  visits.map((visit) => ({ ...dayVisit(visit), arrives: visit.arrives })).filter(({ visit }) => hasWork(visit))
 const hasWork = ({ tasks }: DayVisit['visit']): boolean => tasks.some(({ kind }) => kind === 'apply')
 
 export type ClockWorker = typeof api

@@ -81,6 +81,9 @@ export interface SharedTablet {
   here: boolean
 }
 
+/** Digits of a PIN. Four are enough beside the tablet itself and a wait after five wrong ones: our estimate. */
+export const PIN_DIGITS = { fewest: 4, most: 8 } as const
+
 /** Who can take a shared tablet over. */
 export interface TabletPerson {
   id: string

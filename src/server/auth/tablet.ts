@@ -1,4 +1,4 @@
-import { and, eq, gt } from 'drizzle-orm'
+import { and, eq, gt, type SQL } from 'drizzle-orm'
 import { parseCookies } from 'better-auth/cookies'
 import { database, sharedTablet } from '@/db'
 import { partsOf } from '../words'
@@ -13,30 +13,21 @@ export interface Tablet {
   lockAfterMin: number
 }
 
-const FIELDS = {
-  salonId: sharedTablet.salonId,
-  id: sharedTablet.id,
-  name: sharedTablet.name,
-  lockAfterMin: sharedTablet.lockAfterMin,
-}
-const stillShared = () => gt(sharedTablet.expiresAt, new Date())
-
 /** The shared tablet that asks, or undefined for any other device. */
 export async function tabletOf(headers: Headers): Promise<Tablet | undefined> {
   const parts = partsOf(parseCookies(headers.get('cookie') ?? '').get(TABLET_COOKIE) ?? '')
-  if (!parts) return undefined
-  const [found] = await database()
-    .select(FIELDS)
-    .from(sharedTablet)
-    .where(and(eq(sharedTablet.salonId, parts.salonId), eq(sharedTablet.tokenHash, parts.hash), stillShared()))
-  return found
+  return parts && stillShared(parts.salonId, eq(sharedTablet.tokenHash, parts.hash))
 }
 
 /** The tablet that a session was begun on, while it is shared. */
-export async function tabletBy(salonId: string, id: string): Promise<Tablet | undefined> {
+export const tabletBy = (salonId: string, id: string): Promise<Tablet | undefined> =>
+  stillShared(salonId, eq(sharedTablet.id, id))
+
+async function stillShared(of: string, which: SQL): Promise<Tablet | undefined> {
+  const { salonId, id, name, lockAfterMin, expiresAt } = sharedTablet
   const [found] = await database()
-    .select(FIELDS)
+    .select({ salonId, id, name, lockAfterMin })
     .from(sharedTablet)
-    .where(and(eq(sharedTablet.salonId, salonId), eq(sharedTablet.id, id), stillShared()))
+    .where(and(eq(salonId, of), which, gt(expiresAt, new Date())))
   return found
 }

@@ -159,6 +159,12 @@ export async function readJson(request: Request): Promise<unknown> {
   }
 }
 
+/** A table of text (CSV) as a file of a name. */
+export const tableFile = (text: string, name: string): Response =>
+  new Response(text, {
+    headers: { 'content-type': 'text/csv; charset=utf-8', 'content-disposition': `attachment; filename="${name}"` },
+  })
+
 /**
  * Reads a table of text; with `?commit` it is to be taken in, without it only looked through.
  * @throws AppError 413, 422 for an empty one

@@ -9,5 +9,6 @@ export {
   readTableEntry,
   signedIn,
   streamLines,
+  tableFile,
 } from './handle'
 export { NONCE, REQUEST_ID } from './guard'

@@ -30,7 +30,7 @@ export interface Head {
  * Writes everything of a salon, as it is at one moment: a head, then for every table its name, its rows (JSON, a line
  * each) and what they come to.
  */
-export async function packSalon(salonId: string, write: (text: string) => Promise<void>): Promise<void> {
+async function packSalon(salonId: string, write: (text: string) => Promise<void>): Promise<void> {
   const schema = await schemaVersion()
   await inTransaction(
     async (tx) => {

@@ -19,11 +19,11 @@ const DAY_S = 86_400
  */
 export async function shareTablet(
   member: StaffMember,
-  request: Request,
+  headers: Headers,
   { name, lockAfterMin }: SharedTabletDto,
 ): Promise<Response> {
   requirePermission(member, 'team')
-  const current = await auth().api.getSession({ headers: request.headers })
+  const current = await auth().api.getSession({ headers })
   if (!current) throw notFound('session')
   const { salonId } = member
   const { word, hash } = newWord(salonId)

@@ -13,14 +13,10 @@ const INVITATIONS_DAYS = 90
 export async function tidy(now: Date = new Date()): Promise<void> {
   const db = database()
   const longAgo = new Date(now.getTime() - INVITATIONS_DAYS * DAY_MS)
-  await db.delete(session).where(lt(session.expiresAt, now))
-  const quiet = await db.delete(sharedTablet).where(lt(sharedTablet.expiresAt, now)).returning({ id: sharedTablet.id })
-  await db.delete(session).where(
-    inArray(
-      session.tabletId,
-      quiet.map(({ id }) => id),
-    ),
-  )
+  const quiet = lt(sharedTablet.expiresAt, now)
+  const onQuiet = inArray(session.tabletId, db.select({ id: sharedTablet.id }).from(sharedTablet).where(quiet))
+  await db.delete(session).where(or(lt(session.expiresAt, now), onQuiet))
+  await db.delete(sharedTablet).where(quiet)
   await db.delete(verification).where(lt(verification.expiresAt, now))
   await db.delete(rateLimit).where(lt(rateLimit.lastRequest, now.getTime() - DAY_MS))
   await db

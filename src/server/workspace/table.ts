@@ -26,9 +26,7 @@ const COLUMNS = [...OF_VISIT, ...Object.keys(OF_FORMULA)]
 const NUMBERS = ['minutes', 'developer_vol', 'level', 'grams', 'left']
 
 /** Rows that tell of the same visit, one after the other: a formula each. */
-interface Told {
-  rows: TableRow[]
-}
+type Told = TableRow[]
 
 /**
  * Visits that were done without Falto out of a table: all of them or, where something is wrong in it, none.
@@ -74,8 +72,8 @@ function together(rows: readonly TableRow[]): Told[] {
   const visits: Told[] = []
   for (const row of rows) {
     const last = visits.at(-1)
-    if (last && SAME.every((column) => row.record[column] === last.rows[0]!.record[column])) last.rows.push(row)
-    else visits.push({ rows: [row] })
+    if (last && SAME.every((column) => row.record[column] === last[0]!.record[column])) last.push(row)
+    else visits.push([row])
   }
   return visits
 }
@@ -83,7 +81,7 @@ function together(rows: readonly TableRow[]): Told[] {
 /** A visit laid out, or what is wrong with its rows, each at its line and column. */
 async function visitIn(
   member: StaffMember,
-  { rows }: Told,
+  rows: Told,
   catalogue: readonly CatalogueItem[],
 ): Promise<PreparedVisit | { problems: ImportProblem[] }> {
   const [{ record, line }] = rows as [TableRow]

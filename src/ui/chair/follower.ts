@@ -79,7 +79,12 @@ const partedAt = (place: number, events: readonly KeptRunEvent[]): { kept: KeptR
 })
 
 const eventOf = (told: Told, { id, seq, offsetMs }: { id: string; seq: number; offsetMs: number }): RunEvent => ({
-  ...{ id: newId(), ...told, deviceId: id, deviceSeq: seq, deviceTime: Date.now(), offsetMs },
+  id: newId(),
+  ...told,
+  deviceId: id,
+  deviceSeq: seq,
+  deviceTime: Date.now(),
+  offsetMs,
 })
 
 interface Listening {

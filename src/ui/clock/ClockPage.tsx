@@ -241,7 +241,6 @@ function DoesNotFit({
   )
 }
 
-/** Work that an assistant may be trusted with, as it is told on the page. */
 /** When the assistant can be had, and what is trusted to her. */
 function AssistantFields({ what, onChange }: { what: WhatIf; onChange: (part: Partial<WhatIf>) => void }) {
   return (

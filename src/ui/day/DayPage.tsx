@@ -200,7 +200,6 @@ function useDay(asked: AskedDay) {
   const [finding, setFinding] = useState(false)
   useEffect(() => {
     let stale = false
-    if (!canWork(asked.people)) return
     void remote.current!.day(asked).then((day) => {
       if (!stale) setAnswer({ day, to: asked })
     })
@@ -219,8 +218,7 @@ function useDay(asked: AskedDay) {
       setFinding(false)
     }
   }
-  const able = canWork(asked.people)
-  return { day: able ? answer?.day : undefined, busy: able && (answer?.to !== asked || finding), find }
+  return { day: answer?.day, busy: answer?.to !== asked || finding, find }
 }
 
 interface ClientsProps {

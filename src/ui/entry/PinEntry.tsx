@@ -6,9 +6,9 @@ import Stack from '@mui/material/Stack'
 import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useState, type FormEvent } from 'react'
-import type { TabletPerson } from '@/core/model'
-import { callApi, failureWords, pauseSending } from '../hooks/api'
-import { markOpened } from '../hooks/useLock'
+import { PIN_DIGITS, type TabletPerson } from '@/core/model'
+import { failureWords } from '../hooks/api'
+import { comeIn } from '../hooks/doors'
 import { People } from './People'
 
 interface Props {
@@ -28,13 +28,10 @@ export function PinEntry({ people, onIn }: Props) {
     event.preventDefault()
     setBusy(true)
     setProblem(undefined)
-    pauseSending(true)
     try {
-      await callApi('/api/tablet', 'POST', { staffId: chosen!.id, pin })
-      markOpened()
+      await comeIn('/api/tablet', { staffId: chosen!.id, pin })
       onIn()
     } catch (error) {
-      pauseSending(false)
       setProblem(failureWords(error))
       setPin('')
       setBusy(false)
@@ -62,7 +59,7 @@ export function PinEntry({ people, onIn }: Props) {
           helperText={problem}
           autoComplete="off"
           autoFocus
-          slotProps={{ htmlInput: { inputMode: 'numeric', maxLength: 8 } }}
+          slotProps={{ htmlInput: { inputMode: 'numeric', maxLength: PIN_DIGITS.most } }}
         />
         <Button type="submit" variant="contained" disabled={busy || pin === ''} sx={{ minHeight: 48 }}>
           {busy ? 'One moment…' : 'Go on'}

@@ -7,8 +7,8 @@ import TextField from '@mui/material/TextField'
 import Typography from '@mui/material/Typography'
 import { useState, type FormEvent, type ReactNode } from 'react'
 import type { TabletPerson } from '@/core/model'
-import { callApi, failureWords, pauseSending } from '../hooks/api'
-import { markOpened } from '../hooks/useLock'
+import { failureWords } from '../hooks/api'
+import { comeIn } from '../hooks/doors'
 import { Link } from '../link'
 import { People } from './People'
 import { PinEntry } from './PinEntry'
@@ -30,19 +30,12 @@ export function SignIn({ demo, tablet, next }: Props) {
   async function enter(who: string, path: string, body: object) {
     setBusy(who)
     setProblem(undefined)
-    pauseSending(true)
     try {
-      const { twoFactorRedirect } = await callApi<{ twoFactorRedirect?: boolean }>(path, 'POST', body)
-      if (twoFactorRedirect) {
-        pauseSending(false)
+      if ((await comeIn(path, body)).asksCode) {
         setAsksCode(true)
         setBusy(undefined)
-      } else {
-        markOpened()
-        window.location.assign(next)
-      }
+      } else window.location.assign(next)
     } catch (error) {
-      pauseSending(false)
       setProblem(failureWords(error, 'Sign-in failed. Try again.'))
       setBusy(undefined)
     }

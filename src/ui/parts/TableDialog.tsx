@@ -11,6 +11,7 @@ import { useState, type ReactNode } from 'react'
 import type { TableReport } from '@/core/model'
 import { callApi, failureWords } from '../hooks/api'
 import { useNotice } from '../notices'
+import { CsvFile, type ReadFile } from './CsvFile'
 
 /** Problems that are listed; the rest is counted. */
 const MOST_LISTED = 50
@@ -31,7 +32,7 @@ interface Props {
 /** Something out of a table (CSV): looked through first, then all of it or none. */
 export function TableDialog({ title, columns, path, names, beside = '', onClose }: Props) {
   const notice = useNotice()
-  const [file, setFile] = useState<{ name: string; text: string }>()
+  const [file, setFile] = useState<ReadFile>()
   const [report, setReport] = useState<TableReport>()
   const [problem, setProblem] = useState<string>()
   const [busy, setBusy] = useState(false)
@@ -52,15 +53,10 @@ export function TableDialog({ title, columns, path, names, beside = '', onClose 
     setBusy(false)
   }
 
-  async function choose(field: HTMLInputElement) {
-    const chosen = field.files?.[0]
-    // The same file is read anew once it was mended.
-    field.value = ''
-    if (!chosen) return
-    const text = await chosen.text()
-    setFile({ name: chosen.name, text })
+  function look(chosen: ReadFile) {
+    setFile(chosen)
     setReport(undefined)
-    await send(text, '')
+    void send(chosen.text, '')
   }
 
   const good = report !== undefined && report.problems.length === 0
@@ -71,16 +67,9 @@ export function TableDialog({ title, columns, path, names, beside = '', onClose 
         <Typography color="textSecondary" sx={{ mb: 1 }}>
           {columns}
         </Typography>
-        <Button variant="outlined" component="label">
+        <CsvFile label={`Table of ${names[1]}`} onRead={look}>
           {file ? file.name : 'Choose a file'}
-          <input
-            type="file"
-            accept=".csv,text/csv"
-            hidden
-            aria-label={`Table of ${names[1]}`}
-            onChange={({ target }) => void choose(target)}
-          />
-        </Button>
+        </CsvFile>
         {problem && (
           <Alert severity="error" sx={{ mt: 2 }}>
             {problem}

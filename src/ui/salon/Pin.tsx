@@ -5,6 +5,7 @@ import Stack from '@mui/material/Stack'
 import Typography from '@mui/material/Typography'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
+import { PIN_DIGITS } from '@/core/model'
 import { OwnPinDto } from '@/dto'
 import { FormDialog, TextEntry, useEntryForm } from '../forms'
 import { callApi } from '../hooks/api'
@@ -75,8 +76,8 @@ function PinDialog({ onClose }: { onClose: () => void }) {
         label="New PIN"
         type="password"
         autoComplete="off"
-        longest={8}
-        help="Four to eight digits."
+        longest={PIN_DIGITS.most}
+        help={`${PIN_DIGITS.fewest} to ${PIN_DIGITS.most} digits.`}
       />
     </FormDialog>
   )

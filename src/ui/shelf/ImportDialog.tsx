@@ -11,6 +11,7 @@ import Typography from '@mui/material/Typography'
 import { useState } from 'react'
 import type { ImportReport, ImportStep } from '@/core/model'
 import { failureWords } from '../hooks/api'
+import { CsvFile, type ReadFile } from '../parts/CsvFile'
 import { LINE } from '../theme'
 
 /** Changes and problems that are listed; the rest is counted. */
@@ -18,7 +19,7 @@ const MOST_LISTED = 100
 
 /** A catalogue file: what it would change is shown first, and taken over whole or not at all. */
 export function ImportDialog({ onClose, onDone }: { onClose: () => void; onDone: (message: string) => void }) {
-  const [file, setFile] = useState<{ name: string; text: string }>()
+  const [file, setFile] = useState<ReadFile>()
   const [progress, setProgress] = useState<number>()
   const [report, setReport] = useState<ImportReport>()
   const [error, setError] = useState<string>()
@@ -37,15 +38,10 @@ export function ImportDialog({ onClose, onDone }: { onClose: () => void; onDone:
     setProgress(undefined)
   }
 
-  async function choose(field: HTMLInputElement) {
-    const chosen = field.files?.[0]
-    // The same file is read anew once it was mended.
-    field.value = ''
-    if (!chosen) return
-    const text = await chosen.text()
-    setFile({ name: chosen.name, text })
+  function look(chosen: ReadFile) {
+    setFile(chosen)
     setReport(undefined)
-    await read(text, '')
+    void read(chosen.text, '')
   }
 
   return (
@@ -56,10 +52,7 @@ export function ImportDialog({ onClose, onDone }: { onClose: () => void; onDone:
           One product a row, told apart by its code. Products that the file does not name stay as they are. Export the
           catalogue for the columns.
         </Typography>
-        <Button variant="outlined" component="label">
-          {file ? file.name : 'Choose a file'}
-          <input type="file" accept=".csv,text/csv" hidden onChange={({ target }) => void choose(target)} />
-        </Button>
+        <CsvFile onRead={look}>{file ? file.name : 'Choose a file'}</CsvFile>
         {progress !== undefined && (
           <Box sx={{ mt: 2 }} role="status">
             <Typography>{Math.round(100 * progress)} % read</Typography>

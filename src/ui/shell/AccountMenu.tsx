@@ -5,7 +5,7 @@ import MenuItem from '@mui/material/MenuItem'
 import Typography from '@mui/material/Typography'
 import { useColorScheme } from '@mui/material/styles'
 import { useRouter } from 'next/navigation'
-import { leaveDevice } from '../hooks/leaving'
+import { leaveDevice } from '../hooks/doors'
 import { Link } from '../link'
 import { useLockNow } from './Guarded'
 

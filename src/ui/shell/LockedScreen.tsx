@@ -12,7 +12,7 @@ import { useEffect, useState } from 'react'
 import type { TabletPerson } from '@/core/model'
 import { PinEntry } from '../entry'
 import { callApi, failureWords } from '../hooks/api'
-import { leaveDevice } from '../hooks/leaving'
+import { leaveDevice } from '../hooks/doors'
 import { Link } from '../link'
 import { LINE } from '../theme'
 

@@ -4,5 +4,5 @@ import { shareTablet } from '@/server/tablets'
 
 /** The device that asks becomes one that the salon shares. */
 export const POST = signedIn(async (member, request) =>
-  shareTablet(member, request, await readEntry(request, SharedTabletDto)),
+  shareTablet(member, request.headers, await readEntry(request, SharedTabletDto)),
 )

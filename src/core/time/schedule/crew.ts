@@ -1,4 +1,4 @@
-import type { Skill } from '../../model'
+import { USUAL_SKILLS, type Skill } from '../../model'
 import type { Person, Resource } from './problem'
 
 /** Who and what there is for a visit. */
@@ -7,8 +7,8 @@ export interface Crew {
   resources: Record<Resource, number>
 }
 
-const COLOURIST: Person = { id: 'colourist', name: 'Colourist', skills: ['colour', 'mix', 'rinse', 'dry'] }
-export const ASSISTANT: Person = { id: 'assistant', name: 'Assistant', skills: ['mix', 'rinse', 'dry'] }
+const COLOURIST: Person = { id: 'colourist', name: 'Colourist', skills: USUAL_SKILLS.colourist }
+export const ASSISTANT: Person = { id: 'assistant', name: 'Assistant', skills: USUAL_SKILLS.assistant }
 export const SECOND_COLOURIST: Person = { ...COLOURIST, id: 'second', name: 'Second colourist' }
 export const ALONE: Crew = { people: [COLOURIST], resources: { basin: 1, dryer: 1 } }
 /** Who can help, by what a person is asked for. */

@@ -13,20 +13,13 @@ export interface DayVisit {
   arrives: number
 }
 
-/** Somebody of a day's crew, who may not be there all day. */
-export interface DayPerson extends Person {
-  /** When she works, min after midnight; left out: whenever there is work. */
-  hours?: { from: number; to: number } | undefined
-}
-export interface DayCrew extends Crew {
-  people: DayPerson[]
+/** Who and what there is on a day. Somebody without hours is there whenever there is work. */
+export interface DayCrew extends Omit<Crew, 'people'> {
+  people: readonly (Omit<Person, 'from' | 'to'> & Partial<Pick<PersonAtHand, 'hours'>>)[]
 }
 
 /** Those who are at hand on a day, with the salon's basin and dryer. */
-export const dayCrew = (atHand: readonly PersonAtHand[]): DayCrew => ({
-  ...ALONE,
-  people: atHand.map(({ id, name, skills, hours }) => ({ id, name, skills, hours: hours ?? undefined })),
-})
+export const dayCrew = (people: readonly PersonAtHand[]): DayCrew => ({ ...ALONE, people })
 
 /** One client's part of a day. */
 export interface DayVisitClock {

@@ -1,12 +1,4 @@
-import { signedIn } from '@/server/http'
+import { signedIn, tableFile } from '@/server/http'
 import { exportCatalogue } from '@/server/shelf'
 
-export const GET = signedIn(
-  async (member) =>
-    new Response(await exportCatalogue(member), {
-      headers: {
-        'content-type': 'text/csv; charset=utf-8',
-        'content-disposition': 'attachment; filename="catalogue.csv"',
-      },
-    }),
-)
+export const GET = signedIn(async (member) => tableFile(await exportCatalogue(member), 'catalogue.csv'))
