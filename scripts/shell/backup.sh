@@ -1,5 +1,5 @@
 # ./falto backup and ./falto restore: everything an installation keeps, as one file; ./falto salon, pack and
-# unpack: one salon in it.
+# unpack: one salon in it; ./falto pictures: where their bytes lie.
 
 # Opens the database: the one DATABASE_URL names, or this folder's own.
 open_database() {

@@ -61,9 +61,9 @@ const INVARIANTS = {
     where lot.lot like 'L%' and lot.salon_id in (select salon_id from product where id = '${PRODUCT.id}' and item->>'name' = '${PRODUCT.name}')
     group by lot.salon_id, lot.id, lot.tenths having lot.tenths <> coalesce(sum(move.tenths), 0)`,
   'a plan has as many edits as its revision says': `select plan.id from plan
-    left join plan_edit edit on edit.salon_id = plan.salon_id and edit.plan_id = plan.id
+    left join plan_edit_made edit on edit.salon_id = plan.salon_id and edit.plan_id = plan.id
     group by plan.salon_id, plan.id, plan.revision having plan.revision <> coalesce(max(edit.revision), 0)`,
-  'the log of a run has no gaps': `select run_id from run_event group by salon_id, run_id having max(seq) <> count(*)`,
+  'the log of a run has no gaps': `select run_id from run_event_told group by salon_id, run_id having max(seq) <> count(*)`,
 }
 
 it('restores to a state in which every invariant holds, and to the sums of the moment it was taken', async () => {
@@ -94,7 +94,7 @@ it('restores to a state in which every invariant holds, and to the sums of the m
     })
     expect(stdout).toMatch(/tables are as they were/)
     await restored.connect()
-    const { rows } = await restored.query<{ events: string }>('select count(*) as events from run_event')
+    const { rows } = await restored.query<{ events: string }>('select count(*) as events from run_event_told')
     expect(Number(rows[0]!.events)).toBeGreaterThan(0)
     for (const [law, query] of Object.entries(INVARIANTS))
       expect([law, (await restored.query(query)).rows]).toEqual([law, []])

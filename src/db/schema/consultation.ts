@@ -276,6 +276,7 @@ export const picture = pgTable(
   ],
 )
 
+/** A picture's bytes, at two sizes. Where there are none, they lie in the store of pictures. */
 export const pictureBytes = pgTable(
   'picture_bytes',
   {
@@ -284,13 +285,29 @@ export const pictureBytes = pgTable(
     pictureId: uuid('picture_id').notNull(),
     size: text('size', { enum: PICTURE_SIZES }).notNull(),
     mime: text('mime').notNull(),
-    data: bytes('data').notNull(),
+    data: bytes('data'),
+    /** Of bytes that the store has, hex. */
+    sha256: text('sha256'),
   },
   (table) => [
     primaryKey({ columns: [table.salonId, table.clientId, table.pictureId, table.size] }),
+    index('picture_bytes_here')
+      .on(table.salonId)
+      .where(sql`${table.data} is not null`),
     foreignKey({
       columns: [table.salonId, table.clientId, table.pictureId],
       foreignColumns: [picture.salonId, picture.clientId, picture.id],
     }),
   ],
+)
+
+/** What was erased here and is still to be taken out of the store of pictures. It names nobody. */
+export const pictureLeaving = pgTable(
+  'picture_leaving',
+  {
+    salonId: uuid('salon_id').notNull(),
+    pictureId: uuid('picture_id').notNull(),
+    size: text('size', { enum: PICTURE_SIZES }).notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.salonId, table.pictureId, table.size] })],
 )

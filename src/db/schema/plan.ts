@@ -1,10 +1,12 @@
 import { sql } from 'drizzle-orm'
 import {
+  boolean,
   foreignKey,
   index,
   integer,
   jsonb,
   pgTable,
+  pgView,
   primaryKey,
   text,
   timestamp,
@@ -32,11 +34,16 @@ export const plan = pgTable(
     createdAt: moment('created_at').notNull().defaultNow(),
     updatedAt: moment('updated_at').notNull().defaultNow(),
     deletedAt: moment('deleted_at'),
+    /** Whether its edits were folded and none came since. */
+    folded: boolean('folded').notNull().default(false),
   },
   (table) => [
     primaryKey({ columns: [table.salonId, table.id] }),
     foreignKey({ columns: [table.salonId, table.clientId], foreignColumns: [client.salonId, client.id] }),
     index('plan_client').on(table.salonId, table.clientId, table.updatedAt),
+    index('plan_unfolded')
+      .on(table.salonId, table.updatedAt)
+      .where(sql`not ${table.folded}`),
   ],
 )
 
@@ -59,35 +66,50 @@ export const planVersion = pgTable(
   ],
 )
 
+const editColumns = () => ({
+  salonId: uuid('salon_id').notNull(),
+  planId: uuid('plan_id').notNull(),
+  /** The revision this operation led to. */
+  revision: integer('revision').notNull(),
+  /** Given by the device, so that an operation sent twice counts once. */
+  id: uuid('id').notNull(),
+  kind: text('kind', { enum: ['edit', 'undo', 'redo'] }).notNull(),
+  label: text('label').notNull(),
+  patches: jsonb('patches').$type<PlanPatch[]>().notNull(),
+  inverse: jsonb('inverse').$type<PlanPatch[]>().notNull(),
+  target: uuid('target'),
+  state: text('state', { enum: ['applied', 'undone', 'discarded'] }).notNull(),
+  staffId: uuid('staff_id').notNull(),
+  at: moment('at').notNull().defaultNow(),
+})
+
 /**
  * What was done to a plan, in order. An `edit` carries its patches and their inverse; `undo` and `redo` name the edit
  * they concern, whose `state` follows.
  */
-export const planEdit = pgTable(
-  'plan_edit',
+export const planEdit = pgTable('plan_edit', editColumns(), (table) => [
+  primaryKey({ columns: [table.salonId, table.planId, table.revision] }),
+  uniqueIndex('plan_edit_id').on(table.salonId, table.planId, table.id),
+  foreignKey({ columns: [table.salonId, table.planId], foreignColumns: [plan.salonId, plan.id] }),
+  foreignKey({ columns: [table.salonId, table.staffId], foreignColumns: [staff.salonId, staff.id] }),
+])
+
+/** The edits of a plan that was left alone for long, as one document: rows of `plan_edit` without salon and plan. */
+export const planEditLog = pgTable(
+  'plan_edit_log',
   {
     salonId: uuid('salon_id').notNull(),
     planId: uuid('plan_id').notNull(),
-    /** The revision this operation led to. */
-    revision: integer('revision').notNull(),
-    /** Given by the device, so that an operation sent twice counts once. */
-    id: uuid('id').notNull(),
-    kind: text('kind', { enum: ['edit', 'undo', 'redo'] }).notNull(),
-    label: text('label').notNull(),
-    patches: jsonb('patches').$type<PlanPatch[]>().notNull(),
-    inverse: jsonb('inverse').$type<PlanPatch[]>().notNull(),
-    target: uuid('target'),
-    state: text('state', { enum: ['applied', 'undone', 'discarded'] }).notNull(),
-    staffId: uuid('staff_id').notNull(),
-    at: moment('at').notNull().defaultNow(),
+    rows: jsonb('rows').$type<object[]>().notNull(),
   },
   (table) => [
-    primaryKey({ columns: [table.salonId, table.planId, table.revision] }),
-    uniqueIndex('plan_edit_id').on(table.salonId, table.planId, table.id),
+    primaryKey({ columns: [table.salonId, table.planId] }),
     foreignKey({ columns: [table.salonId, table.planId], foreignColumns: [plan.salonId, plan.id] }),
-    foreignKey({ columns: [table.salonId, table.staffId], foreignColumns: [staff.salonId, staff.id] }),
   ],
 )
+
+/** What was done to a plan, folded or not. */
+export const planEditMade = pgView('plan_edit_made', editColumns()).existing()
 
 /** Who looked at which caution, when and why it is all right to go on. Only ever added to. */
 export const cautionAcknowledgement = pgTable(

@@ -1,9 +1,13 @@
 import { createHash } from 'node:crypto'
 import { sql } from 'drizzle-orm'
 import type { Transaction } from '@/db'
+import { bytesOf } from '../pictures'
 
-/** What lets somebody in stays where it is: links, PINs, shared devices. They are made anew at the other place. */
-const STAYS = ['invitation', 'calendar_feed', 'shared_tablet', 'staff_pin']
+/**
+ * What lets somebody in stays where it is: links, PINs, shared devices. They are made anew at the other place. And so
+ * does what is still to be taken out of a store.
+ */
+const STAYS = ['invitation', 'calendar_feed', 'shared_tablet', 'staff_pin', 'picture_leaving']
 
 export interface SalonTable {
   name: string
@@ -86,9 +90,19 @@ export async function* rowsOf(tx: Transaction, table: SalonTable, salonId: strin
   for (;;) {
     const { rows } = await tx.execute<{ row: string }>(sql.raw(`fetch ${atOnce} from moving`))
     if (rows.length === 0) break
-    yield rows.map((one) => one.row)
+    yield await Promise.all(rows.map((one) => (name === 'picture_bytes' ? withBytes(one.row) : one.row)))
   }
   await tx.execute(sql`close moving`)
+}
+
+const AWAY = '"data": null'
+
+/** The row of a picture with its bytes, as the database would write them. */
+async function withBytes(row: string): Promise<string> {
+  if (!row.includes(AWAY)) return row
+  const { salon_id: salonId, picture_id: pictureId, size, sha256 } = JSON.parse(row) as Record<string, string>
+  const data = await bytesOf({ data: null, sha256: sha256! }, { salonId: salonId!, pictureId: pictureId!, size: size! })
+  return row.replace(AWAY, `"data": "\\\\x${data.toString('hex')}"`).replace(`"sha256": "${sha256}"`, '"sha256": null')
 }
 
 /** What a table's rows come to: how many, and the SHA-256 of all of them. */

@@ -4,6 +4,8 @@ import { client, erasedVisit, inTransaction, plan, run, visit, type Transaction 
 import { requirePermission, type StaffMember } from '../auth'
 import { AppError, invalidAt, notFound } from '../errors'
 import { isUuid } from '../http'
+import { log } from '../log'
+import { letGo, removePictureBytes } from '../pictures'
 import { PERSON_PARTS } from './parts'
 import { bound } from './rows'
 
@@ -29,9 +31,12 @@ export async function eraseClient(member: StaffMember, id: string, name: string)
     await keepFigures(tx, member, id)
     // Rows that are only ever added to let go of themselves for this transaction alone.
     await tx.execute(bound("select set_config('falto.erasing', 'yes', true)"))
+    await removePictureBytes(tx, salonId, id)
     for (const { table, rows } of PERSON_PARTS)
       await tx.execute(bound(`delete from ${table} where salon_id = $1 and ${rows}`, salonId, id))
   })
+  // What is left in the store of pictures is tried again by the hour.
+  await letGo().catch((error: unknown) => log.warn({ error }, 'could not take pictures out of their store'))
   return {}
 }
 

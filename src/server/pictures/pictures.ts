@@ -1,5 +1,4 @@
 import { and, desc, eq, isNull } from 'drizzle-orm'
-import { createHash } from 'node:crypto'
 import { v7 as newId } from 'uuid'
 import { COUNTS, type PictureOf, type PictureSummary } from '@/core/model'
 import {
@@ -16,12 +15,14 @@ import { requirePermission, type StaffMember } from '../auth'
 import { findClient } from '../clients'
 import { invalidAt, notFound } from '../errors'
 import { isUuid } from '../http'
+import { log } from '../log'
+import { bytesOf, moveOut } from './away'
 import { cleaned, type CleanPictures } from './clean'
+import { sha256 } from './sha256'
 
 /** Largest upload, bytes. */
 export const LARGEST_PICTURE = 10_000_000
 
-export const sha256 = (bytes: Buffer): string => createHash('sha256').update(bytes).digest('hex')
 const here = (member: StaffMember, clientId: string) =>
   and(eq(picture.salonId, member.salonId), eq(picture.clientId, clientId))
 
@@ -86,6 +87,8 @@ export async function takePicture(
   const id = await inTransaction((tx) =>
     keepPicture(tx, { salonId: member.salonId, clientId, staffId: member.id, name, of, sourceSha256 }, clean),
   )
+  // Where it lies in the end is nothing to wait for; what does not go now goes within the hour.
+  moveOut(member.salonId).catch((error: unknown) => log.warn({ error }, 'could not bring a picture into its store'))
   return (await summaries(member, clientId, id))[0]!
 }
 
@@ -139,7 +142,12 @@ export async function readPicture(
   const [found] =
     isUuid(id) && isUuid(clientId)
       ? await database()
-          .select({ mime: pictureBytes.mime, data: pictureBytes.data, sha256: picture.sha256 })
+          .select({
+            mime: pictureBytes.mime,
+            data: pictureBytes.data,
+            away: pictureBytes.sha256,
+            sha256: picture.sha256,
+          })
           .from(pictureBytes)
           .innerJoin(
             picture,
@@ -154,7 +162,9 @@ export async function readPicture(
           )
       : []
   if (!found) throw notFound('picture')
-  return found
+  const { mime, data, away, sha256: asKept } = found
+  const bytes = await bytesOf({ data, sha256: away }, { salonId: member.salonId, pictureId: id, size })
+  return { mime, data: bytes, sha256: asKept }
 }
 
 export async function setPictureRemoved(

@@ -27,7 +27,7 @@ export interface Ledger {
   discards: 'nothing' | 'undone'
 }
 
-export const inPlan = (member: StaffMember, planId: string) =>
+const inPlan = (member: StaffMember, planId: string) =>
   and(eq(planEdit.salonId, member.salonId), eq(planEdit.planId, planId))
 
 /** The ends of both stacks, as deep as so many operations can reach. */

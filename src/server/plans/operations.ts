@@ -1,11 +1,15 @@
 import { and, asc, desc, eq, gt, inArray } from 'drizzle-orm'
 import type { FaltoPlan, History, Stale } from '@/core/model'
-import { inTransaction, plan, planEdit, staff, type Reader, type Transaction } from '@/db'
+import { inTransaction, plan, planEditMade, staff, type Reader, type Transaction } from '@/db'
 import { requirePermission, type StaffMember } from '../auth'
 import { checkPlanDocument, describeProblems, type OperationsDto } from '@/dto'
 import { AppError } from '../errors'
+import { unfold } from '../folding'
 import { lockPlan } from './find'
-import { applyOne, inPlan, keepLedger, openLedger } from './ledger'
+import { applyOne, keepLedger, openLedger } from './ledger'
+
+const ofPlan = (member: StaffMember, planId: string) =>
+  and(eq(planEditMade.salonId, member.salonId), eq(planEditMade.planId, planId))
 
 /** How many edits a workspace is given to undo. */
 const HISTORY_LENGTH = 200
@@ -25,9 +29,9 @@ export async function applyOperations(
     const current = await lockPlan(tx, member, planId)
     const ids = entry.operations.map(({ id }) => id)
     const kept = await tx
-      .select({ id: planEdit.id })
-      .from(planEdit)
-      .where(and(inPlan(member, planId), inArray(planEdit.id, ids)))
+      .select({ id: planEditMade.id })
+      .from(planEditMade)
+      .where(and(ofPlan(member, planId), inArray(planEditMade.id, ids)))
     const known = new Set(kept.map(({ id }) => id))
     const fresh = entry.operations.filter(({ id }) => !known.has(id))
     if (current.revision !== entry.baseRevision + known.size) {
@@ -45,6 +49,7 @@ export async function applyOperations(
       )
     }
     if (fresh.length === 0) return { revision: current.revision }
+    if (current.folded) await unfold(tx, 'plan', member.salonId, planId)
     const ledger = await openLedger(tx, member, planId, fresh)
     let { document, revision } = current
     for (const operation of fresh) {
@@ -71,11 +76,17 @@ function checked(document: FaltoPlan, passed: FaltoPlan): void {
 /** What others did after a revision, oldest first. */
 async function editsSince(tx: Transaction, member: StaffMember, planId: string, revision: number) {
   const rows = await tx
-    .select({ kind: planEdit.kind, label: planEdit.label, patches: planEdit.patches, by: staff.name, at: planEdit.at })
-    .from(planEdit)
-    .innerJoin(staff, and(eq(staff.salonId, planEdit.salonId), eq(staff.id, planEdit.staffId)))
-    .where(and(inPlan(member, planId), gt(planEdit.revision, revision)))
-    .orderBy(asc(planEdit.revision))
+    .select({
+      kind: planEditMade.kind,
+      label: planEditMade.label,
+      patches: planEditMade.patches,
+      by: staff.name,
+      at: planEditMade.at,
+    })
+    .from(planEditMade)
+    .innerJoin(staff, and(eq(staff.salonId, planEditMade.salonId), eq(staff.id, planEditMade.staffId)))
+    .where(and(ofPlan(member, planId), gt(planEditMade.revision, revision)))
+    .orderBy(asc(planEditMade.revision))
   return rows.map((row) => ({ ...row, at: row.at.toISOString() }))
 }
 
@@ -83,18 +94,20 @@ async function editsSince(tx: Transaction, member: StaffMember, planId: string, 
 export async function readHistory(db: Reader, member: StaffMember, planId: string): Promise<History> {
   const rows = await db
     .select({
-      id: planEdit.id,
-      label: planEdit.label,
-      patches: planEdit.patches,
-      inverse: planEdit.inverse,
-      state: planEdit.state,
+      id: planEditMade.id,
+      label: planEditMade.label,
+      patches: planEditMade.patches,
+      inverse: planEditMade.inverse,
+      state: planEditMade.state,
       by: staff.name,
-      at: planEdit.at,
+      at: planEditMade.at,
     })
-    .from(planEdit)
-    .innerJoin(staff, and(eq(staff.salonId, planEdit.salonId), eq(staff.id, planEdit.staffId)))
-    .where(and(inPlan(member, planId), eq(planEdit.kind, 'edit'), inArray(planEdit.state, ['applied', 'undone'])))
-    .orderBy(desc(planEdit.revision))
+    .from(planEditMade)
+    .innerJoin(staff, and(eq(staff.salonId, planEditMade.salonId), eq(staff.id, planEditMade.staffId)))
+    .where(
+      and(ofPlan(member, planId), eq(planEditMade.kind, 'edit'), inArray(planEditMade.state, ['applied', 'undone'])),
+    )
+    .orderBy(desc(planEditMade.revision))
     .limit(HISTORY_LENGTH)
   const records = rows.reverse()
   const pick = (state: 'applied' | 'undone') =>

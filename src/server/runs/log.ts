@@ -1,10 +1,11 @@
 import { and, asc, eq, gt, inArray, max, or } from 'drizzle-orm'
 import { sameness, type KeptRunEvent, type RunEvent } from '@/core/model'
-import { database, run, runEvent, staff, type Reader, type Transaction } from '@/db'
+import { database, run, runEvent, runEventTold, staff, type Reader, type Transaction } from '@/db'
 import type { StaffMember } from '../auth'
+import { unfold } from '../folding'
 
 const ofRun = (member: StaffMember, runId: string) =>
-  and(eq(runEvent.salonId, member.salonId), eq(runEvent.runId, runId))
+  and(eq(runEventTold.salonId, member.salonId), eq(runEventTold.runId, runId))
 
 /** The log from a place on, in its order. */
 export async function eventsAfter(
@@ -14,19 +15,19 @@ export async function eventsAfter(
   reader: Reader = database(),
 ): Promise<KeptRunEvent[]> {
   const rows = await reader
-    .select({ seq: runEvent.seq, event: runEvent.event, by: staff.name })
-    .from(runEvent)
-    .innerJoin(staff, and(eq(staff.salonId, runEvent.salonId), eq(staff.id, runEvent.staffId)))
-    .where(and(ofRun(member, runId), gt(runEvent.seq, after)))
-    .orderBy(asc(runEvent.seq))
+    .select({ seq: runEventTold.seq, event: runEventTold.event, by: staff.name })
+    .from(runEventTold)
+    .innerJoin(staff, and(eq(staff.salonId, runEventTold.salonId), eq(staff.id, runEventTold.staffId)))
+    .where(and(ofRun(member, runId), gt(runEventTold.seq, after)))
+    .orderBy(asc(runEventTold.seq))
   return rows.map(({ seq, event, by }) => ({ ...event, runSeq: seq, by }))
 }
 
 /** The place of a run's newest event; 0 where there is none. */
 export async function lastPlace(member: StaffMember, runId: string): Promise<number> {
   const [found] = await database()
-    .select({ last: max(runEvent.seq) })
-    .from(runEvent)
+    .select({ last: max(runEventTold.seq) })
+    .from(runEventTold)
     .where(ofRun(member, runId))
   return found?.last ?? 0
 }
@@ -34,9 +35,9 @@ export async function lastPlace(member: StaffMember, runId: string): Promise<num
 /** What was added to a visit, also where it was taken back since; nothing else of its log is read. */
 export async function amendingEvents(tx: Transaction, member: StaffMember, runId: string): Promise<RunEvent[]> {
   const rows = await tx
-    .select({ event: runEvent.event })
-    .from(runEvent)
-    .where(and(ofRun(member, runId), eq(runEvent.kind, 'amended')))
+    .select({ event: runEventTold.event })
+    .from(runEventTold)
+    .where(and(ofRun(member, runId), eq(runEventTold.kind, 'amended')))
   return rows.map(({ event }) => event)
 }
 
@@ -57,21 +58,21 @@ async function knownOf(
   const ids = events.flatMap(({ id, undoes }) => (undoes ? [id, undoes] : [id]))
   const alike = events.flatMap((event) => sameness(event) ?? [])
   const found = await tx
-    .select({ id: runEvent.id, same: runEvent.same })
-    .from(runEvent)
-    .where(and(ofRun(member, runId), or(inArray(runEvent.id, ids), inArray(runEvent.same, alike))))
-    .orderBy(asc(runEvent.seq))
+    .select({ id: runEventTold.id, same: runEventTold.same })
+    .from(runEventTold)
+    .where(and(ofRun(member, runId), or(inArray(runEventTold.id, ids), inArray(runEventTold.same, alike))))
+    .orderBy(asc(runEventTold.seq))
   const takenBack =
     found.length === 0
       ? []
       : await tx
-          .select({ event: runEvent.event })
-          .from(runEvent)
+          .select({ event: runEventTold.event })
+          .from(runEventTold)
           .where(
             and(
               ofRun(member, runId),
               inArray(
-                runEvent.same,
+                runEventTold.same,
                 found.map(({ id }) => `undone/${id}`),
               ),
             ),
@@ -95,7 +96,7 @@ function note({ ids, told }: Known, id: string, same: string | undefined): void 
 export async function addEvents(
   tx: Transaction,
   member: StaffMember,
-  runId: string,
+  { id: runId, folded }: Pick<typeof run.$inferSelect, 'id' | 'folded'>,
   events: readonly RunEvent[],
 ): Promise<number> {
   if (events.length === 0) return 0
@@ -112,9 +113,10 @@ export async function addEvents(
     if (event.kind === 'undone' && event.undoes) known.undone.add(event.undoes)
   }
   if (fresh.length === 0) return 0
+  if (folded) await unfold(tx, 'run', member.salonId, runId)
   const [last] = await tx
-    .select({ seq: max(runEvent.seq) })
-    .from(runEvent)
+    .select({ seq: max(runEventTold.seq) })
+    .from(runEventTold)
     .where(ofRun(member, runId))
   await tx.insert(runEvent).values(
     fresh.map(({ event, same, turn }, i) => ({

@@ -231,7 +231,7 @@ export async function logEvents(
       throw new AppError(422, 'invalid', 'This visit has no such step.', {
         problems: [{ path: `events[${lost}].stepId`, message: 'is not in the visit' }],
       })
-    return addEvents(tx, member, runId, events)
+    return addEvents(tx, member, locked, events)
   })
   if (added > 0) await tellOf(member, runId)
   return { events: await eventsAfter(member, runId, after), now: Date.now() }
@@ -278,12 +278,12 @@ export async function addToRun(
   }
   const told = { id, kind: 'amended' as const, amends, deviceId, deviceSeq: 0, deviceTime: Date.now(), offsetMs: 0 }
   await inTransaction(async (tx) => {
-    await findRun(member, runId, tx)
+    const locked = await findRun(member, runId, tx)
     // What was added meanwhile is not in what was worked out here.
     const since = await eventsAfter(member, runId, log.at(-1)?.runSeq ?? 0, tx)
     if (since.some((event) => event.id !== id && (event.kind === 'amended' || event.kind === 'undone')))
       throw new AppError(409, 'stale', 'Somebody else has just changed this visit. Look at it, then add it again.')
-    await addEvents(tx, member, runId, [told])
+    await addEvents(tx, member, locked, [told])
   })
   await tellOf(member, runId)
   return { events: await eventsAfter(member, runId, log.at(-1)?.runSeq ?? 0), now: Date.now() }

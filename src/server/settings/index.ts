@@ -29,6 +29,9 @@ const counted =
       ? undefined
       : `is no whole number from ${least} to ${most}`
 
+const isBucket = ({ username, password, pathname }: URL): boolean =>
+  Boolean(username && password && pathname.length > 1)
+
 /** Shortest secret that sessions are signed with, characters. Common practice: 128 bits and more. */
 const SHORTEST_SECRET = 32
 
@@ -62,6 +65,11 @@ export const SETTINGS = {
   },
   FALTO_MAIL_DIR: { says: 'folder for mail that is not sent', otherwise: 'mail' },
   FALTO_MAIL_FROM: { says: 'who mail comes from', otherwise: 'Falto <falto@localhost>' },
+  FALTO_PICTURES_URL: {
+    says: 'a bucket for pictures (S3), http(s)://KEY:SECRET@host/bucket?region=…; unset: they stay in the database',
+    wrong: (value) =>
+      startsWith('http', 'https')(value) ?? (isBucket(new URL(value)) ? undefined : 'names no key, secret and bucket'),
+  },
   FALTO_METRICS_TOKEN: { says: 'whoever bears it may read /metrics; unset: only this machine may' },
   FALTO_LOG: {
     says: 'least that is logged',

@@ -1,7 +1,9 @@
 /** Rows that are good for nothing any more. */
 import { and, inArray, isNotNull, lt, or } from 'drizzle-orm'
 import { database, invitation, rateLimit, session, sharedTablet, verification } from '@/db'
+import { foldQuiet } from '../folding'
 import { log } from '../log'
+import { letGo, moveOut } from '../pictures'
 
 /** Looked for so often, ms. Every process does: taking away what is gone already costs nothing. */
 const EVERY_MS = 3_600_000
@@ -24,9 +26,15 @@ export async function tidy(now: Date = new Date()): Promise<void> {
     .where(or(lt(invitation.expiresAt, longAgo), and(isNotNull(invitation.closedAt), lt(invitation.closedAt, longAgo))))
 }
 
-/** Begins to, for as long as the process runs. */
+/** What is done by the hour; one that fails does not keep the others from it. */
+const CHORES = { tidy, foldQuiet, moveOut, letGo } satisfies Record<string, () => Promise<unknown>>
+
+/** Begins to do it, for as long as the process runs. */
 export function keepTidy(): void {
-  const once = () => void tidy().catch((error: unknown) => log.warn({ error }, 'could not tidy up'))
-  once()
-  setInterval(once, EVERY_MS).unref()
+  const once = async () => {
+    for (const [name, chore] of Object.entries<() => Promise<unknown>>(CHORES))
+      await chore().catch((error: unknown) => log.warn({ error }, `by the hour: could not ${name}`))
+  }
+  void once()
+  setInterval(() => void once(), EVERY_MS).unref()
 }
