@@ -5,6 +5,7 @@ import { atHandOn } from '@/server/team'
 import { isDay } from '@/dto'
 import { DayPage } from '@/ui/day'
 import { Shell } from '@/ui/shell'
+import { written } from '@/ui/written'
 import { memberFor } from '../signedInPage'
 
 export const metadata = { title: 'Day · Falto' }
@@ -16,7 +17,7 @@ export default async function Day({ searchParams }: { searchParams: Promise<{ on
   const [visits, people] = await Promise.all([visitsOn(member, on), atHandOn(member, on)])
   return (
     <Shell member={member}>
-      <DayPage key={on} on={on} visits={visits} people={people} own={member.id} mayBook={may(member, 'write')} />
+      <DayPage key={on} on={on} visits={written(visits)} people={people} own={member.id} mayBook={may(member, 'write')} />
     </Shell>
   )
 }

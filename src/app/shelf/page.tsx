@@ -3,6 +3,7 @@ import { ratesOf } from '@/server/money'
 import { shelfOf } from '@/server/shelf'
 import { ShelfPage } from '@/ui/shelf'
 import { Shell } from '@/ui/shell'
+import { written } from '@/ui/written'
 import { memberFor } from '../signedInPage'
 
 export const metadata = { title: 'Shelf · Falto' }
@@ -13,7 +14,7 @@ export default async function SalonShelfPage() {
   return (
     <Shell member={member}>
       <ShelfPage
-        items={items}
+        items={written(items)}
         currency={rates.currency}
         mayCount={may(member, 'stock')}
         mayChange={may(member, 'catalogue')}

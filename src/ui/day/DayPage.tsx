@@ -17,12 +17,13 @@ import { Choices } from '../parts'
 import { DateField } from '../parts/DateField'
 import { TimeField } from '../parts/TimeField'
 import { LINE } from '../theme'
+import { useWritten, type Written } from '../written'
 import { DayLanes, Mark } from './DayLanes'
 import { clock, useTold } from './told'
 
 interface Props {
   on: string
-  visits: BookedVisit[]
+  visits: Written<BookedVisit[]>
   /** Who could be at hand, and who asks. */
   people: PersonAtHand[]
   own: string
@@ -32,7 +33,8 @@ interface Props {
 /**
  * Everybody who is booked for a day: when each comes, whether all fits, when hands are needed and when they are free.
  */
-export function DayPage({ on, visits, people, own, mayBook }: Props) {
+export function DayPage({ on, visits: booked, people, own, mayBook }: Props) {
+  const visits = useWritten(booked)
   const [present, setPresent] = useState(() => presumedPresent(people, own))
   const [hours, setHours] = useState<Hours>({ opens: '09:00', closes: '19:00' })
   const { arrivals, arrive, message, say } = useArrivals(on, visits)

@@ -26,6 +26,7 @@ import { prepareZoneCard, ZoneCard } from './ZoneCard'
 import { useKeys, useUndoKeys } from '../keys'
 import { LINE } from '../theme'
 import { useNotice } from '../notices'
+import { useWritten, type Written } from '../written'
 
 const loadTotalPanel = () => import('./TotalPanel').then((module) => module.TotalPanel)
 const TotalPanel = dynamic(loadTotalPanel)
@@ -44,14 +45,15 @@ const PlanDialog = dynamic(() => import('./dialogs/PlanDialog').then((module) =>
 const FIRST_RAMP: RampWish = { figure: 'rowGapMm', from: 12, to: 4 }
 
 interface Props {
-  open: OpenPlan
+  open: Written<OpenPlan>
   permissions: Permissions
 }
 
 /**
  * The placement studio: order on the left, the scalp map in the middle, the selected zone on the right, totals below.
  */
-export function Workspace({ open, permissions }: Props) {
+export function Workspace({ open: kept, permissions }: Props) {
+  const open = useWritten(kept)
   const [store] = useState(() => createPlanStore(open))
   const context = useMemo(() => ({ store, permissions }), [store, permissions])
   return (

@@ -12,6 +12,7 @@ import { callApi, failureWords } from '../hooks/api'
 import { useNotice } from '../notices'
 import { Choice } from '../parts'
 import { WORDS } from '../words'
+import { useWritten, type Written } from '../written'
 import { ShelfGrid } from './ShelfGrid'
 import { VIEWS, type View } from './views'
 
@@ -20,7 +21,7 @@ const StockDialog = dynamic(() => import('./StockDialog').then((module) => modul
 const ImportDialog = dynamic(() => import('./ImportDialog').then((module) => module.ImportDialog))
 
 interface Props {
-  items: ShelfItem[]
+  items: Written<ShelfItem[]>
   currency: string
   /** Deliveries and counts. */
   mayCount: boolean
@@ -33,7 +34,8 @@ type Open = { kind: 'import' } | { kind: 'new' } | { kind: 'edit' | 'stock'; id:
 const named = ({ item }: ShelfItem): string => `${item.name} ${item.id} ${WORDS.product[item.kind]}`.toLowerCase()
 
 /** Products and what is left of them, what booked plans ask for, and what to order. */
-export function ShelfPage({ items, currency, mayCount, mayChange }: Props) {
+export function ShelfPage({ items: kept, currency, mayCount, mayChange }: Props) {
+  const items = useWritten(kept)
   const [search, setSearch] = useState('')
   const [view, setView] = useState<View>('all')
   const [open, setOpen] = useState<Open>()

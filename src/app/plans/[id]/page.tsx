@@ -2,6 +2,7 @@ import { may } from '@/server/auth'
 import { openWorkspace } from '@/server/workspace'
 import { Workspace } from '@/ui/map'
 import { Shell } from '@/ui/shell'
+import { written } from '@/ui/written'
 import { memberFor, readFor } from '../../signedInPage'
 
 export const metadata = { title: 'Map · Falto' }
@@ -14,7 +15,7 @@ export default async function PlanPage({ params }: { params: Promise<{ id: strin
     <Shell member={member}>
       <Workspace
         key={id}
-        open={open}
+        open={written(open)}
         permissions={{ write: may(member, 'write'), acknowledge: may(member, 'acknowledge') }}
       />
     </Shell>
