@@ -280,7 +280,7 @@ describe('pictures', () => {
   const send = async (clientId: string, bytes: Buffer, device = oriel, name = 'before.jpg') => {
     const response = await fetch(`${BASE_URL}/api/clients/${clientId}/pictures?name=${name}`, {
       method: 'POST',
-      headers: { cookie: device.cookie, origin: BASE_URL, ...ONE_CALL },
+      headers: { cookie: device.cookie, origin: BASE_URL },
       body: new Uint8Array(bytes),
     })
     return { status: response.status, body: (await response.json()) as PictureSummary & { message?: string } }

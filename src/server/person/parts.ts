@@ -39,6 +39,12 @@ export const PERSON_PARTS: readonly PersonPart[] = [
 
 /**
  * Tables that name such a row and stay as they are: what left the shelf left it, whoever it was for, and the audit says
- * that something was read or changed and not what.
+ * that something was read or changed and not what. Names of pictures stay until their store has let go of them.
  */
-export const STAYS: readonly string[] = ['stock_move', 'audit_entry', 'erased_visit', 'learning_choice']
+export const STAYS: readonly string[] = [
+  'stock_move',
+  'audit_entry',
+  'erased_visit',
+  'learning_choice',
+  'picture_leaving',
+]
