@@ -11,7 +11,7 @@ const TOLERANCE = 0.2
 const planner = createPlanner()
 const clockOf = (kind: string, flags: readonly string[], crew = ALONE) => {
   const made = plan([kind, ...flags])
-  return clockFor(made, planner.computePlan(made), { crew })
+  return clockFor(made, planner.computeStages(made), { crew })
 }
 
 /** Hours, as they are commonly booked. */

@@ -13,7 +13,7 @@ import { dyeOfShades } from '@/core/product/formula'
 import { band } from '../support/canvas'
 import { LIFT_FACTS, predicted, residual, TOLERANCE } from '../support/liftFacts'
 import { MEDIUM_HAIR, planWith } from '../support/plan'
-import { computePlan } from '../support/planner'
+import { computeStages } from '../support/planner'
 
 const LEVELS = 0.7
 
@@ -92,7 +92,7 @@ describe('C8. how long things stay', () => {
     Object.assign(plan.formulas[0]!, { level, developerVol: vol })
     plan.products[0]!.maximumMinutes = 90
     const process = createProcess(plan, createHead(plan.head), undefined)
-    const stays = computePlan(plan)
+    const stays = computeStages(plan)
       .pieces.map((piece) => process.stay(piece, 5, vol).ready)
       .sort((a, b) => a - b)
     const median = stays[Math.floor(stays.length / 2)]!

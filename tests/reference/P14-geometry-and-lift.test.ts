@@ -6,7 +6,7 @@ import { createHead, horizontalCircumference } from '@/core/scalp/head'
 import { ponytailCircumference } from '@/core/hair/fibre'
 import { liftAfter, liftRate } from '@/core/time/lightening'
 import { planWith } from '../support/plan'
-import { computePlan } from '../support/planner'
+import { computeStages } from '../support/planner'
 
 /** Ramanujan's second approximation of an ellipse's circumference, 1914. */
 function ramanujan(a: number, b: number): number {
@@ -47,7 +47,7 @@ it('lifts as dL/dt = k (1 − (L/m)⁸) says, followed step by step (Runge and K
 
 it('keeps Σ row width × pitch at the zone’s area within 1 % on every template zone', () => {
   for (const template of ['fourQuadrants', 'topStrip'] as const)
-    for (const { placement, shape } of computePlan(planWith({ template, placement: { rowGapMm: 0 } })).zones) {
+    for (const { placement, shape } of computeStages(planWith({ template, placement: { rowGapMm: 0 } })).zones) {
       const widths = placement.rowWidths.reduce((sum, width) => sum + width, 0)
       const lines = placement.rowLineLengths.reduce((sum, length) => sum + length, 0)
       expect(Math.abs((widths * placement.pitch) / shape.area - 1)).toBeLessThan(0.01)

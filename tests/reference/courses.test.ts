@@ -17,7 +17,7 @@ import { COURSES } from './courses.expected'
 const MISSED = { palestOnScalp: [8.6, 9], inThreeVisits: [5, 6] } as const
 
 const planner = createPlanner()
-const clockOf = (plan: FaltoPlan, crew = ALONE): Clock => clockFor(plan, planner.computePlan(plan), { crew })
+const clockOf = (plan: FaltoPlan, crew = ALONE): Clock => clockFor(plan, planner.computeStages(plan), { crew })
 
 const withBands = (plan: FaltoPlan, bands: Band[]): FaltoPlan => ({ ...plan, canvas: canvasWith(bands) })
 const planFor = (kind: string, hair: Partial<HairState>) =>

@@ -3,7 +3,7 @@ import { createHead } from '@/core/scalp/head'
 import { predictCanvas } from '@/core/hair/hairRecord'
 import type { Band, Canvas } from '@/core/model'
 import { foldPlan } from '@/core/time/fold'
-import { computePlan } from '../support/planner'
+import { computeStages } from '../support/planner'
 import { CARDS, type ExpectedCard } from './records.expected'
 import { visitPlan } from '../support/visitPlans'
 
@@ -52,7 +52,7 @@ function shareOf({ strands, cells }: Canvas, hairs: Float64Array, at: ExpectedCa
 
 describe.each(CARDS)('eight weeks after $visit', ({ visit, kinds }) => {
   const plan = visitPlan(visit)
-  const computed = computePlan(plan)
+  const computed = computeStages(plan)
   const after = foldPlan(plan, computed, { on: VISIT, visitId: 'v1' }).canvas()
   const card = predictCanvas(after, plan.hair, { on: EIGHT_WEEKS_LATER })
   const hairs = hairsOfCells(createHead(plan.head), plan.hair)

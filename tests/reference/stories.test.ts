@@ -6,12 +6,12 @@ import { ALONE, clockFor, remediesFor, SECOND_COLOURIST, type Clock, type Crew }
 import { band, canvasWith } from '../support/canvas'
 import { planWith, stageOf, type Wanted } from '../support/plan'
 import { STORIES } from './stories.expected'
-import { computePlan } from '../support/planner'
+import { computeStages } from '../support/planner'
 
 /** Every piece of a plan after the same minutes, with the zone it lies in. */
 function processed(plan: FaltoPlan, minutes: number, events?: CourseEvent[], canvas?: Canvas) {
-  const { after } = processOf(plan, computePlan(plan), { canvas })
-  return computePlan(plan).pieces.map((piece) => ({
+  const { after } = processOf(plan, computeStages(plan), { canvas })
+  return computeStages(plan).pieces.map((piece) => ({
     piece,
     spots: after(piece, {
       on: 0,
@@ -65,7 +65,7 @@ it('the hairline goes on last: first, it comes out lighter than the rest', () =>
     placement: { take: { kind: 'onScalp', bandCm: 1.5 }, subsectionMm: 3, rowGapMm: 0, sequence: ['C'] },
   })
   const process = createProcess(plan, createHead(plan.head), undefined)
-  const { pieces } = computePlan(plan)
+  const { pieces } = computeStages(plan)
   const [front, back] = [
     pieces.filter(({ zoneId }) => zoneId.startsWith('front')),
     pieces.filter(({ zoneId }) => zoneId.startsWith('back')),
@@ -176,7 +176,7 @@ describe('base under foils', () => {
     })
     return plan
   }
-  const clockOf = (plan: FaltoPlan) => clockFor(plan, computePlan(plan), { crew: ALONE })
+  const clockOf = (plan: FaltoPlan) => clockFor(plan, computeStages(plan), { crew: ALONE })
 
   it('sits its time out where the product may', () => {
     const clock = clockOf(planOf(45))
@@ -212,7 +212,7 @@ describe('base under foils', () => {
     const clock = clockOf(plan)
     expect(clock.fits).toBe(shortProduct.fits)
     expect(clock.conflicts.some(({ formulaId }) => formulaId === 'B')).toBe(shortProduct.saysProduct)
-    const remedies = remediesFor(plan, computePlan(plan), { crew: ALONE }, clock)
+    const remedies = remediesFor(plan, computeStages(plan), { crew: ALONE }, clock)
     expect(remedies.map(({ kind }) => kind)).toContain(shortProduct.remedy)
     expect(remedies.find(({ kind }) => kind === 'otherProduct')!.text).toContain('Colour')
   })
@@ -221,7 +221,7 @@ describe('base under foils', () => {
 describe('a full head of foils', () => {
   const { alone, helped } = STORIES.fullHeadAlone.expected
   const plan = planWith({ placement: { subsectionMm: 8, rowGapMm: 0 } })
-  const clockOf = (crew: Crew) => clockFor(plan, computePlan(plan), { crew })
+  const clockOf = (crew: Crew) => clockFor(plan, computeStages(plan), { crew })
   const [one, two] = [clockOf(ALONE), clockOf({ ...ALONE, people: [...ALONE.people, SECOND_COLOURIST] })]
   const someOutBeforeLastIn = ({ tasks }: Clock) =>
     Math.min(...tasks.filter(({ kind }) => kind === 'takeOut').map(({ from }) => from)) <

@@ -4,7 +4,7 @@ import { planFromService, SERVICES } from '@/core/plan/serviceKinds'
 import { foldPlan } from '@/core/time/fold'
 import { ALONE, clockFor, type Clock } from '@/core/time/schedule'
 import { MEDIUM_HAIR } from '../support/plan'
-import { computePlan } from '../support/planner'
+import { computeStages } from '../support/planner'
 import { visitPlan } from '../support/visitPlans'
 import { EXPECTED } from './services.expected'
 import { VISITS, type ExpectedVisit } from './visits.expected'
@@ -33,7 +33,7 @@ const within = (value: number, [least, most]: readonly [number, number]) =>
 
 /** Share of all hair whose level at every probe lies where it is expected, %. */
 function shareLike(plan: FaltoPlan, at: ExpectedVisit['out'][number]['at']): number {
-  const computed = computePlan(plan)
+  const computed = computeStages(plan)
   const { after } = afterFigures(plan, computed, foldPlan(plan, computed))
   return (
     100 *
@@ -74,7 +74,7 @@ function pairsAtOnce(plan: FaltoPlan, { zones }: Clock): string[] {
 function figuresOff(id: string, expected: ExpectedVisit): string[] {
   const plan = visitPlan(id)
   expect(checkPlan(plan)).toEqual([])
-  const computed = computePlan(plan)
+  const computed = computeStages(plan)
   const clock = clockFor(plan, computed, { crew: ALONE })
   const letters = Object.entries(expected.grams)
   const gramsOf = (letter: string) => computed.grams.find(({ formulaId }) => formulaId === letter)?.range.expected ?? 0
@@ -121,7 +121,7 @@ it('every kind of service was written down before it was built', () => {
 it('no strand leaves lightened and untoned where a gloss goes over everything (C22)', () => {
   for (const id of ['rootedTeased', 'fullBabylights', 'tieredCorrection']) {
     const plan = visitPlan(id)
-    const after = foldPlan(plan, computePlan(plan)).stages.at(-1)!
+    const after = foldPlan(plan, computeStages(plan)).stages.at(-1)!
     for (const { bands } of after.flat()) {
       const kinds = bands.at(-1)!.treatments.map(({ kind }) => kind)
       expect(kinds.includes('lightened') && kinds.at(-1) === 'lightened').toBe(false)
@@ -142,7 +142,7 @@ it.each(SERVICES.map(({ id }) => [id] as const))(
         hair: { ...MEDIUM_HAIR, lengthCm, weeksSinceColour: 6 },
         newId: () => `id-${n++}`,
       })
-      return !clockFor(plan, computePlan(plan), { crew: ALONE }).fits
+      return !clockFor(plan, computeStages(plan), { crew: ALONE }).fits
     })
     expect(tooMuch).toEqual(NEEDS_HELP[id] ?? [])
   },

@@ -17,7 +17,14 @@ export default async function Day({ searchParams }: { searchParams: Promise<{ on
   const [visits, people] = await Promise.all([visitsOn(member, on), atHandOn(member, on)])
   return (
     <Shell member={member}>
-      <DayPage key={on} on={on} visits={written(visits)} people={people} own={member.id} mayBook={may(member, 'write')} />
+      <DayPage
+        key={on}
+        on={on}
+        visits={written(visits)}
+        people={people}
+        own={member.id}
+        mayBook={may(member, 'write')}
+      />
     </Shell>
   )
 }
