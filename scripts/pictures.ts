@@ -1,24 +1,28 @@
 import { database, salon } from '@/db'
 import { AppError } from '@/server/errors'
-import { bringBack, checkStored, countPictures, letGo, moveOut } from '@/server/pictures'
+import { bringBack, checkStored, countPictures, letGo, moveOut, type Found } from '@/server/pictures'
 import { runScript, say } from './runScript'
 
 /** `./falto pictures [move | back | check]`: where the bytes of pictures lie, and from one place to the other. */
 const ACTS: Record<string, () => Promise<string>> = {
   move: async () => `${await moveOut()} went into the store, ${await letGo()} that were erased left it.`,
-  back: async () => `${await bringBack()} came back into the database.`,
-  check: async () => {
-    const lost: string[] = []
-    let good = 0
-    for (const { id } of await database().select({ id: salon.id }).from(salon)) {
-      const found = await checkStored(id)
-      good += found.good
-      lost.push(...found.lost)
-    }
-    if (lost.length > 0)
-      throw new AppError(503, 'pictures-lost', `${lost.length} are not in the store as they were:\n${lost.join('\n')}`)
-    return `${good} are in the store as they were.`
-  },
+  back: async () => `${await everySalon(bringBack)} came back into the database.`,
+  check: async () => `${await everySalon(checkStored)} are in the store as they were.`,
+}
+
+/** @returns how many were as they should be @throws AppError naming those that were not */
+async function everySalon(act: (salonId: string) => Promise<Found>): Promise<number> {
+  const salons = await database().select({ id: salon.id }).from(salon)
+  let good = 0
+  const lost: string[] = []
+  for (const { id } of salons) {
+    const found = await act(id)
+    good += found.good
+    lost.push(...found.lost)
+  }
+  if (lost.length === 0) return good
+  const words = `${good} were as they should be; ${lost.length} are not in the store as they were:`
+  throw new AppError(503, 'pictures-lost', [words, ...lost].join('\n'))
 }
 
 async function main([what]: string[]): Promise<void> {

@@ -2,7 +2,7 @@ import { and, eq, isNotNull, isNull, sql } from 'drizzle-orm'
 import { database, inTransaction, pictureBytes, pictureLeaving, type Transaction } from '@/db'
 import { AppError } from '../errors'
 import { sha256 } from './sha256'
-import { pictureStore, type PictureKey, type PictureStore } from './store'
+import { lost, pictureStore, type PictureKey, type PictureStore } from './store'
 
 /*
  * A picture is taken into the database, all of it or nothing; where there is a store, its bytes go there afterwards.
@@ -25,7 +25,7 @@ export async function bytesOf({ data, sha256: was }: Whereabouts, key: PictureKe
   if (data) return data
   const kept = await neededStore().get(key)
   if (sha256(kept) === was) return kept
-  throw new AppError(503, 'picture-damaged', 'This picture is not as it was kept. Tell whoever runs Falto here.')
+  throw lost()
 }
 
 /** Does a thing for one after the other, each in a transaction of its own, until there is none. @returns how many */
@@ -35,33 +35,16 @@ async function oneByOne(next: (tx: Transaction) => Promise<'done' | 'none'>): Pr
 
 type Bytes = typeof pictureBytes.$inferSelect
 
-/** Gives each row with bytes, or without, what it should have, while nobody else can. */
-const changeEach = (
-  which: typeof isNull,
-  salonId: string | undefined,
-  change: (row: Bytes, key: PictureKey) => Promise<Whereabouts>,
-): Promise<number> =>
-  oneByOne(async (tx) => {
-    const ofSalon = salonId ? eq(pictureBytes.salonId, salonId) : undefined
-    const chosen = tx
-      .select()
-      .from(pictureBytes)
-      .where(and(which(pictureBytes.data), ofSalon))
-    const [row] = await chosen.limit(1).for('update', { skipLocked: true })
-    if (!row) return 'none'
-    const own = and(
-      eq(pictureBytes.salonId, row.salonId),
-      eq(pictureBytes.clientId, row.clientId),
-      eq(pictureBytes.pictureId, row.pictureId),
-      eq(pictureBytes.size, row.size),
-    )
-    const { salonId: salon, pictureId, size } = row
-    await tx
-      .update(pictureBytes)
-      .set(await change(row, { salonId: salon, pictureId, size }))
-      .where(own)
-    return 'done'
-  })
+const rowOf = ({ salonId, clientId, pictureId, size }: Bytes) =>
+  and(
+    eq(pictureBytes.salonId, salonId),
+    eq(pictureBytes.clientId, clientId),
+    eq(pictureBytes.pictureId, pictureId),
+    eq(pictureBytes.size, size),
+  )
+
+const keyOf = ({ salonId, pictureId, size }: Bytes): PictureKey => ({ salonId, pictureId, size })
+const placeOf = ({ salonId, pictureId, size }: PictureKey): string => `${salonId}/${pictureId}/${size}`
 
 /**
  * Brings the bytes of pictures from the database into the store, where there is one.
@@ -80,15 +63,19 @@ let going: Promise<unknown> = Promise.resolve()
 async function moveAll(salonId: string | undefined): Promise<number> {
   const store = pictureStore()
   if (!store) return 0
-  return changeEach(isNotNull, salonId, async ({ data, mime }, key) => {
-    await store.put(key, mime, data!)
-    return { data: null, sha256: sha256(data!) }
+  const inDatabase = and(isNotNull(pictureBytes.data), salonId ? eq(pictureBytes.salonId, salonId) : undefined)
+  return oneByOne(async (tx) => {
+    // While it is on its way nobody else can have it.
+    const [row] = await tx.select().from(pictureBytes).where(inDatabase).limit(1).for('update', { skipLocked: true })
+    if (!row) return 'none'
+    await store.put(keyOf(row), row.mime, row.data!)
+    await tx
+      .update(pictureBytes)
+      .set({ data: null, sha256: sha256(row.data!) })
+      .where(rowOf(row))
+    return 'done'
   })
 }
-
-/** Brings them back into the database; the store keeps what it has. @returns how many */
-export const bringBack = (salonId?: string): Promise<number> =>
-  changeEach(isNull, salonId, async (row, key) => ({ data: await bytesOf(row, key), sha256: null }))
 
 /** Takes the pictures of a client away. What the store may have of them is noted, for {@link letGo}. */
 export async function removePictureBytes(tx: Transaction, salonId: string, clientId: string): Promise<void> {
@@ -133,16 +120,34 @@ export async function countPictures(): Promise<{ here: number; away: number; lea
   }
 }
 
-/** Reads what the store should have of a salon. @returns how much of it is as it was, and the keys of what is not */
-export async function checkStored(salonId: string): Promise<{ good: number; lost: string[] }> {
-  const rows = await database()
-    .select()
-    .from(pictureBytes)
-    .where(and(isNull(pictureBytes.data), eq(pictureBytes.salonId, salonId)))
-  const lost: string[] = []
-  for (const { pictureId, size, ...where } of rows) {
-    const asItWas = await bytesOf(where, { salonId, pictureId, size }).catch(() => undefined)
-    if (!asItWas) lost.push(`${salonId}/${pictureId}/${size}`)
-  }
-  return { good: rows.length - lost.length, lost }
+/** How many were found as they were, and where those should be that were not. */
+export interface Found {
+  good: number
+  lost: string[]
 }
+
+/**
+ * Reads what the store should have of a salon, and does something with each that is as it was.
+ * @throws AppError 503 where the store cannot be reached
+ */
+async function readStored(salonId: string, act: (row: Bytes, data: Buffer) => Promise<unknown>): Promise<Found> {
+  const inStore = and(isNull(pictureBytes.data), eq(pictureBytes.salonId, salonId))
+  const rows = await database().select().from(pictureBytes).where(inStore)
+  const found: Found = { good: 0, lost: [] }
+  for (const row of rows)
+    try {
+      await act(row, await bytesOf(row, keyOf(row)))
+      found.good++
+    } catch (error) {
+      if (!(error instanceof AppError && error.code === lost().code)) throw error
+      found.lost.push(placeOf(keyOf(row)))
+    }
+  return found
+}
+
+/** Whether the store has a salon's pictures as they were. */
+export const checkStored = (salonId: string): Promise<Found> => readStored(salonId, () => Promise.resolve())
+
+/** Brings a salon's pictures back into the database; the store keeps what it has. */
+export const bringBack = (salonId: string): Promise<Found> =>
+  readStored(salonId, (row, data) => database().update(pictureBytes).set({ data, sha256: null }).where(rowOf(row)))

@@ -14,7 +14,7 @@ export interface PictureKey {
 /** Where bytes of pictures lie outside the database. What is put under a key again is the same. */
 export interface PictureStore {
   put(key: PictureKey, mime: string, data: Buffer): Promise<void>
-  /** @throws AppError 503 where it is away, or does not have it */
+  /** @throws AppError 503 where it is away, `picture-lost` where it does not have it */
   get(key: PictureKey): Promise<Buffer>
   /** What is not there is gone already. */
   remove(key: PictureKey): Promise<void>
@@ -28,6 +28,10 @@ const ANY_REGION = 'us-east-1'
 
 const away = (): AppError =>
   new AppError(503, 'pictures-away', 'The place where pictures are kept cannot be reached. Try again in a moment.')
+
+/** What the store should have, and has not, or has otherwise. */
+export const lost = (): AppError =>
+  new AppError(503, 'picture-lost', 'This picture is not as it was kept. Tell whoever runs Falto here.')
 
 /** The store that the environment names; undefined where pictures stay in the database. */
 export function pictureStore(): PictureStore | undefined {
@@ -70,6 +74,7 @@ function s3Store(address: URL): PictureStore {
     },
     async get(key) {
       const answer = await ask(key, { method: 'GET' })
+      if (answer.status === 404) throw lost()
       expectOk(answer)
       return Buffer.from(await answer.arrayBuffer())
     },
