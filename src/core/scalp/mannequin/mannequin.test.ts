@@ -1,5 +1,5 @@
 import { createHead, surfacePoint } from '../head'
-import { bustOf, fieldAt, mannequinField, sampleField, surfaceNets } from '.'
+import { bustOf, fieldAt, mannequinField, sampleField, surfaceNets, type Grid, type Mesh } from '.'
 
 const head = createHead({ circumferenceCm: 54 })
 const field = mannequinField(head)
@@ -88,10 +88,57 @@ describe('its field in a grid', () => {
   })
 })
 
-describe('its mesh', () => {
-  const { positions, indices } = surfaceNets(grid)
+describe('a mesh', () => {
+  /** A field over cubes of a quarter of a centimetre from (−2, −3, −4) on. */
+  const sampled = (field: (x: number, y: number, z: number) => number): Grid => {
+    const [step, origin, size] = [0.25, [-2, -3, -4], [17, 25, 33]] as const
+    const values = new Float32Array(size[0] * size[1] * size[2])
+    for (let at = 0; at < values.length; at++) {
+      const [i, j, k] = [at % size[0], Math.floor(at / size[0]) % size[1], Math.floor(at / (size[0] * size[1]))]
+      values[at] = field(origin[0] + step * i, origin[1] + step * j, origin[2] + step * k)
+    }
+    return { step, origin, size, values }
+  }
+  const corner = ({ positions }: Mesh, vertex: number) => [...positions.subarray(3 * vertex, 3 * vertex + 3)]
 
-  it('is one closed skin but for where the bust is cut off', () => {
+  it('of a ball is closed, of its volume, and everywhere as far from its middle (law of closed surfaces: V − E + F = 2)', () => {
+    const [radius, middle] = [1.3, [0.1, -0.2, 0.3]] as const
+    const mesh = surfaceNets(sampled((...at) => Math.hypot(...at.map((one, axis) => one - middle[axis]!)) - radius))
+    const [vertices, triangles] = [mesh.positions.length / 3, mesh.indices.length / 3]
+    expect(vertices - (3 * triangles) / 2 + triangles).toBe(2)
+    const away = (vertex: number) => corner(mesh, vertex).map((one, axis) => one - middle[axis]!)
+    for (let vertex = 0; vertex < vertices; vertex++)
+      expect(Math.abs(Math.hypot(...away(vertex)) - radius)).toBeLessThan(0.04)
+    let volume = 0
+    for (let t = 0; t < mesh.indices.length; t += 3) {
+      const [a, b, c] = [0, 1, 2].map((k) => away(mesh.indices[t + k]!)) as [number[], number[], number[]]
+      // Six times a tetrahedron to the middle; positive where the triangle is seen from outside.
+      const six = [0, 1, 2].reduce((sum, x) => {
+        const [y, z] = [(x + 1) % 3, (x + 2) % 3]
+        return sum + a[x]! * (b[y]! * c[z]! - b[z]! * c[y]!)
+      }, 0)
+      expect(six).toBeGreaterThan(-1e-6)
+      volume += six / 6
+    }
+    expect(volume / ((4 / 3) * Math.PI * radius ** 3)).toBeGreaterThan(0.93)
+    expect(volume / ((4 / 3) * Math.PI * radius ** 3)).toBeLessThan(1)
+  })
+
+  it.each([0, 1, 2])('of a plane across axis %i lies on it, one vertex a cube that it cuts', (axis) => {
+    const mesh = surfaceNets(sampled((...at) => at[axis]! + 0.35))
+    const size = [16, 24, 32]
+    expect(mesh.positions.length / 3).toBe((16 * 24 * 32) / size[axis]!)
+    const others = [0, 1, 2].filter((one) => one !== axis)
+    expect(mesh.indices.length / 6).toBe(others.reduce((product, one) => product * (size[one]! - 1), 1))
+    for (let vertex = 0; vertex < mesh.positions.length / 3; vertex++) {
+      const at = corner(mesh, vertex)
+      expect(at[axis]).toBeCloseTo(-0.35, 5)
+      for (const other of others) expect(4 * at[other]! - 0.5).toBeCloseTo(Math.round(4 * at[other]! - 0.5), 5)
+    }
+  })
+
+  it('of a bust is one closed skin but for where it is cut off', () => {
+    const { positions, indices } = surfaceNets(grid)
     const edges = new Map<string, number>()
     for (let t = 0; t < indices.length; t += 3)
       for (let k = 0; k < 3; k++) {
@@ -106,7 +153,8 @@ describe('its mesh', () => {
       for (const vertex of key.split(' ')) expect(positions[3 * Number(vertex) + 2]!).toBeLessThan(-27)
   })
 
-  it('lies on the field and is seen from outside', () => {
+  it('of a bust lies on its field and is seen from outside', () => {
+    const { positions, indices } = surfaceNets(grid)
     for (let at = 0; at < positions.length; at += 3 * 17)
       expect(Math.abs(field(positions[at]!, positions[at + 1]!, positions[at + 2]!))).toBeLessThan(0.2)
     let outside = 0
@@ -132,6 +180,6 @@ describe('its mesh', () => {
 
   it('is made once for a head', () => {
     expect(bustOf(head)).toBe(bustOf(head))
-    expect(bustOf(head).mesh.positions).toEqual(positions)
+    expect(bustOf(head).mesh).toEqual(surfaceNets(grid))
   })
 })
