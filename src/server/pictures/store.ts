@@ -36,8 +36,13 @@ export const lost = (): AppError =>
 /** The store that the environment names; undefined where pictures stay in the database. */
 export function pictureStore(): PictureStore | undefined {
   const address = setting('FALTO_PICTURES_URL')
-  return address ? s3Store(new URL(address)) : undefined
+  if (!address) return undefined
+  if (known?.address !== address) known = { address, store: s3Store(new URL(address)) }
+  return known.store
 }
+
+/** Made once for an address: it keeps the key of a day that it signs with. */
+let known: { address: string; store: PictureStore } | undefined
 
 /**
  * A bucket of a store that speaks S3.
