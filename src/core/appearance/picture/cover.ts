@@ -5,11 +5,8 @@ import { TILE_BITS } from './constants'
 export interface Cover {
   /** Looks again how deep each tile is covered. */
   refresh(): void
-  /**
-   * Whether a strip from (x, y) by (dx, dy), so many pixels to either side and nowhere nearer than `near`, lies
-   * behind.
-   */
-  hides(x: number, y: number, dx: number, dy: number, half: number, near: number): boolean
+  /** Whether the strip from the point at this place to the next, so many pixels to either side, lies behind. */
+  hides(seen: Float32Array, at: number, half: number): boolean
 }
 
 /** @param depth of the picture's pixels, cm towards the viewer */
@@ -21,15 +18,17 @@ export function createCover({ width, height }: Size, depth: Float32Array): Cover
   const inside = (at: number, count: number) => Math.min(count - 1, Math.max(0, at >> TILE_BITS))
   return {
     refresh: () => refreshTiles(farthest, columns, depth, width),
-    hides(x, y, dx, dy, half, near) {
+    hides(seen, at, half) {
       // A slanted strip is as broad as twice its half breadth, and no more.
       const reach = 1.5 * half + 1
-      const left = inside((dx < 0 ? x + dx : x) - reach, columns)
-      const right = inside((dx < 0 ? x : x + dx) + reach, columns)
-      const top = inside((dy < 0 ? y + dy : y) - reach, rows)
-      const bottom = inside((dy < 0 ? y : y + dy) + reach, rows)
+      const left = inside(Math.min(seen[at]!, seen[at + 3]!) - reach, columns)
+      const right = inside(Math.max(seen[at]!, seen[at + 3]!) + reach, columns)
+      const top = inside(Math.min(seen[at + 1]!, seen[at + 4]!) - reach, rows)
+      const bottom = inside(Math.max(seen[at + 1]!, seen[at + 4]!) + reach, rows)
+      const near = Math.max(seen[at + 2]!, seen[at + 5]!)
       for (let row = top; row <= bottom; row++)
-        for (let at = row * columns + left; at <= row * columns + right; at++) if (farthest[at]! < near) return false
+        for (let one = row * columns + left; one <= row * columns + right; one++)
+          if (farthest[one]! < near) return false
       return true
     },
   }

@@ -44,8 +44,8 @@ export function exposeStrands(exposure: Exposure, strands: Strands): void {
   const order = nearestFirst(strands, seen, camera)
   const cover = createCover(camera, depth)
   const looks = COVER_LOOKS.map((share) => Math.floor(share * order.length))
-  const byRows: Axes = { size: height, step: width, crossSize: width, crossStep: 1 }
-  const byColumns: Axes = { size: width, step: 1, crossSize: height, crossStep: width }
+  const byRows: Axes = { along: 1, size: height, step: width, across: 0, crossSize: width, crossStep: 1 }
+  const byColumns: Axes = { along: 0, size: width, step: 1, across: 1, crossSize: height, crossStep: width }
   let looked = 0
   for (let n = 0; n < order.length; n++) {
     if (n === looks[looked]) {
@@ -54,46 +54,45 @@ export function exposeStrands(exposure: Exposure, strands: Strands): void {
     }
     const point = order[n]!
     const at = 3 * point
-    const x = seen[at]!
-    const y = seen[at + 1]!
-    const near = seen[at + 2]!
-    const dx = seen[at + 3]! - x
-    const dy = seen[at + 4]! - y
-    const nearWay = seen[at + 5]! - near
     const half = halfWidths[point]! * scale
-    if (cover.hides(x, y, dx, dy, half, Math.max(near, near + nearWay))) continue
-    if (Math.abs(dy) >= Math.abs(dx)) drawStrip(exposure, byRows, point, half, y, dy, x, dx, near, nearWay)
-    else drawStrip(exposure, byColumns, point, half, x, dx, y, dy, near, nearWay)
+    if (cover.hides(seen, at, half)) continue
+    const steep = Math.abs(seen[at + 4]! - seen[at + 1]!) >= Math.abs(seen[at + 3]! - seen[at]!)
+    drawStrip(exposure, steep ? byRows : byColumns, seen, point, half)
   }
 }
 
 /** How a strip is walked: steep ones row by row, flat ones column by column. */
 interface Axes {
+  /** Which coordinate is the way: 0 columns, 1 rows. */
+  along: 0 | 1
   /** Pixels along the way, and from one to the next in the list. */
   size: number
   step: number
   /** The same across it. */
+  across: 0 | 1
   crossSize: number
   crossStep: number
 }
 
 /**
- * From one projected point to the next: so far along the way and across it, and its depth. Plain numbers, because a
- * picture has some hundred thousand strips.
- * @param half of its breadth, pixels
+ * From one projected point to the next. It reads its numbers itself: a picture has some hundred thousand strips, and
+ * handing a few over for each would cost as much as drawing it.
+ * @param seen as {@link project} gives them @param half of its breadth, pixels
  */
 function drawStrip(
   { pixels, depth }: Exposure,
-  { size, step, crossSize, crossStep }: Axes,
+  { along, size, step, across, crossSize, crossStep }: Axes,
+  seen: Float32Array,
   point: number,
   half: number,
-  main: number,
-  mainWay: number,
-  cross: number,
-  crossWay: number,
-  near: number,
-  nearWay: number,
 ): void {
+  const at = 3 * point
+  const main = seen[at + along]!
+  const mainWay = seen[at + 3 + along]! - main
+  const cross = seen[at + across]!
+  const crossWay = seen[at + 3 + across]! - cross
+  const near = seen[at + 2]!
+  const nearWay = seen[at + 5]! - near
   if (mainWay === 0) return
   const slant = crossWay / mainWay
   const deeper = nearWay / mainWay

@@ -217,12 +217,17 @@ describe('what is covered', () => {
     const depth = new Float32Array(32 * 32).fill(5)
     depth[3 * 32 + 3] = -Infinity
     const cover = createCover({ width: 32, height: 32 }, depth)
-    expect(cover.hides(20, 20, 4, 4, 1, 4)).toBe(false)
+    /** A strip of breadth 2 between two points, each column, row and depth. */
+    const hides = (...ends: number[]) => cover.hides(Float32Array.from([9, 9, 9, ...ends]), 3, 1)
+    expect(hides(20, 20, 4, 24, 24, 4)).toBe(false)
     cover.refresh()
-    expect(cover.hides(20, 20, 4, 4, 1, 4)).toBe(true)
-    expect(cover.hides(20, 20, 4, 4, 1, 6)).toBe(false)
-    expect(cover.hides(4, 4, 2, 2, 1, 4)).toBe(false)
-    expect(cover.hides(22, 4, -18, 0, 1, 4)).toBe(false)
+    expect(hides(20, 20, 3, 24, 24, 4)).toBe(true)
+    expect(hides(20, 20, 6, 24, 24, 4)).toBe(false)
+    expect(hides(4, 4, 4, 6, 6, 4)).toBe(false)
+    expect(hides(22, 4, 4, 4, 4, 4)).toBe(false)
+    expect(hides(22, 20, 4, 4, 20, 4)).toBe(true)
+    expect(hides(4, 22, 4, 4, 4, 4)).toBe(false)
+    expect(hides(20, 20, 4, 24, 24, 6)).toBe(false)
   })
 })
 

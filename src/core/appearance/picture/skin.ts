@@ -63,11 +63,19 @@ function withTorso({ positions, indices }: Mesh): Mesh {
 function normalsOf({ positions, indices }: Mesh): Float32Array {
   const normals = new Float32Array(positions.length)
   for (let t = 0; t < indices.length; t += 3) {
-    const [a, b, c] = [3 * indices[t]!, 3 * indices[t + 1]!, 3 * indices[t + 2]!]
-    const [ux, uy, uz] = [0, 1, 2].map((k) => positions[b + k]! - positions[a + k]!) as [number, number, number]
-    const [vx, vy, vz] = [0, 1, 2].map((k) => positions[c + k]! - positions[a + k]!) as [number, number, number]
-    const across = [uy * vz - uz * vy, uz * vx - ux * vz, ux * vy - uy * vx]
-    for (const corner of [a, b, c]) for (let k = 0; k < 3; k++) normals[corner + k]! += across[k]!
+    const a = 3 * indices[t]!
+    const b = 3 * indices[t + 1]!
+    const c = 3 * indices[t + 2]!
+    for (let axis = 0; axis < 3; axis++) {
+      const one = (axis + 1) % 3
+      const other = (axis + 2) % 3
+      const across =
+        (positions[b + one]! - positions[a + one]!) * (positions[c + other]! - positions[a + other]!) -
+        (positions[b + other]! - positions[a + other]!) * (positions[c + one]! - positions[a + one]!)
+      normals[a + axis]! += across
+      normals[b + axis]! += across
+      normals[c + axis]! += across
+    }
   }
   for (let at = 0; at < normals.length; at += 3) {
     const [x, y, z] = [normals[at]!, normals[at + 1]!, normals[at + 2]!]

@@ -20,9 +20,9 @@ export function style({ strands, shape, clumps, seed }: Styling, i: number, from
   const side = i % 2 === 0 ? 1 : -1
   const clump = roots.clump[i]! >> 1
   const centre = clumps.get(roots.clump[i]!)!
-  const toClump = [0, 1, 2].map(
-    (axis) => shape.closes * ([centre.x, centre.y, centre.z][axis]! - roots.space[3 * i + axis]!),
-  )
+  const toClumpX = shape.closes * (centre.x - roots.space[3 * i]!)
+  const toClumpY = shape.closes * (centre.y - roots.space[3 * i + 1]!)
+  const toClumpZ = shape.closes * (centre.z - roots.space[3 * i + 2]!)
   const flies = chance(seed, pair, 20) * FLYAWAY.oneIn < 1 ? FLYAWAY.times : 1
   const own = { a: Math.PI * swing(seed, pair, 21), b: Math.PI * swing(seed, pair, 22) }
   const shared = { a: Math.PI * swing(seed, clump, 23), b: Math.PI * swing(seed, clump, 24) }
@@ -40,14 +40,15 @@ export function style({ strands, shape, clumps, seed }: Styling, i: number, from
     const wanderX = WANDER.clump * wave(0.3 * cm, shared.a) + flies * WANDER.strand * wave(0.45 * cm, own.a)
     const wanderY = WANDER.clump * wave(0.26 * cm, shared.b) + flies * WANDER.strand * wave(0.5 * cm, own.b)
     const closes = cm / length
-    let x = positions[at]! + closes * toClump[0]! + side * reach * wanderX
-    let y = positions[at + 1]! + closes * toClump[1]! + reach * wanderY
-    let z = positions[at + 2]! + closes * toClump[2]!
+    let x = positions[at]! + closes * toClumpX + side * reach * wanderX
+    let y = positions[at + 1]! + closes * toClumpY + reach * wanderY
+    let z = positions[at + 2]! + closes * toClumpZ
     if (shape.radius > 0) {
       frameOf(positions, at, last, side)
       const radius = shape.radius * smooth((cm - CURL_FROM_CM) / CURL_FULL_CM)
       const turn = (2 * Math.PI * cm * shape.worn) / pitch + phase
-      const [across, out] = [radius * Math.cos(turn), radius * Math.sin(turn)]
+      const across = radius * Math.cos(turn)
+      const out = radius * Math.sin(turn)
       x += side * (across * frame.ux + out * frame.vx)
       y += across * frame.uy + out * frame.vy
       z += across * frame.uz + out * frame.vz
@@ -74,7 +75,8 @@ function frameOf(positions: Float32Array, at: number, before: { x: number; y: nu
   const dz = positions[at + 2]! - before.z
   const level = Math.sqrt(dx * dx + dy * dy)
   // What hangs straight down curls about the line from side to side.
-  const [ux, uy] = level > 1e-3 ? [-dy / level, dx / level] : [1, 0]
+  const ux = level > 1e-3 ? -dy / level : 1
+  const uy = level > 1e-3 ? dx / level : 0
   const length = Math.sqrt(dx * dx + dy * dy + dz * dz) || 1
   frame.ux = ux
   frame.uy = uy

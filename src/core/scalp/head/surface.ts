@@ -36,11 +36,17 @@ export function surfacePoint(axes: Axes, theta: number, psi: number): Point3 {
  * First fundamental form of the surface: lengths of ∂P/∂θ and ∂P/∂ψ and their area element J = |∂P/∂θ × ∂P/∂ψ|.
  * For P = r·d(θ, ψ): ∂r/∂θ and ∂r/∂ψ follow from r = Q^(−1/2), Q the quadratic form of the direction.
  */
-export function metricAt(axes: Axes, theta: number, psi: number): { polar: number; azimuthal: number; area: number } {
-  const sinTheta = Math.sin(theta)
-  const cosTheta = Math.cos(theta)
-  const sinPsi = Math.sin(psi)
-  const cosPsi = Math.cos(psi)
+export const metricAt = (axes: Axes, theta: number, psi: number): Metric =>
+  metricOf(axes, Math.sin(theta), Math.cos(theta), Math.sin(psi), Math.cos(psi))
+
+export interface Metric {
+  polar: number
+  azimuthal: number
+  area: number
+}
+
+/** {@link metricAt} for angles whose sines and cosines are known. */
+export function metricOf(axes: Axes, sinTheta: number, cosTheta: number, sinPsi: number, cosPsi: number): Metric {
   const a = 1 / axes.breadth ** 2
   const b = 1 / (cosPsi >= 0 ? axes.front : axes.back) ** 2
   const c = 1 / (cosTheta >= 0 ? axes.up : axes.down) ** 2

@@ -24,7 +24,8 @@ export function mannequinField(head: Head): Field {
   }
   return (x, y, z) => {
     // What is on one side is on both.
-    const [px, py] = [Math.abs(x) / scale, y / scale]
+    const px = Math.abs(x) / scale
+    const py = y / scale
     const scalp = scalpDistance(head, x, y, z)
     const whole = add(scalp, beneath, px, py, z)
     const share = whole === scalp ? 0 : beyondHair(head, x, y, z)
@@ -48,9 +49,13 @@ function beyondHair(head: Head, x: number, y: number, z: number): number {
  * its gradient; Quilez, from memory).
  */
 function ellipsoidDistance(x: number, y: number, z: number, a: number, b: number, c: number): number {
-  const [u, v, w] = [x / a, y / b, z / c]
+  const u = x / a
+  const v = y / b
+  const w = z / c
   const k0 = Math.sqrt(u * u + v * v + w * w)
-  const [p, q, r] = [u / a, v / b, w / c]
+  const p = u / a
+  const q = v / b
+  const r = w / c
   const k1 = Math.sqrt(p * p + q * q + r * r)
   return k1 === 0 ? -Math.min(a, b, c) : (k0 * (k0 - 1)) / k1
 }
@@ -64,9 +69,13 @@ function distanceTo(part: Part): Field {
   const [dx, dy, dz] = [part.to[0] - cx, part.to[1] - cy, part.to[2] - cz]
   const length = dx * dx + dy * dy + dz * dz
   return (x, y, z) => {
-    const [px, py, pz] = [x - cx, y - cy, z - cz]
+    const px = x - cx
+    const py = y - cy
+    const pz = z - cz
     const along = Math.min(1, Math.max(0, (px * dx + py * dy + pz * dz) / length))
-    const [rx, ry, rz] = [px - along * dx, py - along * dy, pz - along * dz]
+    const rx = px - along * dx
+    const ry = py - along * dy
+    const rz = pz - along * dz
     return Math.sqrt(rx * rx + ry * ry + rz * rz) - part.radius
   }
 }

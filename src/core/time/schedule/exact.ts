@@ -1,4 +1,4 @@
-import { timed, type Decision, type Prepared, type Schedule } from './problem'
+import { timedWithin, type Decision, type Prepared, type Schedule } from './problem'
 
 /**
  * The best schedule there is, by trying every order in which tasks can be begun and every person who can do them;
@@ -14,8 +14,8 @@ export function exactSchedule(prepared: Prepared, start?: Schedule): Schedule {
   let best = start
   const visit = () => {
     if (decisions.length === tasks.length) {
-      const schedule = timed(prepared, decisions)
-      if (!best || schedule.cost < best.cost) best = schedule
+      const schedule = timedWithin(prepared, decisions, { most: best?.cost ?? Infinity })
+      if (schedule && (!best || schedule.cost < best.cost)) best = schedule
       return
     }
     for (let task = 0; task < tasks.length; task++) {

@@ -23,6 +23,7 @@ export { exactSchedule } from './exact'
 export {
   prepare,
   timed,
+  timedWithin,
   type Decision,
   type Lag,
   type Person,

@@ -116,15 +116,24 @@ export function prepare(problem: Problem): Prepared {
  * Longest times are kept by beginning earlier tasks later. Where ideals cannot all be kept they give way to the least
  * evenly. Trouble stays local: where longest times cannot all be kept, of those that push each other in a circle the
  * latest is passed and its excess told, and every other one is kept as before.
- * @param known starts that are not too late where everything is as wanted, which saves finding them
- * @param noMatterAbove a cost above which nobody asks how ideals give way, so that this need not be found out
  */
-export function timed(
+export const timed = (prepared: Prepared, decisions: readonly Decision[]): Schedule =>
+  timedWithin(prepared, decisions, { most: Infinity })!
+
+/** What is known of decisions before they are timed, and how much of it matters. */
+interface Within {
+  /** Nothing that costs more is asked for, so that it need not be found out in full. */
+  most: number
+  /** Starts that are not too late where everything is as wanted, which saves finding them. */
+  known?: Float64Array
+}
+
+/** As {@link timed}, or undefined as soon as it is certain to cost more than the most. */
+export function timedWithin(
   prepared: Prepared,
   decisions: readonly Decision[],
-  known?: Float64Array,
-  noMatterAbove = Infinity,
-): Schedule {
+  { most, known }: Within,
+): Schedule | undefined {
   const { tasks, people, arcs } = prepared
   const doers = new Int32Array(tasks.length)
   const released = new Float64Array(tasks.length)
@@ -139,19 +148,18 @@ export function timed(
     return 'starts' in found ? found.starts : undefined
   }
   const wanted = settle(known ?? released, arcs, links, 1, passed)
-  let starts: Float64Array
-  if ('starts' in wanted) starts = wanted.starts
-  else {
-    starts = passingLeast(released, arcs, links, passed)
-    if (finishOf(prepared, starts) <= noMatterAbove)
-      for (let [low, high, i] = [0, 1, 0]; i <= HALVINGS; i++) {
-        // All of the way first, where what is passed was all that stood in it.
-        const share = i === 0 ? 1 : (low + high) / 2
-        const better = settledAt(share)
-        if (better) [starts, low] = [better, share]
-        else high = share
-        if (low === 1) break
-      }
+  if ('starts' in wanted) return judged(prepared, wanted.starts, doers)
+  const least = passingLeast(released, arcs, links, passed, most)
+  // With more than the least, everything only begins later.
+  if (!least || finishOf(prepared, least) > most) return undefined
+  let starts = least
+  for (let [low, high, i] = [0, 1, 0]; i <= HALVINGS; i++) {
+    // All of the way first, where what is passed was all that stood in it.
+    const share = i === 0 ? 1 : (low + high) / 2
+    const better = settledAt(share)
+    if (better) [starts, low] = [better, share]
+    else high = share
+    if (low === 1) break
   }
   return judged(prepared, starts, doers)
 }
@@ -216,33 +224,52 @@ function settle(
   links: readonly number[],
   share: number,
   passed: Uint8Array,
-): { starts: Float64Array } | { circle: number[] } {
+): { starts: Float64Array } | Circle {
   const starts = released.slice()
   const pushers: Pushers = {
     task: new Int32Array(starts.length).fill(-1),
     most: new Int32Array(starts.length).fill(-1),
+    seconds: new Float64Array(starts.length),
   }
   while (pushed(starts, pushers, arcs, links, share, passed)) {
     const circle = circleOf(pushers)
-    if (circle) return { circle }
+    if (circle) return circle
   }
   return { starts }
 }
 
-/** Starts that keep every least; longest times that stand in the way are passed one by one, and marked. */
-function passingLeast(released: Float64Array, arcs: Arcs, links: readonly number[], passed: Uint8Array): Float64Array {
+/**
+ * Starts that keep every least; longest times that stand in the way are passed one by one, and marked.
+ * @returns undefined where that is certain to cost more than the most
+ */
+function passingLeast(
+  released: Float64Array,
+  arcs: Arcs,
+  links: readonly number[],
+  passed: Uint8Array,
+  most: number,
+): Float64Array | undefined {
   for (;;) {
     const found = settle(released, arcs, links, 0, passed)
     if ('starts' in found) return found.starts
+    // A second less, as costs are whole and starts a little inexact.
+    if (VIOLATION_WEIGHT * found.excess - 1 > most) return undefined
     if (found.circle.length === 0) throw new Error('Tasks wait for each other in a circle.')
     passed[found.circle.reduce((last, arc) => (arcs.from[arc]! > arcs.from[last]! ? arc : last))] = 1
   }
 }
 
-/** Who pushed each task last, and by which longest time (−1: not by one). */
+/** Who pushed each task last, by which longest time (−1: not by one), and how far from its own start, s. */
 interface Pushers {
   task: Int32Array
   most: Int32Array
+  seconds: Float64Array
+}
+
+/** Longest times of tasks that push each other in a circle, and by how much they cannot but be passed together, s. */
+interface Circle {
+  circle: number[]
+  excess: number
 }
 
 /**
@@ -265,16 +292,19 @@ function pushed(
     starts[other] = earliest
     pushers.task[other] = one
     pushers.most[other] = -1
+    pushers.seconds[other] = links[i + 2]!
     moved = true
   }
   for (let i = 0; i < from.length; i++) {
     const one = from[i]!
     const other = to[i]!
-    const earliest = starts[one]! + least[i]! + share * (wanted[i]! - least[i]!)
+    const lag = least[i]! + share * (wanted[i]! - least[i]!)
+    const earliest = starts[one]! + lag
     if (starts[other]! < earliest - SAME_COST) {
       starts[other] = earliest
       pushers.task[other] = one
       pushers.most[other] = -1
+      pushers.seconds[other] = lag
       moved = true
     }
     if (passed[i]) continue
@@ -283,13 +313,14 @@ function pushed(
     starts[one] = latest
     pushers.task[one] = other
     pushers.most[one] = i
+    pushers.seconds[one] = -most[i]!
     moved = true
   }
   return moved
 }
 
 /** Following who pushed whom back to where it began: the longest times on the way, where there is such a circle. */
-function circleOf({ task, most }: Pushers): number[] | undefined {
+function circleOf({ task, most, seconds }: Pushers): Circle | undefined {
   const seen = new Int32Array(task.length).fill(-1)
   for (let start = 0; start < task.length; start++) {
     let at = start
@@ -299,9 +330,12 @@ function circleOf({ task, most }: Pushers): number[] | undefined {
     }
     if (at < 0 || seen[at] !== start) continue
     const circle: number[] = []
-    for (let on = at, first = true; first || on !== at; on = task[on]!, first = false)
+    let excess = 0
+    for (let on = at, first = true; first || on !== at; on = task[on]!, first = false) {
       if (most[on]! >= 0) circle.push(most[on]!)
-    return circle
+      excess += seconds[on]!
+    }
+    return { circle, excess }
   }
   return undefined
 }

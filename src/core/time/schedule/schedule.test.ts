@@ -6,6 +6,7 @@ import {
   prepare,
   searchSchedule,
   timed,
+  timedWithin,
   type Decision,
   type Lag,
   type Person,
@@ -117,6 +118,22 @@ describe('finding a schedule', () => {
       }),
       { numRuns: 12 },
     )
+  })
+
+  it('gives up on an order only where it costs more than matters', () => {
+    const inTurn = ({ tasks, able }: Prepared): Decision[] => tasks.map((_, i) => ({ task: i, person: able[i]![0]! }))
+    let [givenUp, late] = [0, 0]
+    for (const prepared of fc.sample(anyProblem(7), 400).map(prepare)) {
+      const whole = timed(prepared, inTurn(prepared))
+      expect(timedWithin(prepared, inTurn(prepared), { most: whole.cost })).toEqual(whole)
+      if (whole.violation === 0) continue
+      late++
+      const within = timedWithin(prepared, inTurn(prepared), { most: whole.finish })
+      if (!within) givenUp++
+      else expect(within).toEqual(whole)
+    }
+    expect(late).toBeGreaterThan(20)
+    expect(givenUp).toBe(late)
   })
 
   it('comes within a few per cent of the best without trying everything', () => {

@@ -1,7 +1,7 @@
 import { chance, sameElements } from '../../numeric'
 import { exactSchedule } from './exact'
 import { MOST_EXACT_TASKS, SEARCH_TRIES, SEARCH_TEMPERATURE, RUN_CHANCE, LONGEST_RUN } from './constants'
-import { timed, type Decision, type Prepared, type Schedule } from './problem'
+import { timedWithin, type Decision, type Prepared, type Schedule } from './problem'
 
 /** The best schedule where there are few tasks, a good one where there are many. */
 export function findSchedule(prepared: Prepared): Schedule {
@@ -30,7 +30,7 @@ function annealed(prepared: Prepared, first: readonly number[], tries: number): 
   let order = inOrder(prepared, first)
   let wishes = new Int32Array(count).fill(-1)
   const { decisions, begun } = dispatched(prepared, order, wishes)
-  let now = timed(prepared, decisions, begun)
+  let now = timedWithin(prepared, decisions, { most: Infinity, known: begun })!
   let best = now
   // From a fixed seed, so that equal problems give equal schedules.
   const { even: random } = chance(count)
@@ -53,8 +53,8 @@ function annealed(prepared: Prepared, first: readonly number[], tries: number): 
     // Most moves in a small problem lead back to where one stands.
     if (sameElements(valid, order) && sameElements(wished, wishes)) continue
     const tried = dispatched(prepared, valid, wished)
-    const next = timed(prepared, tried.decisions, tried.begun, passable)
-    if (next.cost > passable) continue
+    const next = timedWithin(prepared, tried.decisions, { most: passable, known: tried.begun })
+    if (!next || next.cost > passable) continue
     order = valid
     wishes = wished
     now = next
