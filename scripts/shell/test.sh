@@ -17,19 +17,28 @@ check() {
   ) &
 }
 
+# check_aside NAME COMMAND...: one that nothing else needs takes what time the others leave.
+check_aside() {
+  local name=$1
+  shift
+  check "$name" nice -n 19 "$@"
+}
+
+wait_for_check() { while [ -e "$CHECKS_DIR/$1.going" ]; do sleep 1; done; }
+
 # What asks a running Falto needs it built: meanwhile, but not while types are read, some of which the build writes.
 build_ahead() {
-  while [ -e "$CHECKS_DIR/types.going" ]; do sleep 1; done
+  wait_for_check types
   ensure_build
 }
 
-# Waits for the checks that were begun and says how each ended, once.
-finish_checks() {
-  local name
-  [ -d "$CHECKS_DIR" ] || return 0
-  wait
+# Says how each check ended that has ended since this was asked last.
+tell_checks() {
+  local name going=()
   for name in "${CHECKS[@]}"; do
-    if [ -e "$CHECKS_DIR/$name.passed" ]; then
+    if [ -e "$CHECKS_DIR/$name.going" ]; then
+      going+=("$name")
+    elif [ -e "$CHECKS_DIR/$name.passed" ]; then
       PASSED=$((PASSED + 1))
       say "$name: passed"
     else
@@ -38,6 +47,14 @@ finish_checks() {
       say "$name: failed"
     fi
   done
+  CHECKS=("${going[@]}")
+}
+
+# Waits for the checks that were begun.
+finish_checks() {
+  local name
+  for name in "${CHECKS[@]}"; do wait_for_check "$name"; done
+  tell_checks
   rm -rf "$CHECKS_DIR"
 }
 
@@ -109,25 +126,33 @@ stop_test_server() {
 begin_checks() {
   case "$1" in
     lint)
-      check format node node_modules/prettier/bin/prettier.cjs --check .
-      check lint node node_modules/eslint/bin/eslint.js . --max-warnings 0
-      check unused node node_modules/knip/bin/knip.js
-      check audit node scripts/audit.mjs ;;
+      check_aside format node node_modules/prettier/bin/prettier.cjs --check .
+      check_aside lint node node_modules/eslint/bin/eslint.js . --max-warnings 0
+      check_aside unused node node_modules/knip/bin/knip.js
+      check_aside audit node scripts/audit.mjs ;;
     types)
-      [ -e next-env.d.ts ] || node node_modules/next/dist/bin/next typegen >/dev/null 2>&1 || true
-      check types node node_modules/typescript/bin/tsc --noEmit ;;
-    rules) check rules node node_modules/dependency-cruiser/bin/dependency-cruise.mjs src scripts tests --config .dependency-cruiser.cjs ;;
+      node node_modules/next/dist/bin/next typegen >/dev/null 2>&1 || true
+      # With the rules that ask types, and what Next.js writes of its pages.
+      check types node node_modules/oxlint/bin/oxlint --type-aware --type-check . .next/types/validator.ts ;;
+    rules) check_aside rules node node_modules/dependency-cruiser/bin/dependency-cruise.mjs src scripts tests --config .dependency-cruiser.cjs ;;
   esac
 }
 
+# Once Falto is built and Debian has brought its own, as two cannot ask it at once.
+begin_server() {
+  wait_for_check build
+  wait "$debian" || true
+  tell_checks
+  start_test_server
+}
+
 test_falto() {
-  local parts=${*:-lint types rules unit reference api e2e} part of_node
+  local parts=${*:-lint types rules unit reference api e2e} part of_node debian=''
   of_node=$(printf '%s\n' $parts | grep -xE 'unit|reference' | paste -sd' ' || true)
   # What Debian has to bring comes meanwhile; if it does not, it is asked for again where it is needed, and says why.
-  case " $parts " in *" api "* | *" e2e "*) (ensure_postgres && ensure_chromium) >/dev/null 2>&1 & ;; esac
+  case " $parts " in *" api "* | *" e2e "*) (ensure_postgres && ensure_chromium) >/dev/null 2>&1 & debian=$! ;; esac
   ensure_modules
   CHECKS_DIR=$(mktemp -d)
-  # One of them is longer than the others, on one core; tests that ask no server use the other one meanwhile.
   for part in $parts; do begin_checks "$part"; done
   case " $parts " in *" api "* | *" e2e "*) check build build_ahead ;; esac
   for part in $parts; do
@@ -138,13 +163,11 @@ test_falto() {
         if [ -n "$of_node" ]; then run_jest "$of_node" --maxWorkers=100%; fi
         of_node='' ;;
       api)
-        finish_checks
-        start_test_server
+        begin_server
         # Twenty thousand requests leave the server no time for others.
         run_jest_apart api 'hostile\.test' 2 ;;
       e2e)
-        finish_checks
-        start_test_server
+        begin_server
         ensure_chromium
         # Every file has a browser and clients of its own; more than two of them would only wait for the one server.
         # What changes how the whole salon reads goes alone.
