@@ -117,6 +117,8 @@ start_test_server() {
 }
 
 stop_test_server() {
+  # What the server itself says of what failed; it is gone with the server.
+  if [ "$FAILED" -gt 0 ]; then grep -a '"level":50' "$TEST_DIR/server.log" | tail -n 20 | cut -c1-2000 || true; fi
   if [ -n "${TEST_SERVER:-}" ]; then end_server "$TEST_SERVER"; fi
   stop_cluster "$TEST_DIR/data" || true
   rm -rf "$TEST_DIR"

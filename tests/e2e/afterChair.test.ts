@@ -8,7 +8,6 @@ import { kept } from './visit'
  * One browser that has been at the chair goes on everywhere else: what keeps visits open offline stands in no page's
  * way.
  */
-jest.setTimeout(240_000)
 
 const { open } = windows()
 

@@ -6,7 +6,6 @@ import { deviceOf } from '../support/server'
 import { clean, fill, press, saved, totals, windows, zone } from './browser'
 
 /** A salon of its own, from an empty machine to its first plan, and who else comes in. */
-jest.setTimeout(300_000)
 
 const { open } = windows()
 let falto: Installation

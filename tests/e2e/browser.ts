@@ -7,6 +7,9 @@ import { database } from '@/db'
 import { BASE_URL, type Device } from '../support/server'
 import { CHROMIUM } from '../support/chromium'
 
+// Ends what hangs, on a machine that has to do with a tenth of itself as well.
+jest.setTimeout(300_000)
+
 /** What a page keeps on a device besides its cookies. */
 const KEPT = 'indexeddb,local_storage,service_workers,cache_storage'
 

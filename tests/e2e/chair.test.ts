@@ -7,8 +7,6 @@ import { BASE_URL, beginRun, deviceOf, servicePlanOf, type Device } from '../sup
 import { clean, press, windows } from './browser'
 import { doStep, inStep, kept, nextStep, tap } from './visit'
 
-jest.setTimeout(120_000)
-
 const { open } = windows()
 let oriel: Device
 let tove: Device

@@ -13,8 +13,6 @@ import { deviceOf, newClient, newPlan, type Device } from '../support/server'
 import { fill, press, saved, settled, url, windows, clean } from './browser'
 import { day } from '../support/days'
 
-jest.setTimeout(120_000)
-
 const { open } = windows()
 let oriel: Device
 

@@ -1,8 +1,6 @@
 import { deviceOf, servicePlanOf, type Device } from '../support/server'
 import { clean, url, windows } from './browser'
 
-jest.setTimeout(120_000)
-
 const { open } = windows()
 let oriel: Device
 beforeAll(async () => {

@@ -7,7 +7,6 @@ import { foldPlan } from '@/core/time/fold'
 import { deviceOf, exported, servicePlanOf, type Device } from '../support/server'
 import { clean, press, saved, totals, url, windows } from './browser'
 
-jest.setTimeout(120_000)
 const { open } = windows()
 let oriel: Device
 beforeAll(async () => {

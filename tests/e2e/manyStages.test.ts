@@ -5,7 +5,6 @@ import { clean, saved, settled, totals, url, windows } from './browser'
 
 /** Visits of several stages planned from nothing, each in at most eighty presses and keys. */
 const MOST_INPUTS = 80
-jest.setTimeout(120_000)
 const { open } = windows()
 let oriel: Device
 beforeAll(async () => {

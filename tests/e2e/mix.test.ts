@@ -10,8 +10,6 @@ import { deviceOf, servicePlanOf, type Device } from '../support/server'
 import { clean, press, saved, url, windows } from './browser'
 import { computePlan } from '../support/planner'
 
-jest.setTimeout(120_000)
-
 const { open } = windows()
 let oriel: Device
 let tove: Device

@@ -6,8 +6,6 @@ import type { FaltoPlan } from '@/core/model'
 import { deviceOf, exported as exportedBy, newClient, newPlan, type Device } from '../support/server'
 import { fill, press, saved, settled, totals, totalsContain, url, windows, zone } from './browser'
 
-jest.setTimeout(120_000)
-
 const { open } = windows()
 let oriel: Device
 let bram: Device

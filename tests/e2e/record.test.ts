@@ -1,7 +1,6 @@
 import { deviceOf, newClient, type Device } from '../support/server'
 import { clean, press, totals, url, windows } from './browser'
 
-jest.setTimeout(120_000)
 const { open } = windows()
 let oriel: Device
 beforeAll(async () => {

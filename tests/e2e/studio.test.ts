@@ -9,8 +9,6 @@ import { deviceOf, exported as exportedBy, newClient, newPlan, type Device } fro
 import { becomes, fill, listening, press, saved, settled, totals, totalsContain, url, windows, zone } from './browser'
 import { computePlan } from '../support/planner'
 
-jest.setTimeout(120_000)
-
 const { open } = windows()
 let oriel: Device
 

@@ -5,7 +5,6 @@ import { newSalon, SALON_PASSWORD, signInAs, type TestSalon } from '../support/s
 import { clean, fill, press, saved, totals, url, windows, zone } from './browser'
 
 /** One tablet, several people: it locks itself, and what one of them did is not sent under another's name. */
-jest.setTimeout(120_000)
 
 const { open } = windows()
 const PINS = { owner: '48151', colourist: '6237' } as const

@@ -4,8 +4,6 @@ import { AS_KEPT } from '@/core/units'
 import { beginRun, deviceOf, exported, ONE_CALL, servicePlanOf, type Device } from '../support/server'
 import { fill, clean, press, saved, settled, totalsContain, url, windows, zone } from './browser'
 
-jest.setTimeout(180_000)
-
 const { open } = windows()
 let oriel: Device
 let tove: Device
