@@ -1,6 +1,6 @@
 import type { Strands } from '../strands'
 import { project, type Camera } from './camera'
-import { createCover } from './cover'
+import { emptyCover, isCovered, refreshCover } from './cover'
 import { COVER_LOOKS, DEPTH_BINS } from './constants'
 
 /**
@@ -42,20 +42,20 @@ export function exposeStrands(exposure: Exposure, strands: Strands): void {
   const { halfWidths } = strands
   const seen = project(camera, strands.positions)
   const order = nearestFirst(strands, seen, camera)
-  const cover = createCover(camera, depth)
+  const cover = emptyCover(camera)
   const looks = COVER_LOOKS.map((share) => Math.floor(share * order.length))
   const byRows: Axes = { along: 1, size: height, step: width, across: 0, crossSize: width, crossStep: 1 }
   const byColumns: Axes = { along: 0, size: width, step: 1, across: 1, crossSize: height, crossStep: width }
   let looked = 0
   for (let n = 0; n < order.length; n++) {
     if (n === looks[looked]) {
-      cover.refresh()
+      refreshCover(cover, depth, width)
       looked++
     }
     const point = order[n]!
     const at = 3 * point
     const half = halfWidths[point]! * scale
-    if (cover.hides(seen, at, half)) continue
+    if (isCovered(cover, seen, at, half)) continue
     const steep = Math.abs(seen[at + 4]! - seen[at + 1]!) >= Math.abs(seen[at + 3]! - seen[at]!)
     drawStrip(exposure, steep ? byRows : byColumns, seen, point, half)
   }

@@ -18,7 +18,7 @@ import {
   type View,
 } from '.'
 import { project } from './camera'
-import { createCover } from './cover'
+import { emptyCover, isCovered, refreshCover } from './cover'
 import { eighthOf, lightOf, scalpOf, skinPixel, strandPixel } from './exposure'
 
 // A head of hair takes a second or two to draw, more on a busy machine.
@@ -216,11 +216,11 @@ describe('what is covered', () => {
   it('hides a strip only where all of it lies behind what is there', () => {
     const depth = new Float32Array(32 * 32).fill(5)
     depth[3 * 32 + 3] = -Infinity
-    const cover = createCover({ width: 32, height: 32 }, depth)
+    const cover = emptyCover({ width: 32, height: 32 })
     /** A strip of breadth 2 between two points, each column, row and depth. */
-    const hides = (...ends: number[]) => cover.hides(Float32Array.from([9, 9, 9, ...ends]), 3, 1)
+    const hides = (...ends: number[]) => isCovered(cover, Float32Array.from([9, 9, 9, ...ends]), 3, 1)
     expect(hides(20, 20, 4, 24, 24, 4)).toBe(false)
-    cover.refresh()
+    refreshCover(cover, depth, 32)
     expect(hides(20, 20, 3, 24, 24, 4)).toBe(true)
     expect(hides(20, 20, 6, 24, 24, 4)).toBe(false)
     expect(hides(4, 4, 4, 6, 6, 4)).toBe(false)

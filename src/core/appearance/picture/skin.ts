@@ -57,7 +57,15 @@ function withTorso({ positions, indices }: Mesh): Mesh {
   }
   for (const [a, b] of loose.values()) more.push(a, down(a), b, b, down(a), down(b))
   const added = [...lower.keys()].flatMap((corner) => [positions[3 * corner]!, positions[3 * corner + 1]!, TORSO_TO_Z])
-  return { positions: Float32Array.from([...positions, ...added]), indices: Uint32Array.from([...indices, ...more]) }
+  const whole = {
+    positions: new Float32Array(positions.length + added.length),
+    indices: new Uint32Array(indices.length + more.length),
+  }
+  whole.positions.set(positions)
+  whole.positions.set(added, positions.length)
+  whole.indices.set(indices)
+  whole.indices.set(more, indices.length)
+  return whole
 }
 
 function normalsOf({ positions, indices }: Mesh): Float32Array {
