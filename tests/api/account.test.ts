@@ -116,6 +116,8 @@ it('an invitation works once, not when taken back, and not for who signs in alre
   expect(asked.status).toBe(200)
   const token = new URL(asked.body['link'] as string).searchParams.get('token')!
   expect((await call('GET', `/api/invitations?token=${token}`)).body).toMatchObject({ email, role: 'assistant' })
+  const easy = await call('POST', '/api/invitations', { token, name: 'Joins', password: email })
+  expect(easy.body['problems']).toMatchObject([{ path: 'password' }])
   const entry = { token, name: 'Joins', password: SALON_PASSWORD }
   const both = await Promise.all([call('POST', '/api/invitations', entry), call('POST', '/api/invitations', entry)])
   expect(both.map(({ status }) => status).sort()).toEqual([200, 404])
@@ -232,3 +234,20 @@ function totp(secret: string): string {
   const at = hash[19]! & 15
   return String((hash.readUInt32BE(at) & 0x7fffffff) % 1_000_000).padStart(6, '0')
 }
+
+it('an easy password is refused where it is typed, and the one of before goes on working', async () => {
+  const email = salon.emails.colourist
+  const device = await signInAs(email)
+  const change = (newPassword: string) =>
+    device.call('POST', '/api/auth/change-password', { currentPassword: SALON_PASSWORD, newPassword })
+  for (const newPassword of ['passwordpassword', email]) {
+    const { status, body } = await change(newPassword)
+    expect(status).toBe(422)
+    expect(body).toMatchObject({
+      message: expect.stringContaining('guessed first'),
+      problems: [{ path: 'newPassword', message: expect.stringContaining('guessed first') }],
+    })
+  }
+  expect((await change('seventeen loose copper rings')).status).toBe(200)
+  await signInAs(email, 'seventeen loose copper rings')
+})

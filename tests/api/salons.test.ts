@@ -46,6 +46,7 @@ it('a real salon is made where there is no demo; its owner signs in, and no demo
   const { catalogueOf, exportCatalogue } = await import('@/server/shelf')
 
   expect(run('scripts/salon.ts', OWNER, 'short\n')).toMatchObject({ code: 2, err: expect.stringContaining('at least') })
+  expect(run('scripts/salon.ts', OWNER, 'passwordpassword\n').err).toContain('guessed first')
   expect(run('scripts/salon.ts', ['', 'nell@quiet.invalid'], `${PASSWORD}\n`).code).toBe(2)
   expect(run('scripts/salon.ts', ['Quiet', 'nobody'], `${PASSWORD}\n`).err).toContain('not an e-mail')
   expect(run('scripts/salon.ts', OWNER, `${PASSWORD}\n`)).toMatchObject({ code: 0, err: '' })

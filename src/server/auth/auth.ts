@@ -1,10 +1,12 @@
 import { betterAuth } from 'better-auth'
 import { drizzleAdapter } from 'better-auth/adapters/drizzle'
+import { APIError, createAuthMiddleware, getSessionFromCtx } from 'better-auth/api'
 import { twoFactor as secondFactor } from 'better-auth/plugins/two-factor'
 import { account, database, rateLimit, session, twoFactor, user, verification } from '@/db'
 import { PASSWORD } from '@/dto'
 import { sendMail } from '../mail'
 import { setting } from '../settings'
+import { easyPassword, isEasyPassword } from './easyPassword'
 import { forget } from './remembered'
 import { tabletOf } from './tablet'
 import { takeOver } from './takeOver'
@@ -65,6 +67,7 @@ function createAuth() {
       ...['127.0.0.1', 'localhost'].map((host) => `${protocol}//${host}:${port}`),
       ...(setting('FALTO_LAN_ORIGINS')?.split(/\s+/) ?? []),
     ],
+    hooks: { before: refuseEasyPasswords },
     databaseHooks: {
       session: {
         create: {
@@ -77,6 +80,18 @@ function createAuth() {
     telemetry: { enabled: false },
   })
 }
+
+/** Paths of the library by which somebody chooses a password. */
+const CHOOSING = ['/change-password', '/reset-password']
+
+const refuseEasyPasswords = createAuthMiddleware(async (context) => {
+  if (!CHOOSING.includes(context.path)) return
+  const { newPassword } = (context.body ?? {}) as { newPassword?: unknown }
+  if (typeof newPassword !== 'string') return
+  const { user: person } = (await getSessionFromCtx(context)) ?? {}
+  if (!isEasyPassword(newPassword, person ? [person.name, person.email] : [])) return
+  throw new APIError('UNPROCESSABLE_ENTITY', easyPassword('newPassword'))
+})
 
 /** However somebody signs in on a shared tablet, it locks itself under her too. */
 const tabletIdOf = async (headers: Headers | undefined): Promise<string | null> =>

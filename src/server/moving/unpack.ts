@@ -3,6 +3,7 @@ import { createInterface } from 'node:readline'
 import { createGunzip } from 'node:zlib'
 import { asc, eq, ne, sql } from 'drizzle-orm'
 import { inTransaction, salon, schemaVersion, staff, user, type Transaction } from '@/db'
+import { refuseEasyPassword } from '../auth'
 import { AppError } from '../errors'
 import { giveCredential, passwordHash } from '../salons'
 import { FORMAT, type Head } from './pack'
@@ -25,6 +26,7 @@ export interface TakenIn {
  * @throws AppError 422 for a file that is none, damaged or of another schema, 409 for a salon or an e-mail that is here
  */
 export async function unpackSalon(file: string, password: string): Promise<TakenIn> {
+  refuseEasyPassword(password)
   const hash = await passwordHash(password)
   const schema = await schemaVersion()
   return inTransaction(async (tx) => {

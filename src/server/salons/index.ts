@@ -7,7 +7,7 @@ import { STARTING_RATES } from '@/core/product/money'
 import { AS_KEPT, type ReadingUnits } from '@/core/units'
 import { account, database, inTransaction, salon, salonRates, staff, user, type Transaction } from '@/db'
 import { PASSWORD, type SetUpDto } from '@/dto'
-import { auth, type StaffMember } from '../auth'
+import { auth, refuseEasyPassword, type StaffMember } from '../auth'
 import { timeZoneHere } from '../days'
 import { AppError, invalidAt } from '../errors'
 import { setting } from '../settings'
@@ -45,6 +45,7 @@ export async function makeSalon({
   if (owner.password.length < PASSWORD.shortest)
     throw refused(`The password needs at least ${PASSWORD.shortest} characters.`)
   if (!name.trim()) throw refused('The salon needs a name.')
+  refuseEasyPassword(owner.password, [name, owner.name, email])
   const hash = await passwordHash(owner.password)
   const member: StaffMember = {
     salonId: newId(),

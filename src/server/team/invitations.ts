@@ -2,7 +2,7 @@ import { and, eq, gt, isNull, sql } from 'drizzle-orm'
 import { v7 as newId } from 'uuid'
 import { database, inTransaction, invitation, salon, user } from '@/db'
 import type { InvitationDto, JoinDto } from '@/dto'
-import { requirePermission, type StaffMember } from '../auth'
+import { refuseEasyPassword, requirePermission, type StaffMember } from '../auth'
 import { AppError, invalidAt, notFound } from '../errors'
 import { isUuid } from '../http'
 import { sendMail } from '../mail'
@@ -104,11 +104,12 @@ export async function invitationOf(
 /**
  * Whoever was invited becomes a member of staff, once.
  * @returns the e-mail to sign in with
- * @throws AppError 404 for an invitation that is used, taken back, too old or made up
+ * @throws AppError 404 for an invitation that is used, taken back, too old or made up, 422 for an easy password
  */
 export async function join({ token, name, password }: JoinDto): Promise<{ email: string }> {
   // A made-up word costs its sender more than us.
-  await invitationOf(token)
+  const { salon: salonName, email } = await invitationOf(token)
+  refuseEasyPassword(password, [salonName, name, email])
   const hash = await passwordHash(password)
   return inTransaction(async (tx) => {
     const [used] = await tx.update(invitation).set({ closedAt: new Date() }).where(stillGood(token)).returning()

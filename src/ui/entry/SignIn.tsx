@@ -10,6 +10,7 @@ import type { TabletPerson } from '@/core/model'
 import { failureWords } from '../hooks/api'
 import { comeIn } from '../hooks/doors'
 import { Link } from '../link'
+import { useShown } from '../parts/useShown'
 import { People } from './People'
 import { PinEntry } from './PinEntry'
 
@@ -101,6 +102,7 @@ interface FormProps extends Busy {
 }
 
 function PasswordForm({ busy, title, onSubmit }: FormProps) {
+  const { type, end } = useShown()
   return (
     <Box component="form" onSubmit={onSubmit} aria-labelledby="own">
       <Typography id="own" variant="h2" sx={{ mb: 1 }}>
@@ -110,11 +112,12 @@ function PasswordForm({ busy, title, onSubmit }: FormProps) {
         <TextField name="email" type="email" label="E-mail" autoComplete="username" required size="small" />
         <TextField
           name="password"
-          type="password"
+          type={type}
           label="Password"
           autoComplete="current-password"
           required
           size="small"
+          slotProps={{ input: { endAdornment: end } }}
         />
         <Button type="submit" variant="contained" disabled={busy !== undefined}>
           {busy === 'form' ? 'One moment…' : 'Sign in'}

@@ -34,9 +34,10 @@ export function TextEntry<Entry extends FieldValues>({
   longest,
   fixed,
   capitals,
+  end,
   ...rest
 }: Of<Entry, string | undefined> &
-  TextProps & { help?: string; longest?: number; fixed?: boolean; capitals?: boolean }) {
+  TextProps & { help?: string; longest?: number; fixed?: boolean; capitals?: boolean; end?: ReactNode }) {
   const { field, problem } = useField(control, name)
   const { ref, ...handlers } = field
   return (
@@ -50,7 +51,10 @@ export function TextEntry<Entry extends FieldValues>({
       label={label}
       error={problem !== undefined}
       helperText={problem ?? help}
-      slotProps={{ htmlInput: { ...(longest && { maxLength: longest }), ...(fixed && { readOnly: true }) } }}
+      slotProps={{
+        htmlInput: { ...(longest && { maxLength: longest }), ...(fixed && { readOnly: true }) },
+        input: { endAdornment: end },
+      }}
     />
   )
 }

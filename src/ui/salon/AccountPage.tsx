@@ -8,7 +8,7 @@ import Typography from '@mui/material/Typography'
 import type { ReactNode } from 'react'
 import type { OwnSession } from '@/core/model'
 import { ChangePasswordDto } from '@/dto'
-import { NewPasswordEntry, TextEntry, useEntryForm } from '../forms'
+import { NewPasswordEntry, PasswordEntry, useEntryForm } from '../forms'
 import { callApi } from '../hooks/api'
 import { useAttempt } from '../hooks/useAttempt'
 import { useNotice } from '../notices'
@@ -95,13 +95,7 @@ function Password() {
   return (
     <Stack component="form" spacing={1.5} onSubmit={(event) => event.preventDefault()} sx={{ maxWidth: 400 }}>
       {form.refused && <Alert severity="error">{form.refused}</Alert>}
-      <TextEntry
-        control={control}
-        name="currentPassword"
-        label="Password as it is"
-        type="password"
-        autoComplete="current-password"
-      />
+      <PasswordEntry control={control} name="currentPassword" label="Password as it is" />
       <NewPasswordEntry control={control} name="newPassword" label="New password" />
       <SaveButton onSave={form.save} busy={form.busy}>
         Keep this password

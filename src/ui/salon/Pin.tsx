@@ -7,7 +7,7 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { PIN_DIGITS } from '@/core/model'
 import { OwnPinDto } from '@/dto'
-import { FormDialog, TextEntry, useEntryForm } from '../forms'
+import { FormDialog, PasswordEntry, TextEntry, useEntryForm } from '../forms'
 import { callApi } from '../hooks/api'
 import { useAttempt } from '../hooks/useAttempt'
 import { useNotice } from '../notices'
@@ -62,14 +62,7 @@ function PinDialog({ onClose }: { onClose: () => void }) {
       maxWidth="xs"
       fullWidth
     >
-      <TextEntry
-        control={control}
-        name="password"
-        label="Your password"
-        type="password"
-        autoComplete="current-password"
-        autoFocus
-      />
+      <PasswordEntry control={control} name="password" autoFocus />
       <TextEntry
         control={control}
         name="pin"

@@ -7,7 +7,7 @@ import Typography from '@mui/material/Typography'
 import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { FactorCodeDto, PasswordDto } from '@/dto'
-import { FormDialog, TextEntry, useEntryForm } from '../forms'
+import { FormDialog, PasswordEntry, TextEntry, useEntryForm } from '../forms'
 import { callApi } from '../hooks/api'
 
 /** Sets a second factor up, takes it away. */
@@ -90,14 +90,7 @@ function AskPassword({ title, send, onClose }: AskProps) {
   const form = useEntryForm(PasswordDto, { start: { password: '' }, send: ({ password }) => send(password) })
   return (
     <FormDialog title={title} form={form} save="Go on" onClose={onClose} maxWidth="xs" fullWidth>
-      <TextEntry
-        control={form.control}
-        name="password"
-        label="Your password"
-        type="password"
-        autoComplete="current-password"
-        autoFocus
-      />
+      <PasswordEntry control={form.control} name="password" autoFocus />
     </FormDialog>
   )
 }

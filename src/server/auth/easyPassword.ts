@@ -1,0 +1,46 @@
+import { ZxcvbnFactory } from '@zxcvbn-ts/core'
+import * as common from '@zxcvbn-ts/language-common'
+import { AppError } from '../errors'
+
+/** A password scores 0…4 by how soon it is guessed; below this it falls to somebody who stole hashes (its manual). */
+const ENOUGH = 3
+/** So many of its characters are looked at, and so many ways of reading signs as letters: a few ms at most. Our choice. */
+const LOOKED_AT = 32
+const READINGS = 16
+
+let guesser: ZxcvbnFactory | undefined
+/** Made when first needed: its list of passwords that many people have takes a tenth of a second to read. */
+const guess = () =>
+  (guesser ??= new ZxcvbnFactory({
+    dictionary: common.dictionary,
+    graphs: common.adjacencyGraphs,
+    l33tMaxSubstitutions: READINGS,
+  }))
+
+const SAYS = 'is one of those that are guessed first; take a few words that nobody would think of here'
+
+/** What refuses an easy password, told at the field that it was entered in. */
+export const easyPassword = (path = 'password') => ({
+  message: `The password ${SAYS}.`,
+  problems: [{ path, message: SAYS }],
+})
+
+/**
+ * Whether a password is guessed soon: many people have it, it repeats itself, runs along a keyboard, or is made of what
+ * is known of her.
+ * @param known names, e-mails and the like
+ */
+export function isEasyPassword(password: string, known: readonly string[] = []): boolean {
+  const words = ['falto', ...known.flatMap((one) => [one, ...one.split(/[^\p{L}\p{N}]+/u)])]
+    .filter((word) => word.length > 2)
+    // As much of them as is looked at.
+    .map((word) => word.slice(0, LOOKED_AT))
+  return guess().check(password.slice(0, LOOKED_AT), words).score < ENOUGH
+}
+
+/** @throws AppError 422 for an easy password */
+export function refuseEasyPassword(password: string, known: readonly string[] = []): void {
+  if (!isEasyPassword(password, known)) return
+  const { message, problems } = easyPassword()
+  throw new AppError(422, 'invalid', message, { problems })
+}
