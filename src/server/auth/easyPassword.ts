@@ -4,7 +4,7 @@ import { AppError } from '../errors'
 
 /** A password scores 0…4 by how soon it is guessed; below this it falls to somebody who stole hashes (its manual). */
 const ENOUGH = 3
-/** So many of its characters are looked at, and so many ways of reading signs as letters: a few ms at most. Our choice. */
+/** So many characters and so many ways of reading signs as letters are looked at: a few ms at most. Our choice. */
 const LOOKED_AT = 32
 const READINGS = 16
 
