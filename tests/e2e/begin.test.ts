@@ -3,7 +3,8 @@ import { join } from 'node:path'
 import type { Page } from 'puppeteer-core'
 import { startInstallation, type Installation } from '../support/installation'
 import { deviceOf } from '../support/server'
-import { clean, fill, press, saved, totals, windows, zone } from './browser'
+import { clean } from './axe'
+import { fill, press, saved, totals, windows, zone } from './browser'
 
 /** A salon of its own, from an empty machine to its first plan, and who else comes in. */
 

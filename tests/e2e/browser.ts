@@ -1,4 +1,3 @@
-import { AxePuppeteer } from '@axe-core/puppeteer'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -137,20 +136,4 @@ export async function becomes<T>(page: Page, read: () => Promise<T>, fits: (valu
     if (fits(value)) return value
     await page.evaluate(() => new Promise(requestAnimationFrame))
   }
-}
-
-/** Axe finds nothing at all on what is shown, once it has come up in full: what is half faded in has less contrast. */
-export async function clean(page: Page): Promise<void> {
-  await page.evaluate(() =>
-    Promise.allSettled(
-      document
-        .getAnimations()
-        .filter(({ effect }) => Number.isFinite(effect?.getComputedTiming().endTime))
-        .map(({ finished }) => finished),
-    ),
-  )
-  const { violations } = await new AxePuppeteer(page).withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze()
-  expect(
-    violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 120)).join(' | ')}`),
-  ).toEqual([])
 }

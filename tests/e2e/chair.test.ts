@@ -4,7 +4,8 @@ import { byId, type KeptRunEvent, type OpenRun } from '@/core/model'
 import { amendmentsIn, type RunScript } from '@/core/time/run'
 import { lineTo } from '../support/line'
 import { BASE_URL, beginRun, deviceOf, servicePlanOf, type Device } from '../support/server'
-import { clean, press, windows } from './browser'
+import { clean } from './axe'
+import { press, windows } from './browser'
 import { doStep, inStep, kept, nextStep, tap } from './visit'
 
 const { open } = windows()

@@ -3,7 +3,8 @@ import { clockFigures } from '@/core/plan/planner'
 import { ALONE } from '@/core/time/schedule'
 import { byId, type FaltoPlan } from '@/core/model'
 import { deviceOf, servicePlanOf, type Device } from '../support/server'
-import { clean, press, saved, url, windows } from './browser'
+import { clean } from './axe'
+import { press, saved, url, windows } from './browser'
 import { computePlan } from '../support/planner'
 
 const { open } = windows()

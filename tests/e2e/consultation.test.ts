@@ -1,4 +1,3 @@
-import { AxePuppeteer } from '@axe-core/puppeteer'
 import { writeFileSync, mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -10,7 +9,8 @@ import { createHead } from '@/core/scalp/head'
 import type { Band, OpenCare, OpenConsultation } from '@/core/model'
 import { MEDIUM_HAIR } from '../support/plan'
 import { deviceOf, newClient, newPlan, type Device } from '../support/server'
-import { fill, press, saved, settled, url, windows, clean } from './browser'
+import { clean, seriousOn } from './axe'
+import { fill, press, saved, settled, url, windows } from './browser'
 import { day } from '../support/days'
 
 const { open } = windows()
@@ -291,9 +291,7 @@ it('has no serious accessibility issue on any screen of the record', async () =>
   const page = await open(oriel)
   const check = async (screen: string) => {
     await settled(page)
-    const { violations } = await new AxePuppeteer(page).analyze()
-    const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
-    expect([screen, ...serious.map(({ id, nodes }) => `${id}: ${nodes[0]!.html.slice(0, 160)}`)]).toEqual([screen])
+    expect([screen, ...(await seriousOn(page))]).toEqual([screen])
   }
   await page.goto(url(`/people/${clientId}/consultation`))
   await page.waitForSelector('[aria-label^="Strand of"]')

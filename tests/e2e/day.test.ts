@@ -1,5 +1,6 @@
 import { deviceOf, servicePlanOf, type Device } from '../support/server'
-import { clean, url, windows } from './browser'
+import { clean } from './axe'
+import { url, windows } from './browser'
 
 const { open } = windows()
 let oriel: Device

@@ -5,7 +5,8 @@ import { FINE_STRANDS } from '@/core/appearance/strands'
 import { createPlanner } from '@/core/plan/planner'
 import { foldPlan } from '@/core/time/fold'
 import { deviceOf, exported, servicePlanOf, type Device } from '../support/server'
-import { clean, press, saved, totals, url, windows } from './browser'
+import { clean } from './axe'
+import { press, saved, totals, url, windows } from './browser'
 
 const { open } = windows()
 let oriel: Device

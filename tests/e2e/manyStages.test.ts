@@ -1,7 +1,8 @@
 import type { Page } from 'puppeteer-core'
 import type { FaltoPlan } from '@/core/model'
 import { deviceOf, exported, newClient, type Device } from '../support/server'
-import { clean, saved, settled, totals, url, windows } from './browser'
+import { clean } from './axe'
+import { saved, settled, totals, url, windows } from './browser'
 
 /** Visits of several stages planned from nothing, each in at most eighty presses and keys. */
 const MOST_INPUTS = 80

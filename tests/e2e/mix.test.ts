@@ -7,7 +7,8 @@ import { byId, type FaltoPlan, type MixRecord, type ShelfItem } from '@/core/mod
 import { DEMO_CATALOGUE } from '@/demo'
 import { csvOfCatalogue } from '@/server/shelf'
 import { deviceOf, servicePlanOf, type Device } from '../support/server'
-import { clean, press, saved, url, windows } from './browser'
+import { clean } from './axe'
+import { press, saved, url, windows } from './browser'
 import { computePlan } from '../support/planner'
 
 const { open } = windows()

@@ -1,9 +1,9 @@
-import { AxePuppeteer } from '@axe-core/puppeteer'
 import { spawnSync } from 'node:child_process'
 import type { Page } from 'puppeteer-core'
 import type { PlanFigures } from '@/core/plan/planner'
 import type { FaltoPlan } from '@/core/model'
 import { deviceOf, exported as exportedBy, newClient, newPlan, type Device } from '../support/server'
+import { seriousOn } from './axe'
 import { fill, press, saved, settled, totals, totalsContain, url, windows, zone } from './browser'
 
 const { open } = windows()
@@ -312,9 +312,7 @@ it('has no serious accessibility issue on any screen', async () => {
   const page = await open(oriel)
   const check = async (screen: string) => {
     await settled(page)
-    const { violations } = await new AxePuppeteer(page).analyze()
-    const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
-    expect([screen, ...serious.map(({ id, nodes }) => `${id}: ${nodes[0]!.html.slice(0, 160)}`)]).toEqual([screen])
+    expect([screen, ...(await seriousOn(page))]).toEqual([screen])
   }
   await page.goto(url('/sign-in'))
   await page.waitForSelector('form')

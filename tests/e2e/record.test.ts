@@ -1,5 +1,6 @@
 import { deviceOf, newClient, type Device } from '../support/server'
-import { clean, press, totals, url, windows } from './browser'
+import { clean } from './axe'
+import { press, totals, url, windows } from './browser'
 
 const { open } = windows()
 let oriel: Device

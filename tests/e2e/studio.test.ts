@@ -1,11 +1,11 @@
 /* eslint-disable max-lines -- one page: everything that is done on the map */
 import { byId } from '@/core/model'
-import { AxePuppeteer } from '@axe-core/puppeteer'
 import type { KeyInput, Page } from 'puppeteer-core'
 import { planFigures } from '@/core/plan/planner'
 import { EXPECTED, DESIGNED_BY_HAND } from '../reference/services.expected'
 import { planWith } from '../support/plan'
 import { deviceOf, exported as exportedBy, newClient, newPlan, type Device } from '../support/server'
+import { seriousOn } from './axe'
 import { becomes, fill, listening, press, saved, settled, totals, totalsContain, url, windows, zone } from './browser'
 import { computePlan } from '../support/planner'
 
@@ -254,9 +254,7 @@ it('starts from a kind of service fitted to the client, switches between stages 
   await page.locator('[aria-label="Totals"] button[aria-label*="How it will look"]').click()
   await page.waitForSelector('[role="dialog"] ::-p-text(Left like right)')
   await settled(page)
-  const { violations } = await new AxePuppeteer(page).analyze()
-  const serious = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical')
-  expect(serious.map(({ id, nodes }) => `${id}: ${nodes[0]!.html.slice(0, 160)}`)).toEqual([])
+  expect(await seriousOn(page)).toEqual([])
 })
 
 it('parts past a side part, begins on the other side in one press, and keeps a retouch to the new growth', async () => {

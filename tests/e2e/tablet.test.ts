@@ -2,7 +2,8 @@ import type { Page } from 'puppeteer-core'
 import type { StaffRole } from '@/core/model'
 import { beginRun, exported, newClient, newPlan } from '../support/server'
 import { newSalon, SALON_PASSWORD, signInAs, type TestSalon } from '../support/salon'
-import { clean, fill, press, saved, totals, url, windows, zone } from './browser'
+import { clean } from './axe'
+import { fill, press, saved, totals, url, windows, zone } from './browser'
 
 /** One tablet, several people: it locks itself, and what one of them did is not sent under another's name. */
 

@@ -2,7 +2,8 @@ import type { Page } from 'puppeteer-core'
 import type { FaltoPlan } from '@/core/model'
 import { AS_KEPT } from '@/core/units'
 import { beginRun, deviceOf, exported, ONE_CALL, servicePlanOf, type Device } from '../support/server'
-import { fill, clean, press, saved, settled, totalsContain, url, windows, zone } from './browser'
+import { clean } from './axe'
+import { fill, press, saved, settled, totalsContain, url, windows, zone } from './browser'
 
 const { open } = windows()
 let oriel: Device
