@@ -8,6 +8,7 @@ import { CHROMIUM } from '../support/chromium'
 
 // Ends what hangs, on a machine that has to do with a tenth of itself as well.
 jest.setTimeout(300_000)
+const WAIT_MS = 90_000
 
 /** What a page keeps on a device besides its cookies. */
 const KEPT = 'indexeddb,local_storage,service_workers,cache_storage'
@@ -47,6 +48,7 @@ export function windows(): Windows {
     const context = free.pop() ?? (await browser.createBrowserContext())
     const page = await context.newPage()
     if (expect.getState().currentTestName) opened.push(page)
+    page.setDefaultTimeout(WAIT_MS)
     await page.setViewport(size)
     // What slides or fades is neither there nor gone while a test looks at it.
     await page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }])
