@@ -89,7 +89,7 @@ const refuseEasyPasswords = createAuthMiddleware(async (context) => {
   const { newPassword } = (context.body ?? {}) as { newPassword?: unknown }
   if (typeof newPassword !== 'string') return
   const { user: person } = (await getSessionFromCtx(context)) ?? {}
-  if (!isEasyPassword(newPassword, person ? [person.name, person.email] : [])) return
+  if (!(await isEasyPassword(newPassword, person ? [person.name, person.email] : []))) return
   throw new APIError('UNPROCESSABLE_ENTITY', easyPassword('newPassword'))
 })
 

@@ -8,18 +8,18 @@ it.each([
   'aaaaaaaaaaaaaaaa',
   'P4$$w0rdP4$$w0rd',
   'x'.repeat(128),
-])('%s is guessed first', (password) => expect(isEasyPassword(password)).toBe(true))
+])('%s is guessed first', async (password) => expect(await isEasyPassword(password)).toBe(true))
 
 it.each(['a quiet slack tide', 'seventeen loose copper rings', 'Zq8-vnW2kLp0!x', 'long words, '.repeat(10)])(
   '%s is not',
-  (password) => expect(isEasyPassword(password)).toBe(false),
+  async (password) => expect(await isEasyPassword(password)).toBe(false),
 )
 
-it('what is known of somebody makes a password easy, in parts too', () => {
+it('what is known of somebody makes a password easy, in parts too', async () => {
   const known = ['Oriel Marchbanks', 'The Slack Tide Room', 'oriel@brindle.example']
   for (const password of ['orielmarchbanks', 'MarchbanksOriel', 'The slack tide room', 'oriel@brindle.example']) {
-    expect(isEasyPassword(password)).toBe(false)
-    expect(isEasyPassword(password, known)).toBe(true)
+    expect(await isEasyPassword(password)).toBe(false)
+    expect(await isEasyPassword(password, known)).toBe(true)
   }
-  expect(isEasyPassword('seventeen loose copper rings', known)).toBe(false)
+  expect(await isEasyPassword('seventeen loose copper rings', known)).toBe(false)
 })

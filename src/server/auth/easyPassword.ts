@@ -1,5 +1,4 @@
-import { ZxcvbnFactory } from '@zxcvbn-ts/core'
-import * as common from '@zxcvbn-ts/language-common'
+import type { ZxcvbnFactory } from '@zxcvbn-ts/core'
 import { AppError } from '../errors'
 
 /** A password scores 0…4 by how soon it is guessed; below this it falls to somebody who stole hashes (its manual). */
@@ -8,14 +7,17 @@ const ENOUGH = 3
 const LOOKED_AT = 32
 const READINGS = 16
 
-let guesser: ZxcvbnFactory | undefined
-/** Made when first needed: its list of passwords that many people have takes a tenth of a second to read. */
-const guess = () =>
-  (guesser ??= new ZxcvbnFactory({
-    dictionary: common.dictionary,
-    graphs: common.adjacencyGraphs,
-    l33tMaxSubstitutions: READINGS,
-  }))
+let made: Promise<ZxcvbnFactory> | undefined
+/** Read when somebody first chooses a password, as few processes ever see one: its list takes a tenth of a second. */
+const guesser = () => (made ??= readGuesser())
+
+async function readGuesser(): Promise<ZxcvbnFactory> {
+  const [{ ZxcvbnFactory }, { dictionary, adjacencyGraphs }] = await Promise.all([
+    import('@zxcvbn-ts/core'),
+    import('@zxcvbn-ts/language-common'),
+  ])
+  return new ZxcvbnFactory({ dictionary, graphs: adjacencyGraphs, l33tMaxSubstitutions: READINGS })
+}
 
 const SAYS = 'is one of those that are guessed first; take a few words that nobody would think of here'
 
@@ -30,17 +32,18 @@ export const easyPassword = (path = 'password') => ({
  * is known of her.
  * @param known names, e-mails and the like
  */
-export function isEasyPassword(password: string, known: readonly string[] = []): boolean {
+export async function isEasyPassword(password: string, known: readonly string[] = []): Promise<boolean> {
   const words = ['falto', ...known.flatMap((one) => [one, ...one.split(/[^\p{L}\p{N}]+/u)])]
     .filter((word) => word.length > 2)
     // As much of them as is looked at.
     .map((word) => word.slice(0, LOOKED_AT))
-  return guess().check(password.slice(0, LOOKED_AT), words).score < ENOUGH
+  const guess = await guesser()
+  return guess.check(password.slice(0, LOOKED_AT), words).score < ENOUGH
 }
 
 /** @throws AppError 422 for an easy password */
-export function refuseEasyPassword(password: string, known: readonly string[] = []): void {
-  if (!isEasyPassword(password, known)) return
+export async function refuseEasyPassword(password: string, known: readonly string[] = []): Promise<void> {
+  if (!(await isEasyPassword(password, known))) return
   const { message, problems } = easyPassword()
   throw new AppError(422, 'invalid', message, { problems })
 }

@@ -26,7 +26,7 @@ export interface TakenIn {
  * @throws AppError 422 for a file that is none, damaged or of another schema, 409 for a salon or an e-mail that is here
  */
 export async function unpackSalon(file: string, password: string): Promise<TakenIn> {
-  refuseEasyPassword(password)
+  await refuseEasyPassword(password)
   const hash = await passwordHash(password)
   const schema = await schemaVersion()
   return inTransaction(async (tx) => {

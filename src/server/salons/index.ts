@@ -45,7 +45,7 @@ export async function makeSalon({
   if (owner.password.length < PASSWORD.shortest)
     throw refused(`The password needs at least ${PASSWORD.shortest} characters.`)
   if (!name.trim()) throw refused('The salon needs a name.')
-  refuseEasyPassword(owner.password, [name, owner.name, email])
+  await refuseEasyPassword(owner.password, [name, owner.name, email])
   const hash = await passwordHash(owner.password)
   const member: StaffMember = {
     salonId: newId(),

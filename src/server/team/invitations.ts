@@ -109,7 +109,7 @@ export async function invitationOf(
 export async function join({ token, name, password }: JoinDto): Promise<{ email: string }> {
   // A made-up word costs its sender more than us.
   const { salon: salonName, email } = await invitationOf(token)
-  refuseEasyPassword(password, [salonName, name, email])
+  await refuseEasyPassword(password, [salonName, name, email])
   const hash = await passwordHash(password)
   return inTransaction(async (tx) => {
     const [used] = await tx.update(invitation).set({ closedAt: new Date() }).where(stillGood(token)).returning()

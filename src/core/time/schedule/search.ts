@@ -1,7 +1,7 @@
 import { chance, sameElements } from '../../numeric'
 import { exactSchedule } from './exact'
 import { MOST_EXACT_TASKS, SEARCH_TRIES, SEARCH_TEMPERATURE, RUN_CHANCE, LONGEST_RUN } from './constants'
-import { timedWithin, type Decision, type Prepared, type Schedule } from './problem'
+import { timed, timedWithin, type Decision, type Prepared, type Schedule } from './problem'
 
 /** The best schedule where there are few tasks, a good one where there are many. */
 export function findSchedule(prepared: Prepared): Schedule {
@@ -29,8 +29,7 @@ function annealed(prepared: Prepared, first: readonly number[], tries: number): 
   const count = prepared.tasks.length
   let order = inOrder(prepared, first)
   let wishes = new Int32Array(count).fill(-1)
-  const { decisions, begun } = dispatched(prepared, order, wishes)
-  let now = timedWithin(prepared, decisions, { most: Infinity, known: begun })!
+  let now = timed(prepared, dispatched(prepared, order, wishes).decisions)
   let best = now
   // From a fixed seed, so that equal problems give equal schedules.
   const { even: random } = chance(count)
