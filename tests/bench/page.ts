@@ -4,10 +4,12 @@ import { densePlan } from '../support/samples'
 import { beginRun, deviceOf, newClient } from '../support/server'
 import { row } from './row'
 import { CHROMIUM } from '../support/chromium'
+import { knowsNames } from '../support/named'
 
 /** Budgets of the plan workspace in the production build, in headless Chromium on loopback. */
-const MOVE = '::-p-aria([name="Move"][role="button"])'
+const MOVE = '::-p-named(button Move)'
 const base = process.env['FALTO_TEST_URL']!
+knowsNames()
 const browser = await puppeteer.launch(CHROMIUM)
 const page = await browser.newPage()
 await page.setViewport({ width: 1280, height: 800 })
@@ -41,7 +43,7 @@ row('page', 'the same until what is seen, cautions and advice stand too', judged
 
 await drag(
   'a stitch is dragged on the comb',
-  '::-p-aria([name="Order of application"]) ::-p-text(Back left)',
+  '[aria-label="Order of application"] ::-p-text(Back left)',
   '[role="slider"][aria-label="Stitch"]',
 )
 await drag('a bend of a parting is dragged on the map', MOVE, '[aria-label="Bend of a parting"]')
@@ -76,7 +78,7 @@ async function look(): Promise<void> {
     await page.goto(plan)
     await page.waitForSelector('[aria-label="Totals"][aria-busy="false"]')
     await page.tracing.start({ categories: ['toplevel'] })
-    await page.locator('::-p-aria([name="Look"][role="tab"])').click()
+    await page.locator('::-p-named(tab Look)').click()
     await page.waitForSelector('[data-ready="true"]')
     await page.waitForSelector('[aria-label="Counted in the pictures"]')
     await turnByHand('[data-portrait="main"]')
@@ -93,7 +95,7 @@ async function head(): Promise<void> {
     await page.goto(plan)
     await page.waitForSelector('[aria-label="Totals"][aria-busy="false"]')
     await page.tracing.start({ categories: ['toplevel'] })
-    await page.locator('::-p-aria([name="Head"][role="tab"])').click()
+    await page.locator('::-p-named(tab Head)').click()
     await page.waitForSelector('[data-state="shown"]')
     await turnByHand('[data-state="shown"]')
     longest.push(...longTasks(await page.tracing.stop()).slice(0, 1))

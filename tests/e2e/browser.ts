@@ -5,6 +5,7 @@ import puppeteer, { type Browser, type BrowserContext, type Page, type Viewport 
 import { database } from '@/db'
 import { BASE_URL, type Device } from '../support/server'
 import { CHROMIUM } from '../support/chromium'
+import { knowsNames } from '../support/named'
 
 // Ends what hangs, on a machine that has to do with a tenth of itself as well.
 jest.setTimeout(300_000)
@@ -31,6 +32,7 @@ export function windows(): Windows {
   let browser: Browser
 
   beforeAll(async () => {
+    knowsNames()
     browser = await puppeteer.launch({ ...CHROMIUM, userDataDir: profile })
   })
   afterEach(async () => {
@@ -106,11 +108,11 @@ export const totalsContain = (page: Page, text: string) =>
   )
 
 /** Presses what is labelled or named so. */
-export const press = (page: Page, name: string) => page.locator(`::-p-aria([name="${name}"][role="button"])`).click()
+export const press = (page: Page, name: string) => page.locator(`::-p-named(button ${name})`).click()
 
 /** Empties a field, types into it and leaves it. */
 export async function fill(page: Page, label: string, text: string): Promise<void> {
-  const field = await page.waitForSelector(`::-p-aria([name="${label}"][role="textbox"])`)
+  const field = await page.waitForSelector(`::-p-named(textbox ${label})`)
   await field!.click({ clickCount: 3 })
   await field!.type(text)
   await page.keyboard.press('Tab')
@@ -129,7 +131,7 @@ export const settled = (page: Page) =>
 
 /** Chooses a zone in the order of application. */
 export const zone = (page: Page, name: string) =>
-  page.locator(`::-p-aria([name="Order of application"]) ::-p-text(${name})`).click()
+  page.locator(`[aria-label="Order of application"] ::-p-text(${name})`).click()
 
 /** Reads something of the page, frame by frame, until it is as it should be; the test's own time limit ends it. */
 export async function becomes<T>(page: Page, read: () => Promise<T>, fits: (value: T) => boolean): Promise<T> {

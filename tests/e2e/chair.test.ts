@@ -126,7 +126,7 @@ describe('at the chair', () => {
     await press(page, 'Begin')
     const { pieces } = script.steps.find(({ kind }) => kind === 'apply')!
     await press(page, 'One not planned')
-    await page.locator('[role="dialog"] ::-p-aria(Where)').fill('at the part')
+    await page.locator('::-p-named(textbox Where)').fill('at the part')
     await press(page, 'It is in')
     await page.waitForFunction(
       (count) => document.querySelector('[aria-label="Next step"]')?.textContent?.includes(`/ ${count}`),

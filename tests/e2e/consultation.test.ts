@@ -229,7 +229,7 @@ it('care: a check is recorded, a signature drawn, and both stand in the log', as
   expect(care.consents[0]!.strokes[0]!.length).toBeGreaterThan(16)
   await press(page, 'Type the name instead')
   await fill(page, 'The client’s own name, typed', 'Care Test')
-  expect(await page.$eval('::-p-aria([name="Care agrees"])', (button) => (button as HTMLButtonElement).disabled)).toBe(
+  expect(await page.$eval('::-p-named(button Care agrees)', (button) => (button as HTMLButtonElement).disabled)).toBe(
     true,
   )
   await page.locator('input[type="checkbox"]').click()

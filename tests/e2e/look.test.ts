@@ -25,7 +25,7 @@ async function looking(name: string, service: string) {
   return { page, planId }
 }
 
-const tab = (page: Page, name: string) => page.locator(`::-p-aria([name="${name}"][role="tab"])`).click()
+const tab = (page: Page, name: string) => page.locator(`::-p-named(tab ${name})`).click()
 /** Waits for the fine picture and its figures. */
 async function ready(page: Page): Promise<void> {
   await page.waitForSelector('[data-ready="true"]')
@@ -57,7 +57,7 @@ it('a face frame from none to bold shows in the figure and in the picture', asyn
   const withRims = async (key: '0' | '1', preset?: string) => {
     await tab(page, 'Map')
     for (const name of ['Rim left', 'Rim right']) {
-      await page.locator(`::-p-aria([name="Order of application"]) ::-p-text(${name})`).click()
+      await page.locator(`[aria-label="Order of application"] ::-p-text(${name})`).click()
       await page.$eval(`svg g[role="button"][aria-label*="${name}"]`, (group) => (group as SVGGElement).focus())
       await page.keyboard.press(key)
       if (preset) await press(page, preset)
@@ -120,8 +120,8 @@ it('turns by hand and keys, stands beside another, and is shown to the client wi
   await page.waitForSelector('button[aria-pressed="false"] ::-p-text(Front)')
   await press(page, 'Back')
   await ready(page)
-  await page.locator('::-p-aria([name="Beside it"][role="combobox"])').click()
-  await page.locator('::-p-aria([name="As she comes"][role="option"])').click()
+  await page.locator('::-p-named(combobox Beside it)').click()
+  await page.locator('::-p-named(option As she comes)').click()
   await page.waitForSelector('[data-portrait="beside"]')
   await page.waitForFunction(() => document.querySelectorAll('[data-ready="true"]').length === 2)
   await clean(page)

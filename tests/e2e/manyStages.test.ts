@@ -21,11 +21,11 @@ function handOn(page: Page) {
   }
   return {
     count: () => inputs,
-    press: (name: string) => press(`::-p-aria([name="${name}"][role="button"])`),
+    press: (name: string) => press(`::-p-named(button ${name})`),
     text: (words: string) => press(`::-p-text(${words})`),
     option: (words: string) => press(`[role="listbox"] ::-p-text(${words})`),
-    list: (label: string) => press(`::-p-aria([name="${label}"][role="combobox"])`),
-    zone: (name: string) => press(`::-p-aria([name="Order of application"]) ::-p-text(${name})`),
+    list: (label: string) => press(`::-p-named(combobox ${label})`),
+    zone: (name: string) => press(`[aria-label="Order of application"] ::-p-text(${name})`),
   }
 }
 

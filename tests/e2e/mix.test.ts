@@ -36,7 +36,7 @@ describe('mixing', () => {
     const gloss = plan.formulas.find(({ productId }) => productId === 'lull')!.id
     const page = await mixPage(id)
     await clean(page)
-    await page.locator(`nav[aria-label="Formulas"] button ::-p-aria([name="Formula ${gloss}"])`).click()
+    await page.locator(`nav[aria-label="Formulas"] button [aria-label="Formula ${gloss}"]`).click()
     await press(page, 'Suggest shades')
     await page.waitForSelector('[aria-label="Suggestion 2"]')
     await clean(page)
@@ -160,7 +160,7 @@ describe('weighing', () => {
     await page.waitForSelector('::-p-text(scale: simulated)')
     for (let line = 0; line < 4 && !(await page.$('::-p-text(Everything is in)')); line++) {
       const was = await text(page, '[role="dialog"] [role="status"]')
-      await page.locator('::-p-aria([name="Or type what went in, g"])').fill(/^[\d.]+/.exec(was)![0])
+      await page.locator('::-p-named(textbox Or type what went in, g)').fill(/^[\d.]+/.exec(was)![0])
       await page.keyboard.press('Enter')
       await page.waitForFunction(
         (words) => document.querySelector('[role="dialog"] [role="status"]')?.textContent !== words,
@@ -190,7 +190,7 @@ describe('weighing', () => {
     await page.waitForSelector(meter)
     await page.setOfflineMode(true)
     const target = await page.$eval(meter, (element) => Number(element.getAttribute('aria-valuemax')))
-    const field = page.locator('::-p-aria([name="Or type what went in, g"])')
+    const field = page.locator('::-p-named(textbox Or type what went in, g)')
     await field.fill((target * 1.1).toFixed(1))
     await page.keyboard.press('Enter')
     await page.waitForSelector('::-p-text(so the ratio stays)')
@@ -232,7 +232,7 @@ describe('the shelf', () => {
     await search('lull clear')
     await page.waitForFunction(() => document.querySelectorAll('.MuiDataGrid-row').length === 1)
     await press(page, 'Stock of Lull Clear')
-    await page.locator('::-p-aria([name="Lot"][role="textbox"])').fill('E2E-1')
+    await page.locator('::-p-named(textbox Lot)').fill('E2E-1')
     await press(page, 'Take in')
     await page.waitForSelector('::-p-text(came in)')
     // A name of its own for every run.

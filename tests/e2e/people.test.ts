@@ -35,7 +35,7 @@ it('a note is kept though the page is left at once', async () => {
   const id = await newClient(oriel, 'Noted')
   const page = await open(oriel)
   await page.goto(url(`/people/${id}`))
-  const field = await page.waitForSelector('::-p-aria([name="Note"][role="textbox"])')
+  const field = await page.waitForSelector('::-p-named(textbox Note)')
   await field!.type('fringe takes colour slowly')
   await page.goto(url('/people'))
   await page.waitForSelector('[role="grid"]')

@@ -49,7 +49,7 @@ it('from sign-in to a plan: choose a layout, set three zones, read totals that t
   await page.locator('input[type="search"]').fill(name)
   await page.locator(`[role="grid"] a::-p-text(${name})`).click()
   await press(page, 'New plan')
-  await page.locator('::-p-aria([name="Top strip"][role="button"])').click()
+  await page.locator('::-p-named(button Top strip)').click()
   await press(page, 'Start planning')
   const before = await totals(page)
   const planId = page.url().split('/').at(-1)!
@@ -80,7 +80,7 @@ it('from sign-in to a plan: choose a layout, set three zones, read totals that t
   await expectStrip(page, figures)
 
   for (;;) {
-    const undo = await page.waitForSelector('::-p-aria([role="button"])::-p-text(Undo)')
+    const undo = await page.waitForSelector('button::-p-text(Undo)')
     if (await undo!.evaluate((button) => (button as HTMLButtonElement).disabled)) break
     await undo!.click()
   }
@@ -140,11 +140,7 @@ it('the keyboard alone: walk zones in working order, assign formulas by digit, u
   const page = await open(oriel)
   await openPlan(page, planId)
   const focused = () => page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? '')
-  await page
-    .locator(
-      '::-p-aria([name="Scalp map, seen from behind and above: the face is at the top, the client’s left on the left"])',
-    )
-    .wait()
+  await page.waitForSelector('[aria-label^="Scalp map, seen from behind and above"]')
   await page.evaluate(() => document.querySelector<SVGGElement>('svg g[role="button"][tabindex="0"]')!.focus())
   expect(await focused()).toMatch(/^1, Back left/)
   await page.keyboard.press('ArrowRight')
@@ -255,7 +251,7 @@ it('changes sections keeping what was set', async () => {
   await saved(page)
   const ids = (await exported(planId)).variants[0]!.stages[0]!.zones.map(({ id }) => id)
   await press(page, 'Sections')
-  await page.locator('::-p-aria([name="Nape as a section of its own, under the occipital bone"])').click()
+  await page.locator('::-p-named(switch Nape as a section of its own, under the occipital bone)').click()
   await press(page, 'Use these sections')
   await page.waitForSelector('::-p-text(Nape)')
   await saved(page)

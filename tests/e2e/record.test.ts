@@ -58,10 +58,10 @@ it('searches the log, and shows who is due and what is learned', async () => {
       textContent?.includes('Tamsin'),
     ),
   )
-  await page.locator('::-p-aria([name="Who is due"][role="link"])').click()
+  await page.locator('::-p-named(link Who is due)').click()
   await page.waitForSelector('[aria-label="Overdue"]')
   await clean(page)
-  await page.locator('::-p-aria([name="Your figures"][role="link"])').click()
+  await page.locator('::-p-named(link Your figures)').click()
   const card = '[aria-label="Product on the hair, powder lightener"]'
   const jobs = async () =>
     Number(/(\d+) jobs?:/.exec(await page.$eval(card, ({ textContent }) => textContent ?? ''))![1])
@@ -82,8 +82,8 @@ it('enters a visit done without Falto, takes it back and lets it count again', a
   const page = await open(oriel)
   await page.goto(url(`/people/${clientId}`))
   await press(page, 'Enter an earlier one')
-  await page.locator('::-p-aria([name="What was done"][role="combobox"])').click()
-  await page.locator('::-p-aria([name="Hairline and part"][role="option"])').click()
+  await page.locator('::-p-named(combobox What was done)').click()
+  await page.locator('::-p-named(option Hairline and part)').click()
   await page.waitForSelector('[role="dialog"] fieldset legend')
   await clean(page)
   for (const [name, value] of [
@@ -91,7 +91,7 @@ it('enters a visit done without Falto, takes it back and lets it count again', a
     ['Left over', '4'],
     ['It took', '150'],
   ]) {
-    await page.locator(`::-p-aria([name="${name}"][role="textbox"])`).click()
+    await page.locator(`::-p-named(textbox ${name})`).click()
     await page.keyboard.type(value!)
   }
   await press(page, 'Enter the visit')
@@ -116,7 +116,7 @@ it('writes to who is due in the salon’s own words, and says what went out', as
   )
   await press(page, 'Put in the outbox')
   await page.waitForSelector('::-p-text(is in the outbox)')
-  await page.locator('::-p-aria([name="Outbox"][role="link"])').click()
+  await page.locator('::-p-named(link Outbox)').click()
   await page.waitForSelector('[aria-label="Messages"] ::-p-text(waits)')
   await clean(page)
   await press(page, 'It went out')

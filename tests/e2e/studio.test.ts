@@ -66,7 +66,7 @@ const BY_HAND: Record<(typeof DESIGNED_BY_HAND)[number], (page: Page) => Promise
   },
   async rootedTeased(page) {
     await press(page, 'Sections')
-    await page.locator('::-p-aria([name="Nape as a section of its own, under the occipital bone"])').click()
+    await page.locator('::-p-named(switch Nape as a section of its own, under the occipital bone)').click()
     await press(page, 'Use these sections')
     await zone(page, 'Back left')
     await press(page, 'Teased')
@@ -204,8 +204,8 @@ it('a parting is drawn and merged away with the keyboard alone', async () => {
     for (const [key, times = 1] of keys) for (let i = 0; i < times; i++) await page.keyboard.press(key)
   }
   const tool = async (name: string) => {
-    await page.locator(`::-p-aria([name="${name}"][role="button"])`).wait()
-    await page.focus(`::-p-aria([name="${name}"][role="button"])`)
+    await page.locator(`::-p-named(button ${name})`).wait()
+    await page.focus(`::-p-named(button ${name})`)
     await page.keyboard.press('Enter')
     await page.waitForFunction(() => document.activeElement?.getAttribute('role') === 'application')
   }
@@ -239,7 +239,7 @@ it('starts from a kind of service fitted to the client, switches between stages 
   const page = await open(oriel)
   await page.goto(url(`/people/${clientId}`))
   await press(page, 'New plan')
-  await page.locator('::-p-aria([name="Start from"][role="combobox"])').click()
+  await page.locator('::-p-named(combobox Start from)').click()
   await page.locator('[role="option"]::-p-text(Correction in tiers)').click()
   await settled(page)
   await press(page, 'Start planning')
@@ -326,7 +326,7 @@ it('advice says why and does in one press what it suggests; a plan proposed from
 
   await page.goto(url(`/people/${clientId}`))
   await press(page, 'New plan')
-  await page.locator('::-p-aria([name="Start from"][role="combobox"])').click()
+  await page.locator('::-p-named(combobox Start from)').click()
   await page.locator('[role="option"]::-p-text(Proposed from the consultation)').click()
   await settled(page)
   await press(page, 'Start planning')
@@ -338,7 +338,7 @@ it('advice says why and does in one press what it suggests; a plan proposed from
   await saved(page)
   await page.goto(url(`/people/${clientId}`))
   await press(page, 'New plan')
-  await page.locator('::-p-aria([name="Start from"][role="combobox"])').click()
+  await page.locator('::-p-named(combobox Start from)').click()
   await page.locator('[role="option"]::-p-text(Proposed from the consultation)').click()
   await settled(page)
   await press(page, 'Start planning')
@@ -524,7 +524,7 @@ it('sections are kept as the salon’s own and laid out on another head, removed
   await press(page, 'Sections')
   await fill(page, 'Keep the sections on the map as', name)
   await press(page, 'Keep')
-  await page.waitForSelector(`::-p-aria([name="Use ${name}"])`)
+  await page.waitForSelector(`::-p-named(button Use ${name})`)
   const other = await newPlan(oriel, await newClient(oriel, 'Own sections used'))
   await page.goto(url(`/plans/${other}`))
   await totals(page)

@@ -36,7 +36,7 @@ it('an owner sets the units of the salon, and nothing is read in others from the
   const page = await open(oriel)
   await page.goto(url(`/plans/${planId}`))
   await totalsContain(page, ' g')
-  await page.locator('::-p-aria([name="Oriel Castellane, owner: account"])').click()
+  await page.locator('::-p-named(button Oriel Castellane, owner: account)').click()
   await page.locator('[role="menuitem"]::-p-text(Units of the salon)').click()
   for (const name of ['Ounces', 'Inches', 'Per cent', '12 hours']) await press(page, name)
   await page.waitForFunction(
