@@ -6,7 +6,7 @@ import { lineTo } from '../support/line'
 import { BASE_URL, beginRun, deviceOf, servicePlanOf, type Device } from '../support/server'
 import { clean } from './axe'
 import { press, windows } from './browser'
-import { doStep, inStep, kept, nextStep, tap } from './visit'
+import { doneElsewhere, doStep, inStep, kept, nextStep, tap } from './visit'
 
 const { open } = windows()
 let oriel: Device
@@ -23,6 +23,17 @@ async function newRun(): Promise<string> {
 const openRun = async (id: string) => (await oriel.call('GET', `/api/runs/${id}`)).body as unknown as OpenRun<RunScript>
 const logOf = async (id: string): Promise<KeptRunEvent[]> => (await openRun(id)).events
 
+/** Everything before a step of some kind. */
+const stepsBefore = ({ steps }: RunScript, kind: string) =>
+  steps.slice(
+    0,
+    steps.findIndex((step) => step.kind === kind),
+  )
+const allDone = (page: Page) =>
+  page.waitForFunction(() =>
+    document.querySelector('[aria-label="Next step"]')?.textContent?.includes('All steps are done'),
+  )
+
 async function chair(id: string, device = oriel, size = { width: 1024, height: 768 }, base = BASE_URL): Promise<Page> {
   const page = await open(device, size)
   await page.goto(`${base}/runs/${id}`)
@@ -33,10 +44,9 @@ describe('at the chair', () => {
   it('goes from step to step, counts foils, times the hair under product, keeps what is seen, and takes back', async () => {
     const id = await newRun()
     const { script } = await openRun(id)
+    await doneElsewhere(oriel, id, stepsBefore(script, 'apply'))
     const page = await chair(id)
     await clean(page)
-    const before = script.steps.findIndex(({ kind }) => kind === 'apply')
-    for (let i = 0; i < before; i++) await doStep(page)
     await press(page, 'Begin')
     await press(page, 'One more in')
     await page.waitForFunction(() => document.querySelector('[aria-label="Next step"]')?.textContent?.includes('1 / '))
@@ -64,11 +74,10 @@ describe('at the chair', () => {
     const id = await newRun()
     const { script } = await openRun(id)
     const page = await chair(id)
+    await clean(page)
     await press(page, 'Skip')
     for (let i = 1; i < script.steps.length; i++) await doStep(page)
-    await page.waitForFunction(() =>
-      document.querySelector('[aria-label="Next step"]')?.textContent?.includes('All steps are done'),
-    )
+    await allDone(page)
     await press(page, 'End the visit')
     await page.waitForFunction(() =>
       document.querySelector('[aria-label="Next step"]')?.textContent?.includes('This visit is over'),
@@ -121,8 +130,8 @@ describe('at the chair', () => {
     const plan = await servicePlanOf(oriel, 'At the chair', 'scalpToTip')
     const id = await beginRun(oriel, plan, { helping: ['second'] })
     const { script } = await openRun(id)
+    await doneElsewhere(oriel, id, stepsBefore(script, 'apply'))
     const page = await chair(id)
-    while (!(await nextStep(page)).includes('Put in')) await doStep(page)
     await press(page, 'Begin')
     const { pieces } = script.steps.find(({ kind }) => kind === 'apply')!
     await press(page, 'One not planned')
@@ -174,14 +183,15 @@ describe('at the chair', () => {
       document.querySelector('[aria-label="Next step"]')?.textContent?.includes('· Assistant'),
     )
     await clean(other)
-    while (!(await nextStep(one)).includes('Put in')) await doStep(one)
+    await doneElsewhere(oriel, id, stepsBefore(script, 'apply'))
+    await one.waitForSelector('[aria-label="Next step"] ::-p-text(Put in)')
     await press(one, 'Begin')
-    const { pieces } = script.steps.find(({ kind }) => kind === 'apply')!
+    const apply = script.steps.find(({ kind }) => kind === 'apply')!
     await press(one, 'Leave it out')
     await one.waitForFunction(
       (count) => document.querySelector('[aria-label="Next step"]')?.textContent?.includes(`/ ${count}`),
       {},
-      pieces.length - 1,
+      apply.pieces.length - 1,
     )
     await one.locator('[aria-label="Hair under product"] article button').click()
     await press(one, 'The root')
@@ -196,7 +206,8 @@ describe('at the chair', () => {
       document.querySelector('[aria-label="Hair under product"]')?.textContent?.includes('· opened'),
     )
     await press(one, 'Done')
-    while (!(await nextStep(one)).includes('All steps are done')) await doStep(one)
+    await doneElsewhere(oriel, id, script.steps.slice(script.steps.indexOf(apply) + 1))
+    await allDone(one)
     await press(one, 'End the visit')
     await one.waitForSelector('[aria-label="The hair now"]')
     await inStep(one)
@@ -226,10 +237,11 @@ describe('at the chair', () => {
   it('follows a changed decision on two devices, from the tap to the record', async () => {
     const id = await newRun()
     const { script, client } = await openRun(id)
+    await doneElsewhere(oriel, id, stepsBefore(script, 'rinse'))
     const [one, other] = [await chair(id, oriel), await chair(id, tove, { width: 390, height: 844 })]
     // The canvas is rinsed, and the root looks too light.
     const rinsed = script.steps.findIndex(({ kind }) => kind === 'rinse')
-    for (let i = 0; i <= rinsed; i++) await doStep(one)
+    await doStep(one)
     await inStep(one)
     await press(one, 'Put on something more')
     await clean(one)
@@ -240,14 +252,16 @@ describe('at the chair', () => {
     const added = now.steps.filter((step) => !script.steps.some((own) => own.id === step.id))
     const [mix] = added.filter(({ kind }) => kind === 'mix')
     // The other device comes to it by itself, and does it.
-    const dry = now.steps.findIndex((step) => step.id === mix!.id) - rinsed - 1
-    for (let i = 0; i < dry; i++) await doStep(other)
+    const mixed = now.steps.findIndex((step) => step.id === mix!.id)
+    await doneElsewhere(oriel, id, now.steps.slice(rinsed + 1, mixed))
     await other.waitForFunction(
       (about) => document.querySelector('[aria-label="Next step"]')?.textContent?.includes(about),
       {},
       mix!.about,
     )
-    for (let i = rinsed + 1 + dry; i < now.steps.length; i++) await doStep(other)
+    await doStep(other)
+    await doneElsewhere(oriel, id, now.steps.slice(mixed + 1))
+    await allDone(other)
     await press(other, 'End the visit')
     await one.waitForFunction(() =>
       document.querySelector('[aria-label="Next step"]')?.textContent?.includes('This visit is over'),

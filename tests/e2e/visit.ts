@@ -1,4 +1,6 @@
+import { v7 as newId } from 'uuid'
 import type { Page } from 'puppeteer-core'
+import type { Device } from '../support/server'
 import { press } from './browser'
 
 /** What tests of a visit do and read on its page. */
@@ -17,6 +19,24 @@ export async function kept(page: Page): Promise<void> {
 export async function doStep(page: Page): Promise<void> {
   await press(page, 'Begin')
   await press(page, 'Done')
+}
+
+/** Somebody tells that steps were begun and done, on a device that no test looks at. */
+export async function doneElsewhere(device: Device, runId: string, steps: readonly { id: string }[]): Promise<void> {
+  const deviceId = newId()
+  const told = steps.flatMap(({ id }) => [
+    { kind: 'begun', stepId: id },
+    { kind: 'done', stepId: id },
+  ])
+  const events = told.map((one, deviceSeq) => ({
+    ...one,
+    id: newId(),
+    deviceId,
+    deviceSeq,
+    deviceTime: Date.now(),
+    offsetMs: 0,
+  }))
+  expect((await device.call('POST', `/api/runs/${runId}/events`, { events, after: 0 })).status).toBe(200)
 }
 
 /**

@@ -1,27 +1,11 @@
-import { SERVICES } from '../../plan/serviceKinds'
 import { planWith } from '../../../../tests/support/plan'
 import { computeStages } from '../../../../tests/support/planner'
 import { asPlannedIn } from '../../../../tests/support/runEvents'
 import { ALONE } from '../schedule'
-import { servicePlan } from '../../../../tests/support/samples'
-import { activeVariant } from '../../model'
-import { endsOf, foldRun, runZones, scriptFor } from '.'
+import { foldRun, runZones, scriptFor } from '.'
 
 const plan = planWith({ only: ['frontLeft', 'frontRight'] })
 const script = scriptFor(plan, computeStages(plan), { crew: ALONE })
-
-describe('every kind of visit', () => {
-  it('ends the time of all that goes on and does not stay in, so that nothing is under product for ever', () => {
-    for (const { id } of SERVICES) {
-      const own = servicePlan(id)
-      const pinned = scriptFor(own, computeStages(own), { crew: ALONE })
-      const stays = activeVariant(own).stages.filter(({ comesOff }) => comesOff?.kind === 'stays')
-      for (const { kind, id: step } of pinned.steps)
-        if (kind === 'apply' && !stays.some((stage) => step.includes(`/${stage.id}/`)))
-          expect([id, step, endsOf(pinned, step).length > 0]).toEqual([id, step, true])
-    }
-  })
-})
 
 describe('a pinned visit', () => {
   it('knows when each piece is in or out within its step: as they are laid, and evenly as they are taken out', () => {

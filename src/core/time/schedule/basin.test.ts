@@ -1,6 +1,5 @@
 import { servicePlan } from '../../../../tests/support/samples'
 import { computeStages } from '../../../../tests/support/planner'
-import { SERVICES } from '../../plan/serviceKinds'
 import { ALONE, clockFor, type ClockOptions } from '.'
 
 const clockOf = (id: string, options: Partial<ClockOptions> = {}) => {
@@ -55,13 +54,6 @@ describe('foils stripped at the basin', () => {
 })
 
 describe('colour that comes off before its time', () => {
-  const cutShort = (id: string, options: Partial<ClockOptions> = {}) =>
-    Math.max(...clockOf(id, options).zones.map((zone) => zone.cutShort))
-
-  it('is none in any kind of service that one colourist does alone', () => {
-    for (const { id } of SERVICES) expect(cutShort(id)).toBeLessThan(0.5)
-  })
-
   it('is told where something that shares its rinse has to come off sooner', () => {
     // With its foils stripped there, the base under them is rinsed when the first foil has to be out.
     const { zones, visit } = clockOf('baseUnderFoils', { foils: 'basin' })
