@@ -28,6 +28,8 @@ const rules = [
         { code: 120, ignoreStrings: true, ignoreTemplateLiterals: true, ignoreRegExpLiterals: true },
       ],
       'max-lines': ['error', { max: 400 }],
+      // The compiler says so of everything but its own settings, and those of others.
+      'no-dupe-keys': 'error',
     },
   },
   { ignores: ['src/{app,ui}/**'], rules: noPages },

@@ -34,7 +34,6 @@ const config = {
     // Every build begins from nothing (./falto).
     turbopackFileSystemCacheForBuild: false,
   },
-  experimental: { turbopackSourceMaps: false, turbopackFileSystemCacheForBuild: false },
 }
 
 export default config

@@ -85,6 +85,7 @@ it('enters a visit done without Falto, takes it back and lets it count again', a
   await page.locator('::-p-named(combobox What was done)').click()
   await page.locator('::-p-named(option Hairline and part)').click()
   await page.waitForSelector('[role="dialog"] fieldset legend')
+  await page.waitForSelector('[role="dialog"] button:not(:disabled)::-p-text(Enter the visit)')
   await clean(page)
   for (const [name, value] of [
     ['Mixed', '45'],
