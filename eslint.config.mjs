@@ -28,7 +28,7 @@ const rules = [
         { code: 120, ignoreStrings: true, ignoreTemplateLiterals: true, ignoreRegExpLiterals: true },
       ],
       'max-lines': ['error', { max: 400 }],
-      // The compiler says so of everything but its own settings, and those of others.
+      // Settings are read by no compiler that would say so.
       'no-dupe-keys': 'error',
     },
   },

@@ -6,7 +6,7 @@ import { lineTo } from '../support/line'
 import { BASE_URL, beginRun, deviceOf, servicePlanOf, type Device } from '../support/server'
 import { clean } from './axe'
 import { press, windows } from './browser'
-import { doneElsewhere, doStep, inStep, kept, nextStep, tap } from './visit'
+import { doneElsewhere, doStep, inStep, kept, nextStep, nextStepSays, tap } from './visit'
 
 const { open } = windows()
 let oriel: Device
@@ -29,10 +29,6 @@ const stepsBefore = ({ steps }: RunScript, kind: string) =>
     0,
     steps.findIndex((step) => step.kind === kind),
   )
-const allDone = (page: Page) =>
-  page.waitForFunction(() =>
-    document.querySelector('[aria-label="Next step"]')?.textContent?.includes('All steps are done'),
-  )
 
 async function chair(id: string, device = oriel, size = { width: 1024, height: 768 }, base = BASE_URL): Promise<Page> {
   const page = await open(device, size)
@@ -49,7 +45,7 @@ describe('at the chair', () => {
     await clean(page)
     await press(page, 'Begin')
     await press(page, 'One more in')
-    await page.waitForFunction(() => document.querySelector('[aria-label="Next step"]')?.textContent?.includes('1 / '))
+    await nextStepSays(page, '1 / ')
     await page.waitForSelector('[aria-label="Hair under product"] article')
     await page.locator('[aria-label="Hair under product"] article button').click()
     await page.waitForSelector('[role="dialog"] ::-p-text(Wipe and look)')
@@ -77,11 +73,9 @@ describe('at the chair', () => {
     await clean(page)
     await press(page, 'Skip')
     for (let i = 1; i < script.steps.length; i++) await doStep(page)
-    await allDone(page)
+    await nextStepSays(page, 'All steps are done')
     await press(page, 'End the visit')
-    await page.waitForFunction(() =>
-      document.querySelector('[aria-label="Next step"]')?.textContent?.includes('This visit is over'),
-    )
+    await nextStepSays(page, 'This visit is over')
     await inStep(page)
     await clean(page)
     const shown = await nextStep(page)
@@ -135,13 +129,9 @@ describe('at the chair', () => {
     await press(page, 'Begin')
     const { pieces } = script.steps.find(({ kind }) => kind === 'apply')!
     await press(page, 'One not planned')
-    await page.locator('::-p-named(textbox Where)').fill('at the part')
+    await page.locator('[role="dialog"] ::-p-named(textbox Where)').fill('at the part')
     await press(page, 'It is in')
-    await page.waitForFunction(
-      (count) => document.querySelector('[aria-label="Next step"]')?.textContent?.includes(`/ ${count}`),
-      {},
-      pieces.length + 1,
-    )
+    await nextStepSays(page, `/ ${pieces.length + 1}`)
     await page.locator('[aria-label="Then"] button').click()
     await page.waitForFunction(() =>
       document.querySelector('main, body')?.textContent?.includes('Take back: handed over'),
@@ -175,24 +165,16 @@ describe('at the chair', () => {
     const { client, script } = await openRun(id)
     const [one, other] = [await chair(id, oriel), await chair(id, tove, { width: 390, height: 844 })]
     await press(other, 'Assistant')
-    await other.waitForFunction(() =>
-      document.querySelector('[aria-label="Next step"]')?.textContent?.includes('· Assistant'),
-    )
+    await nextStepSays(other, '· Assistant')
     await other.reload()
-    await other.waitForFunction(() =>
-      document.querySelector('[aria-label="Next step"]')?.textContent?.includes('· Assistant'),
-    )
+    await nextStepSays(other, '· Assistant')
     await clean(other)
     await doneElsewhere(oriel, id, stepsBefore(script, 'apply'))
-    await one.waitForSelector('[aria-label="Next step"] ::-p-text(Put in)')
+    await nextStepSays(one, 'Put in')
     await press(one, 'Begin')
     const apply = script.steps.find(({ kind }) => kind === 'apply')!
     await press(one, 'Leave it out')
-    await one.waitForFunction(
-      (count) => document.querySelector('[aria-label="Next step"]')?.textContent?.includes(`/ ${count}`),
-      {},
-      apply.pieces.length - 1,
-    )
+    await nextStepSays(one, `/ ${apply.pieces.length - 1}`)
     await one.locator('[aria-label="Hair under product"] article button').click()
     await press(one, 'The root')
     for (const level of [9, 8, 7]) await one.locator(`button[aria-label^="Level ${level},"]`).click()
@@ -207,7 +189,7 @@ describe('at the chair', () => {
     )
     await press(one, 'Done')
     await doneElsewhere(oriel, id, script.steps.slice(script.steps.indexOf(apply) + 1))
-    await allDone(one)
+    await nextStepSays(one, 'All steps are done')
     await press(one, 'End the visit')
     await one.waitForSelector('[aria-label="The hair now"]')
     await inStep(one)
@@ -254,18 +236,12 @@ describe('at the chair', () => {
     // The other device comes to it by itself, and does it.
     const mixed = now.steps.findIndex((step) => step.id === mix!.id)
     await doneElsewhere(oriel, id, now.steps.slice(rinsed + 1, mixed))
-    await other.waitForFunction(
-      (about) => document.querySelector('[aria-label="Next step"]')?.textContent?.includes(about),
-      {},
-      mix!.about,
-    )
+    await nextStepSays(other, mix!.about)
     await doStep(other)
     await doneElsewhere(oriel, id, now.steps.slice(mixed + 1))
-    await allDone(other)
+    await nextStepSays(other, 'All steps are done')
     await press(other, 'End the visit')
-    await one.waitForFunction(() =>
-      document.querySelector('[aria-label="Next step"]')?.textContent?.includes('This visit is over'),
-    )
+    await nextStepSays(one, 'This visit is over')
     await Promise.all([inStep(one), inStep(other)])
     await press(one, 'This is the hair now')
     await one.waitForSelector('::-p-text(The hair this visit left is in)')

@@ -140,7 +140,10 @@ it('the keyboard alone: walk zones in working order, assign formulas by digit, u
   const page = await open(oriel)
   await openPlan(page, planId)
   const focused = () => page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? '')
-  await page.waitForSelector('[aria-label^="Scalp map, seen from behind and above"]')
+  await page.waitForSelector(
+    '[aria-label="Scalp map, seen from behind and above: the face is at the top, the client’s left on the left"]',
+    { visible: true },
+  )
   await page.evaluate(() => document.querySelector<SVGGElement>('svg g[role="button"][tabindex="0"]')!.focus())
   expect(await focused()).toMatch(/^1, Back left/)
   await page.keyboard.press('ArrowRight')

@@ -5,6 +5,13 @@ import { press } from './browser'
 
 /** What tests of a visit do and read on its page. */
 export const nextStep = (page: Page) => page.$eval('[aria-label="Next step"]', ({ textContent }) => textContent ?? '')
+/** Waits until the next step says so. */
+export const nextStepSays = (page: Page, words: string) =>
+  page.waitForFunction(
+    (wanted) => document.querySelector('[aria-label="Next step"]')?.textContent?.includes(wanted),
+    {},
+    words,
+  )
 export const inStep = (page: Page) =>
   page.waitForFunction(() => document.querySelector('header [role="status"]')?.textContent === 'in step')
 
