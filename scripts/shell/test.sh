@@ -28,7 +28,7 @@ wait_for_check() { while [ -e "$CHECKS_DIR/$1.going" ]; do sleep 1; done; }
 
 # What asks a running Falto needs it built: meanwhile, but not while types are read, some of which the build writes.
 build_ahead() {
-  wait_for_check types
+  wait_for_check lint
   ensure_build
 }
 
@@ -129,13 +129,11 @@ begin_checks() {
   case "$1" in
     lint)
       check_aside format node node_modules/prettier/bin/prettier.cjs --check .
-      check_aside lint node node_modules/eslint/bin/eslint.js . --max-warnings 0
       check_aside unused node node_modules/knip/bin/knip.js
-      check_aside audit node scripts/audit.mjs ;;
-    types)
+      check_aside audit node scripts/audit.mjs
       node node_modules/next/dist/bin/next typegen >/dev/null 2>&1 || true
-      # With the rules that ask types, and what Next.js writes of its pages.
-      check types node node_modules/oxlint/bin/oxlint --type-aware --type-check . .next/types/validator.ts ;;
+      # With the types, and what Next.js writes of its pages.
+      check lint node node_modules/oxlint/bin/oxlint --type-aware --type-check . .next/types/validator.ts ;;
     rules) check_aside rules node node_modules/dependency-cruiser/bin/dependency-cruise.mjs src scripts tests --config .dependency-cruiser.cjs ;;
   esac
 }
@@ -149,7 +147,7 @@ begin_server() {
 }
 
 test_falto() {
-  local parts=${*:-lint types rules unit reference api e2e} part of_node debian=''
+  local parts=${*:-lint rules unit reference api e2e} part of_node debian=''
   of_node=$(printf '%s\n' $parts | grep -xE 'unit|reference' | paste -sd' ' || true)
   # What Debian has to bring comes meanwhile; if it does not, it is asked for again where it is needed, and says why.
   case " $parts " in *" api "* | *" e2e "*) (ensure_postgres && ensure_chromium) >/dev/null 2>&1 & debian=$! ;; esac
@@ -159,7 +157,7 @@ test_falto() {
   case " $parts " in *" api "* | *" e2e "*) check build build_ahead ;; esac
   for part in $parts; do
     case "$part" in
-      lint | types | rules) ;;
+      lint | rules) ;;
       unit | reference)
         # Both in one go: neither waits for the last suite of the other.
         if [ -n "$of_node" ]; then run_jest "$of_node" --maxWorkers=100%; fi
@@ -174,7 +172,7 @@ test_falto() {
         # Every file has a browser and clients of its own; more than two of them would only wait for the one server.
         # What changes how the whole salon reads goes alone.
         run_jest_apart e2e 'alone\.test' "${FALTO_BROWSERS:-2}" ;;
-      *) die "there is no part \"$part\"; the parts are lint types rules unit reference api e2e" ;;
+      *) die "there is no part \"$part\"; the parts are lint rules unit reference api e2e" ;;
     esac
   done
   finish_checks

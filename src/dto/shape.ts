@@ -10,6 +10,7 @@ const MOST = { fields: 500, depth: 40, values: 400_000 } as const
 const RESERVED = new Set(['__proto__', 'constructor', 'prototype'])
 
 /** What no database takes as text: NUL, and halves of characters of two halves. */
+// oxlint-disable-next-line no-control-regex -- it is what is looked for
 const UNKEEPABLE = /[\u0000\p{Surrogate}]/u
 
 /** A place in an entry that is still to be looked at. */

@@ -16,6 +16,7 @@ export function knowsNames(): void {
     globalName: 'read',
   })
   const inPage = (ask: string) =>
+    // oxlint-disable-next-line typescript/no-implied-eval -- it runs in the page
     new Function('root', 'selector', `globalThis.named ??= (() => {${outputFiles[0]!.text}; return read})(); ${ask}`)
   Puppeteer.registerCustomQueryHandler('named', {
     queryOne: inPage('return named.namedIn(root, selector).next().value ?? null'),

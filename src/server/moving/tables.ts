@@ -90,7 +90,7 @@ export async function* rowsOf(tx: Transaction, table: SalonTable, salonId: strin
   for (;;) {
     const { rows } = await tx.execute<{ row: string }>(sql.raw(`fetch ${atOnce} from moving`))
     if (rows.length === 0) break
-    yield await Promise.all(rows.map((one) => (name === 'picture_bytes' ? withBytes(one.row) : one.row)))
+    yield await Promise.all(rows.map(async (one) => (name === 'picture_bytes' ? withBytes(one.row) : one.row)))
   }
   await tx.execute(sql`close moving`)
 }

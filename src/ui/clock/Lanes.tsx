@@ -1,6 +1,4 @@
 'use client'
-import ZoomIn from '@mui/icons-material/ZoomIn'
-import ZoomOut from '@mui/icons-material/ZoomOut'
 import Box from '@mui/material/Box'
 import IconButton from '@mui/material/IconButton'
 import Typography from '@mui/material/Typography'
@@ -13,6 +11,7 @@ import { LINE } from '../theme'
 import { Lane, NAMES } from './Lane'
 import { duration, useTimeOfDay } from './words'
 import { ZoneKey, zoneKey, ZoneLane } from './ZoneLane'
+import { ZoomIn, ZoomOut } from '../parts/icons'
 
 interface Props {
   figures: ClockFigures

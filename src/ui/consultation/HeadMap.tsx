@@ -32,6 +32,7 @@ export function HeadMap({ mode, paintable, cursor, onCursor, onCell }: MapProps)
     <svg
       ref={svg}
       viewBox={`${box.left} ${box.top} ${box.width} ${box.height}`}
+      // oxlint-disable-next-line jsx-a11y/no-noninteractive-tabindex -- its regions are gone through with arrow keys
       tabIndex={0}
       role="application"
       aria-label={

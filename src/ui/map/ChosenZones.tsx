@@ -1,5 +1,4 @@
 'use client'
-import ExpandMore from '@mui/icons-material/ExpandMore'
 import Accordion from '@mui/material/Accordion'
 import AccordionDetails from '@mui/material/AccordionDetails'
 import AccordionSummary from '@mui/material/AccordionSummary'
@@ -33,6 +32,7 @@ import {
 import { FigureField } from './FigureField'
 import { SequenceBeads } from './SequenceBeads'
 import { useNotice } from '../notices'
+import { Unfold } from '../parts/icons'
 
 // Fetched once it is opened; mounted only while it is, so that a drag on the comb does not draw it again and again.
 const ZoneMore = dynamic(() => import('./ZoneMore').then((module) => module.ZoneMore))
@@ -102,7 +102,7 @@ const Further = ({ name, children }: { name: string; children: ReactNode }) => (
     slotProps={{ transition: { unmountOnExit: true } }}
     sx={{ '&::before': { display: 'none' } }}
   >
-    <AccordionSummary expandIcon={<ExpandMore />}>
+    <AccordionSummary expandIcon={<Unfold />}>
       <Typography sx={{ fontWeight: 600 }}>{name}</Typography>
     </AccordionSummary>
     <AccordionDetails sx={{ p: 1 }}>{children}</AccordionDetails>

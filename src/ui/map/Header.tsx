@@ -1,5 +1,4 @@
 'use client'
-import MoreHoriz from '@mui/icons-material/MoreHoriz'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
@@ -10,6 +9,7 @@ import { PageBar } from '../parts'
 import { PlanTitle } from './PlanTitle'
 import { SaveStatus } from './SaveStatus'
 import { UndoPlan } from './UndoPlan'
+import { More as MoreIcon } from '../parts/icons'
 
 const PlanMenu = dynamic(() => import('./PlanMenu').then((module) => module.PlanMenu))
 
@@ -65,7 +65,7 @@ function More({ onOpen, onRename, underlay }: Omit<Props, 'client'>) {
         onClick={({ currentTarget }) => setAnchor(currentTarget)}
         sx={{ minWidth: 44 }}
       >
-        <MoreHoriz />
+        <MoreIcon />
       </Button>
       {anchor && (
         <PlanMenu

@@ -1,6 +1,4 @@
 'use client'
-import Add from '@mui/icons-material/Add'
-import MoreHoriz from '@mui/icons-material/MoreHoriz'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import dynamic from 'next/dynamic'
@@ -10,6 +8,7 @@ import { LINE } from '../theme'
 import { stageOf, usePlan, usePlanStore, variantOf } from './context'
 import type { StageOutline } from './StageMenus'
 import { hasTies, StageTies } from './StageTies'
+import { Add, More } from '../parts/icons'
 
 const AddStage = dynamic(() => import('./StageMenus').then((module) => module.AddStage))
 const StageDialog = dynamic(() => import('./dialogs/StageDialog').then((module) => module.StageDialog))
@@ -69,7 +68,7 @@ export function StageBar() {
           <MenuButton label="Add a stage" disabled={stages.length >= COUNTS.stages} icon={<Add fontSize="small" />}>
             {(anchor, onClose) => <AddStage anchor={anchor} onClose={onClose} />}
           </MenuButton>
-          <MenuButton label={`${stage.name}: stage`} icon={<MoreHoriz fontSize="small" />}>
+          <MenuButton label={`${stage.name}: stage`} icon={<More fontSize="small" />}>
             {(anchor, onClose) => (
               <StageMenu
                 anchor={anchor}

@@ -1,6 +1,4 @@
 'use client'
-import Add from '@mui/icons-material/Add'
-import Remove from '@mui/icons-material/Remove'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import type { ReactNode } from 'react'
@@ -10,6 +8,7 @@ import { LINE } from '../theme'
 import { usePlan, usePlanStore } from './context'
 import { boxOfPath } from './mapView'
 import { ZOOM_STEP, type MapView } from './useMapView'
+import { Add, Remove } from '../parts/icons'
 
 const MOVES: Record<string, [number, number]> = {
   ArrowLeft: [-1, 0],

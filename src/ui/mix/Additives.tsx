@@ -1,11 +1,11 @@
 'use client'
-import Close from '@mui/icons-material/Close'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import { byId, LIMITS } from '@/core/model'
 import { usePlan } from '../map/context'
 import { NumberField } from '../parts'
 import { embed, useBench, type FormulaEdit } from './context'
+import { Close } from '../parts/icons'
 
 /** What is added to the mix to spare the hair, and how much of it. */
 export function Additives({ formula, readOnly, onEdit }: FormulaEdit) {

@@ -1,5 +1,4 @@
 'use client'
-import Close from '@mui/icons-material/Close'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import TextField from '@mui/material/TextField'
@@ -12,6 +11,7 @@ import { Grip, useSortableItem } from '../parts/sortable'
 import { useTypedNumber } from '../parts/useTypedNumber'
 import { ProductPicker } from './ProductPicker'
 import { ShadeDot } from './ShadeDot'
+import { Close } from '../parts/icons'
 
 interface Props {
   id: string

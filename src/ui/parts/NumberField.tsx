@@ -1,6 +1,4 @@
 'use client'
-import Add from '@mui/icons-material/Add'
-import Remove from '@mui/icons-material/Remove'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import OutlinedInput from '@mui/material/OutlinedInput'
@@ -8,6 +6,7 @@ import Typography from '@mui/material/Typography'
 import { memo, useId, type MouseEvent } from 'react'
 import { useUnits } from '../hooks/useUnits'
 import { useTypedNumber, type TypedNumber } from './useTypedNumber'
+import { Add, Remove } from './icons'
 
 export interface NumberFieldProps extends TypedNumber {
   label: string

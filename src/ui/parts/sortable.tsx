@@ -20,9 +20,9 @@ import {
   verticalListSortingStrategy,
 } from '@dnd-kit/sortable'
 import { CSS } from '@dnd-kit/utilities'
-import DragIndicator from '@mui/icons-material/DragIndicator'
 import IconButton from '@mui/material/IconButton'
 import { useId, type CSSProperties, type ReactNode } from 'react'
+import { Drag } from './icons'
 
 const STRATEGIES = {
   column: verticalListSortingStrategy,
@@ -125,7 +125,7 @@ export function Grip({ grip, name }: { grip: ReturnType<typeof useSortableItem>[
       aria-label={`Move ${name}`}
       sx={{ width: 28, height: 44, borderRadius: 1, cursor: 'grab', touchAction: 'none', color: 'text.secondary' }}
     >
-      <DragIndicator fontSize="small" />
+      <Drag fontSize="small" />
     </IconButton>
   )
 }

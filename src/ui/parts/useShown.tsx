@@ -1,8 +1,7 @@
-import Visibility from '@mui/icons-material/Visibility'
-import VisibilityOff from '@mui/icons-material/VisibilityOff'
 import IconButton from '@mui/material/IconButton'
 import InputAdornment from '@mui/material/InputAdornment'
 import { useState, type ReactNode } from 'react'
+import { Hide, Show } from './icons'
 
 /** The type of a password's field, and the button at its end that shows what is typed. */
 export function useShown(): { type: 'password' | 'text'; end: ReactNode } {
@@ -18,7 +17,7 @@ export function useShown(): { type: 'password' | 'text'; end: ReactNode } {
           aria-pressed={shown}
           onClick={() => setShown(!shown)}
         >
-          {shown ? <VisibilityOff fontSize="small" /> : <Visibility fontSize="small" />}
+          {shown ? <Hide fontSize="small" /> : <Show fontSize="small" />}
         </IconButton>
       </InputAdornment>
     ),

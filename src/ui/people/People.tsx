@@ -1,5 +1,4 @@
 'use client'
-import PersonAddOutlined from '@mui/icons-material/PersonAddOutlined'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
@@ -12,6 +11,7 @@ import { useEffect, useRef, useState } from 'react'
 import type { ClientSummary } from '@/core/model'
 import { pageOf, useFurther } from '../hooks/useFurther'
 import { PeopleGrid } from './PeopleGrid'
+import { AddPerson } from '../parts/icons'
 
 const NewClient = dynamic(() => import('./NewClient').then((module) => module.NewClient))
 
@@ -74,7 +74,7 @@ export function People({ clients, next, search, which, writable }: Props) {
         </Button>
         {writable && !removed && (
           <Button variant="contained" onClick={() => setAdding(true)}>
-            <PersonAddOutlined fontSize="small" sx={{ mr: 1 }} />
+            <AddPerson fontSize="small" sx={{ mr: 1 }} />
             New client
           </Button>
         )}

@@ -1,6 +1,4 @@
 'use client'
-import CheckCircle from '@mui/icons-material/CheckCircle'
-import RadioButtonUnchecked from '@mui/icons-material/RadioButtonUnchecked'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Paper from '@mui/material/Paper'
@@ -10,6 +8,7 @@ import { useRouter } from 'next/navigation'
 import { useState } from 'react'
 import { Link } from '../link'
 import { LINE } from '../theme'
+import { Done, NotDone } from '../parts/icons'
 
 const TableDialog = dynamic(() => import('../parts/TableDialog').then((module) => module.TableDialog))
 const PricesDialog = dynamic(() => import('./PricesDialog').then((module) => module.PricesDialog))
@@ -118,11 +117,7 @@ function StepRow({
 }) {
   return (
     <Box sx={{ display: 'flex', gap: 1.5, alignItems: 'center', flexWrap: 'wrap', py: 1, borderTop: LINE }}>
-      {done ? (
-        <CheckCircle color="success" titleAccess="done" />
-      ) : (
-        <RadioButtonUnchecked color="disabled" titleAccess="to do" />
-      )}
+      {done ? <Done color="success" titleAccess="done" /> : <NotDone color="disabled" titleAccess="to do" />}
       <Box sx={{ flex: '1 1 260px' }}>
         <Typography sx={{ fontWeight: 600 }}>{title}</Typography>
         <Typography variant="caption" color="textSecondary">

@@ -1,5 +1,4 @@
 'use client'
-import ArrowDropDown from '@mui/icons-material/ArrowDropDown'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
@@ -12,6 +11,7 @@ import { ShadeDot } from '../mix/ShadeDot'
 import { useNonce } from '../theme'
 import { dateInWords, WORDS } from '../words'
 import { isShort } from './views'
+import { Down } from '../parts/icons'
 
 interface Props {
   items: ShelfItem[]
@@ -169,7 +169,7 @@ function Product({ item, words, onEdit }: { item: CatalogueItem; words: string; 
 
 const Left = ({ short, words }: { short: boolean; words: string }) => (
   <Box component="span" sx={{ fontWeight: short ? 700 : 400, color: short ? 'warning.main' : undefined }}>
-    {short && <ArrowDropDown titleAccess="to order" sx={{ verticalAlign: 'middle' }} />}
+    {short && <Down titleAccess="to order" sx={{ verticalAlign: 'middle' }} />}
     {words}
   </Box>
 )

@@ -1,5 +1,4 @@
 'use client'
-import LockOutlined from '@mui/icons-material/LockOutlined'
 import Alert from '@mui/material/Alert'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
@@ -15,6 +14,7 @@ import { callApi, failureWords } from '../hooks/api'
 import { leaveDevice } from '../hooks/doors'
 import { Link } from '../link'
 import { LINE } from '../theme'
+import { Lock } from '../parts/icons'
 
 /**
  * A shared tablet that nobody has touched for a while. Whoever was signed in is not any longer, except where a visit
@@ -45,7 +45,7 @@ export function LockedScreen({ inSight }: { inSight: boolean }) {
             p: 1.5,
           }}
         >
-          <LockOutlined />
+          <Lock />
           <Typography sx={{ flex: 1 }}>Locked. The visit goes on; to tell something, say who you are.</Typography>
           <Button variant="contained" sx={{ minHeight: 48 }} onClick={() => setOpening(true)}>
             Unlock

@@ -1,11 +1,4 @@
 'use client'
-import GridOnOutlined from '@mui/icons-material/GridOnOutlined'
-import HistoryOutlined from '@mui/icons-material/HistoryOutlined'
-import Inventory2Outlined from '@mui/icons-material/Inventory2Outlined'
-import PeopleOutlined from '@mui/icons-material/PeopleOutlined'
-import ScheduleOutlined from '@mui/icons-material/ScheduleOutlined'
-import ScienceOutlined from '@mui/icons-material/ScienceOutlined'
-import Today from '@mui/icons-material/Today'
 import Box from '@mui/material/Box'
 import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
@@ -21,6 +14,7 @@ import { Notices } from '../notices'
 import { LINE } from '../theme'
 import { Guarded, type Guarding } from './Guarded'
 import styles from './opening.module.css'
+import { Calendar, Clock, Flask, Grid, History, People, Shelf } from '../parts/icons'
 
 const AccountMenu = dynamic(() => import('./AccountMenu').then((module) => module.AccountMenu))
 const UnitsDialog = dynamic(() => import('./UnitsDialog').then((module) => module.UnitsDialog))
@@ -93,7 +87,7 @@ function Frame({ member, children }: Props) {
 interface Place {
   href: string
   label: string
-  Icon: typeof Today
+  Icon: typeof Calendar
   here: boolean
 }
 
@@ -107,17 +101,13 @@ function railFor(path: string): Place[] {
     here,
   })
   return [
-    place('/day', 'Day', Today),
-    place('/people', 'People', PeopleOutlined, path.startsWith('/people')),
+    place('/day', 'Day', Calendar),
+    place('/people', 'People', People, path.startsWith('/people')),
     ...(plan
-      ? [
-          place(plan, 'Map', GridOnOutlined),
-          place(`${plan}/mix`, 'Mix', ScienceOutlined),
-          place(`${plan}/clock`, 'Clock', ScheduleOutlined),
-        ]
+      ? [place(plan, 'Map', Grid), place(`${plan}/mix`, 'Mix', Flask), place(`${plan}/clock`, 'Clock', Clock)]
       : []),
-    place('/log', 'Log', HistoryOutlined, path.startsWith('/log') || path.startsWith('/visits')),
-    place('/shelf', 'Shelf', Inventory2Outlined, path.startsWith('/shelf')),
+    place('/log', 'Log', History, path.startsWith('/log') || path.startsWith('/visits')),
+    place('/shelf', 'Shelf', Shelf, path.startsWith('/shelf')),
   ]
 }
 

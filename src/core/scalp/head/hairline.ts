@@ -31,7 +31,7 @@ function monotoneCubic(xs: number[], ys: number[]): Hairline {
   const count = xs.length
   const steps = xs.slice(1).map((x, i) => x - xs[i]!)
   const secants = steps.map((step, i) => (ys[i + 1]! - ys[i]!) / step)
-  const slopes = new Array<number>(count).fill(0) // flat at both ends: the curve is even about the face and the nape
+  const slopes = xs.map(() => 0) // flat at both ends: the curve is even about the face and the nape
   for (let i = 1; i < count - 1; i++) {
     const before = secants[i - 1]!
     const after = secants[i]!
