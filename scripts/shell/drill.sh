@@ -142,9 +142,9 @@ drill_proxied() {
   . scripts/shell/test.sh
   run_jest e2e --runInBand --testPathPatterns="${FALTO_DRILL_TESTS:-e2e/(plan|chair)\.test}"
   say "answers by process: $(answers_of "$FIRST") and $(answers_of "$SECOND")"
-  printf '%s passed, %s failed\n' "$PASSED" "$FAILED"
+  printf '%s passed, %s failed\n' "$(counted 1)" "$(counted 2)"
   FALTO_DRILL_SERVERS="http://127.0.0.1:$FIRST http://127.0.0.1:$SECOND" node --import tsx tests/drill/proxied.ts
-  [ "$FAILED" -eq 0 ]
+  [ "$(counted 2)" -eq 0 ]
 }
 
 # Waits until something listens on a port, for as long as everything that was started still runs.

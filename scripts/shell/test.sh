@@ -1,9 +1,9 @@
 # ./falto test: every check, one closing line.
 
-PASSED=0
-FAILED=0
-SKIPPED=0
+COUNTS=$(mktemp)
 CHECKS=()
+NODE_TESTS=''
+TEST_DIR=''
 
 # check NAME COMMAND...: begins a check that passes or fails as a whole, beside the others.
 check() {
@@ -39,10 +39,10 @@ tell_checks() {
     if [ -e "$CHECKS_DIR/$name.going" ]; then
       going+=("$name")
     elif [ -e "$CHECKS_DIR/$name.passed" ]; then
-      PASSED=$((PASSED + 1))
+      count 1 0 0
       say "$name: passed"
     else
-      FAILED=$((FAILED + 1))
+      count 0 1 0
       cat "$CHECKS_DIR/$name.log"
       say "$name: failed"
     fi
@@ -58,6 +58,12 @@ finish_checks() {
   rm -rf "$CHECKS_DIR"
 }
 
+# count PASSED FAILED SKIPPED: also of tests that run beside others.
+count() { printf '%s %s %s\n' "$@" >>"$COUNTS"; }
+
+# What was counted of 1 passed, 2 failed, 3 skipped.
+counted() { awk -v of="$1" '{ sum += $of } END { print sum + 0 }' "$COUNTS"; }
+
 # run_jest PROJECTS FLAGS...: counts their tests; a suite that could not run counts as a failure.
 run_jest() {
   local projects=$1 report
@@ -72,21 +78,48 @@ run_jest() {
       const r = JSON.parse(require("fs").readFileSync(process.argv[1], "utf8"))
       console.log(r.numPassedTests, r.numFailedTests + r.numRuntimeErrorTestSuites, r.numPendingTests + r.numTodoTests)' "$report")
     read -r p f s <<<"$counts"
-    PASSED=$((PASSED + p)) FAILED=$((FAILED + f)) SKIPPED=$((SKIPPED + s))
-    [ $((p + f)) -gt 0 ] || FAILED=$((FAILED + 1))
+    count "$p" "$f" "$s"
+    [ $((p + f)) -gt 0 ] || count 0 1 0
   else
-    FAILED=$((FAILED + 1))
+    count 0 1 0
   fi
   rm -f "$report"
 }
 
-# run_jest_apart PROJECT PATTERN WORKERS: what fits the pattern goes alone, after all others; a run of chosen files as chosen.
+# However it ends, nothing of it is left running.
+end_tests() {
+  if [ -n "$NODE_TESTS" ]; then kill -- "-$NODE_TESTS" 2>/dev/null || true; fi
+  stop_test_server
+  rm -f "$COUNTS"
+}
+
+leave_nothing() {
+  trap end_tests EXIT
+  trap 'exit 130' INT TERM
+}
+
+# Tests that need nothing but Node, beside those that ask a running Falto: in a group of processes that can be ended.
+begin_node_tests() {
+  leave_nothing
+  set -m
+  run_jest "$1" --maxWorkers=100% &
+  NODE_TESTS=$!
+  set +m
+}
+
+finish_node_tests() {
+  [ -n "$NODE_TESTS" ] || return 0
+  wait "$NODE_TESTS"
+  NODE_TESTS=''
+}
+
+# run_jest_apart PROJECT PATTERN WORKERS: what fits the pattern goes first, and alone; a run of chosen files as chosen.
 run_jest_apart() {
   case "${JEST_FLAGS:-}" in
     *testPathPattern*) run_jest "$1" --runInBand ;;
     *)
-      run_jest "$1" --maxWorkers="$3" --testPathIgnorePatterns="$2"
-      run_jest "$1" --runInBand --testPathPatterns="$2" ;;
+      run_jest "$1" --runInBand --testPathPatterns="$2"
+      run_jest "$1" --maxWorkers="$3" --testPathIgnorePatterns="$2" ;;
   esac
 }
 
@@ -96,8 +129,7 @@ start_test_server() {
   ensure_postgres
   TEST_DIR=$(mktemp -d)
   chmod 755 "$TEST_DIR"
-  trap 'stop_test_server' EXIT
-  trap 'exit 130' INT TERM
+  leave_nothing
   HOME_DIR=$TEST_DIR
   load_secrets
   init_cluster "$TEST_DIR/data"
@@ -117,8 +149,9 @@ start_test_server() {
 }
 
 stop_test_server() {
+  [ -n "$TEST_DIR" ] || return 0
   # What the server itself says of what failed; it is gone with the server.
-  if [ "$FAILED" -gt 0 ]; then grep -a '"level":50' "$TEST_DIR/server.log" | tail -n 20 | cut -c1-2000 || true; fi
+  if [ "$(counted 2)" -gt 0 ]; then grep -a '"level":50' "$TEST_DIR/server.log" | tail -n 20 | cut -c1-2000 || true; fi
   if [ -n "${TEST_SERVER:-}" ]; then end_server "$TEST_SERVER"; fi
   stop_cluster "$TEST_DIR/data" || true
   rm -rf "$TEST_DIR"
@@ -160,14 +193,16 @@ test_falto() {
       lint | rules) ;;
       unit | reference)
         # Both in one go: neither waits for the last suite of the other.
-        if [ -n "$of_node" ]; then run_jest "$of_node" --maxWorkers=100%; fi
+        if [ -n "$of_node" ]; then begin_node_tests "$of_node"; fi
         of_node='' ;;
       api)
         begin_server
-        # Twenty thousand requests leave the server no time for others.
-        run_jest_apart api 'hostile\.test' 2 ;;
+        # Twenty thousand requests leave the server no time for others, but the machine some for tests that ask none.
+        run_jest_apart api 'hostile\.test' 2
+        finish_node_tests ;;
       e2e)
         begin_server
+        finish_node_tests
         ensure_chromium
         # Every file has a browser and clients of its own; more than two of them would only wait for the one server.
         # What changes how the whole salon reads goes alone.
@@ -175,7 +210,8 @@ test_falto() {
       *) die "there is no part \"$part\"; the parts are lint rules unit reference api e2e" ;;
     esac
   done
+  finish_node_tests
   finish_checks
-  printf '%s passed, %s failed, %s skipped\n' "$PASSED" "$FAILED" "$SKIPPED"
-  [ "$FAILED" -eq 0 ]
+  printf '%s passed, %s failed, %s skipped\n' "$(counted 1)" "$(counted 2)" "$(counted 3)"
+  [ "$(counted 2)" -eq 0 ]
 }

@@ -1,7 +1,7 @@
-import { spawnSync } from 'node:child_process'
 import type { Page } from 'puppeteer-core'
-import type { PlanFigures } from '@/core/plan/planner'
+import { planFigures, type PlanFigures } from '@/core/plan/planner'
 import type { FaltoPlan } from '@/core/model'
+import { computePlan } from '../support/planner'
 import { deviceOf, exported as exportedBy, newClient, newPlan, type Device } from '../support/server'
 import { seriousOn } from './axe'
 import { fill, press, saved, settled, totals, totalsContain, url, windows, zone } from './browser'
@@ -14,12 +14,8 @@ beforeAll(async () => {
   ;[oriel, bram] = (await Promise.all([deviceOf('oriel'), deviceOf('bram')])) as [Device, Device]
 })
 
-/** What `./falto compute -` says of a document. */
-function computed(document: FaltoPlan): PlanFigures {
-  const run = spawnSync('./falto', ['compute', '-'], { input: JSON.stringify(document), encoding: 'utf8' })
-  if (run.status !== 0) throw new Error(run.stderr)
-  return JSON.parse(run.stdout) as PlanFigures
-}
+/** What the core says of a document, away from any page. */
+const computed = (document: FaltoPlan): PlanFigures => planFigures(document, computePlan(document))
 
 async function openPlan(page: Page, planId: string): Promise<void> {
   await page.goto(url(`/plans/${planId}`))
