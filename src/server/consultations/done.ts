@@ -1,7 +1,9 @@
+import { isDeepStrictEqual } from 'node:util'
 import { v7 as newId } from 'uuid'
 import { daysBetween, NOT_YET_COME, predictCanvas, startingCanvas } from '@/core/hair/hairRecord'
 import { createHead } from '@/core/scalp/head'
 import { startingGoal } from '@/core/judgement/feasibility'
+import type { Canvas, Consultation, FaltoPlan } from '@/core/model'
 import type { ToldVisit } from '@/core/record/visit'
 import type { FoldOptions } from '@/core/time/fold'
 import { consultation, inTransaction, visit, type plan, type Transaction } from '@/db'
@@ -11,8 +13,9 @@ import { computing } from '../computing'
 import { latestToday } from '../days'
 import type { DoneDto } from '@/dto'
 import { invalidAt } from '../errors'
-import { addVersion, lockPlan } from '../plans'
-import { newestConsultations } from './read'
+import { addVersion, findPlan, lockPlan } from '../plans'
+import { inTurn } from './inTurn'
+import { newestConsultation, newestConsultations } from './read'
 import { keepHairInShort, lockClient } from './save'
 
 /** A plan that was carried out, as it was then. */
@@ -24,6 +27,23 @@ export interface CarriedOut {
   came?: FoldOptions['came']
   /** Told afterwards; then it may lie before the newest record, which knows the hair better and stays. */
   told?: ToldVisit
+  /** The hair after it, where that was worked out before anything was locked. */
+  foreseen?: Foreseen | undefined
+}
+
+/** What the hair after a visit follows from. */
+interface Causes {
+  document: FaltoPlan
+  on: string
+  came: FoldOptions['came'] | undefined
+  /** The hair that the visit finds. */
+  today: Canvas
+}
+
+interface Foreseen {
+  visitId: string
+  causes: Causes
+  canvas: Canvas
 }
 
 /**
@@ -33,9 +53,14 @@ export interface CarriedOut {
  */
 export async function markDone(member: StaffMember, planId: string, { on }: DoneDto): Promise<{ visitId: string }> {
   requirePermission(member, 'write')
-  return inTransaction(async (tx) => {
-    const found = await lockPlan(tx, member, planId)
-    return { visitId: await recordDone(tx, member, { plan: found, clientId: found.clientId, on }) }
+  const { clientId, document } = await findPlan(member, planId)
+  refuseDayToCome(on)
+  return inTurn(clientId, async () => {
+    const foreseen = await foresee(member, { document, clientId, on })
+    return inTransaction(async (tx) => {
+      const plan = await lockPlan(tx, member, planId)
+      return { visitId: await recordDone(tx, member, { plan, clientId, on, foreseen }) }
+    })
   })
 }
 
@@ -44,18 +69,44 @@ export function refuseDayToCome(on: string): void {
   if (daysBetween(latestToday(), on) > 0) throw invalidAt('on', NOT_YET_COME)
 }
 
+/**
+ * Works out the hair after a visit before {@link recordDone} locks anything, as it takes a worker's time. If something
+ * of it changes in between, that is noticed there.
+ * @returns undefined where the visit leaves no record of the hair
+ */
+export async function foresee(
+  member: StaffMember,
+  { document, clientId, on, came }: Pick<CarriedOut, 'clientId' | 'on' | 'came'> & { document: FaltoPlan },
+): Promise<Foreseen | undefined> {
+  const owner = await findClient(member, clientId)
+  const newest = await newestConsultation(member, owner.id)
+  if (newest && isBefore(on, newest)) return undefined
+  return workOut({ document, on, came, today: hairOn(on, newest, owner) }, newId())
+}
+
+async function workOut(causes: Causes, visitId: string): Promise<Foreseen> {
+  const { document, on, came, today } = causes
+  return { visitId, causes, canvas: await computing.after(document, { canvas: today, visitId, on, came }) }
+}
+
+const isBefore = (on: string, { recordedOn }: Consultation): boolean => daysBetween(recordedOn, on) < 0
+
+/** The hair as a visit finds it: as it was recorded last, grown and faded since. */
+const hairOn = (on: string, newest: Consultation | undefined, owner: Awaited<ReturnType<typeof findClient>>): Canvas =>
+  newest ? predictCanvas(newest.canvas, newest.hair, { on }) : startingCanvas(createHead(owner.head), owner.hair, on)
+
 /** As {@link markDone}, within a transaction that has locked the plan. @returns id of the visit */
 export async function recordDone(
   tx: Transaction,
   member: StaffMember,
-  { plan, clientId, on, came, told }: CarriedOut,
+  { plan, clientId, on, came, told, foreseen }: CarriedOut,
 ): Promise<string> {
   refuseDayToCome(on)
   const owner = await findClient(member, clientId, tx)
-  const visitId = newId()
+  const visitId = foreseen?.visitId ?? newId()
   await lockClient(tx, member, owner.id)
   const [newest] = await newestConsultations(tx, member, owner.id, 1)
-  const isOlder = newest !== undefined && daysBetween(newest.recordedOn, on) < 0
+  const isOlder = newest !== undefined && isBefore(on, newest)
   if (isOlder && !told)
     throw invalidAt('on', `The newest record is of ${newest.recordedOn}. Use that day or a later one.`)
   const planVersion = await addVersion(tx, member, plan, `Done on ${on}`)
@@ -71,10 +122,8 @@ export async function recordDone(
   })
   if (isOlder) return visitId
   const hair = { ...(newest?.hair ?? owner.hair), weeksSinceColour: 0 }
-  const today = newest
-    ? predictCanvas(newest.canvas, newest.hair, { on })
-    : startingCanvas(createHead(owner.head), owner.hair, on)
-  const canvas = await computing.after(plan.document, { canvas: today, visitId, on, came })
+  const causes: Causes = { document: plan.document, on, came, today: hairOn(on, newest, owner) }
+  const { canvas } = isDeepStrictEqual(foreseen?.causes, causes) ? foreseen! : await workOut(causes, visitId)
   await tx.insert(consultation).values({
     salonId: member.salonId,
     clientId: owner.id,

@@ -16,7 +16,7 @@ export async function findPlan(member: StaffMember, id: string, reader: Reader =
 
 /** A plan that nobody else changes until the transaction ends. @throws AppError 404 */
 export async function lockPlan(tx: Transaction, member: StaffMember, id: string) {
-  const [found] = isUuid(id) ? await tx.select().from(plan).where(present(member, id)).for('update') : []
+  const [found] = isUuid(id) ? await tx.select().from(plan).where(present(member, id)).for('no key update') : []
   if (!found) throw notFound('plan')
   return found
 }

@@ -25,7 +25,7 @@ import { requirePermission, type StaffMember } from '../auth'
 import { keepAcknowledgement, waitingCautions } from '../cautions'
 import { findClient } from '../clients'
 import { computing } from '../computing'
-import { newestConsultation, recordDone } from '../consultations'
+import { foresee, inTurn, newestConsultation, recordDone } from '../consultations'
 import type { MoreDto, NewRunDto, RunEventsDto, RunHairDto } from '@/dto'
 import { AppError, notFound } from '../errors'
 import { isUuid } from '../http'
@@ -168,26 +168,38 @@ export async function recordHair(
   { on, levels }: RunHairDto,
 ): Promise<{ visitId: string }> {
   requirePermission(member, 'write')
-  return inTransaction(async (tx) => {
-    const { planId, script, document, visitId: known, endedAt } = await findRun(member, runId, tx)
-    if (!endedAt) throw new AppError(422, 'invalid', 'This visit is not over yet. End it at the chair first.')
-    if (known) throw new AppError(409, 'stale', 'This visit is in the record already. Correct the hair there.')
-    const { clientId } = await lockPlan(tx, member, planId)
-    const events = await eventsAfter(member, runId, 0, tx)
-    const state = foldRun(events)
-    const amendments = amendmentsIn(events)
-    const visitId = await recordDone(tx, member, {
-      plan: { id: planId, document: amendedPlan(document, amendments) },
-      clientId,
-      on,
-      came: { levels, leftOut: leftOut(amendments.at(-1)?.script ?? script, state) },
+  const { planId } = await findRun(member, runId)
+  const { clientId } = await findPlan(member, planId)
+  return inTurn(clientId, async () => {
+    const foreseen = await foresee(member, { ...(await outcomeOf(member, runId, levels)), clientId, on })
+    return inTransaction(async (tx) => {
+      const { document, came } = await outcomeOf(member, runId, levels, tx)
+      await lockPlan(tx, member, planId)
+      const plan = { id: planId, document }
+      const visitId = await recordDone(tx, member, { plan, clientId, on, came, foreseen })
+      await tx
+        .update(run)
+        .set({ visitId })
+        .where(and(eq(run.salonId, member.salonId), eq(run.id, runId)))
+      return { visitId }
     })
-    await tx
-      .update(run)
-      .set({ visitId })
-      .where(and(eq(run.salonId, member.salonId), eq(run.id, runId)))
-    return { visitId }
   })
+}
+
+/**
+ * What a visit that is over was in the end, and came to. Within a transaction nobody else changes it meanwhile.
+ * @throws AppError 422 while it goes on, 409 once it is in the record
+ */
+async function outcomeOf(member: StaffMember, runId: string, levels: RunHairDto['levels'], tx?: Transaction) {
+  const { script, document, visitId, endedAt } = await findRun(member, runId, tx)
+  if (!endedAt) throw new AppError(422, 'invalid', 'This visit is not over yet. End it at the chair first.')
+  if (visitId) throw new AppError(409, 'stale', 'This visit is in the record already. Correct the hair there.')
+  const events = await eventsAfter(member, runId, 0, tx)
+  const amendments = amendmentsIn(events)
+  return {
+    document: amendedPlan(document, amendments),
+    came: { levels, leftOut: leftOut(amendments.at(-1)?.script ?? script, foldRun(events)) },
+  }
 }
 
 /** The first event that names a step the visit does not have, by its place; −1 where there is none. */

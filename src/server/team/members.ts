@@ -68,7 +68,7 @@ export async function changeMember(
   requirePermission(member, 'team')
   if (!isUuid(id)) throw notFound('member of staff')
   await inTransaction(async (tx) => {
-    const everybody = await tx.select().from(staff).where(eq(staff.salonId, member.salonId)).for('update')
+    const everybody = await tx.select().from(staff).where(eq(staff.salonId, member.salonId)).for('no key update')
     const found = everybody.find((one) => one.id === id)
     if (!found) throw notFound('member of staff')
     const owners = everybody.filter((one) =>

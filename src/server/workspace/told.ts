@@ -5,7 +5,7 @@ import type { ToldVisit } from '@/core/record/visit'
 import { inTransaction, type Transaction } from '@/db'
 import type { ToldVisitDto } from '@/dto'
 import { requirePermission, type StaffMember } from '../auth'
-import { recordDone, refuseDayToCome } from '../consultations'
+import { foresee, inTurn, recordDone, refuseDayToCome } from '../consultations'
 import { invalidAt } from '../errors'
 import { insertPlanIn } from '../plans'
 import { saveReviewIn } from '../visits'
@@ -33,7 +33,10 @@ export async function enterToldVisit(
 ): Promise<{ visitId: string }> {
   requirePermission(member, 'write')
   const prepared = await prepareTold(member, clientId, entry)
-  return inTransaction((tx) => keepTold(tx, member, prepared))
+  return inTurn(clientId, async () => {
+    const foreseen = await foresee(member, prepared)
+    return inTransaction((tx) => keepTold(tx, member, prepared, foreseen))
+  })
 }
 
 /** A visit as it was told, laid out and not yet kept. */
@@ -74,9 +77,10 @@ export async function keepTold(
   tx: Transaction,
   member: StaffMember,
   { clientId, on, document, told, change }: PreparedVisit,
+  foreseen?: Awaited<ReturnType<typeof foresee>>,
 ): Promise<{ visitId: string }> {
   const { id } = await insertPlanIn(tx, member, clientId, document, 'Entered afterwards')
-  const visitId = await recordDone(tx, member, { plan: { id, document }, clientId, on, told })
+  const visitId = await recordDone(tx, member, { plan: { id, document }, clientId, on, told, foreseen })
   if (change.trim() !== '') await saveReviewIn(tx, member, visitId, { worked: '', change, why: '', shared: false })
   return { visitId }
 }

@@ -1,0 +1,87 @@
+import { eq, sql } from 'drizzle-orm'
+import type { Canvas, FaltoPlan } from '@/core/model'
+import type { FoldOptions } from '@/core/time/fold'
+import { consultation, database, inTransaction, staff } from '@/db'
+import { staffFrom, type StaffMember } from '@/server/auth'
+import { foresee, markDone, recordDone } from '@/server/consultations'
+import { exported, newClient, newPlan } from '../support/server'
+import { newSalon, type TestSalon } from '../support/salon'
+
+/** What a worker would do, here; with whether something was locked meanwhile. */
+const mockWorked: { locked: boolean }[] = []
+jest.mock('@/server/computing', () => ({
+  computing: {
+    after: (plan: FaltoPlan, done: FoldOptions): Canvas => {
+      const { foldPlan } = jest.requireActual<typeof import('@/core/time/fold')>('@/core/time/fold')
+      const { planner } = jest.requireActual<typeof import('../support/planner')>('../support/planner')
+      const { database: outside } = jest.requireActual<typeof import('@/db')>('@/db')
+      let locked = false
+      try {
+        outside()
+      } catch {
+        locked = true
+      }
+      mockWorked.push({ locked })
+      return foldPlan(plan, planner.computeStages(plan), done).canvas()
+    },
+  },
+}))
+
+const TODAY = new Date().toISOString().slice(0, 10)
+let salon: TestSalon
+let owner: StaffMember
+beforeAll(async () => {
+  salon = await newSalon()
+  owner = (await staffFrom(new Headers({ cookie: salon.devices.owner.cookie })))!
+})
+beforeEach(() => void mockWorked.splice(0))
+afterAll(() => database().$client.end())
+
+async function plans(count: number): Promise<{ clientId: string; ids: string[] }> {
+  const clientId = await newClient(salon.devices.owner, 'Done')
+  const ids: string[] = []
+  for (let i = 0; i < count; i++) ids.push(await newPlan(salon.devices.owner, clientId, { service: 'topAndSides' }))
+  return { clientId, ids }
+}
+
+const records = (clientId: string) =>
+  database()
+    .select({ number: consultation.number, canvas: consultation.canvas })
+    .from(consultation)
+    .where(eq(consultation.clientId, clientId))
+    .orderBy(consultation.number)
+
+it('the hair after a visit is worked out before anything is locked, for one visit after the other', async () => {
+  const { clientId, ids } = await plans(3)
+  await Promise.all(ids.map((id) => markDone(owner, id, { on: TODAY })))
+  expect(mockWorked).toEqual(ids.map(() => ({ locked: false })))
+  expect((await records(clientId)).map(({ number }) => number)).toEqual([1, 2, 3])
+})
+
+it('what was worked out from hair that somebody has changed since is worked out anew', async () => {
+  const { clientId, ids } = await plans(1)
+  const document = await exported(salon.devices.owner, ids[0]!)
+  const foreseen = (await foresee(owner, { document, clientId, on: TODAY }))!
+  await markDone(owner, ids[0]!, { on: TODAY })
+  mockWorked.splice(0)
+  await inTransaction((tx) => recordDone(tx, owner, { plan: { id: ids[0]!, document }, clientId, on: TODAY, foreseen }))
+  expect(mockWorked).toEqual([{ locked: true }])
+  const [, second] = await records(clientId)
+  expect(second!.canvas).not.toEqual(foreseen.canvas)
+  const treatments = ({ strands }: Canvas) => strands[0]!.bands.at(-1)!.treatments.length
+  expect(treatments(second!.canvas)).toBeGreaterThan(treatments(foreseen.canvas))
+})
+
+it('a visit that is being kept does not hold up who works here', async () => {
+  const member = { name: 'The assistant', role: 'assistant', active: true }
+  const [assistant] = await database()
+    .select({ id: staff.id })
+    .from(staff)
+    .where(sql`${staff.salonId} = ${salon.id} and ${staff.role} = 'assistant'`)
+  const answer = await inTransaction(async (tx) => {
+    // As everything does that is kept under somebody's name.
+    await tx.execute(sql`select from staff where salon_id = ${salon.id} for key share`)
+    return salon.devices.owner.call('PUT', `/api/team/${assistant!.id}`, member)
+  })
+  expect(answer.status).toBe(200)
+})
