@@ -3,7 +3,7 @@ import { v7 as newId } from 'uuid'
 import { daysBetween, NOT_YET_COME, predictCanvas, startingCanvas } from '@/core/hair/hairRecord'
 import { createHead } from '@/core/scalp/head'
 import { startingGoal } from '@/core/judgement/feasibility'
-import type { Canvas, Consultation, FaltoPlan } from '@/core/model'
+import type { Canvas, Consultation, FaltoPlan, HairState } from '@/core/model'
 import type { ToldVisit } from '@/core/record/visit'
 import type { FoldOptions } from '@/core/time/fold'
 import { consultation, inTransaction, visit, type plan, type Transaction } from '@/db'
@@ -40,10 +40,14 @@ interface Causes {
   today: Canvas
 }
 
-interface Foreseen {
+/** A record of the hair as far as the next one follows from it. */
+type HairRecord = Pick<Consultation, 'recordedOn' | 'hair' | 'canvas'>
+
+/** The record that a visit will leave. */
+export interface Foreseen {
   visitId: string
   causes: Causes
-  canvas: Canvas
+  left: HairRecord
 }
 
 /**
@@ -69,31 +73,58 @@ export function refuseDayToCome(on: string): void {
   if (daysBetween(latestToday(), on) > 0) throw invalidAt('on', NOT_YET_COME)
 }
 
+type ToForesee = Pick<CarriedOut, 'clientId' | 'on' | 'came'> & { document: FaltoPlan }
+
 /**
  * Works out the hair after a visit before {@link recordDone} locks anything, as it takes a worker's time. If something
  * of it changes in between, that is noticed there.
+ * @param before the record that a visit before it will leave, where that is not kept yet
  * @returns undefined where the visit leaves no record of the hair
  */
 export async function foresee(
   member: StaffMember,
-  { document, clientId, on, came }: Pick<CarriedOut, 'clientId' | 'on' | 'came'> & { document: FaltoPlan },
+  { document, clientId, on, came }: ToForesee,
+  before?: HairRecord,
 ): Promise<Foreseen | undefined> {
   const owner = await findClient(member, clientId)
-  const newest = await newestConsultation(member, owner.id)
+  const newest = before ?? (await newestConsultation(member, owner.id))
   if (newest && isBefore(on, newest)) return undefined
-  return workOut({ document, on, came, today: hairOn(on, newest, owner) }, newId())
+  return workOut({ document, on, came, today: hairOn(on, newest, owner) }, hairAfter(newest, owner), newId())
 }
 
-async function workOut(causes: Causes, visitId: string): Promise<Foreseen> {
+/** The same for visits that will be kept one after the other. */
+export async function foreseeInOrder(
+  member: StaffMember,
+  visits: readonly ToForesee[],
+): Promise<(Foreseen | undefined)[]> {
+  const left = new Map<string, HairRecord>()
+  const foreseen: (Foreseen | undefined)[] = []
+  for (const visit of visits) {
+    const one = await foresee(member, visit, left.get(visit.clientId))
+    if (one) left.set(visit.clientId, one.left)
+    foreseen.push(one)
+  }
+  return foreseen
+}
+
+async function workOut(causes: Causes, hair: HairState, visitId: string): Promise<Foreseen> {
   const { document, on, came, today } = causes
-  return { visitId, causes, canvas: await computing.after(document, { canvas: today, visitId, on, came }) }
+  const canvas = await computing.after(document, { canvas: today, visitId, on, came })
+  return { visitId, causes, left: { recordedOn: on, hair, canvas } }
 }
 
-const isBefore = (on: string, { recordedOn }: Consultation): boolean => daysBetween(recordedOn, on) < 0
+type Owner = Awaited<ReturnType<typeof findClient>>
+
+const isBefore = (on: string, { recordedOn }: HairRecord): boolean => daysBetween(recordedOn, on) < 0
 
 /** The hair as a visit finds it: as it was recorded last, grown and faded since. */
-const hairOn = (on: string, newest: Consultation | undefined, owner: Awaited<ReturnType<typeof findClient>>): Canvas =>
+const hairOn = (on: string, newest: HairRecord | undefined, owner: Owner): Canvas =>
   newest ? predictCanvas(newest.canvas, newest.hair, { on }) : startingCanvas(createHead(owner.head), owner.hair, on)
+
+const hairAfter = (newest: HairRecord | undefined, owner: Owner): HairState => ({
+  ...(newest?.hair ?? owner.hair),
+  weeksSinceColour: 0,
+})
 
 /** As {@link markDone}, within a transaction that has locked the plan. @returns id of the visit */
 export async function recordDone(
@@ -121,22 +152,20 @@ export async function recordDone(
     told,
   })
   if (isOlder) return visitId
-  const hair = { ...(newest?.hair ?? owner.hair), weeksSinceColour: 0 }
   const causes: Causes = { document: plan.document, on, came, today: hairOn(on, newest, owner) }
-  const { canvas } = isDeepStrictEqual(foreseen?.causes, causes) ? foreseen! : await workOut(causes, visitId)
+  const isAsForeseen = isDeepStrictEqual(foreseen?.causes, causes)
+  const { left } = isAsForeseen ? foreseen! : await workOut(causes, hairAfter(newest, owner), visitId)
   await tx.insert(consultation).values({
     salonId: member.salonId,
     clientId: owner.id,
     number: (newest?.number ?? 0) + 1,
     kind: 'done',
-    recordedOn: on,
-    hair,
-    canvas,
+    ...left,
     goal: newest?.goal ?? startingGoal(owner.hair),
     trimmedCm: 0,
     corrections: [],
     staffId: member.id,
   })
-  await keepHairInShort(tx, member, owner.id, { hair, canvas })
+  await keepHairInShort(tx, member, owner.id, left)
   return visitId
 }

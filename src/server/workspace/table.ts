@@ -4,6 +4,7 @@ import { SERVICES } from '@/core/plan/serviceKinds'
 import { client, database, inTransaction } from '@/db'
 import { checkEntry, ToldVisitDto } from '@/dto'
 import { requirePermission, type StaffMember } from '../auth'
+import { foreseeInOrder } from '../consultations'
 import { AppError } from '../errors'
 import { catalogueOf } from '../shelf'
 import { numberIn, readTable, textIn, type TableRow } from '../tables'
@@ -58,8 +59,9 @@ export async function importVisits(
   if (problems.length > 0 || mode === 'preview') return { rows: visits.length, problems, committed: false }
   // One client after the other, so that two tables at once do not wait for each other; hers from the oldest on.
   const inOrder = prepared.sort((a, b) => compare(a.clientId, b.clientId) || compare(a.on, b.on))
+  const foreseen = await foreseeInOrder(member, inOrder)
   await inTransaction(async (tx) => {
-    for (const one of inOrder) await keepTold(tx, member, one)
+    for (const [i, one] of inOrder.entries()) await keepTold(tx, member, one, foreseen[i])
   })
   return { rows: visits.length, problems: [], committed: true }
 }

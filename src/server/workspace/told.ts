@@ -5,7 +5,7 @@ import type { ToldVisit } from '@/core/record/visit'
 import { inTransaction, type Transaction } from '@/db'
 import type { ToldVisitDto } from '@/dto'
 import { requirePermission, type StaffMember } from '../auth'
-import { foresee, inTurn, recordDone, refuseDayToCome } from '../consultations'
+import { foresee, inTurn, recordDone, refuseDayToCome, type Foreseen } from '../consultations'
 import { invalidAt } from '../errors'
 import { insertPlanIn } from '../plans'
 import { saveReviewIn } from '../visits'
@@ -77,7 +77,7 @@ export async function keepTold(
   tx: Transaction,
   member: StaffMember,
   { clientId, on, document, told, change }: PreparedVisit,
-  foreseen?: Awaited<ReturnType<typeof foresee>>,
+  foreseen: Foreseen | undefined,
 ): Promise<{ visitId: string }> {
   const { id } = await insertPlanIn(tx, member, clientId, document, 'Entered afterwards')
   const visitId = await recordDone(tx, member, { plan: { id, document }, clientId, on, told, foreseen })
