@@ -9,7 +9,7 @@ import {
   mdiClockOutline,
   mdiClose,
   mdiDotsHorizontal,
-  mdiDragVertical,
+  mdiDragHorizontalVariant,
   mdiEye,
   mdiEyeOff,
   mdiFlaskOutline,
@@ -35,7 +35,7 @@ export const Clock = icon(mdiClockOutline, 'Clock')
 export const Close = icon(mdiClose, 'Close')
 export const Done = icon(mdiCheckCircle, 'Done')
 export const Down = icon(mdiMenuDown, 'Down')
-export const Drag = icon(mdiDragVertical, 'Drag')
+export const Drag = icon(mdiDragHorizontalVariant, 'Drag')
 export const Flask = icon(mdiFlaskOutline, 'Flask')
 export const Grid = icon(mdiGrid, 'Grid')
 export const Hide = icon(mdiEyeOff, 'Hide')
