@@ -109,7 +109,7 @@ begin_node_tests() {
 
 finish_node_tests() {
   [ -n "$NODE_TESTS" ] || return 0
-  wait "$NODE_TESTS"
+  wait "$NODE_TESTS" || count 0 1 0
   NODE_TESTS=''
 }
 

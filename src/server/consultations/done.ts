@@ -38,6 +38,8 @@ interface Causes {
   came: FoldOptions['came'] | undefined
   /** The hair that the visit finds. */
   today: Canvas
+  /** It in short, as the record will say. */
+  hair: HairState
 }
 
 /** A record of the hair as far as the next one follows from it. */
@@ -89,7 +91,7 @@ export async function foresee(
   const owner = await findClient(member, clientId)
   const newest = before ?? (await newestConsultation(member, owner.id))
   if (newest && isBefore(on, newest)) return undefined
-  return workOut({ document, on, came, today: hairOn(on, newest, owner) }, hairAfter(newest, owner), newId())
+  return workOut({ document, on, came, ...hairOn(on, newest, owner) }, newId())
 }
 
 /** The same for visits that will be kept one after the other. */
@@ -107,8 +109,8 @@ export async function foreseeInOrder(
   return foreseen
 }
 
-async function workOut(causes: Causes, hair: HairState, visitId: string): Promise<Foreseen> {
-  const { document, on, came, today } = causes
+async function workOut(causes: Causes, visitId: string): Promise<Foreseen> {
+  const { document, on, came, today, hair } = causes
   const canvas = await computing.after(document, { canvas: today, visitId, on, came })
   return { visitId, causes, left: { recordedOn: on, hair, canvas } }
 }
@@ -118,12 +120,11 @@ type Owner = Awaited<ReturnType<typeof findClient>>
 const isBefore = (on: string, { recordedOn }: HairRecord): boolean => daysBetween(recordedOn, on) < 0
 
 /** The hair as a visit finds it: as it was recorded last, grown and faded since. */
-const hairOn = (on: string, newest: HairRecord | undefined, owner: Owner): Canvas =>
-  newest ? predictCanvas(newest.canvas, newest.hair, { on }) : startingCanvas(createHead(owner.head), owner.hair, on)
-
-const hairAfter = (newest: HairRecord | undefined, owner: Owner): HairState => ({
-  ...(newest?.hair ?? owner.hair),
-  weeksSinceColour: 0,
+const hairOn = (on: string, newest: HairRecord | undefined, owner: Owner): Pick<Causes, 'today' | 'hair'> => ({
+  today: newest
+    ? predictCanvas(newest.canvas, newest.hair, { on })
+    : startingCanvas(createHead(owner.head), owner.hair, on),
+  hair: { ...(newest?.hair ?? owner.hair), weeksSinceColour: 0 },
 })
 
 /** As {@link markDone}, within a transaction that has locked the plan. @returns id of the visit */
@@ -152,9 +153,9 @@ export async function recordDone(
     told,
   })
   if (isOlder) return visitId
-  const causes: Causes = { document: plan.document, on, came, today: hairOn(on, newest, owner) }
+  const causes: Causes = { document: plan.document, on, came, ...hairOn(on, newest, owner) }
   const isAsForeseen = isDeepStrictEqual(foreseen?.causes, causes)
-  const { left } = isAsForeseen ? foreseen! : await workOut(causes, hairAfter(newest, owner), visitId)
+  const { left } = isAsForeseen ? foreseen! : await workOut(causes, visitId)
   await tx.insert(consultation).values({
     salonId: member.salonId,
     clientId: owner.id,
