@@ -53,7 +53,11 @@ ensure_modules() {
   say "installing node modules (a minute or two)"
   local log
   log=$(mktemp)
-  npm ci --no-audit --no-fund >"$log" 2>&1 || { grep -m 12 "npm error" "$log" >&2; die "npm ci failed; the lines above say why."; }
+  (
+    trap 'rm -f npm-shrinkwrap.json' EXIT
+    node scripts/package-addresses.mjs "$(npm config get registry 2>/dev/null)"
+    npm ci --no-audit --no-fund
+  ) >"$log" 2>&1 || { grep -m 12 "npm error" "$log" >&2; die "npm ci failed; the lines above say why."; }
   rm -f "$log"
   printf '%s' "$wanted" >node_modules/.falto-lock
 }
