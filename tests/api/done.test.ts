@@ -1,13 +1,14 @@
-import { eq, sql } from 'drizzle-orm'
+import { and, eq, sql } from 'drizzle-orm'
 import type { Canvas, FaltoPlan } from '@/core/model'
 import { foldPlan, type FoldOptions } from '@/core/time/fold'
 import { consultation, database, inTransaction, staff } from '@/db'
 import { staffFrom, type StaffMember } from '@/server/auth'
 import { foresee, markDone, recordDone } from '@/server/consultations'
 import { importVisits } from '@/server/workspace'
+import { day } from '../support/days'
 import { planner } from '../support/planner'
 import { exported, newClient, newPlan } from '../support/server'
-import { newSalon, type TestSalon } from '../support/salon'
+import { closeDatabase, newSalon, type TestSalon } from '../support/salon'
 
 /** Whether something was locked whenever a worker would have been asked; what it would do is done here. */
 const mockLocked: boolean[] = []
@@ -30,7 +31,6 @@ function isWithinTransaction(): boolean {
   }
 }
 
-const TODAY = new Date().toISOString().slice(0, 10)
 let salon: TestSalon
 let owner: StaffMember
 beforeAll(async () => {
@@ -38,7 +38,7 @@ beforeAll(async () => {
   owner = (await staffFrom(new Headers({ cookie: salon.devices.owner.cookie })))!
 })
 beforeEach(() => void mockLocked.splice(0))
-afterAll(() => database().$client.end())
+afterAll(closeDatabase)
 
 async function plans(count: number): Promise<{ clientId: string; ids: string[] }> {
   const clientId = await newClient(salon.devices.owner, 'Done')
@@ -56,7 +56,7 @@ const records = (clientId: string) =>
 
 it('the hair after a visit is worked out before anything is locked, for one visit after the other', async () => {
   const { clientId, ids } = await plans(3)
-  await Promise.all(ids.map((id) => markDone(owner, id, { on: TODAY })))
+  await Promise.all(ids.map((id) => markDone(owner, id, { on: day() })))
   expect(mockLocked).toEqual(ids.map(() => false))
   expect((await records(clientId)).map(({ number }) => number)).toEqual([1, 2, 3])
 })
@@ -74,10 +74,10 @@ it('visits out of a table are worked out before anything is locked too, each fro
 it('what was worked out from hair that somebody has changed since is worked out anew', async () => {
   const { clientId, ids } = await plans(1)
   const document = await exported(salon.devices.owner, ids[0]!)
-  const foreseen = (await foresee(owner, { document, clientId, on: TODAY }))!
-  await markDone(owner, ids[0]!, { on: TODAY })
+  const foreseen = (await foresee(owner, { document, clientId, on: day() }))!
+  await markDone(owner, ids[0]!, { on: day() })
   mockLocked.splice(0)
-  await inTransaction((tx) => recordDone(tx, owner, { plan: { id: ids[0]!, document }, clientId, on: TODAY, foreseen }))
+  await inTransaction((tx) => recordDone(tx, owner, { plan: { id: ids[0]!, document }, clientId, on: day(), foreseen }))
   expect(mockLocked).toEqual([true])
   const [, second] = await records(clientId)
   const treatments = ({ strands }: Canvas) => strands[0]!.bands.at(-1)!.treatments.length
@@ -89,7 +89,7 @@ it('a visit that is being kept does not hold up who works here', async () => {
   const [assistant] = await database()
     .select({ id: staff.id })
     .from(staff)
-    .where(sql`${staff.salonId} = ${salon.id} and ${staff.role} = 'assistant'`)
+    .where(and(eq(staff.salonId, salon.id), eq(staff.role, 'assistant')))
   const answer = await inTransaction(async (tx) => {
     // As everything does that is kept under somebody's name.
     await tx.execute(sql`select from staff where salon_id = ${salon.id} for key share`)

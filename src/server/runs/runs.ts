@@ -168,10 +168,10 @@ export async function recordHair(
   { on, levels }: RunHairDto,
 ): Promise<{ visitId: string }> {
   requirePermission(member, 'write')
-  const { planId } = await findRun(member, runId)
+  const { planId, ...outcome } = await outcomeOf(member, runId, levels)
   const { clientId } = await findPlan(member, planId)
   return inTurn(clientId, async () => {
-    const foreseen = await foresee(member, { ...(await outcomeOf(member, runId, levels)), clientId, on })
+    const foreseen = await foresee(member, { ...outcome, clientId, on })
     return inTransaction(async (tx) => {
       const { document, came } = await outcomeOf(member, runId, levels, tx)
       await lockPlan(tx, member, planId)
@@ -191,12 +191,13 @@ export async function recordHair(
  * @throws AppError 422 while it goes on, 409 once it is in the record
  */
 async function outcomeOf(member: StaffMember, runId: string, levels: RunHairDto['levels'], tx?: Transaction) {
-  const { script, document, visitId, endedAt } = await findRun(member, runId, tx)
+  const { planId, script, document, visitId, endedAt } = await findRun(member, runId, tx)
   if (!endedAt) throw new AppError(422, 'invalid', 'This visit is not over yet. End it at the chair first.')
   if (visitId) throw new AppError(409, 'stale', 'This visit is in the record already. Correct the hair there.')
   const events = await eventsAfter(member, runId, 0, tx)
   const amendments = amendmentsIn(events)
   return {
+    planId,
     document: amendedPlan(document, amendments),
     came: { levels, leftOut: leftOut(amendments.at(-1)?.script ?? script, foldRun(events)) },
   }
