@@ -8,7 +8,7 @@ const swc = {
   module: { type: 'commonjs' },
 }
 
-/** Unit and reference tests need nothing but Node; api and e2e tests need a running Falto (./falto test starts one). */
+/** Every file by itself, in a sandbox of its own. */
 const project = (displayName, testMatch) => ({
   displayName,
   testMatch,
@@ -18,18 +18,28 @@ const project = (displayName, testMatch) => ({
   transformIgnorePatterns: [
     '/node_modules/(?!(@better-auth|@noble|better-auth|d3-[a-z-]+|delaunator|internmap|jose|rou3|nanostores|robust-predicates|uuid)/)',
   ],
-  // Looking these up through the sandbox would more than double the time of the core's tests.
+  // Looking these up through the sandbox would more than double the time of what computes.
   sandboxInjectedGlobals: ['Math', 'Map', 'Set', 'Number', 'Infinity'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
 })
 
+/** Tests of the core and its documents, one after the other: it has no state that one could leave to the next. */
+const together = (displayName, testMatch) => ({
+  displayName,
+  testMatch,
+  runner: '<rootDir>/tests/support/runner.mjs',
+  transform: {},
+})
+
+/** Unit and reference tests need nothing but Node; api and e2e tests need a running Falto (./falto test starts one). */
 const config = {
   // Ends what hangs; how fast something is, is for ./falto bench to say.
   testTimeout: 60_000,
   testSequencer: '<rootDir>/tests/support/sequencer.mjs',
   projects: [
-    project('unit', ['<rootDir>/src/**/*.test.ts']),
-    project('reference', ['<rootDir>/tests/reference/**/*.test.ts']),
+    together('unit', ['<rootDir>/src/{core,dto}/**/*.test.ts']),
+    project('unit', ['<rootDir>/src/!(core|dto)/**/*.test.ts']),
+    together('reference', ['<rootDir>/tests/reference/**/*.test.ts']),
     project('api', ['<rootDir>/tests/api/**/*.test.ts']),
     project('e2e', ['<rootDir>/tests/e2e/**/*.test.ts']),
   ],

@@ -13,9 +13,6 @@ import { lift } from '../../scripts/commands/lift'
 import { look } from '../../scripts/commands/look'
 import { plan } from '../../scripts/commands/plan'
 
-// A head of hair takes a second or two to draw, more on a busy machine.
-jest.setTimeout(60_000)
-
 const folder = mkdtempSync(join(tmpdir(), 'falto-commands-'))
 /** As one file: translated once for all of them. Beside the packages, which it finds from there. */
 const command = join(process.cwd(), 'node_modules', `.falto-command-${process.pid}.mjs`)

@@ -1,6 +1,5 @@
 import { createHash } from 'node:crypto'
 import { readFileSync, writeFileSync } from 'node:fs'
-import { join } from 'node:path'
 import type { FaltoPlan } from '@/core/model'
 import { clockFigures, planFigures } from '@/core/plan/planner'
 import { ALONE, clockFor } from '@/core/time/schedule'
@@ -13,7 +12,7 @@ import { computePlan } from '../support/planner'
  * `golden.json` is what Falto said. A figure changes only with a reason in the commit that changes it;
  * `FALTO_GOLDEN=write ./falto test reference` then writes the file anew.
  */
-const FILE = join(__dirname, 'golden.json')
+const FILE = 'tests/reference/golden.json'
 
 /** What is read at a glance when something moved; `all` stands for every figure there is. */
 interface Golden {

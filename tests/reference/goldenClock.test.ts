@@ -1,4 +1,3 @@
-import { join } from 'node:path'
 import { ALONE, ASSISTANT, clockFor, SECOND_COLOURIST, withHelp } from '@/core/time/schedule'
 import { roundToTenth } from '@/core/units'
 import { goldenIn } from '../support/golden'
@@ -10,7 +9,7 @@ import { goldenPlan } from '../support/samples'
  * law, so this is what Falto made. It changes only with a reason in the commit that changes it;
  * `FALTO_GOLDEN=write ./falto test reference` writes it anew.
  */
-const isAsKnown = goldenIn(join(__dirname, 'goldenClock.json'))
+const isAsKnown = goldenIn('goldenClock.json')
 
 const CREWS = {
   alone: ALONE,

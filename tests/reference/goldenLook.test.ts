@@ -1,5 +1,4 @@
 import { createHash } from 'node:crypto'
-import { join } from 'node:path'
 import { colourStrands, COUNTED, createStudio, expose, lookFigures, lookReport, worthOf } from '@/core/appearance/look'
 import { develop, VIEWS } from '@/core/appearance/picture'
 import type { Wear } from '@/core/appearance/strands'
@@ -14,7 +13,7 @@ import { servicePlan } from '../support/samples'
  * outside fact: `goldenLook.json` is what Falto drew. It changes only with a reason in the commit that changes it;
  * `FALTO_GOLDEN=write ./falto test reference` writes it anew.
  */
-const isAsKnown = goldenIn(join(__dirname, 'goldenLook.json'))
+const isAsKnown = goldenIn('goldenLook.json')
 const COUNT = 400
 const studio = createStudio()
 

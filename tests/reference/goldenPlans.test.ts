@@ -1,5 +1,4 @@
 import { createHash } from 'node:crypto'
-import { join } from 'node:path'
 import type { FaltoPlan, Goal, HairState } from '@/core/model'
 import { proposePlan, SERVICES, type Wished } from '@/core/plan/serviceKinds'
 import { GOAL } from '../support/canvas'
@@ -13,7 +12,7 @@ import { GOLDEN_HEADS, goldenPlan } from '../support/samples'
  * fact: `goldenPlans.json` is what Falto made. It changes only with a reason in the commit that changes it;
  * `FALTO_GOLDEN=write ./falto test reference` writes it anew.
  */
-const isAsKnown = goldenIn(join(__dirname, 'goldenPlans.json'))
+const isAsKnown = goldenIn('goldenPlans.json')
 
 /** Under which version of the constants a plan was made is said by their own test. */
 const hashOf = ({ constantsVersion: _, ...plan }: FaltoPlan): string =>

@@ -1,5 +1,4 @@
 import { createHash } from 'node:crypto'
-import { join } from 'node:path'
 import { activeVariant } from '@/core/model'
 import { mixPlan } from '@/core/product/bowls'
 import { foilList, headModel, headSheet, mapDrawing, mixingCards, svgOfSheet } from '@/core/plan/sheets'
@@ -12,7 +11,7 @@ import { goldenPlan } from '../support/samples'
  * `goldenSheets.json` is what Falto drew. It changes only with a reason in the commit that changes it;
  * `FALTO_GOLDEN=write ./falto test reference` writes it anew.
  */
-const isAsKnown = goldenIn(join(__dirname, 'goldenSheets.json'))
+const isAsKnown = goldenIn('goldenSheets.json')
 const digits = (drawn: unknown): string => createHash('sha256').update(JSON.stringify(drawn)).digest('hex').slice(0, 16)
 
 it.each(['hairlineAndPart', 'onScalpRetouch', 'paintedSurface', 'tieredCorrection'])('%s is drawn as it was', (id) => {

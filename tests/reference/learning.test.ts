@@ -1,5 +1,7 @@
-import { jStat } from 'jstat'
+import jstat from 'jstat'
 import { learnFactors, SPREADS, type Job } from '@/core/record/learning'
+
+const { jStat } = jstat
 
 /**
  * The updating formulas against a statistics package: the posterior of two colourists of one salon by summing over a

@@ -8,9 +8,6 @@ import { foldPlan } from '@/core/time/fold'
 import { computeStages } from '../support/planner'
 import { servicePlan } from '../support/samples'
 
-// A head of hair takes a second or two to draw, more on a busy machine.
-jest.setTimeout(60_000)
-
 /**
  * The Look against what is seen at the chair (common practice) and the geometry of a part; each check says which.
  */

@@ -1,7 +1,10 @@
 /** As much of jStat 1.9.6 as tests use; it has no types of its own. */
 declare module 'jstat' {
-  export const jStat: {
-    normal: { pdf(x: number, mean: number, sd: number): number; inv(p: number, mean: number, sd: number): number }
-    sum(values: readonly number[]): number
+  const peer: {
+    jStat: {
+      normal: { pdf(x: number, mean: number, sd: number): number; inv(p: number, mean: number, sd: number): number }
+      sum(values: readonly number[]): number
+    }
   }
+  export default peer
 }

@@ -4,9 +4,6 @@ import { foldTurn } from '../../numeric'
 import { degrees } from '../../units'
 import { seenCells, type WearKind } from '.'
 
-// A head of hair takes a second or two to draw, more on a busy machine.
-jest.setTimeout(60_000)
-
 const seen = seenCells(MEDIUM_HAIR)
 const meanOf = (wear: WearKind, isMeant: (cell: (typeof SCALP_CELLS)[number]) => boolean) => {
   const own = SCALP_CELLS.filter(isMeant).map(({ index }) => seen[wear][index]!)

@@ -21,9 +21,6 @@ import {
   type Subject,
 } from '.'
 
-// A head of hair takes a second or two to draw, more on a busy machine.
-jest.setTimeout(60_000)
-
 const subjectOf = (plan: FaltoPlan): Subject => {
   const computed = computeStages(plan)
   return { plan, computed, fold: foldPlan(plan, computed) }

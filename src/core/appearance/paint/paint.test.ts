@@ -11,9 +11,6 @@ import { paintStrands, takersOf, type Moment } from '.'
 import { drawLock, lockAfter } from './locks'
 import { strandColour } from './strandColour'
 
-// A head of hair takes a second or two to draw, more on a busy machine.
-jest.setTimeout(60_000)
-
 const COUNT = 4_000
 
 function painted(plan: FaltoPlan, moment?: Moment) {

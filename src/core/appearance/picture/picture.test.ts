@@ -21,9 +21,6 @@ import { project } from './camera'
 import { emptyCover, isCovered, refreshCover } from './cover'
 import { eighthOf, lightOf, scalpOf, skinPixel, strandPixel } from './exposure'
 
-// A head of hair takes a second or two to draw, more on a busy machine.
-jest.setTimeout(60_000)
-
 const REACH = { lowest: -20, highest: 15, aside: 12 }
 const camera = (view: View = VIEWS.front, size = { width: 120, height: 160 }) => cameraAt(view, size, REACH)
 

@@ -6,9 +6,6 @@ import { growStrands, spreadRoots, WEARS, partAt, type Strands, type Wear } from
 import { combDown, isFringe } from './comb'
 import { chance, swing } from './random'
 
-// A head of hair takes a second or two to draw, more on a busy machine.
-jest.setTimeout(60_000)
-
 const head = createHead(defaultMeasures())
 const { grid } = bustOf(head)
 const grow = (hair: Partial<HairState>, wear: Wear, count = 600): Strands => {

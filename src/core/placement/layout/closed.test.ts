@@ -39,6 +39,7 @@ describe('a parting closed in itself', () => {
         fc.boolean(),
         fc.constantFrom(4, 7, 24),
         (x, y, radius, otherWay, corners) => {
+          fc.pre(Math.hypot(x, y) + radius < 0.995)
           const line = round(x, y, radius, corners)
           const before = scalp()
           const parent = zoneAt(before, { x, y })!
@@ -144,6 +145,11 @@ describe('a parting closed in itself', () => {
   it.each([
     ['crosses itself', [round(0.45, 0.4, 0.1), round(0.55, 0.4, 0.15)].flat(), /crosses itself/],
     ['is next to nothing', round(0.45, 0.4, 0.02), /too small/],
+    [
+      'leaves no hair between itself and the hairline',
+      round(0.5977604556465954, 0.531943521080351, 0.2),
+      /against an edge/,
+    ],
   ])('that %s is refused in words', (_what, line, words) => {
     expect(() => encircled(scalp(), line)).toThrow(words)
   })

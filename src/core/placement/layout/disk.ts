@@ -79,3 +79,12 @@ export function crossing(a: DiskPoint, b: DiskPoint, c: DiskPoint, d: DiskPoint)
   const within = (share: number) => share >= -1e-9 && share <= 1 + 1e-9
   return within(t) && within(u) ? { t, u } : undefined
 }
+
+/** The place of a segment that is nearest to a point. */
+export function nearestOnSegment({ x, y }: DiskPoint, a: DiskPoint, b: DiskPoint): DiskPoint {
+  const dx = b.x - a.x
+  const dy = b.y - a.y
+  const length2 = dx * dx + dy * dy
+  const t = length2 === 0 ? 0 : Math.min(1, Math.max(0, ((x - a.x) * dx + (y - a.y) * dy) / length2))
+  return { x: a.x + t * dx, y: a.y + t * dy }
+}

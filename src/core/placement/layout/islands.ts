@@ -4,6 +4,7 @@ import {
   diskArea,
   diskFromPlace,
   insidePolygon,
+  nearestOnSegment,
   placeFromDisk,
   placeOf,
   storedPlace,
@@ -24,7 +25,7 @@ import {
   type Division,
 } from './division'
 import { begunAt, bridgesOf, loopsOf } from './loops'
-import { SMALLEST_ZONE, SNAP_WITHIN } from './constants'
+import { CLOSEST_PARTINGS, SMALLEST_ZONE, SNAP_WITHIN } from './constants'
 
 type Segment = readonly [DiskPoint, DiskPoint]
 
@@ -52,6 +53,8 @@ export function encircle<Z extends Bounded>(
   const around = evenlyThinned(line)
   if (Math.abs(diskArea(around)) < SMALLEST_ZONE)
     throw new DivisionError('This circle is too small for a zone. Draw it larger.')
+  if (gap(segmentsOf(around), wallsOf(division, zone.boundary)) < CLOSEST_PARTINGS)
+    throw new DivisionError('This circle lies against an edge. Draw it over the edge, or farther from it.')
   const { division: drawn, loop } = withLoop(division, around)
   const against = loop.map(({ edge, reversed }) => ({ edge, reversed: !reversed })).reverse()
   const [outer, ...islands] = [...loopsOf(zone.boundary)].sort((a, b) => sizeOf(division, b) - sizeOf(division, a))
@@ -212,6 +215,16 @@ export function bridgedAnew<Z extends Bounded>(division: Division<Z>): Division<
 /** The outline of a zone and of the islands in it, side by side, without bridges. */
 export const wallsOf = (division: Division<Bounded>, boundary: readonly BoundaryStep[]): Segment[] =>
   loopsOf(boundary).flatMap((walk) => segmentsOf(pointsOf(division, walk)))
+
+/** How near lines come to each other that do not meet. */
+function gap(lines: readonly Segment[], others: readonly Segment[]): number {
+  const toNearest = (point: DiskPoint, [a, b]: Segment) => distance(point, nearestOnSegment(point, a, b))
+  return Math.min(
+    ...lines.map((line) =>
+      Math.min(...others.map((other) => Math.min(toNearest(line[0], other), toNearest(other[0], line)))),
+    ),
+  )
+}
 
 /** The bridges of a boundary as they lie in the disk. */
 function waysOf(division: Division<Bounded>, boundary: readonly BoundaryStep[]): Segment[] {

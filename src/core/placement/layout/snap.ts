@@ -1,4 +1,5 @@
 import type { MapPoint } from '../../model'
+import { nearestOnSegment } from './disk'
 
 /** What a hand's point was drawn to. */
 export type SnapKind = 'corner' | 'landmark' | 'mirror' | 'hairline' | 'parting' | 'middle'
@@ -56,12 +57,4 @@ function nearestOf(point: MapPoint, candidates: readonly MapPoint[]): MapPoint |
   let best: MapPoint | undefined
   for (const candidate of candidates) if (!best || distance(point, candidate) < distance(point, best)) best = candidate
   return best
-}
-
-function nearestOnSegment({ x, y }: MapPoint, a: MapPoint, b: MapPoint): MapPoint {
-  const dx = b.x - a.x
-  const dy = b.y - a.y
-  const length2 = dx * dx + dy * dy
-  const t = length2 === 0 ? 0 : Math.min(1, Math.max(0, ((x - a.x) * dx + (y - a.y) * dy) / length2))
-  return { x: a.x + t * dx, y: a.y + t * dy }
 }

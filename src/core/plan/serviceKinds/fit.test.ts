@@ -6,9 +6,6 @@ import type { FaltoPlan, Take } from '../../model'
 import { fitAmount, fitFaceFrame, fitRegrowth, fitShadow } from './fit'
 import { CLOSEST_ROWS, FACE_PANEL_CM, SOFT_FRAME } from './constants'
 
-// A head of hair takes a second or two to draw, more on a busy machine.
-jest.setTimeout(60_000)
-
 const weave: Partial<Take> = { kind: 'weave', stitchMm: 4, stitchGapMm: 6 }
 const woven = (more: Parameters<typeof planWith>[0] = {}) =>
   planWith({ ...more, placement: { take: weave, rowGapMm: 10, subsectionMm: 8, ...more.placement } })
