@@ -24,8 +24,8 @@ with_salons() {
   ensure_modules >&2
   BETTER_AUTH_URL=${BETTER_AUTH_URL:-http://127.0.0.1:4310}
   export BETTER_AUTH_URL
-  node --import tsx src/db/migrate.ts
-  node --import tsx "$@"
+  node scripts/run.mjs src/db/migrate.ts
+  node scripts/run.mjs "$@"
 }
 
 make_salon() {
@@ -73,7 +73,7 @@ write_backup() {
   (
     set -e
     umask 077
-    say "writing: $(node --import tsx scripts/backup.ts write "$BACKUP_DIR")"
+    say "writing: $(node scripts/run.mjs scripts/backup.ts write "$BACKUP_DIR")"
     # Without it nobody's second factor can be read after a restore.
     printf 'BETTER_AUTH_SECRET=%s\n' "$BETTER_AUTH_SECRET" >"$BACKUP_DIR/secrets"
     tar -C "$BACKUP_DIR" -cf "$file.part" manifest.json secrets database.dump
@@ -92,7 +92,7 @@ check_backup() {
   (
     DATABASE_URL=$(database_named "$trial")
     export DATABASE_URL
-    run_pg "$DATABASE_URL" pg_restore --no-owner --exit-on-error "$1/database.dump" && say "checked: $(node --import tsx scripts/backup.ts compare "$1")"
+    run_pg "$DATABASE_URL" pg_restore --no-owner --exit-on-error "$1/database.dump" && say "checked: $(node scripts/run.mjs scripts/backup.ts compare "$1")"
   ) || { run_pg "$DATABASE_URL" psql -qc "drop database $trial"; return 1; }
   run_pg "$DATABASE_URL" psql -qc "drop database $trial"
 }
@@ -118,7 +118,7 @@ restore_falto() {
   BACKUP_DIR=$(mktemp -d)
   tar -C "$BACKUP_DIR" -xf "$1" manifest.json secrets database.dump 2>/dev/null || die "$1 is no backup of Falto; nothing was changed."
   run_pg "$DATABASE_URL" pg_restore --no-owner --single-transaction --exit-on-error "$BACKUP_DIR/database.dump" || die "$1 could not be restored; nothing was changed."
-  node --import tsx scripts/backup.ts compare "$BACKUP_DIR" || die "$1 was restored, and is not what was backed up: the lines above say where. Do not go on with it."
+  node scripts/run.mjs scripts/backup.ts compare "$BACKUP_DIR" || die "$1 was restored, and is not what was backed up: the lines above say where. Do not go on with it."
   take_secret "$BACKUP_DIR/secrets"
   say "restored $1; ./falto start opens it."
 }

@@ -30,8 +30,8 @@ begin_drill_salon() {
   start_cluster "$DRILL_DIR/$1" 25410 "${2:-}"
   FALTO_TEST_URL="http://127.0.0.1:$(free_port 4510)"
   export FALTO_TEST_URL BETTER_AUTH_URL="$FALTO_TEST_URL"
-  node --import tsx src/db/migrate.ts
-  node --import tsx scripts/seed.ts >/dev/null
+  node scripts/run.mjs src/db/migrate.ts
+  node scripts/run.mjs scripts/seed.ts >/dev/null
 }
 
 drill_visits() {
@@ -118,8 +118,8 @@ start_proxied() {
   port=$(free_port 4510)
   export BETTER_AUTH_URL="http://127.0.0.1:$port" FALTO_TEST_URL="http://127.0.0.1:$port"
   await_port "$pooler"
-  node --import tsx src/db/migrate.ts
-  node --import tsx scripts/seed.ts
+  node scripts/run.mjs src/db/migrate.ts
+  node scripts/run.mjs scripts/seed.ts
   FIRST=$(free_port 4520)
   SECOND=$(free_port $((FIRST + 1)))
   for one in "$FIRST" "$SECOND"; do

@@ -71,7 +71,7 @@ ensure_build() {
   local log
   log=$(mktemp)
   rm -rf .next
-  FALTO_BUILD=$wanted node node_modules/next/dist/bin/next build >"$log" 2>&1 || { tail -n 40 "$log" >&2; die "the build failed; the lines above are its last words."; }
+  { FALTO_BUILD=$wanted node node_modules/next/dist/bin/next build && node scripts/build-worker.mjs; } >"$log" 2>&1 || { tail -n 40 "$log" >&2; die "the build failed; the lines above are its last words."; }
   rm -f "$log"
   printf '%s' "$wanted" >.next/falto-build
 }

@@ -35,11 +35,11 @@ start_falto() {
   if [ -n "$lan" ]; then
     local lan_port
     lan_port=$(free_port "${FALTO_LAN_PORT:-4443}")
-    FALTO_LAN_ORIGINS=$(node --import tsx scripts/lan.ts origins "$lan_port") || die "it was not started for the local network."
+    FALTO_LAN_ORIGINS=$(node scripts/run.mjs scripts/lan.ts origins "$lan_port") || die "it was not started for the local network."
     export FALTO_LAN_ORIGINS
   fi
   export FALTO_MAIL_DIR=${FALTO_MAIL_DIR:-$HOME_DIR/mail}
-  node --import tsx src/db/migrate.ts
+  node scripts/run.mjs src/db/migrate.ts
   if [ -n "$salon" ]; then begin_salon; else begin_demo; fi
   ensure_build
   # The lock belongs to this shell and not to what it starts, so that a killed start leaves none behind.
@@ -52,7 +52,7 @@ start_falto() {
   done
   printf '%s' "$BETTER_AUTH_URL" >"$HOME_DIR/url"
   if [ -n "$lan" ]; then
-    node --import tsx scripts/lan.ts serve "$lan_port" "$HOME_DIR" "$BETTER_AUTH_URL" >>"$HOME_DIR/server.log" 2>&1 9>&- &
+    node scripts/run.mjs scripts/lan.ts serve "$lan_port" "$HOME_DIR" "$BETTER_AUTH_URL" >>"$HOME_DIR/server.log" 2>&1 9>&- &
     LAN=$!
     say "for tablets in this network: $(printf '%s' "$FALTO_LAN_ORIGINS" | paste -sd' '). Its certificate is this machine's own; docs/guide.md says how a tablet is told to trust it."
   fi
@@ -86,7 +86,7 @@ begin_demo() {
   if [ "$(kept_salons)" = real ]; then
     unset FALTO_DEMO_PASSWORD
   else
-    say "$(node --import tsx scripts/seed.ts)"
+    say "$(node scripts/run.mjs scripts/seed.ts)"
   fi
 }
 

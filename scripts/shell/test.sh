@@ -138,8 +138,8 @@ start_test_server() {
   local port
   port=$(free_port 4410)
   export FALTO_TEST_URL="http://127.0.0.1:$port" BETTER_AUTH_URL="http://127.0.0.1:$port" FALTO_MAIL_DIR="$TEST_DIR/mail"
-  node --import tsx src/db/migrate.ts
-  node --import tsx scripts/seed.ts
+  node scripts/run.mjs src/db/migrate.ts
+  node scripts/run.mjs scripts/seed.ts
   "${SERVER_COMMAND[@]}" -p "$port" >"$TEST_DIR/server.log" 2>&1 &
   TEST_SERVER=$!
   until port_busy "$port"; do

@@ -1,7 +1,7 @@
 import { drizzle } from 'drizzle-orm/node-postgres'
 import { migrate } from 'drizzle-orm/node-postgres/migrator'
 import { readFileSync } from 'node:fs'
-import { fileURLToPath } from 'node:url'
+import { resolve } from 'node:path'
 import { Client } from 'pg'
 
 /**
@@ -12,7 +12,7 @@ import { Client } from 'pg'
 /** Name of the lock under which it is done; any number that nothing else takes. */
 const MIGRATING_LOCK = 431_014
 
-const folder = fileURLToPath(new URL('./migrations', import.meta.url))
+const folder = resolve('src/db/migrations')
 const { entries } = JSON.parse(readFileSync(`${folder}/meta/_journal.json`, 'utf8')) as { entries: unknown[] }
 
 const client = new Client({ connectionString: process.env['DATABASE_LISTEN_URL'] ?? process.env['DATABASE_URL'] })

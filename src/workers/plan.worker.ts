@@ -2,7 +2,8 @@ import { expose } from 'comlink'
 import { applyPatches, enablePatches, type Patch } from 'immer'
 import { HeadMeasureError, localScale, mapFromPlace, placeFromMap, regionAt } from '@/core/scalp/head'
 import { insidePolygon } from '@/core/placement/layout'
-import type { Canvas, FaltoPlan, MapPoint, PlanPatch } from '@/core/model'
+import { knowSeen } from '@/core/appearance/coarse'
+import type { Canvas, FaltoPlan, HairState, MapPoint, PlanPatch, SeenCells } from '@/core/model'
 import {
   checkPlan,
   createPlanner,
@@ -82,6 +83,10 @@ function pieceAt(point: MapPoint, stageId: string): Probe['piece'] {
 }
 
 const api = {
+  /** What is seen of such hair, so that it need not be counted here. */
+  knowSeen(hair: HairState, seen: SeenCells): void {
+    knowSeen(hair, seen)
+  },
   /**
    * Figures and drawing of a plan, or what is wrong with it.
    * @param patches what differs from the plan sent before, at first the whole of it: copying all of a plan at every

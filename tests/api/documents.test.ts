@@ -76,7 +76,7 @@ const REFUSED: [string, Harm, string][] = [
 describe('the published schema and the checks at the entry', () => {
   it('is what the code makes today', () => {
     const made = mkdtempSync(join(tmpdir(), 'falto-published-'))
-    execFileSync('node', ['--import', 'tsx', 'scripts/examples.ts', made])
+    execFileSync('node', ['scripts/run.mjs', 'scripts/examples.ts', made])
     const files = readdirSync(made, { recursive: true, encoding: 'utf8' }).filter((name) => name.endsWith('.json'))
     expect(files.length).toBe(readdirSync('docs/schema').length + readdirSync('docs/examples').length)
     for (const name of files)

@@ -37,7 +37,7 @@ async function serve(): Promise<{ port: number; stop: () => Promise<void> }> {
   // Only loopback in a test: the address stands in for the one in a salon's network.
   const server = spawn(
     process.execPath,
-    ['--import', 'tsx', 'scripts/lan.ts', 'serve', String(port), folder, BASE_URL],
+    ['scripts/run.mjs', 'scripts/lan.ts', 'serve', String(port), folder, BASE_URL],
     { env: { ...process.env, FALTO_LAN_ADDRESS: '127.0.0.1' }, stdio: ['ignore', 'pipe', 'inherit'] },
   )
   started.push(server)

@@ -29,7 +29,7 @@ const inOldHouse = async (words: string): Promise<void> => {
   await client.end()
 }
 const env = { ...process.env, DATABASE_URL: address.href, DATABASE_LISTEN_URL: address.href }
-const node = (...words: string[]) => run('node', ['--import', 'tsx', ...words], { env })
+const node = (...words: string[]) => run('node', ['scripts/run.mjs', ...words], { env })
 
 /** From here on this file's own work goes to the new house. */
 async function moveOver(): Promise<void> {

@@ -27,7 +27,7 @@ afterAll(async () => {
 })
 
 function run(script: string, args: string[] = [], input = ''): { code: number | null; out: string; err: string } {
-  const { status, stdout, stderr } = spawnSync(process.execPath, ['--import', 'tsx', script, ...args], {
+  const { status, stdout, stderr } = spawnSync(process.execPath, ['scripts/run.mjs', script, ...args], {
     input,
     encoding: 'utf8',
     env: { ...process.env, DATABASE_URL: elsewhere(name) },

@@ -2,6 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { join, relative } from 'node:path'
 import { build } from 'esbuild'
 import { createRunner } from 'jest-light-runner'
+import { FOR_NODE } from '../../scripts/bundle.mjs'
 
 // What failed is told by its lines in our files.
 process.execArgv.push('--enable-source-maps')
@@ -24,19 +25,13 @@ export default class Runner extends Processes {
     this.built = mkdtempSync(join(rootDir, 'node_modules', '.falto-tests-'))
     try {
       await build({
+        ...FOR_NODE,
         entryPoints: tests.map(({ path }) => path),
         inject: [join(rootDir, 'tests/support/seed.ts')],
-        // Ours says that none of its modules does anything by being read; this one does.
-        ignoreAnnotations: true,
         outdir: this.built,
         outbase: rootDir,
         outExtension: { '.js': '.mjs' },
-        bundle: true,
         splitting: true,
-        packages: 'external',
-        platform: 'node',
-        target: 'node20',
-        format: 'esm',
         sourcemap: 'inline',
       })
       await super.runTests(tests, watcher, onStart, onResult, onFailure)

@@ -1,6 +1,6 @@
 import type { Caution } from './caution'
 import type { Canvas, CareRecord, ConsultationKind, Correction, Goal } from './consultation'
-import type { HairState } from './hair'
+import type { HairState, SeenCells } from './hair'
 import type { HeadMeasures } from './head'
 import type { FaltoPlan } from './plan'
 import type { ImportProblem } from './shelf'
@@ -76,6 +76,8 @@ export interface OpenPlan {
   lastVisit: DoneVisit | null
   /** What earlier visits asked to be done otherwise, newest first. */
   nextTime: VisitSummaryLine[]
+  /** What is seen of each part of such hair, where the server has counted it: a device takes a second for it. */
+  seen: SeenCells | null
 }
 
 export interface PlanSummary {

@@ -65,6 +65,12 @@ export const STARTING_HAIR: HairState = {
   weeksSinceColour: 0,
 }
 
+/** Ways of wearing hair that are kept apart where figures follow every edit. */
+export type WearKind = 'straight' | 'waved' | 'tied'
+
+/** For every scalp cell: how much of what is seen grows there, against how much of the hair does. */
+export type SeenCells = Record<WearKind, readonly number[]>
+
 /** Where along the stretch that gets product a strand is looked at. */
 export const STRAND_SPOTS = ['scalpEnd', 'middle', 'ends'] as const
 export type StrandSpot = (typeof STRAND_SPOTS)[number]

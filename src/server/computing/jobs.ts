@@ -1,4 +1,5 @@
-import type { Canvas, Caution, Consultation, FaltoPlan, More } from '@/core/model'
+import { seenCells } from '@/core/appearance/coarse'
+import type { Canvas, Caution, Consultation, FaltoPlan, HairState, More, SeenCells } from '@/core/model'
 import { createPlanner, planFigures } from '@/core/plan/planner'
 import { proposePlan, stageFor, wishedIn, type Person } from '@/core/plan/serviceKinds'
 import { mapDrawing } from '@/core/plan/sheets'
@@ -47,6 +48,8 @@ export const jobs = {
   /** @param canvas the hair as it was recorded last */
   cautions: (plan: FaltoPlan, canvas: Canvas | undefined): Caution[] => planner.computePlan(plan, canvas).cautions,
   needs,
+  /** What is seen of each part of such hair. */
+  seen: (hair: HairState): SeenCells => seenCells(hair),
   /** Who does what when, for a visit that begins. */
   script: (plan: FaltoPlan, options: ClockOptions): RunScript => scriptFor(plan, planner.computeStages(plan), options),
   /** A visit with a stage more, as its log is to hold it; steps that were there keep their ids. */

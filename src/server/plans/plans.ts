@@ -20,7 +20,7 @@ import { findPlan, lockPlan } from './find'
 import { readHistory } from './operations'
 
 /** A plan as far as it is one: what a client's record adds to it is joined by the workspace. */
-export type StoredPlan = Omit<OpenPlan, 'canvas' | 'goal' | 'careCautions' | 'lastVisit' | 'nextTime'>
+export type StoredPlan = Omit<OpenPlan, 'canvas' | 'goal' | 'careCautions' | 'lastVisit' | 'nextTime' | 'seen'>
 
 export async function openPlan(member: StaffMember, id: string): Promise<StoredPlan> {
   const found = await findPlan(member, id)

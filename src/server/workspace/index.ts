@@ -6,7 +6,7 @@ import { requirePermission, type StaffMember } from '../auth'
 import { bookingOf } from '../bookings'
 import { careCautionsOf } from '../care'
 import { findClient, visitsOf } from '../clients'
-import { computing } from '../computing'
+import { computing, seenOf } from '../computing'
 import { lastVisitOf, newestConsultation } from '../consultations'
 import { PROPOSED, type NewPlanDto } from '@/dto'
 import { AppError, invalidAt } from '../errors'
@@ -69,7 +69,15 @@ export async function openWorkspace(member: StaffMember, id: string): Promise<Op
     visitsOf(member, owner.id),
   ])
   const nextTime = visits.filter(({ change }) => change !== '').slice(0, SHOWN_CHANGES)
-  return { ...open, careCautions, lastVisit, nextTime, canvas: newest?.canvas ?? null, goal: newest?.goal ?? null }
+  return {
+    ...open,
+    careCautions,
+    lastVisit,
+    nextTime,
+    canvas: newest?.canvas ?? null,
+    goal: newest?.goal ?? null,
+    seen: seenOf(open.document.hair),
+  }
 }
 
 /** An open plan with what the salon has to mix it from. */
@@ -95,5 +103,6 @@ export async function openMixing(member: StaffMember, id: string) {
 /** An open plan with what its clock depends on beside it. */
 export async function openClock(member: StaffMember, id: string) {
   const open = await openWorkspace(member, id)
-  return { open, booking: await bookingOf(member, id) }
+  // A clock tells nothing of what is seen.
+  return { open: { ...open, seen: null }, booking: await bookingOf(member, id) }
 }

@@ -86,6 +86,7 @@ describe('the plan store', () => {
     goal: null,
     lastVisit: null,
     nextTime: [],
+    seen: null,
   })
   const setGap = (store: PlanStore, mm: number, key = 'gap') =>
     store.edit(`Row gap ${mm}`, key, (draft) => void (stageOf(draft).zones[0]!.placement.rowGapMm = mm))

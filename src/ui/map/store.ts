@@ -51,6 +51,8 @@ export interface PlanState {
   goal: Goal | undefined
   /** What earlier visits asked to be done otherwise. */
   nextTime: OpenPlan['nextTime']
+  /** What the server has counted of hair as it was when the plan was opened. */
+  seen: OpenPlan['seen']
   /** Foils of the plan carried out last, when they are to be seen under this one. */
   underlay: MapDrawing | undefined
   /** Stage that is worked on; the first one where none is named. */
@@ -82,6 +84,7 @@ const opened = ({
   canvas,
   goal,
   nextTime,
+  seen,
 }: OpenPlan): PlanState => ({
   id,
   document,
@@ -98,6 +101,7 @@ const opened = ({
   canvas: canvas ?? undefined,
   goal: goal ?? undefined,
   nextTime,
+  seen,
   underlay: undefined,
   stageId: undefined,
   selectedZone: undefined,

@@ -26,6 +26,9 @@ export function usePlanWorker(store: PlanStore): Remote<PlanWorker> | undefined 
   useEffect(() => {
     const worker = new Worker(new URL('../../workers/plan.worker.ts', import.meta.url), { type: 'module' })
     const api = wrap<PlanWorker>(worker)
+    const { document: opened, seen } = store.getState()
+    // Ahead of what needs it: what is said to a worker arrives in order.
+    if (seen) void api.knowSeen(opened.hair, seen)
     let computing = false
     let computed: { document: FaltoPlan; detail: MapDetail } | undefined
     const stale = ({ document, moving }: PlanState) =>

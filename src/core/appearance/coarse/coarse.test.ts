@@ -2,7 +2,8 @@ import { SCALP_CELLS } from '../../hair/hairRecord'
 import { MEDIUM_HAIR } from '../../../../tests/support/plan'
 import { foldTurn } from '../../numeric'
 import { degrees } from '../../units'
-import { seenCells, type WearKind } from '.'
+import type { WearKind } from '../../model'
+import { knowSeen, seenCells } from '.'
 
 const seen = seenCells(MEDIUM_HAIR)
 const meanOf = (wear: WearKind, isMeant: (cell: (typeof SCALP_CELLS)[number]) => boolean) => {
@@ -27,7 +28,7 @@ describe('what is seen of the hair of each part of the scalp', () => {
   })
 
   it('is alike on both sides where the part is in the middle, and not where it is at a side', () => {
-    const sides = (shares: Float64Array) =>
+    const sides = (shares: readonly number[]) =>
       SCALP_CELLS.reduce((sum, { index, centre }) => {
         const side = Math.round(10 * Math.sin(centre.psi))
         return sum + Math.sign(side) * shares[index]!
@@ -43,5 +44,14 @@ describe('what is seen of the hair of each part of the scalp', () => {
     expect(seenCells({ ...MEDIUM_HAIR, lengthCm: MEDIUM_HAIR.lengthCm + 10 })).not.toBe(seen)
     expect(seenCells({ ...MEDIUM_HAIR, curl: 'curly' })).not.toBe(seen)
     expect(seenCells({ ...MEDIUM_HAIR, lengthCm: 1 })).toBe(seenCells({ ...MEDIUM_HAIR, lengthCm: 3 }))
+  })
+
+  it('is what was said of it where it was counted elsewhere', () => {
+    const hair = { ...MEDIUM_HAIR, lengthCm: 55 }
+    const told = structuredClone(seen)
+    knowSeen({ ...hair, naturalLevel: 3 }, told)
+    expect(seenCells(hair)).toBe(told)
+    knowSeen(hair, structuredClone(seen))
+    expect(seenCells(hair)).toBe(told)
   })
 })

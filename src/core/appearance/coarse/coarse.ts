@@ -1,5 +1,5 @@
 import { SCALP_CELLS } from '../../hair/hairRecord'
-import { STARTING_HAIR, type HairState } from '../../model'
+import { STARTING_HAIR, type HairState, type SeenCells, type WearKind } from '../../model'
 import { createHead, defaultMeasures, type Head } from '../../scalp/head'
 import { mannequinField, sampleField, surfaceNets, type Grid } from '../../scalp/mannequin'
 import { VIEW_WEIGHTS, seenPoints } from '../figures'
@@ -8,13 +8,7 @@ import { reachOf, skinOf, VIEW_NAMES, VIEWS, type Skin } from '../picture'
 import { COARSE_STRANDS, growStrands, spreadRoots, type Wear } from '../strands'
 import { COARSE_GRID_CM, COARSE_SIZE, KEPT_HAIRS, LENGTH_STEP_CM } from './constants'
 
-/** Ways of wearing hair that are kept apart where figures follow every edit. */
-export const WEAR_KINDS = ['straight', 'waved', 'tied'] as const
-export type WearKind = (typeof WEAR_KINDS)[number]
 const WEAR_OF: Record<WearKind, Wear> = { straight: 'straight', waved: 'waved', tied: 'low' }
-
-/** For every scalp cell: how much of what is seen grows there, against how much of the hair does. */
-export type SeenCells = Record<WearKind, Float64Array>
 
 /** The usual head, as coarsely as will do; made when first asked for. */
 let usual: { head: Head; grid: Grid; skin: Skin } | undefined
@@ -27,11 +21,18 @@ const known = remember<SeenCells>(KEPT_HAIRS)
  */
 export function seenCells(hair: HairState): SeenCells {
   const like = alike(hair)
-  return known(
-    JSON.stringify(like),
-    () => Object.fromEntries(WEAR_KINDS.map((wear) => [wear, countCells(like, WEAR_OF[wear])])) as SeenCells,
-  )
+  return known(kindOfHair(hair), () => ({
+    straight: countCells(like, WEAR_OF.straight),
+    waved: countCells(like, WEAR_OF.waved),
+    tied: countCells(like, WEAR_OF.tied),
+  }))
 }
+
+/** What `seenCells` says of such hair from now on: it was counted elsewhere, by the same version of Falto. */
+export const knowSeen = (hair: HairState, seen: SeenCells): void => void known(kindOfHair(hair), () => seen)
+
+/** The same for hair of which the same is seen. */
+export const kindOfHair = (hair: HairState): string => JSON.stringify(alike(hair))
 
 /** The hair as far as it matters here, its length in steps. */
 function alike(hair: HairState): HairState {
@@ -48,7 +49,7 @@ function usualHead() {
   return usual
 }
 
-function countCells(hair: HairState, wear: Wear): Float64Array {
+function countCells(hair: HairState, wear: Wear): number[] {
   const { head, grid, skin } = usualHead()
   const roots = spreadRoots(head, hair, COARSE_STRANDS, SEED)
   const strands = growStrands(head, grid, hair, roots, { wear, seed: SEED })
@@ -61,5 +62,5 @@ function countCells(hair: HairState, wear: Wear): Float64Array {
   }
   const grows = new Float64Array(SCALP_CELLS.length)
   for (const cell of roots.cell) grows[cell]! += 1 / roots.count
-  return seen.map((share, cell) => (grows[cell]! > 0 ? share / grows[cell]! : 0))
+  return Array.from(seen, (share, cell) => (grows[cell]! > 0 ? share / grows[cell]! : 0))
 }

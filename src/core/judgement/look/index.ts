@@ -3,4 +3,3 @@
  * pictures. Shares 0…1, levels 1…12, weeks.
  */
 export { lookOf, type ContrastVerdict, type Look } from './look'
-export { type WearKind } from '../../appearance/coarse'

@@ -1,10 +1,10 @@
 import { cellAt, SCALP_CELLS, wornLevel } from '../../hair/hairRecord'
 import { partX } from '../../hair/fibre'
 import { hairsOfCells, type Piece } from '../../placement/foils'
-import { lighteningLetters, type Band, type FaltoPlan } from '../../model'
+import { lighteningLetters, type Band, type FaltoPlan, type WearKind } from '../../model'
 import type { ComputedStages } from '../../placement/quantity'
 import { shownLevel, type Fold, type Lock } from '../../time/fold'
-import { seenCells, type WearKind } from '../../appearance/coarse'
+import { seenCells } from '../../appearance/coarse'
 import { pointFromMap, mapFromPlace, type Head } from '../../scalp/head'
 import { foldTurn } from '../../numeric'
 import { degrees } from '../../units'
@@ -223,7 +223,7 @@ function ratio(
   return against > 0.005 ? mean(one) / against : undefined
 }
 
-function seenLevel(cells: readonly CellMix[], whole: Float64Array, seen: Float64Array): number {
+function seenLevel(cells: readonly CellMix[], whole: Float64Array, seen: readonly number[]): number {
   let level = 0
   let weights = 0
   cells.forEach((mix, i) => {

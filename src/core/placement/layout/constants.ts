@@ -9,7 +9,7 @@ export const HAIRLINE_STEP = radians(2)
 /** Nearer than this to a vertex a parting ends in it, in the disk: about 1 mm. Our estimate. */
 export const SNAP_WITHIN = 0.008
 
-/** Nearer to an edge than this a circle lies against it, in the disk: about 0.1 mm, thinner than a parting. Our estimate. */
+/** Nearer than this to an edge a circle lies against it, in the disk: 0.1 mm or so, less than a parting. Our choice. */
 export const CLOSEST_PARTINGS = 0.001
 
 /** A piece smaller than this is no zone, in the disk: about 1 cm². Our estimate. */

@@ -1,9 +1,9 @@
-import { CONSTANTS_VERSION, type Advice, type Caution, type FaltoPlan, type ToneHue } from '../../model'
+import { CONSTANTS_VERSION, type Advice, type Caution, type FaltoPlan, type ToneHue, type WearKind } from '../../model'
 import type { BowlOption, FormulaMix, MixedBowl } from '../../product/bowls'
 import { foilsOf } from '../../placement/foils'
 import { mixGramPrice, quoteFor, type Quote } from '../../product/money'
 import { minutesFromSeconds, roundToHundredth, roundToTenth } from '../../units'
-import type { ContrastVerdict, Look, WearKind } from '../../judgement/look'
+import type { ContrastVerdict, Look } from '../../judgement/look'
 import { appliedGrams, type Range, type ComputedStages } from '../../placement/quantity'
 import type { ComputedPlan } from './judgePlan'
 
