@@ -15,7 +15,8 @@ import {
   staff,
   user,
 } from '@/db'
-import type { FaltoPlan } from '@/core/model'
+import { seenCells } from '@/core/appearance/coarse'
+import type { FaltoPlan, OpenPlan } from '@/core/model'
 import { MEDIUM_HAIR, planWith } from '../support/plan'
 import { BASE_URL, ONE_CALL, call, cookieOf, deviceOf, newClient, newPlan, type Device } from '../support/server'
 import { computePlan } from '../support/planner'
@@ -376,6 +377,14 @@ describe('editing a plan', () => {
 
   const documentOf = async (id: string) =>
     (await oriel.call('GET', `/api/plans/${id}`)).body['document'] as unknown as FaltoPlan
+})
+
+it('what is seen of a kind of hair is counted for whoever opens such a plan next, as a device would count it', async () => {
+  const planId = await newPlan(oriel, await newClient(oriel, 'Seen'))
+  const opened = async () => (await oriel.call('GET', `/api/plans/${planId}`)).body as unknown as OpenPlan
+  let plan = await opened()
+  while (!plan.seen) plan = await opened()
+  expect(plan.seen).toEqual(seenCells(plan.document.hair))
 })
 
 describe('plan files', () => {
