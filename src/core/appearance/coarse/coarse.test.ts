@@ -1,13 +1,14 @@
 import { SCALP_CELLS } from '../../hair/hairRecord'
 import { MEDIUM_HAIR } from '../../../../tests/support/plan'
-import { foldTurn } from '../../numeric'
+import { foldTurn, sum } from '../../numeric'
+import { hairsOfCells } from '../../placement/foils'
+import { createHead, defaultMeasures } from '../../scalp/head'
 import { degrees } from '../../units'
-import type { WearKind } from '../../model'
+import type { HairState, WearKind } from '../../model'
 import { knowSeen, seenCells } from '.'
 
-const seen = seenCells(MEDIUM_HAIR)
 const meanOf = (wear: WearKind, isMeant: (cell: (typeof SCALP_CELLS)[number]) => boolean) => {
-  const own = SCALP_CELLS.filter(isMeant).map(({ index }) => seen[wear][index]!)
+  const own = SCALP_CELLS.filter(isMeant).map(({ index }) => seenCells(MEDIUM_HAIR)[wear][index]!)
   return own.reduce((sum, share) => sum + share, 0) / own.length
 }
 const azimuth = ({ centre }: (typeof SCALP_CELLS)[number]) => degrees(foldTurn(centre.psi))
@@ -17,6 +18,15 @@ describe('what is seen of the hair of each part of the scalp', () => {
     const top = meanOf('straight', ({ centre }) => centre.s < 0.3)
     expect(top).toBeGreaterThan(3)
     expect(meanOf('straight', ({ region }) => region === 'nape')).toBeLessThan(0.2 * top)
+  })
+
+  it('is all of it: shares of what grows in each cell add up to one head, however it is worn', () => {
+    const grows = hairsOfCells(createHead(defaultMeasures()), MEDIUM_HAIR)
+    const all = sum([...grows])
+    for (const seen of Object.values(seenCells(MEDIUM_HAIR))) {
+      expect(Math.min(...seen)).toBeGreaterThanOrEqual(0)
+      expect(sum(seen.map((share, cell) => (share * grows[cell]!) / all))).toBeCloseTo(1, 1)
+    }
   })
 
   it('is the hairline more than the rest when tied', () => {
@@ -38,6 +48,7 @@ describe('what is seen of the hair of each part of the scalp', () => {
   })
 
   it('is counted once for hair that falls alike', () => {
+    const seen = seenCells(MEDIUM_HAIR)
     expect(seenCells({ ...MEDIUM_HAIR, naturalLevel: 2, texture: 'coarse', lengthCm: MEDIUM_HAIR.lengthCm + 1 })).toBe(
       seen,
     )
@@ -47,11 +58,11 @@ describe('what is seen of the hair of each part of the scalp', () => {
   })
 
   it('is what was said of it where it was counted elsewhere', () => {
-    const hair = { ...MEDIUM_HAIR, lengthCm: 55 }
-    const told = structuredClone(seen)
+    const hair: HairState = { ...MEDIUM_HAIR, curl: 'coily', part: 'left', lengthCm: 95 }
+    const told = structuredClone(seenCells(MEDIUM_HAIR))
     knowSeen({ ...hair, naturalLevel: 3 }, told)
     expect(seenCells(hair)).toBe(told)
-    knowSeen(hair, structuredClone(seen))
+    knowSeen(hair, structuredClone(told))
     expect(seenCells(hair)).toBe(told)
   })
 })
