@@ -3,14 +3,8 @@
 bench_falto() {
   . scripts/shell/test.sh
   ensure_modules
-  local bundle
-  bundle=$(mktemp -d)
-  local part
-  for part in core look; do
-    node_modules/.bin/esbuild "tests/bench/$part.ts" --bundle --platform=node --format=esm --outfile="$bundle/$part.mjs" --log-level=error
-    node "$bundle/$part.mjs"
-  done
-  rm -rf "$bundle"
+  node scripts/run.mjs tests/bench/core.ts
+  node scripts/run.mjs tests/bench/look.ts
   ensure_chromium
   export FALTO_BLOCKED=$(mktemp)
   SERVER_COMMAND=(node --import ./tests/bench/blocked.mjs "${SERVER_COMMAND[@]:1}")

@@ -11,14 +11,14 @@ import { compute } from '../../scripts/commands/compute'
 import { EntryError } from '../../scripts/commands/entry'
 import { lift } from '../../scripts/commands/lift'
 import { look } from '../../scripts/commands/look'
+import { FOR_NODE } from '../../scripts/bundle.mjs'
 import { plan } from '../../scripts/commands/plan'
 
 const folder = mkdtempSync(join(tmpdir(), 'falto-commands-'))
 /** As one file: translated once for all of them. Beside the packages, which it finds from there. */
 const command = join(process.cwd(), 'node_modules', `.falto-command-${process.pid}.mjs`)
 beforeAll(() => {
-  const options = { bundle: true, platform: 'node', format: 'esm', packages: 'external', outfile: command } as const
-  buildSync({ ...options, entryPoints: ['scripts/command.ts'] })
+  buildSync({ ...FOR_NODE, entryPoints: ['scripts/command.ts'], outfile: command })
 })
 afterAll(() => {
   rmSync(folder, { recursive: true })

@@ -58,8 +58,13 @@ function proposed({ head, hair, hairMap }: Person, newest: Consultation | undefi
 /** Words of earlier visits that a plan shows. Our choice. */
 const SHOWN_CHANGES = 3
 
-/** An open plan joined with what its client's record adds to it. */
+/** An open plan joined with what its client's record adds to it, and with what its figures would take long to count. */
 export async function openWorkspace(member: StaffMember, id: string): Promise<OpenPlan> {
+  const open = await openJoined(member, id)
+  return { ...open, seen: seenOf(open.document.hair) }
+}
+
+async function openJoined(member: StaffMember, id: string): Promise<Omit<OpenPlan, 'seen'>> {
   const open = await openPlan(member, id)
   const owner = await findClient(member, open.client.id)
   const [careCautions, lastVisit, newest, visits] = await Promise.all([
@@ -69,15 +74,7 @@ export async function openWorkspace(member: StaffMember, id: string): Promise<Op
     visitsOf(member, owner.id),
   ])
   const nextTime = visits.filter(({ change }) => change !== '').slice(0, SHOWN_CHANGES)
-  return {
-    ...open,
-    careCautions,
-    lastVisit,
-    nextTime,
-    canvas: newest?.canvas ?? null,
-    goal: newest?.goal ?? null,
-    seen: seenOf(open.document.hair),
-  }
+  return { ...open, careCautions, lastVisit, nextTime, canvas: newest?.canvas ?? null, goal: newest?.goal ?? null }
 }
 
 /** An open plan with what the salon has to mix it from. */
@@ -102,7 +99,7 @@ export async function openMixing(member: StaffMember, id: string) {
 
 /** An open plan with what its clock depends on beside it. */
 export async function openClock(member: StaffMember, id: string) {
-  const open = await openWorkspace(member, id)
+  const open = await openJoined(member, id)
   // A clock tells nothing of what is seen.
   return { open: { ...open, seen: null }, booking: await bookingOf(member, id) }
 }
