@@ -1,6 +1,6 @@
 // Opens pages of visits without a network: pages and what they are made of are kept when they are fetched, and given
-// from there when nothing answers. Everything else goes to the network as ever; what is told at the chair waits in the
-// page's own store.
+// from there when nothing answers, or only that it cannot. Everything else goes to the network as ever; what is told at
+// the chair waits in the page's own store.
 //
 // Registered as chair-worker.js?build=NAME: what an older build left is dropped when a newer one takes over.
 const FAMILY = 'falto-chair-'
@@ -30,15 +30,12 @@ async function keptFirst(request) {
   return underItsOwnAddress(kept ?? (await fetchAndKeep(request)))
 }
 
+// A server that fails, or a proxy without one behind it, is no more use at the chair than no network.
 async function networkFirst(request) {
-  try {
-    return await fetchAndKeep(request)
-  } catch (error) {
-    const cache = await caches.open(KEPT)
-    const kept = await cache.match(request, { ignoreVary: true })
-    if (kept) return kept
-    throw error
-  }
+  const answer = await fetchAndKeep(request).catch(() => Response.error())
+  if (answer.type !== 'error' && answer.status < 500) return answer
+  const cache = await caches.open(KEPT)
+  return (await cache.match(request, { ignoreVary: true })) ?? answer
 }
 
 async function fetchAndKeep(request) {

@@ -25,7 +25,7 @@ async function says(page: Page, words: RegExp): Promise<void> {
   }
 }
 
-it('after the Chair every page works, again after a reload, and the Chair opens without a network', async () => {
+it('after the Chair every page works, again after a reload, and the Chair opens without a network or a server', async () => {
   const oriel = await deviceOf('oriel')
   const client = await newClient(oriel, 'After the chair')
   const plan = await newPlan(oriel, client, { service: 'topAndSides' })
@@ -63,6 +63,11 @@ it('after the Chair every page works, again after a reload, and the Chair opens 
   await line.cut()
   await page.reload()
   await page.waitForSelector('[aria-label="Next step"]')
+  await line.mend()
+  await line.endBefore()
+  await page.reload()
+  await page.waitForSelector('[aria-label="Next step"]')
+  await line.cut()
   await line.mend()
   await page.goto(`${line.base}/plans/${plan}/clock`)
   await says(page, /Done at \d\d:\d\d/)

@@ -6,7 +6,7 @@ import { foldRun, type RunScript } from '@/core/time/run'
 import { lineTo } from '../support/line'
 import { freePort } from '../support/ports'
 import { beginRun, deviceOf, servicePlanOf } from '../support/server'
-import { windows } from './browser'
+import { press, windows } from './browser'
 import { doStep, inStep, kept, nextStep, tap } from './visit'
 
 /**
@@ -23,13 +23,16 @@ const { open } = windows()
 const servers: ChildProcess[] = []
 afterAll(() => servers.forEach((one) => one.kill('SIGKILL')))
 
-/** A server of this test's own, on the database of all, so that it can be killed. */
-async function serve(port: number): Promise<ChildProcess> {
+/** A server of a test's own, on the database of all, so that it can be killed, or lose its database. */
+async function serve(port: number, settings: Record<string, string> = {}): Promise<ChildProcess> {
   const base = `http://127.0.0.1:${port}`
   const server = spawn(
     process.execPath,
     ['node_modules/next/dist/bin/next', 'start', '-H', '127.0.0.1', '-p', String(port)],
-    { env: { ...process.env, NODE_ENV: 'production', BETTER_AUTH_URL: base }, stdio: ['ignore', 'pipe', 'pipe'] },
+    {
+      env: { ...process.env, NODE_ENV: 'production', BETTER_AUTH_URL: base, ...settings },
+      stdio: ['ignore', 'pipe', 'pipe'],
+    },
   )
   servers.push(server)
   for await (const words of server.stdout) if (String(words).includes('Ready')) break
@@ -122,4 +125,22 @@ it('comes to one log, the same for both devices, with nothing lost or doubled', 
   }
   const clockless = (words: string) => words.replace(/\d+:\d\d/g, '')
   expect(clockless(await nextStep(other))).toBe(clockless(await nextStep(one)))
+})
+
+it('a page that the server could not put together says so, and comes when it is tried again', async () => {
+  const oriel = await deviceOf('oriel')
+  const databaseUrl = new URL(process.env['DATABASE_URL']!)
+  const database = await lineTo(Number(databaseUrl.port))
+  databaseUrl.port = new URL(database.base).port
+  const port = await freePort()
+  await serve(port, { DATABASE_URL: databaseUrl.href })
+
+  const page = await open(oriel, { width: 1024, height: 768 })
+  await database.cut()
+  await page.goto(`http://127.0.0.1:${port}/people`)
+  await page.waitForSelector('h1::-p-text(This page could not be shown)')
+  expect(await page.$eval('main', ({ textContent }) => textContent)).toMatch(/name this line of its log: \d+/)
+  await database.mend()
+  await press(page, 'Try again')
+  await page.waitForSelector('h1::-p-text(People)')
 })

@@ -1,5 +1,6 @@
-import { createServer, connect, type Server, type Socket } from 'node:net'
 import { once } from 'node:events'
+import { createServer as createHttpServer } from 'node:http'
+import { createServer, connect, type Server, type Socket } from 'node:net'
 import { freePort } from './ports'
 
 /** A line to a server on this machine that can be cut and mended, for everything that goes through it at once. */
@@ -8,6 +9,8 @@ export interface Line {
   base: string
   cut: () => Promise<void>
   mend: () => Promise<void>
+  /** Instead of the server answers what stands before it, as a proxy does whose server is away: 502, to everything. */
+  endBefore: () => Promise<void>
 }
 
 /**
@@ -34,9 +37,17 @@ export async function lineTo(serverPort: number): Promise<Line> {
       near.on('close', () => far.destroy())
       far.on('close', () => near.destroy())
     })
+    await listen()
+  }
+  async function endBefore(): Promise<void> {
+    await cut()
+    server = createHttpServer((_, answer) => answer.writeHead(502).end('Bad gateway')).on('connection', keep)
+    await listen()
+  }
+  async function listen(): Promise<void> {
     // A test that failed before it cut the line ends all the same.
-    server.unref().listen(port, '127.0.0.1')
-    await once(server, 'listening')
+    server!.unref().listen(port, '127.0.0.1')
+    await once(server!, 'listening')
   }
   async function cut(): Promise<void> {
     const closed = once(server!, 'close')
@@ -45,5 +56,5 @@ export async function lineTo(serverPort: number): Promise<Line> {
     await closed
   }
   await mend()
-  return { base: `http://127.0.0.1:${port}`, cut, mend }
+  return { base: `http://127.0.0.1:${port}`, cut, mend, endBefore }
 }
