@@ -30,7 +30,7 @@ function run(script: string, args: string[] = [], input = ''): { code: number | 
   const { status, stdout, stderr } = spawnSync(process.execPath, ['scripts/run.mjs', script, ...args], {
     input,
     encoding: 'utf8',
-    env: { ...process.env, DATABASE_URL: elsewhere(name) },
+    env: { ...process.env, DATABASE_URL: elsewhere(name), FALTO_DEMO_PASSWORD: 'a demo password' },
   })
   return { code: status, out: stdout, err: stderr }
 }
@@ -41,7 +41,6 @@ const OWNER = ['The Quiet Chair', 'nell@quiet.invalid', '--owner', 'Nell Marsh']
 
 it('a real salon is made where there is no demo; its owner signs in, and no demo comes in beside it', async () => {
   const { auth, demoIsOpen, staffFrom } = await import('@/server/auth')
-  const { seedDemo } = await import('@/server/demo')
   const { listClients } = await import('@/server/clients')
   const { catalogueOf, exportCatalogue } = await import('@/server/shelf')
 
@@ -51,7 +50,7 @@ it('a real salon is made where there is no demo; its owner signs in, and no demo
   expect(run('scripts/salon.ts', ['Quiet', 'nobody'], `${PASSWORD}\n`).err).toContain('not an e-mail')
   expect(run('scripts/salon.ts', OWNER, `${PASSWORD}\n`)).toMatchObject({ code: 0, err: '' })
   expect(run('scripts/salon.ts', OWNER, `${PASSWORD}\n`).err).toContain('already')
-  expect(await seedDemo('a demo password')).toContain('left as it is')
+  expect(run('scripts/seed.ts').out).toContain('left as it is')
   expect(await demoIsOpen(here)).toBe(false)
 
   const signedIn = await auth().api.signInEmail({
@@ -83,12 +82,11 @@ it('a catalogue file comes with it, and a file that is not there leaves nothing 
 
 it('the demo is open on this machine only, and no real salon is made beside it', async () => {
   const { demoIsOpen } = await import('@/server/auth')
-  const { seedDemo } = await import('@/server/demo')
   const { database } = await import('@/db')
   await database().execute('truncate salon cascade')
   await database().execute('truncate "user" cascade')
   expect(await demoIsOpen(here)).toBe(false)
-  expect(await seedDemo('a demo password')).toContain('Made demo data')
+  expect(run('scripts/seed.ts').out).toContain('Made demo data')
   expect(await demoIsOpen(here)).toBe(true)
   expect(await demoIsOpen(new Headers({ host: 'tablet.invalid:4443' }))).toBe(false)
   expect(run('scripts/salon.ts', OWNER, `${PASSWORD}\n`).err).toContain('never stands beside')
