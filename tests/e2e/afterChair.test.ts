@@ -2,7 +2,7 @@ import type { Page } from 'puppeteer-core'
 import { lineTo } from '../support/line'
 import { BASE_URL, beginRun, deviceOf, newClient, newPlan, servicePlanOf } from '../support/server'
 import { windows } from './browser'
-import { kept } from './visit'
+import { inStep, kept } from './visit'
 
 /**
  * One browser that has been at the chair goes on everywhere else: what keeps visits open offline stands in no page's
@@ -67,8 +67,10 @@ it('after the Chair every page works, again after a reload, and the Chair opens 
   await line.endBefore()
   await page.reload()
   await page.waitForSelector('[aria-label="Next step"]')
+  await page.waitForSelector('header [role="status"]::-p-text(not in step)')
   await line.cut()
   await line.mend()
+  await inStep(page)
   await page.goto(`${line.base}/plans/${plan}/clock`)
   await says(page, /Done at \d\d:\d\d/)
 })

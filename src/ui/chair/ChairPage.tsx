@@ -310,15 +310,15 @@ function Bar({ open, live, view, mayTell }: BarProps) {
           Demo: {live.state.clock.pace > 1 ? 'time as it is' : `${DEMO_PACE} × as fast`}
         </Button>
       )}
-      <Typography role="status" variant="body2" color={live.unsent > 0 ? 'warning' : 'textSecondary'}>
+      <Typography role="status" variant="body2" color={live.unsent > 0 || live.apart ? 'warning' : 'textSecondary'}>
         {keptWords(live)}
       </Typography>
     </Box>
   )
 }
 
-const keptWords = ({ unsent, writing }: LiveRun): string => {
-  if (unsent === 0) return 'in step'
+const keptWords = ({ unsent, writing, apart }: LiveRun): string => {
+  if (unsent === 0) return apart ? 'not in step: Falto cannot be reached' : 'in step'
   return writing ? `keeping ${unsent} here …` : `${unsent} kept here, sent when the network is back`
 }
 

@@ -18,7 +18,8 @@ class Stream {
   static readonly CLOSED = 2
   readyState = 1
   static open: Stream[] = []
-  onmessage?: (event: { data: string }) => void
+  onopen?: () => void
+  onerror?: () => void
   closed = false
   heard = new Map<string, (event: { data: string }) => void>()
   constructor(readonly url: string) {
@@ -200,10 +201,34 @@ describe('a run that is followed', () => {
     follower.follow()
     const [stream] = Stream.open
     const heard = (runSeq: number) =>
-      stream!.onmessage!({ data: JSON.stringify({ id: `e${runSeq}`, kind: 'begun', runSeq }) })
+      stream!.heard.get('message')!({ data: JSON.stringify({ id: `e${runSeq}`, kind: 'begun', runSeq }) })
     for (const seq of [1, 2, 2, 1, 3]) heard(seq)
     expect(follower.getState().events.map(({ runSeq }) => runSeq)).toEqual([1, 2, 3])
     expect(stream!.url).toBe('/api/runs/run/stream?after=0')
+  })
+
+  it('says that it hears nothing until it hears again, and asks anew where the browser does not', () => {
+    const follower = createRunFollower(open())
+    const leave = follower.follow()
+    const apart = () => follower.getState().apart
+    const fails = (stream: Stream, readyState: number) => {
+      Object.assign(stream, { readyState }).onerror!()
+      jest.advanceTimersByTime(60_000)
+    }
+    expect(apart()).toBe(false)
+    fails(Stream.open[0]!, 0)
+    expect([apart(), Stream.open.length]).toEqual([true, 1])
+    Object.assign(Stream.open[0]!, { readyState: 1 }).onopen!()
+    expect([apart(), Stream.open.length]).toEqual([false, 1])
+    fails(Stream.open[0]!, Stream.CLOSED)
+    expect([apart(), Stream.open.length]).toEqual([true, 2])
+    Stream.open[1]!.onopen!()
+    expect(apart()).toBe(false)
+
+    Object.assign(Stream.open[1]!, { readyState: Stream.CLOSED }).onerror!()
+    leave()
+    jest.advanceTimersByTime(60_000)
+    expect(Stream.open).toHaveLength(2)
   })
 
   it('goes by the server’s clock, which the stream sets right', () => {

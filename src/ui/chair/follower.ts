@@ -5,6 +5,7 @@ import type { KeptRunEvent, OpenRun, RunEvent } from '@/core/model'
 import type { RunScript } from '@/core/time/run'
 import { callApi, OfflineError } from '../hooks/api'
 import { isAnothers, ownKey } from '../hooks/own'
+import { hear } from '../hooks/stream'
 
 export type Told = Pick<RunEvent, 'kind'> &
   Partial<Omit<RunEvent, 'id' | 'kind' | 'deviceId' | 'deviceSeq' | 'deviceTime' | 'offsetMs'>>
@@ -21,6 +22,8 @@ interface Followed {
   writing: number
   /** Words of the server about something it refused. */
   refused: string | undefined
+  /** Nothing is heard of the server, so not of what others do either. */
+  apart: boolean
 }
 
 /**
@@ -93,20 +96,22 @@ interface Listening {
   device: { offsetMs: number }
   /** How far the server's log goes, where it goes less far than what is known here. */
   tellAgain: (last: number) => void
+  heard: (is: boolean) => void
 }
 
 /** Hears what the server is told of a run from elsewhere. */
-function streamOf({ id }: { id: string }, after: number, { take, tellAgain, device }: Listening): EventSource {
-  const source = new EventSource(`/api/runs/${id}/stream?after=${after}`)
-  source.onmessage = ({ data }: MessageEvent<string>) => take([JSON.parse(data) as KeptRunEvent])
-  source.addEventListener('clock', ({ data }: MessageEvent<string>) => {
-    device.offsetMs = Number(data) - Date.now()
-  })
-  source.addEventListener('behind', ({ data }: MessageEvent<string>) => tellAgain(Number(data)))
-  return source
-}
+const streamOf = ({ id }: { id: string }, lastSeq: () => number, { take, device, tellAgain, heard }: Listening) =>
+  hear(
+    () => `/api/runs/${id}/stream?after=${lastSeq()}`,
+    {
+      message: (data) => take([JSON.parse(data) as KeptRunEvent]),
+      clock: (data) => (device.offsetMs = Number(data) - Date.now()),
+      behind: (data) => tellAgain(Number(data)),
+    },
+    heard,
+  )
 
-const NOTHING_YET: Omit<Followed, 'events'> = { queue: [], left: [], writing: 0, refused: undefined }
+const NOTHING_YET: Omit<Followed, 'events'> = { queue: [], left: [], writing: 0, refused: undefined, apart: false }
 
 export type RunFollower = ReturnType<typeof createRunFollower>
 
@@ -212,21 +217,17 @@ export function createRunFollower(open: OpenRun<RunScript>) {
     /** Begins to follow. @returns what ends it */
     follow(): () => void {
       const again = () => void send()
-      const listen = () => streamOf(open, lastSeq(), { take, tellAgain, device })
-      let source = listen()
       const from = lastSeq()
+      const stream = streamOf(open, lastSeq, { take, device, tellAgain, heard: (is) => set({ apart: !is }) })
       void resume().then(() => {
         // What was kept here goes further than what the server gave; whether it has that too is asked from there on.
-        if (lastSeq() > from && source.readyState !== EventSource.CLOSED) {
-          source.close()
-          source = listen()
-        }
+        if (lastSeq() > from) stream.again()
         return send()
       })
       void others.find().then((left) => set({ left }))
       window.addEventListener('online', again)
       return () => {
-        source.close()
+        stream.end()
         window.removeEventListener('online', again)
       }
     },

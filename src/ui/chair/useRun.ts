@@ -25,12 +25,14 @@ export interface LiveRun {
   writing: boolean
   /** Words of the server about something it refused. */
   refused: string | undefined
+  /** Nothing is heard of the server, so not of what others do either. */
+  apart: boolean
 }
 
 /** A run as it goes on, for a page. */
 export function useRun(open: OpenRun<RunScript>): LiveRun {
   const [follower] = useState(() => createRunFollower(open))
-  const { events, queue, left, writing, refused } = useStore(follower)
+  const { events, queue, left, writing, refused, apart } = useStore(follower)
   useEffect(() => follower.follow(), [follower])
   const [state, amended] = useMemo(() => {
     const sent = new Set(events.map(({ id }) => id))
@@ -60,5 +62,6 @@ export function useRun(open: OpenRun<RunScript>): LiveRun {
     takeOverLeft: () => void follower.takeOverLeft(),
     writing: writing > 0,
     refused,
+    apart,
   }
 }

@@ -2,6 +2,7 @@
 import { useEffect, useState } from 'react'
 import type { ScaleCommand, ScaleReading } from '@/core/model'
 import { callApi } from '../hooks/api'
+import { hear } from '../hooks/stream'
 
 /** Something that shows a weight. A real scale would be another source of the same. */
 export interface Scale {
@@ -16,13 +17,17 @@ export interface Scale {
 export function useScale(): Scale {
   const [scale, setScale] = useState<Scale>({ reading: undefined, first: undefined, state: 'looking' })
   useEffect(() => {
-    const source = new EventSource('/api/scale')
-    source.onmessage = ({ data }) => {
-      const reading = JSON.parse(String(data)) as ScaleReading
-      setScale(({ first }) => ({ reading, first: first ?? reading.grams, state: 'there' }))
-    }
-    source.onerror = () => setScale((before) => ({ ...before, state: 'lost' }))
-    return () => source.close()
+    const { end } = hear(
+      () => '/api/scale',
+      {
+        message(data) {
+          const reading = JSON.parse(data) as ScaleReading
+          setScale(({ first }) => ({ reading, first: first ?? reading.grams, state: 'there' }))
+        },
+      },
+      (is) => is || setScale((before) => ({ ...before, state: 'lost' })),
+    )
+    return end
   }, [])
   return scale
 }
