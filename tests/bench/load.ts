@@ -13,10 +13,10 @@ const THINKS_MS = 300
 const MIX = ['edit', 'a client', 'edit', 'a client', 'people', 'edit', 'a client', 'edit', 'a client', 'day'] as const
 const rest = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms))
 
-/** Everybody's turns; what each answer took, ms, and how many were none: of a server with too much to do. */
-async function work(turns: number): Promise<{ times: number[]; refused: number }> {
+/** Everybody's turns; what each answer took, ms, and how many requests a server with too much to do left unanswered. */
+async function work(turns: number): Promise<{ times: number[]; unanswered: number }> {
   const times: number[] = []
-  let refused = 0
+  let unanswered = 0
   await Promise.all(
     Array.from({ length: USERS }, async (_, user) => {
       await rest((user * THINKS_MS) / USERS)
@@ -24,19 +24,19 @@ async function work(turns: number): Promise<{ times: number[]; refused: number }
         const start = performance.now()
         const status = await KINDS[MIX[(user + i) % MIX.length]!](user)
         if (status === 200) times.push(performance.now() - start)
-        else if (status >= 500) refused++
+        else if (status >= 500) unanswered++
         else throw new Error(`status ${status}`)
         await rest(THINKS_MS)
       }
     }),
   )
-  return { times, refused }
+  return { times, unanswered }
 }
 
 await work(WARMING_TURNS)
 const began = performance.now()
-const { times, refused } = await work(TURNS)
+const { times, unanswered } = await work(TURNS)
 const perSecond = Math.round((1000 * times.length) / (performance.now() - began))
-row('load', `${perSecond} requests/s of ${USERS} users, goal 120 with p95 < 300 ms, ${refused} not answered`, times)
+row('load', `${perSecond} requests/s of ${USERS} users, goal 120 with p95 < 300 ms, ${unanswered} not answered`, times)
 agent.destroy()
 await database().$client.end()

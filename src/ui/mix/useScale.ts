@@ -25,7 +25,9 @@ export function useScale(): Scale {
           setScale(({ first }) => ({ reading, first: first ?? reading.grams, state: 'there' }))
         },
       },
-      (is) => is || setScale((before) => ({ ...before, state: 'lost' })),
+      (is) => {
+        if (!is) setScale((before) => ({ ...before, state: 'lost' }))
+      },
     )
     return end
   }, [])
