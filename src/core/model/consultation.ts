@@ -71,7 +71,7 @@ export interface Population {
   share: number
   /** Of this population's hairs that grow white, 0…1. */
   white: number
-  /** What carried it out, as `visit/formula`, newest last; the visit's plan says in which foils. */
+  /** What the last visit that treated it put on it, as `visit/formula`, in order; its plan says in which foils. */
   sources: string[]
 }
 

@@ -8,7 +8,7 @@ import type { Placement, TakeKind } from './placement'
 export const PLAN_FORMAT = 'falto-plan'
 export const PLAN_SCHEMA_VERSION = 2
 /** Changes whenever a constant of the core changes; a document remembers under which it was made. */
-export const CONSTANTS_VERSION = '2026.11.30'
+export const CONSTANTS_VERSION = '2026.11.30.2'
 
 export const TONES = ['cool', 'neutral', 'warm'] as const
 export const STAGE_KINDS = [

@@ -28,6 +28,16 @@ export function sameElements<T>(one: ArrayLike<T>, other: ArrayLike<T>): boolean
   return true
 }
 
+/** The same answer, the same object, for the same question as long as it is held. */
+export function memoised<Q, A>(answer: (question: Q) => A): (question: Q) => A {
+  const known = new Map<Q, A>()
+  return (question) => {
+    let found = known.get(question)
+    if (found === undefined) known.set(question, (found = answer(question)))
+    return found
+  }
+}
+
 /** A point of a table of what depends on what. */
 export type Reading = readonly [x: number, y: number]
 

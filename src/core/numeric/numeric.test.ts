@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { between, bisect, foldTurn, readAlong, sameElements, withinTurn, type Reading } from '.'
+import { between, bisect, foldTurn, memoised, readAlong, sameElements, withinTurn, type Reading } from '.'
 
 const finite = fc.double({ min: -50, max: 50, noNaN: true })
 
@@ -17,6 +17,14 @@ describe('numbers', () => {
     expect(sameElements([1, 2], [1, 2, 3])).toBe(false)
     expect(sameElements([1, 2, 3], [1, 2])).toBe(false)
     expect(sameElements([{}], [{}])).toBe(false)
+  })
+
+  it('answers the same question once, whatever the answer', () => {
+    const answer = jest.fn((question: number) => (question > 0 ? { question } : null))
+    const known = memoised(answer)
+    expect(known(1)).toBe(known(1))
+    expect([known(0), known(0), known(2)]).toEqual([null, null, { question: 2 }])
+    expect(answer.mock.calls).toEqual([[1], [0], [2]])
   })
 
   it('reads a table at its points as they stand, between them along the line, and beyond them as its ends', () => {

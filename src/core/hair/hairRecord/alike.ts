@@ -1,68 +1,158 @@
-import { byId, type Band, type Canvas, type CellHair, type Population, type Strand } from '../../model'
+import type { Band, Canvas, CellHair, Population, Strand, Treatment } from '../../model'
+import { memoised, sameElements } from '../../numeric'
 import { apparentLevel } from '../colour'
-import { isVirgin, strandLength } from './bands'
+import { mergeBand, strandLength } from './bands'
 import { joinPopulations, mergePopulations, tidy } from './canvas'
-import { ANOTHER_HISTORY, ANOTHER_HUE, MOST_POPULATIONS, MOST_STRANDS, WHITE_FROM } from './constants'
+import {
+  ANOTHER_HISTORY,
+  ANOTHER_HUE,
+  LEAST_POPULATION,
+  MOST_BANDS,
+  MOST_POPULATIONS,
+  MOST_STRANDS,
+  MOST_TREATMENTS,
+  WHITE_FROM,
+} from './constants'
 
 /**
  * How unlike two strands are, levels: what is seen of them, band by band over the longer one; another hue or another
  * history adds to it, and hair that one of them does not have counts as far as it is missing.
  */
 export function strandDistance(one: readonly Band[], other: readonly Band[]): number {
-  const [longest, shortest] = [strandLength(one), strandLength(other)].sort((a, b) => b - a) as [number, number]
-  let sum = Math.abs(longest - shortest) * ANOTHER_HISTORY
-  for (const a of one)
-    for (const b of other) {
-      const shared = Math.min(a.toCm, b.toCm) - Math.max(a.fromCm, b.fromCm)
-      if (shared > 0) sum += shared * bandDistance(a, b)
-    }
+  const [shortest, longest] = inOrder(strandLength(one), strandLength(other))
+  let sum = (longest - shortest) * ANOTHER_HISTORY
+  // Both are tiled from the scalp on: whichever band ends first makes way for the next of its strand.
+  let [i, j] = [0, 0]
+  while (i < one.length && j < other.length) {
+    const [a, b] = [one[i]!, other[j]!]
+    const shared = Math.min(a.toCm, b.toCm) - Math.max(a.fromCm, b.fromCm)
+    if (shared > 0) sum += shared * bandDistance(a, b)
+    if (a.toCm <= b.toCm) i++
+    if (b.toCm <= a.toCm) j++
+  }
   return sum / longest
 }
+
+const inOrder = (a: number, b: number): [number, number] => (a < b ? [a, b] : [b, a])
 
 const bandDistance = (one: Band, other: Band): number =>
   Math.abs(apparentLevel(one.level, one.hue, one.strength) - apparentLevel(other.level, other.hue, other.strength)) +
   (one.hue === other.hue ? 0 : ANOTHER_HUE * Math.max(one.strength, other.strength)) +
   (kindsOfTreatment(one) === kindsOfTreatment(other) ? 0 : ANOTHER_HISTORY)
 
-const kindsOfTreatment = (band: Band): string =>
-  isVirgin(band) ? '' : [...new Set(band.treatments.map(({ kind }) => kind))].sort().join()
+/** What was done to a band, each once; said once of a band, which is compared with thousands. */
+function kindsOfTreatment(band: Band): string {
+  let kinds = KINDS_OF_TREATMENT.get(band)
+  if (kinds === undefined) {
+    kinds = [...new Set(band.treatments.map(({ kind }) => kind))].sort().join()
+    KINDS_OF_TREATMENT.set(band, kinds)
+  }
+  return kinds
+}
+const KINDS_OF_TREATMENT = new WeakMap<Band, string>()
 
 /**
- * Keeps a record readable: while a cell has more kinds of hair, or the record more kinds of strand, than it may, the
- * two that look most alike become one, under the name of the commoner. White hair never joins pigmented hair.
+ * Keeps a record readable, however many visits it tells of. Of a long past only so much is told, and of a strand so
+ * many bands; hair that is rarer than anybody sees joins what looks most like it. While a cell has more kinds of hair,
+ * or the record more kinds of strand, than it may, the two that look most alike become one, under the name of the
+ * commoner. White hair never joins pigmented hair.
  */
-export function mergeAlike(canvas: Canvas): Canvas {
-  const bandsOf = (id: string) => byId(canvas.strands, id).bands
-  const crowded = canvas.cells.some(({ populations }) => populations.length > MOST_POPULATIONS)
-  const thinned = crowded ? tidy({ ...canvas, cells: canvas.cells.map((cell) => thinnedCell(cell, bandsOf)) }) : canvas
-  return thinned.strands.length > MOST_STRANDS ? withFewerStrands(thinned) : thinned
+export function mergeAlike(told: Canvas): Canvas {
+  const canvas = tidy({ ...told, strands: told.strands.map(({ id, bands }) => ({ id, bands: inFewBands(bands) })) })
+  const apart = distancesWithin(canvas)
+  const cells = canvas.cells.map((cell) => thinnedCell(cell, apart))
+  const thinned = sameElements(cells, canvas.cells) ? canvas : tidy({ ...canvas, cells })
+  return thinned.strands.length > MOST_STRANDS ? withFewerStrands(thinned, apart) : thinned
+}
+
+/** As many bands as a record tells apart: the two neighbours that are least unlike become one, as the longer one is. */
+function inFewBands(bands: readonly Band[]): Band[] {
+  let kept = bands.map((band) => ({ ...band, treatments: inShort(band.treatments) }))
+  while (kept.length > MOST_BANDS) {
+    const unlike = kept.slice(1).map((band, i) => shorterOf(band, kept[i]!) * bandDistance(band, kept[i]!))
+    kept = mergeBand(kept, unlike.indexOf(Math.min(...unlike)))
+  }
+  return kept
+}
+
+const shorterOf = (...bands: readonly Band[]): number => Math.min(...bands.map(({ fromCm, toCm }) => toCm - fromCm))
+
+/**
+ * A past as long as a record tells it: what was done once more in between goes, the oldest first. The first and the
+ * last of each kind stay, which is what lift and fading ask for.
+ */
+function inShort(treatments: readonly Treatment[]): Treatment[] {
+  const kept = [...treatments]
+  while (kept.length > MOST_TREATMENTS) {
+    const between = kept.findIndex(({ kind }, i) => {
+      const isSame = (one: Treatment) => one.kind === kind
+      return kept.findIndex(isSame) < i && kept.findLastIndex(isSame) > i
+    })
+    if (between < 0) break
+    kept.splice(between, 1)
+  }
+  return kept
+}
+
+/** How unlike two strands of a canvas are, by their ids; each two are compared once. */
+type Apart = (one: string, other: string) => number
+
+function distancesWithin({ strands }: Canvas): Apart {
+  const bandsOf = new Map(strands.map(({ id, bands }) => [id, bands]))
+  const from = memoised((one: string) =>
+    memoised((other: string) => strandDistance(bandsOf.get(one)!, bandsOf.get(other)!)),
+  )
+  return (one, other) => from(one)(other)
 }
 
 const isWhite = ({ white }: Pick<Population, 'white'>): boolean => white >= WHITE_FROM
 
-function thinnedCell({ populations }: CellHair, bandsOf: (id: string) => readonly Band[]): CellHair {
-  const kept = [...populations].sort((a, b) => b.share - a.share)
-  while (kept.length > MOST_POPULATIONS) {
-    const pair = closest(kept, (one, other) =>
-      isWhite(one) === isWhite(other) ? strandDistance(bandsOf(one.strandId), bandsOf(other.strandId)) : Infinity,
-    )
-    if (!pair) break
-    const [host, guest] = pair
+/** A cell without what is too rare to be seen, and with no more kinds of hair than it may have. */
+function thinnedCell(cell: CellHair, apart: Apart): CellHair {
+  const { populations } = cell
+  if (populations.length <= MOST_POPULATIONS && populations.every(({ share }) => share >= LEAST_POPULATION)) return cell
+  const kept = withoutRare(
+    [...populations].sort((a, b) => b.share - a.share),
+    apart,
+  )
+  const gone = new Set<number>()
+  for (const [host, guest] of kept.length > MOST_POPULATIONS ? pairsOf(kept, apart) : []) {
+    if (kept.length - gone.size <= MOST_POPULATIONS) break
+    if (gone.has(host) || gone.has(guest)) continue
     kept[host] = joinPopulations(kept[host]!, kept[guest]!)
-    kept.splice(guest, 1)
+    gone.add(guest)
   }
-  return { populations: kept }
+  return { populations: kept.filter((_, i) => !gone.has(i)) }
 }
 
-/** The two nearest of a list, the earlier one first; nothing where all are infinitely far apart. */
-function closest<T>(list: readonly T[], distance: (one: T, other: T) => number): [number, number] | undefined {
-  let [best, pair]: [number, [number, number] | undefined] = [Infinity, undefined]
-  for (let i = 0; i < list.length; i++)
-    for (let j = i + 1; j < list.length; j++) {
-      const apart = distance(list[i]!, list[j]!)
-      if (apart < best) [best, pair] = [apart, [i, j]]
+/** What is too rare joins what looks most like it, the rarest first; the only white hair stays, however rare. */
+function withoutRare(populations: readonly Population[], apart: Apart): Population[] {
+  const kept = [...populations]
+  for (let i = kept.length - 1; i >= 0; i--) {
+    const rare = kept[i]!
+    if (rare.share >= LEAST_POPULATION) continue
+    const distances = kept.map((one) =>
+      one !== rare && isWhite(one) === isWhite(rare) ? apart(one.strandId, rare.strandId) : Infinity,
+    )
+    const nearest = Math.min(...distances)
+    if (nearest === Infinity) continue
+    const host = distances.indexOf(nearest)
+    kept[host] = joinPopulations(kept[host]!, rare)
+    kept.splice(i, 1)
+  }
+  return kept
+}
+
+/** All that may become one, by their places in the list, the commoner first; the most alike first. */
+function pairsOf(populations: readonly Population[], apart: Apart): [host: number, guest: number][] {
+  const pairs: [host: number, guest: number, distance: number][] = []
+  populations.forEach((one, i) => {
+    for (let j = i + 1; j < populations.length; j++) {
+      const other = populations[j]!
+      if (isWhite(one) === isWhite(other)) pairs.push([i, j, apart(one.strandId, other.strandId)])
     }
-  return pair
+  })
+  return pairs.sort((a, b) => a[2] - b[2]).map(([host, guest]) => [host, guest])
 }
 
 /** How much hair is of a strand, and how much of that is white. */
@@ -72,7 +162,7 @@ interface Worn {
   white: number
 }
 
-function withFewerStrands(canvas: Canvas): Canvas {
+function withFewerStrands(canvas: Canvas, apart: Apart): Canvas {
   const worn = new Map(canvas.strands.map((strand): [string, Worn] => [strand.id, { strand, share: 0, white: 0 }]))
   for (const { populations } of canvas.cells)
     for (const { strandId, share, white } of populations) {
@@ -83,12 +173,15 @@ function withFewerStrands(canvas: Canvas): Canvas {
   const kinds = [...worn.values()].sort((a, b) => b.share - a.share)
   const names = new Map<string, string>()
   const pairs = kinds.flatMap((host, i) =>
-    kinds.slice(i + 1).map((guest) => ({ host, guest, apart: wornDistance(host, guest) })),
+    kinds
+      .slice(i + 1)
+      .filter((guest) => isWornWhite(host) === isWornWhite(guest))
+      .map((guest) => ({ host, guest, distance: apart(host.strand.id, guest.strand.id) })),
   )
-  pairs.sort((a, b) => a.apart - b.apart)
+  pairs.sort((a, b) => a.distance - b.distance)
   const nameOf = (id: string): string => (names.has(id) ? nameOf(names.get(id)!) : id)
-  for (const { host, guest, apart } of pairs) {
-    if (kinds.length - names.size <= MOST_STRANDS || apart === Infinity) break
+  for (const { host, guest } of pairs) {
+    if (kinds.length - names.size <= MOST_STRANDS) break
     const [kept, gone] = [nameOf(host.strand.id), nameOf(guest.strand.id)]
     if (kept !== gone) names.set(gone, kept)
   }
@@ -102,7 +195,5 @@ function withFewerStrands(canvas: Canvas): Canvas {
   })
 }
 
-const wornDistance = (one: Worn, other: Worn): number =>
-  one.white > WHITE_FROM * one.share === other.white > WHITE_FROM * other.share
-    ? strandDistance(one.strand.bands, other.strand.bands)
-    : Infinity
+/** Whether most of the hair that is of a strand is white. */
+const isWornWhite = ({ share, white }: Worn): boolean => white > WHITE_FROM * share

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { createHead, mapFromPlace, placeFromMap, scalpArea } from '../../scalp/head'
-import type { Band, Canvas, Population } from '../../model'
+import type { Canvas, Population } from '../../model'
 import { anyBands, band, canvasWith } from '../../../../tests/support/canvas'
 import { MEDIUM_HAIR } from '../../../../tests/support/plan'
 import {
@@ -19,7 +19,6 @@ import {
   mainStrand,
   meanWhite,
   mergeBand,
-  mergeAlike,
   mergePopulations,
   moveEdge,
   paintWhite,
@@ -29,7 +28,6 @@ import {
   setBands,
   setLength,
   splitBand,
-  strandDistance,
   startingCanvas,
   strandLength,
   strandsOf,
@@ -153,62 +151,6 @@ describe('populations', () => {
         )
       }),
     )
-  })
-})
-
-describe('a crowded record', () => {
-  /** Cells of so many kinds of hair, each a level of its own; the rarest is the only white one. */
-  const crowded = (kinds: number, white: number): Canvas => ({
-    recordedOn: '2026-09-15',
-    strands: Array.from({ length: kinds }, (_, i) => ({
-      id: `k${i}`,
-      bands: [band(0, 30, { level: 1 + (9 * i) / kinds })],
-    })),
-    cells: SCALP_CELLS.map(() => ({
-      populations: Array.from({ length: kinds }, (_, i) => ({
-        strandId: `k${i}`,
-        share: (2 * (kinds - i)) / (kinds * (kinds + 1)),
-        white: i === kinds - 1 ? white : 0,
-        sources: [`v/${i}`],
-      })),
-    })),
-  })
-
-  it('keeps as many kinds in a cell as five stages need, and makes the most alike one', () => {
-    const { cells, strands } = mergeAlike(crowded(26, 0))
-    expect(cells[0]!.populations).toHaveLength(24)
-    expect(cells[0]!.populations.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9)
-    // Neighbours in level join; the ends of the scale stay.
-    expect(strands.some(({ id }) => id === 'k0')).toBe(true)
-  })
-
-  it('never loses white hair, however rare, and never the rarest into the commonest', () => {
-    const thinned = mergeAlike(crowded(40, 1))
-    const white = thinned.cells[0]!.populations.filter((one) => one.white > 0)
-    expect(white).toEqual([expect.objectContaining({ strandId: 'k39', white: 1 })])
-    const levels = thinned.strands.map(({ bands }) => bands[0]!.level)
-    expect(Math.max(...levels) - Math.min(...levels)).toBeGreaterThan(8)
-  })
-
-  it('has at most a hundred kinds of strand', () => {
-    const many = crowded(20, 0)
-    const wide: Canvas = {
-      ...many,
-      strands: SCALP_CELLS.map((_, i) => ({ id: `c${i}`, bands: [band(0, 30, { level: 1 + i / 24 })] })),
-      cells: SCALP_CELLS.map((_, i) => ({ populations: [{ strandId: `c${i}`, share: 1, white: 0, sources: [] }] })),
-    }
-    const { strands } = mergeAlike(wide)
-    expect(strands).toHaveLength(100)
-    expect(strands.at(-1)!.bands[0]!.level - strands[0]!.bands[0]!.level).toBeGreaterThan(7)
-  })
-
-  it('counts as unlike what is seen, what was done and what is missing', () => {
-    const apart = (one: Partial<Band>, other: Partial<Band>) => strandDistance([band(0, 30, one)], [band(0, 30, other)])
-    expect(apart({}, {})).toBe(0)
-    expect(apart({ level: 5 }, { level: 7 })).toBeCloseTo(2, 9)
-    expect(apart({}, { treatments: [{ kind: 'lightened' }] })).toBeCloseTo(1, 9)
-    expect(apart({ hue: 'gold', strength: 0.5 }, { hue: 'copper', strength: 0.5 })).toBeCloseTo(0.5, 1)
-    expect(strandDistance([band(0, 30)], [band(0, 15)])).toBeCloseTo(0.5, 9)
   })
 })
 

@@ -2,6 +2,7 @@ import { LENGTH_REGION_CENTRES, type Head } from '../../scalp/head'
 import { hairsPerCm2, rootLength } from '../fibre'
 import {
   byId,
+  COUNTS,
   LENGTH_REGIONS,
   type Band,
   type Canvas,
@@ -40,7 +41,10 @@ export function joinPopulations(one: Population, other: Population): Population 
   return { ...one, share, white: (one.white * one.share + other.white * other.share) / share }
 }
 
-/** Leaves out strands that no cell has and makes equal ones one, so that a canvas says everything once. */
+/**
+ * Leaves out strands that no cell has and makes equal ones one, so that a canvas says everything once. Of what carried
+ * a kind of hair out it says the last visit: what earlier ones did is told by the bands.
+ */
 export function tidy(canvas: Canvas): Canvas {
   const used = new Set(canvas.cells.flatMap(({ populations }) => populations.map(({ strandId }) => strandId)))
   const byBands = new Map<string, string>()
@@ -57,10 +61,22 @@ export function tidy(canvas: Canvas): Canvas {
   }
   const cells = canvas.cells.map(({ populations }) => ({
     populations: mergePopulations(
-      populations.map((population) => ({ ...population, strandId: names.get(population.strandId)! })),
+      populations.map(({ strandId, share, white, sources }) => ({
+        strandId: names.get(strandId)!,
+        share,
+        white,
+        sources: ofLastVisit(sources),
+      })),
     ),
   }))
   return { ...canvas, strands, cells }
+}
+
+/** The sources that name the same visit as the last one, as many as may be kept. */
+function ofLastVisit(sources: readonly string[]): string[] {
+  const visitOf = (source: string) => source.slice(0, source.indexOf('/'))
+  const last = sources.at(-1)
+  return last === undefined ? [] : sources.filter((one) => visitOf(one) === visitOf(last)).slice(-COUNTS.sources)
 }
 
 /** A head of virgin hair as a record begins: one strand a length. */

@@ -12,6 +12,8 @@ export const CELL_RINGS = 8
 export const RIM_STEPS = 720
 /** Kinds of hair that one cell can tell apart: five stages of a visit on white and pigmented hair. Our estimate. */
 export const MOST_POPULATIONS = 24
+/** Rarer hair of a cell is told of no more: of its five hundred hairs or so, two or three. Our choice. */
+export const LEAST_POPULATION = 0.005
 /** How unlike another hue at full strength, or another history, makes two bands, levels. Our estimate. */
 export const ANOTHER_HUE = 1
 export const ANOTHER_HISTORY = 1
@@ -47,6 +49,13 @@ export const EXPOSED_WARMTH = 0.3
 export const USUAL_WASHES_PER_WEEK = 3
 /** Kinds of strand that one record can tell apart. Our estimate: more is no longer read by anyone. */
 export const MOST_STRANDS = 100
+
+/**
+ * Bands of one strand, and things done to one band, that a record goes on telling apart; fewer than may be entered, so
+ * that there is room for new growth and for what a hand adds. Our choice.
+ */
+export const MOST_BANDS = 20
+export const MOST_TREATMENTS = 8
 
 /** Steps of arc in which a cell is measured and drawn. Our choice. */
 export const ARC_STEPS = 6

@@ -8,7 +8,7 @@ import {
   toBandEdge,
 } from '../../hair/hairRecord'
 import { rootLength } from '../../hair/fibre'
-import { sameElements } from '../../numeric'
+import { memoised, sameElements } from '../../numeric'
 import type { Head } from '../../scalp/head'
 import { recipeOf, type Recipe } from '../../product/formula'
 import {
@@ -66,6 +66,7 @@ export function foldPlan(plan: FaltoPlan, computed: ComputedStages, options: Fol
   const { canvas = plan.canvas, visitId = 'this visit', on = canvas?.recordedOn ?? '' } = options
   const before = canvas ?? canvasOf(plan, computed)
   const treat = treatments(plan)
+  const apart = memoised((one: readonly Band[]) => memoised((other: readonly Band[]) => strandDistance(one, other)))
   const recipes = new Map(plan.formulas.map((formula) => [formula.id, recipeOf(formula, plan.products)]))
   const { stages } = activeVariant(plan)
   const folded: FoldedCells[] = [locksOf(before)]
@@ -85,7 +86,9 @@ export function foldPlan(plan: FaltoPlan, computed: ComputedStages, options: Fol
     const past = pastsOf(index)
     return folded.at(-1)!.map((locks, cell) => {
       const taken = byCell[cell]!
-      return taken.length === 0 ? locks : foldCell({ locks, taken, selections, everywhere, eligible, past, treat })
+      return taken.length === 0
+        ? locks
+        : foldCell({ locks, taken, selections, everywhere, eligible, past, treat, apart })
     })
   }
 }
@@ -240,10 +243,14 @@ interface CellFold {
   eligible: (lock: Lock) => boolean
   past: (lock: Lock, work: Work) => Past
   treat: (lock: Lock, work: Work) => readonly Band[]
+  apart: Apart
 }
 
+/** How unlike two strands are, levels. */
+type Apart = (one: readonly Band[]) => (other: readonly Band[]) => number
+
 /** One stage on one cell. No hair is taken twice by a stage; hair that may not be taken stays as it is. */
-function foldCell({ locks, taken, selections, everywhere, eligible, past, treat }: CellFold): readonly Lock[] {
+function foldCell({ locks, taken, selections, everywhere, eligible, past, treat, apart }: CellFold): readonly Lock[] {
   const after: CellLock[] = []
   let left: Lock[] = []
   for (const lock of locks) {
@@ -272,7 +279,7 @@ function foldCell({ locks, taken, selections, everywhere, eligible, past, treat 
     }
   }
   for (const lock of left) gather(after, withShare(lock, lock.share))
-  return settled(after)
+  return settled(after, apart)
 }
 
 function sumOf(shares: readonly { share: number }[]): number {
@@ -295,9 +302,9 @@ function gather(cell: CellLock[], lock: CellLock): void {
 }
 
 /** The greatest share first, no more locks than are held, and their shares come to 1 again. */
-function settled(cell: CellLock[]): readonly Lock[] {
+function settled(cell: CellLock[], apart: Apart): readonly Lock[] {
   putGreatestFirst(cell)
-  while (cell.length > MOST_LOCKS) joinRarest(cell)
+  while (cell.length > MOST_LOCKS) joinRarest(cell, apart)
   const whole = sumOf(cell)
   for (const lock of cell) lock.share /= whole
   return cell
@@ -322,13 +329,13 @@ const areSame = (a: Lock, b: Lock): boolean =>
   sameElements(a.sources, b.sources)
 
 /** The rarest lock joins the one that looks most like it: white hair white hair, and of those the same stages took. */
-function joinRarest(cell: CellLock[]): void {
+function joinRarest(cell: CellLock[], apart: Apart): void {
   const rarest = cell.pop()!
-  const apart = (lock: Lock) =>
-    strandDistance(lock.bands, rarest.bands) +
+  const unlike = (lock: Lock) =>
+    apart(lock.bands)(rarest.bands) +
     (lock.white === rarest.white ? 0 : UNLIKE_LEVELS) +
     (sameElements(lock.took, rarest.took) ? 0 : UNLIKE_LEVELS)
-  const distances = cell.map(apart)
+  const distances = cell.map(unlike)
   cell[distances.indexOf(Math.min(...distances))]!.share += rarest.share
 }
 
@@ -340,16 +347,6 @@ function pastsOf(index: number): CellFold['past'] {
   const tooks = memoised((took: Lock['took']) => [...took, index])
   const sourcesOf = memoised((work: Work) => memoised((sources: Lock['sources']) => [...sources, ...work.sources]))
   return ({ took, sources }, work) => ({ took: tooks(took), sources: sourcesOf(work)(sources) })
-}
-
-/** The same answer, the same object, for the same question as long as it is held. */
-function memoised<Q, A>(answer: (question: Q) => A): (question: Q) => A {
-  const known = new Map<Q, A>()
-  return (question) => {
-    let found = known.get(question)
-    if (found === undefined) known.set(question, (found = answer(question)))
-    return found
-  }
 }
 
 /** Treats locks, each kind of hair once for each kind of work. */
