@@ -1,9 +1,9 @@
 'use client'
 import { createContext, useContext } from 'react'
 import { useStore } from 'zustand'
-import { isVirgin, kindsOf, setBands } from '@/core/hair/hairRecord'
+import { kindsOf, setBands } from '@/core/hair/hairRecord'
 import type { Head } from '@/core/scalp/head'
-import type { Band, OpenConsultation, Strand } from '@/core/model'
+import type { Band, OpenConsultation, Strand, TreatmentKind } from '@/core/model'
 import { WORDS } from '../words'
 import type { ConsultationState, ConsultationStore } from './store'
 
@@ -50,10 +50,17 @@ export function editBands(
   if (band !== undefined) store.setState({ band })
 }
 
-export const historyWords = ({ treatments }: Pick<Band, 'treatments'>): string =>
-  isVirgin({ treatments })
-    ? 'virgin'
-    : treatments.map(({ kind }) => WORDS.treatment[kind].toLowerCase()).join(', then ')
+/** What was done in order; what was done several times in a row is said once. */
+export function historyWords({ treatments }: Pick<Band, 'treatments'>): string {
+  const runs: { kind: TreatmentKind; times: number }[] = []
+  for (const { kind } of treatments) {
+    const last = runs.at(-1)
+    if (last?.kind === kind) last.times++
+    else runs.push({ kind, times: 1 })
+  }
+  const words = runs.map(({ kind, times }) => WORDS.treatment[kind].toLowerCase() + (times > 1 ? ` × ${times}` : ''))
+  return words.join(', then ') || 'virgin'
+}
 
 export const toneWords = ({ hue, strength }: Pick<Band, 'hue' | 'strength'>): string =>
   strength <= 0 || hue === 'neutral' ? 'neutral' : WORDS.hue[hue]

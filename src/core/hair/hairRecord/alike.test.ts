@@ -1,7 +1,6 @@
-import type { Band, Canvas, Population, Treatment } from '../../model'
-import { historyRate } from '../../time/lightening'
+import type { Band, Canvas, Population } from '../../model'
 import { band, canvasWith } from '../../../../tests/support/canvas'
-import { fadeBand, mergeAlike, SCALP_CELLS, strandDistance, strandLength, tidy } from '.'
+import { mergeAlike, SCALP_CELLS, strandDistance, strandLength, tidy } from '.'
 
 describe('a crowded record', () => {
   /** Cells of so many kinds of hair, each a level of its own; the rarest is the only white one. */
@@ -79,37 +78,8 @@ describe('a crowded record', () => {
   })
 })
 
-describe('a long past', () => {
-  const done = (...kinds: Treatment['kind'][]): Treatment[] =>
-    kinds.map((kind, i) => ({ kind, on: `2026-01-${String(i + 1).padStart(2, '0')}` }))
+describe('a long strand', () => {
   const told = (bands: Band[]) => mergeAlike(canvasWith(bands)).strands[0]!.bands
-
-  it('is told by its first and its last of each kind; what was done once more in between goes, the oldest first', () => {
-    const often = band(0, 30, {
-      level: 8,
-      hue: 'gold',
-      strength: 0.5,
-      treatments: done('permanent', ...Array<'demi'>(6).fill('demi'), 'lightened', 'demi', 'lightened', 'demi', 'demi'),
-    })
-    const [short] = told([often])
-    expect(short!.treatments.map(({ kind, on }) => `${kind} ${on!.slice(-2)}`)).toEqual([
-      'permanent 01',
-      'demi 02',
-      'demi 07',
-      'lightened 08',
-      'demi 09',
-      'lightened 10',
-      'demi 11',
-      'demi 12',
-    ])
-    for (const texture of ['fine', 'medium', 'coarse'] as const)
-      expect(historyRate(short!, texture)).toBe(historyRate(often, texture))
-    expect(fadeBand(short!, 30)).toMatchObject({ level: fadeBand(often, 30).level, hue: fadeBand(often, 30).hue })
-    // What was never done once more in between stays, however much it is.
-    const each = done('sun', 'mineral', 'henna', 'metallic', 'unknown', 'boxDye', 'permanent', 'demi', 'lightened')
-    const twice = [...each, ...each.map(({ kind }) => ({ kind }))]
-    expect(told([band(0, 30, { treatments: twice })])[0]!.treatments).toEqual(twice)
-  })
 
   it('is told in twenty bands, of which those are longer that were least unlike', () => {
     const levels = [5, 5.25, ...Array.from({ length: 22 }, (_, i) => 6 + (i % 2) * 3), 2]
@@ -122,7 +92,7 @@ describe('a long past', () => {
     expect(told(many.slice(0, 20))).toEqual(many.slice(0, 20))
   })
 
-  it('names the last visit only, and no more mixes of it than a record takes', () => {
+  it('names its last visit only, and no more mixes of it than a record takes', () => {
     const mixes = Array.from({ length: 14 }, (_, i) => `b/${i}`)
     const canvas: Canvas = {
       ...canvasWith([band(0, 30)]),

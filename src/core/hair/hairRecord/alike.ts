@@ -1,4 +1,4 @@
-import type { Band, Canvas, CellHair, Population, Strand, Treatment } from '../../model'
+import type { Band, Canvas, CellHair, Population, Strand } from '../../model'
 import { memoised, sameElements } from '../../numeric'
 import { apparentLevel } from '../colour'
 import { mergeBand, strandLength } from './bands'
@@ -10,9 +10,9 @@ import {
   MOST_BANDS,
   MOST_POPULATIONS,
   MOST_STRANDS,
-  MOST_TREATMENTS,
   WHITE_FROM,
 } from './constants'
+import { bandsInShort } from './past'
 
 /**
  * How unlike two strands are, levels: what is seen of them, band by band over the longer one; another hue or another
@@ -67,7 +67,7 @@ export function mergeAlike(told: Canvas): Canvas {
 
 /** As many bands as a record tells apart: the two neighbours that are least unlike become one, as the longer one is. */
 function inFewBands(bands: readonly Band[]): Band[] {
-  let kept = bands.map((band) => ({ ...band, treatments: inShort(band.treatments) }))
+  let kept = bandsInShort(bands)
   while (kept.length > MOST_BANDS) {
     const unlike = kept.slice(1).map((band, i) => shorterOf(band, kept[i]!) * bandDistance(band, kept[i]!))
     kept = mergeBand(kept, unlike.indexOf(Math.min(...unlike)))
@@ -76,23 +76,6 @@ function inFewBands(bands: readonly Band[]): Band[] {
 }
 
 const shorterOf = (...bands: readonly Band[]): number => Math.min(...bands.map(({ fromCm, toCm }) => toCm - fromCm))
-
-/**
- * A past as long as a record tells it: what was done once more in between goes, the oldest first. The first and the
- * last of each kind stay, which is what lift and fading ask for.
- */
-function inShort(treatments: readonly Treatment[]): Treatment[] {
-  const kept = [...treatments]
-  while (kept.length > MOST_TREATMENTS) {
-    const between = kept.findIndex(({ kind }, i) => {
-      const isSame = (one: Treatment) => one.kind === kind
-      return kept.findIndex(isSame) < i && kept.findLastIndex(isSame) > i
-    })
-    if (between < 0) break
-    kept.splice(between, 1)
-  }
-  return kept
-}
 
 /** How unlike two strands of a canvas are, by their ids; each two are compared once. */
 type Apart = (one: string, other: string) => number

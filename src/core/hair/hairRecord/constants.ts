@@ -51,8 +51,8 @@ export const USUAL_WASHES_PER_WEEK = 3
 export const MOST_STRANDS = 100
 
 /**
- * Bands of one strand, and things done to one band, that a record goes on telling apart; fewer than may be entered, so
- * that there is room for new growth and for what a hand adds. Our choice.
+ * Bands of one strand, and things done to one band, that a record tells apart after a visit; fewer than may be entered,
+ * so that there is room for new growth and for what a hand adds. Our choice.
  */
 export const MOST_BANDS = 20
 export const MOST_TREATMENTS = 8

@@ -44,6 +44,7 @@ export {
 } from './canvas'
 export { cellArea, cellAt, cellFinder, cellOutline, SCALP_CELLS, type ScalpCell } from './cells'
 export { checkCanvas, NOT_YET_COME, type CanvasProblem } from './check'
+export { BUILDS_UP, pastInShort } from './past'
 export { directionOf } from './place'
 export { correctionsOf } from './corrections'
 export {

@@ -1,3 +1,4 @@
+import { BUILDS_UP } from '../../hair/hairRecord'
 import type { Band, Texture, Treatment } from '../../model'
 import {
   BUILD_UP,
@@ -18,13 +19,12 @@ export function historyRate({ treatments }: Pick<Band, 'treatments'>, texture: T
   const counts = treatments.filter(({ kind }, i) => opened < 0 || i < opened || !OVER_LIGHT.has(kind))
   const rates = counts.map(({ kind }) => HISTORY_RATE[kind])
   const slowest = Math.min(1, ...rates)
-  const dyed = counts.filter(({ kind }) => DYES.has(kind)).length
+  const dyed = counts.filter(({ kind }) => BUILDS_UP.has(kind)).length
   const pace =
     slowest < 1 ? slowest * BUILD_UP ** Math.min(MOST_BUILD_UP, Math.max(0, dyed - 1)) : Math.max(1, ...rates)
   return TEXTURE_RATE[texture] * pace
 }
 
-const DYES = new Set<Treatment['kind']>(['permanent', 'boxDye', 'unknown', 'henna'])
 /** Salon colour, which is no obstacle where the hair was lightened before it. */
 const OVER_LIGHT = new Set<Treatment['kind']>(['demi', 'permanent'])
 
