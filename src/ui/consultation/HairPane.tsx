@@ -5,7 +5,7 @@ import Button from '@mui/material/Button'
 import Typography from '@mui/material/Typography'
 import type { Theme } from '@mui/material/styles'
 import useMediaQuery from '@mui/material/useMediaQuery'
-import { useMemo } from 'react'
+import { useMemo, useState } from 'react'
 import { cutCanvas, daysBetween, kindsOf, regionLengths, setBands, USUAL_WASHES_PER_WEEK } from '@/core/hair/hairRecord'
 import { regrowthCm } from '@/core/hair/fibre'
 import {
@@ -17,13 +17,14 @@ import {
   type Strand,
   type TargetRegion,
 } from '@/core/model'
+import { sum } from '@/core/numeric'
 import { roundToTenth } from '@/core/units'
 import { useUnits } from '../hooks/useUnits'
 import { Choice, NumberField, Read } from '../parts'
 import { LINE } from '../theme'
 import { dateInWords, WORDS } from '../words'
 import { BandCard } from './BandCard'
-import { historyWords, strandsInSight, toneWords, useConsultation, useEntry } from './context'
+import { historyWords, kindWords, strandsInSight, toneWords, useConsultation, useEntry } from './context'
 import { HeadPane } from './HeadPane'
 import { StrandDiagram } from './StrandDiagram'
 import { seenCorrections } from './store'
@@ -186,19 +187,10 @@ function Strands() {
   const { strands, strand } = strandsInSight(state)
   const verdict = useVerdict()
   const band = Math.min(state.band, strand.bands.length - 1)
-  const several = strands.length > 1
   return (
     <Box sx={{ mt: 1.5 }}>
-      {several && (
-        <Choice
-          label="Kinds of hair here"
-          value={strand.id}
-          options={strands.slice(0, 8).map(({ strand: one, share }) => ({
-            value: one.id,
-            label: `${Math.round(100 * share)} % · ${kindWords(one)}`,
-          }))}
-          onChange={(id) => store.show(state.region, id)}
-        />
+      {strands.length > 1 && (
+        <Kinds kinds={strands} chosen={strand.id} onChoose={(id) => store.show(state.region, id)} />
       )}
       <StrandDiagram
         strand={strand}
@@ -259,9 +251,39 @@ function Strands() {
   }
 }
 
-/** A kind of hair in few words: its levels, and what its ends have been through from where on. */
-function kindWords({ bands }: Strand): string {
-  const last = bands.at(-1)!
-  const levels = [...new Set(bands.map(({ level }) => level))].slice(0, 4).join(' / ')
-  return `${levels} ${historyWords(last)}${bands.length > 1 ? ` from ${last.fromCm} cm` : ''}`
+/** So many kinds of hair are read at a glance; the rarer ones of a long record are shown when they are asked for. */
+const KINDS_AT_A_GLANCE = 8
+
+interface KindsProps {
+  kinds: ReturnType<typeof kindsOf>
+  chosen: string
+  onChoose: (id: string) => void
 }
+
+function Kinds({ kinds, chosen, onChoose }: KindsProps) {
+  const [all, setAll] = useState(false)
+  const { read } = useUnits()
+  const rarer = kinds.slice(KINDS_AT_A_GLANCE)
+  const shown = all || rarer.some(({ strand }) => strand.id === chosen) ? kinds : kinds.slice(0, KINDS_AT_A_GLANCE)
+  return (
+    <>
+      <Choice
+        label="Kinds of hair here"
+        value={chosen}
+        options={shown.map(({ strand, share }) => ({
+          value: strand.id,
+          label: `${percentWords(share)} · ${read(kindWords(strand))}`,
+        }))}
+        onChange={onChoose}
+      />
+      {shown.length < kinds.length && (
+        <Button size="small" onClick={() => setAll(true)}>
+          Show {rarer.length} rarer {rarer.length === 1 ? 'kind' : 'kinds'},{' '}
+          {percentWords(sum(rarer.map(({ share }) => share)))} together
+        </Button>
+      )}
+    </>
+  )
+}
+
+const percentWords = (share: number): string => (share < 0.005 ? 'under 1 %' : `${Math.round(100 * share)} %`)

@@ -282,6 +282,9 @@ function gripOf(bands: readonly Band[], index: number, x: (cm: number) => number
 const describe = (band: Band, i: number, count: number): string =>
   `Band ${i + 1} of ${count}, ${band.fromCm} to ${band.toCm} cm, level ${band.level}, ${toneWords(band)}, ${historyWords(band)}`
 
+/** Room for the words at the tip and half a figure beside them. */
+const TIP_WORDS = 88
+
 function Ruler({ length, x, y }: { length: number; x: (cm: number) => number; y: number }) {
   const { read, field } = useUnits()
   const { kept, shown } = field('cm')
@@ -289,7 +292,7 @@ function Ruler({ length, x, y }: { length: number; x: (cm: number) => number; y:
   const step = [1, 2, 5, 10, 20, 50].find((one) => kept(one) * perCm >= 34) ?? 100
   // A tick so near the tip that its figure would run into the tip's own is left out.
   const ticks = Array.from({ length: Math.floor(shown(length) / step) + 1 }, (_, i) => i * step).filter(
-    (tick) => tick === 0 || (length - kept(tick)) * perCm > 60,
+    (tick) => tick === 0 || (length - kept(tick)) * perCm > TIP_WORDS,
   )
   return (
     <g aria-hidden fill={INK.faint} fontSize={12}>

@@ -64,3 +64,15 @@ export function historyWords({ treatments }: Pick<Band, 'treatments'>): string {
 
 export const toneWords = ({ hue, strength }: Pick<Band, 'hue' | 'strength'>): string =>
   strength <= 0 || hue === 'neutral' ? 'neutral' : WORDS.hue[hue]
+
+/** Levels of a strand that are read at a glance. */
+const LEVELS_AT_A_GLANCE = 4
+
+/** A kind of hair in few words: its levels from the scalp on, and what its ends have been through. */
+export function kindWords({ bands }: Pick<Strand, 'bands'>): string {
+  const changes = bands.filter(({ level }, i) => level !== bands[i - 1]?.level)
+  const levels = changes
+    .slice(0, LEVELS_AT_A_GLANCE)
+    .map(({ level, fromCm }, i) => (i === 0 ? `${level}` : `${level} from ${fromCm} cm`))
+  return `${levels.join(', ')}${changes.length > levels.length ? ' …' : ''} · ends ${historyWords(bands.at(-1)!)}`
+}
