@@ -24,6 +24,28 @@ export const virginBand = (naturalLevel: number, fromCm: number, toCm: number): 
   integrity: 'sound',
 })
 
+/** What can be told of a band beside where it lies and what was done to it. */
+const READ_OF_A_BAND = ['level', 'hue', 'strength', 'beneathLevel', 'porosity', 'integrity'] as const
+
+/** Whether the same is read of two bands, wherever they lie and whatever was done to them. */
+export const readTheSame = (one: Band, other: Band): boolean =>
+  READ_OF_A_BAND.every((figure) => one[figure] === other[figure])
+
+const isSameBand = (one: Band, other: Band): boolean =>
+  one.fromCm === other.fromCm &&
+  one.toCm === other.toCm &&
+  readTheSame(one, other) &&
+  one.treatments.length === other.treatments.length &&
+  one.treatments.every(({ kind, on }, i) => kind === other.treatments[i]!.kind && on === other.treatments[i]!.on)
+
+/** Whether a strand has the bands of a longer one as far as it reaches. */
+export function follows(bands: readonly Band[], longer: readonly Band[]): boolean {
+  // Most strands are told apart at the root.
+  if (!readTheSame(bands[0]!, longer[0]!)) return false
+  const reached = fitBands(longer, strandLength(bands))
+  return reached.length === bands.length && reached.every((band, i) => isSameBand(band, bands[i]!))
+}
+
 /** What keeps bands from tiling a strand from the scalp to its tip: the first fault with its band, or nothing. */
 export function bandFault(
   bands: readonly Band[],

@@ -15,7 +15,7 @@ import {
   type Strand,
   type TreatmentKind,
 } from '../../model'
-import { toBandEdge, fitBands, strandLength, virginBand } from './bands'
+import { fitBands, follows, strandLength, toBandEdge, virginBand } from './bands'
 import { cellArea, SCALP_CELLS } from './cells'
 import { HIDDEN_SHARE } from './constants'
 import { directionOf } from './place'
@@ -135,10 +135,6 @@ export function strandsOf(
     })
     .sort((a, b) => b.share - a.share)
 }
-
-/** Whether a strand has the bands of a longer one as far as it reaches. */
-const follows = (bands: readonly Band[], longer: readonly Band[]): boolean =>
-  JSON.stringify(bands) === JSON.stringify(fitBands(longer, strandLength(bands)))
 
 /**
  * Kinds of hair in a region that differ by more than length: strands that have the same bands as far as they reach

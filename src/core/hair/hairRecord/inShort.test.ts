@@ -67,6 +67,8 @@ describe('what most lengths carry', () => {
 })
 
 describe('kinds of hair', () => {
+  const LIGHT: Partial<Band> = { level: 8, treatments: [{ kind: 'lightened', on: '2026-01-05' }] }
+
   it('that differ by length alone are one, told by the longest, with their shares and white together', () => {
     const [long, short] = [
       [band(0, 4), band(4, 30, { level: 8 })],
@@ -78,9 +80,24 @@ describe('kinds of hair', () => {
     expect(kinds[0]!.white).toBeCloseTo((0.5 * 0.2 + 0.3 * 0.6) / 0.8, 9)
   })
 
-  it('stay apart where anything but length differs', () => {
-    const other = [band(0, 4), band(4, 12, { level: 7.75 })]
-    expect(kindsOf(mixed([0.5, [band(0, 4), band(4, 30, { level: 8 })]], [0.5, other]), 'nape')).toHaveLength(2)
+  it.each<[string, Band[]]>([
+    ['level', [band(0, 4), band(4, 12, { level: 7.75 })]],
+    ['hue', [band(0, 4), band(4, 12, { ...LIGHT, hue: 'gold' })]],
+    ['strength of tone', [band(0, 4), band(4, 12, { ...LIGHT, strength: 0.2 })]],
+    ['level beneath', [band(0, 4), band(4, 12, { ...LIGHT, beneathLevel: 9 })]],
+    ['porosity', [band(0, 4), band(4, 12, { ...LIGHT, porosity: 'high' })]],
+    ['wear', [band(0, 4), band(4, 12, { ...LIGHT, integrity: 'worn' })]],
+    ['what was done', [band(0, 4), band(4, 12, { ...LIGHT, treatments: [{ kind: 'sun', on: '2026-01-05' }] })]],
+    [
+      'when it was done',
+      [band(0, 4), band(4, 12, { ...LIGHT, treatments: [{ kind: 'lightened', on: '2026-01-06' }] })],
+    ],
+    ['how often', [band(0, 4), band(4, 12, { ...LIGHT, treatments: [...LIGHT.treatments!, ...LIGHT.treatments!] })]],
+    ['edge', [band(0, 5), band(5, 12, LIGHT)]],
+    ['number of bands', [band(0, 4), band(4, 8, LIGHT), band(8, 12, LIGHT)]],
+    ['root', [band(0, 4, { level: 6 }), band(4, 12, LIGHT)]],
+  ])('stay apart by %s', (_what, other) => {
+    expect(kindsOf(mixed([0.5, [band(0, 4), band(4, 30, LIGHT)]], [0.5, other]), 'nape')).toHaveLength(2)
   })
 
   it('of a region are those of its cells only, the commonest first', () => {

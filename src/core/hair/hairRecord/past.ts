@@ -1,6 +1,6 @@
 import { sameElements } from '../../numeric'
 import type { Band, Treatment, TreatmentKind } from '../../model'
-import { mergeBand } from './bands'
+import { mergeBand, readTheSame } from './bands'
 import { MOST_TREATMENTS } from './constants'
 
 /** Dyes that build up (common practice). Of all else it counts whether it was done, and in what order. */
@@ -37,9 +37,8 @@ export function bandsInShort(bands: readonly Band[]): Band[] {
 }
 
 const isToldTheSame = (one: Band, other: Band): boolean =>
-  SEEN_OF_A_BAND.every((what) => one[what] === other[what]) &&
+  readTheSame(one, other) &&
   sameElements(
     one.treatments.map(({ kind }) => kind),
     other.treatments.map(({ kind }) => kind),
   )
-const SEEN_OF_A_BAND = ['level', 'hue', 'strength', 'beneathLevel', 'porosity', 'integrity'] as const
