@@ -2,7 +2,8 @@ import fc from 'fast-check'
 import { TEXTURES, TREATMENTS, type Band, type Treatment, type TreatmentKind } from '../../model'
 import { historyRate, lightestOf } from '../../time/lightening'
 import { band, canvasWith } from '../../../../tests/support/canvas'
-import { BUILDS_UP, fadeBand, lastDyeOf, mergeAlike, pastInShort } from '.'
+import { MEDIUM_HAIR } from '../../../../tests/support/plan'
+import { BUILDS_UP, fadeBand, lastDyeOf, mergeAlike, pastInShort, predictCanvas } from '.'
 
 /** One after the other, a day each. */
 const done = (...kinds: TreatmentKind[]): Treatment[] =>
@@ -55,6 +56,13 @@ describe('a past in short', () => {
       }),
     )
   })
+})
+
+it('a record whose past is longer than an entry may be can be kept again once it is opened', () => {
+  const often = Array.from({ length: 20 }, (_, i) => (i % 2 ? 'demi' : 'lightened') as TreatmentKind)
+  const canvas = canvasWith([band(0, 30, { level: 8, treatments: done(...often) })])
+  const { strands } = predictCanvas(canvas, MEDIUM_HAIR, { on: canvas.recordedOn })
+  expect(strands[0]!.bands[0]!.treatments.map(({ kind }) => kind)).toEqual(['lightened', 'demi', 'lightened', 'demi'])
 })
 
 describe('bands of which the same is told', () => {

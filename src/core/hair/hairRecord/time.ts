@@ -10,6 +10,7 @@ import {
   READABLE_STRENGTH,
   USUAL_WASHES_PER_WEEK,
 } from './constants'
+import { pastInShort } from './past'
 
 const COOL: readonly ToneHue[] = ['ash', 'green', 'violet', 'pearl', 'silver']
 export const isCool = (hue: ToneHue): boolean => COOL.includes(hue)
@@ -60,7 +61,7 @@ export interface Since {
 
 /**
  * The canvas as it should be on a later day: roots grown, dyes washed out, ends cut. A day before the record leaves it
- * as it is.
+ * as it is, but for pasts that are told in short: records of earlier versions say more than an entry may.
  * @throws BandError when more is cut than there is
  */
 export function predictCanvas(canvas: Canvas, hair: HairState, { on, trimmedCm = 0 }: Since): Canvas {
@@ -71,7 +72,7 @@ export function predictCanvas(canvas: Canvas, hair: HairState, { on, trimmedCm =
     ...strand,
     bands: trimBands(
       growBands(
-        strand.bands.map((band) => fadeBand(band, washes)),
+        strand.bands.map((band) => fadeBand({ ...band, treatments: [...pastInShort(band.treatments)] }, washes)),
         grown,
         hair.naturalLevel,
       ),
