@@ -15,6 +15,7 @@ import {
 import { mapDrawing } from '@/core/plan/sheets'
 import { DEMO_CATALOGUE, DEMO_CLIENTS } from '@/demo'
 import { foldPlan } from '@/core/time/fold'
+import { visitsOf } from '../support/regular'
 import { densePlan, servicePlan } from '../support/samples'
 import { visitProblem } from '../support/visits'
 import { row } from './row'
@@ -103,6 +104,18 @@ row(
   'fold',
   `three stages on everything, ${stagedStages.zones.length} zones`,
   sample(200, 40, () => foldPlan(staged, stagedStages)),
+)
+const regular = [...visitsOf('topAndSides', { weeks: 8, visits: 12, trimmedCm: 2, hair: { lengthCm: 25 } })].at(-1)!
+const regularStages = computeStages(regular.plan)
+row(
+  'fold',
+  'the twelfth visit of a client who is highlighted every eight weeks',
+  sample(60, 10, () => foldPlan(regular.plan, regularStages)),
+)
+row(
+  'record',
+  'what that visit leaves; on the server',
+  sample(20, 4, () => regular.fold.canvas()),
 )
 row(
   'judging',

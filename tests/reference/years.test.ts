@@ -1,25 +1,15 @@
-import { hairFromCanvas, hairMapOf, checkCanvas, predictCanvas, startingCanvas } from '@/core/hair/hairRecord'
-import { createHead } from '@/core/scalp/head'
-import type { Band, Canvas, HairState } from '@/core/model'
-import { planFromService } from '@/core/plan/serviceKinds'
-import { foldPlan, type Lock } from '@/core/time/fold'
-import { sum } from '@/core/numeric'
+import { checkCanvas } from '@/core/hair/hairRecord'
 import { startingGoal } from '@/core/judgement/feasibility'
+import type { Band, Canvas } from '@/core/model'
+import type { Lock } from '@/core/time/fold'
+import { sum } from '@/core/numeric'
 import { checkEntry, ConsultationDto } from '@/dto'
-import { MEDIUM_HAIR } from '../support/plan'
-import { computeStages } from '../support/planner'
-import { counting } from '../support/samples'
+import { visitsOf, type Regular } from '../support/regular'
 
 /**
  * Clients who come again and again: however many visits a record tells of, it stays one that can be kept, opened and
  * worked from, and says of the hair what the last visit left. No outside source: figures are what a record may be.
  */
-interface Regular {
-  weeks: number
-  visits: number
-  trimmedCm: number
-  hair: Partial<HairState>
-}
 const REGULARS: Record<string, Regular> = {
   topAndSides: { weeks: 8, visits: 9, trimmedCm: 2.3, hair: { naturalLevel: 6, lengthCm: 25 } },
   foilRetouch: { weeks: 10, visits: 7, trimmedCm: 0, hair: { naturalLevel: 6, lengthCm: 25 } },
@@ -27,8 +17,6 @@ const REGULARS: Record<string, Regular> = {
   onScalpRetouch: { weeks: 4, visits: 30, trimmedCm: 0, hair: { naturalLevel: 6, lengthCm: 25 } },
 }
 
-const MEASURES = { circumferenceCm: 55 }
-const head = createHead(MEASURES)
 /** What a record may come to as text: a request may bring two million. Our choice. */
 const MOST_CHARACTERS = 1_500_000
 
@@ -43,17 +31,7 @@ const recordedLevels = ({ strands, cells }: Canvas): number[] => {
 }
 
 it.each(Object.entries(REGULARS))('%s, again and again, leaves records that stay records', (kind, regular) => {
-  let hair: HairState = { ...MEDIUM_HAIR, ...regular.hair }
-  let canvas = startingCanvas(head, hair, '2023-01-02')
-  const newId = counting()
-  for (let visit = 1; visit <= regular.visits; visit++) {
-    const on = new Date(Date.UTC(2023, 0, 2 + visit * regular.weeks * 7)).toISOString().slice(0, 10)
-    const found = predictCanvas(canvas, hair, { on, trimmedCm: regular.trimmedCm })
-    hair = hairFromCanvas(hair, found)
-    const plan = planFromService(kind, { head: MEASURES, hair, hairMap: hairMapOf(found), newId })
-    const fold = foldPlan(plan, computeStages(plan), { canvas: found, visitId: newId(), on })
-    canvas = fold.canvas()
-
+  for (const { visit, on, hair, fold, canvas } of visitsOf(kind, regular)) {
     const entry = { recordedOn: on, hair, canvas, goal: startingGoal(hair), trimmedCm: 0 }
     expect([visit, checkCanvas(canvas, on), checkEntry(ConsultationDto, entry)]).toMatchObject([
       visit,
