@@ -286,6 +286,28 @@ it('a plan is carried out, and its foils lie under the next one', async () => {
   await page.waitForSelector('svg path[stroke-dasharray="0.18 0.12"]')
 })
 
+it('after a year of highlights the commonest kinds of hair are told, the rarer ones when asked for, and all is kept', async () => {
+  const clientId = await newClient(oriel, 'A year of highlights')
+  for (const weeks of [40, 32, 24, 16, 8]) {
+    const told = { on: day(7 * weeks), service: 'foilRetouch', name: 'Retouch', formulas: [], change: '' }
+    expect((await oriel.call('POST', `/api/clients/${clientId}/visits`, told)).status).toBe(200)
+  }
+  const page = await open(oriel)
+  await page.goto(url(`/people/${clientId}/consultation`))
+  await page.waitForSelector('[aria-label^="Strand of"]')
+  const kinds = () => page.$$eval('button[value^="strand"]', (all) => all.map(({ textContent }) => textContent!))
+  const common = await kinds()
+  expect(common).toHaveLength(8)
+  expect(new Set(common).size).toBe(8)
+  await page.locator('button::-p-text(rarer kind)').click()
+  await page.waitForFunction(() => !/rarer kind/.test(document.body.innerText))
+  expect((await kinds()).slice(0, 8)).toEqual(common)
+  expect((await kinds()).length).toBeGreaterThan(8)
+  await press(page, 'It is as predicted')
+  await saved(page)
+  expect((await record(clientId)).latest).toMatchObject({ kind: 'seen', number: 6 })
+})
+
 it('has no serious accessibility issue on any screen of the record', async () => {
   const clientId = await glossedClient('Axe record')
   const page = await open(oriel)
