@@ -1,4 +1,4 @@
-import { hairFromCanvas, hairMapOf, predictCanvas, startingCanvas } from '@/core/hair/hairRecord'
+import { dayAfter, hairFromCanvas, hairMapOf, predictCanvas, startingCanvas } from '@/core/hair/hairRecord'
 import type { Canvas, FaltoPlan, HairState } from '@/core/model'
 import { planFromService } from '@/core/plan/serviceKinds'
 import { foldPlan, type Fold } from '@/core/time/fold'
@@ -27,15 +27,16 @@ export interface RegularVisit {
   canvas: Canvas
 }
 
+const BEGINS = '2023-01-02'
 const MEASURES = { circumferenceCm: 55 }
 
 /** Her visits, one after the other, each on the record that the one before left. */
 export function* visitsOf(kind: string, regular: Regular): Generator<RegularVisit> {
   let hair: HairState = { ...MEDIUM_HAIR, ...regular.hair }
-  let canvas = startingCanvas(createHead(MEASURES), hair, '2023-01-02')
+  let canvas = startingCanvas(createHead(MEASURES), hair, BEGINS)
   const newId = counting()
   for (let visit = 1; visit <= regular.visits; visit++) {
-    const on = new Date(Date.UTC(2023, 0, 2 + visit * regular.weeks * 7)).toISOString().slice(0, 10)
+    const on = dayAfter(BEGINS, visit * regular.weeks * 7)
     const found = predictCanvas(canvas, hair, { on, trimmedCm: regular.trimmedCm })
     hair = hairFromCanvas(hair, found)
     const plan = {

@@ -1,7 +1,7 @@
 import { v7 as newId } from 'uuid'
 import { CONSENT_TEXT } from '@/core/judgement/care'
 import { MESSAGE_KINDS } from '@/core/record/upkeep'
-import { type OpenConsultation, type ShelfItem, type Team } from '@/core/model'
+import type { OpenConsultation, ShelfItem, Team } from '@/core/model'
 import { beginRun, exported, newClient, newPlan, type Device } from './server'
 import { SALON_PASSWORD } from './salon'
 import { productOf } from './shelf'

@@ -1,8 +1,8 @@
-import type { Band, Canvas, CellHair, Population, Strand } from '../../model'
+import type { Band, Canvas, CellHair, Population } from '../../model'
 import { memoised, sameElements } from '../../numeric'
 import { apparentLevel } from '../colour'
 import { mergeBand, strandLength } from './bands'
-import { joinPopulations, mergePopulations, tidy } from './canvas'
+import { joinPopulations, tidy } from './canvas'
 import {
   ANOTHER_HISTORY,
   ANOTHER_HUE,
@@ -19,8 +19,8 @@ import { bandsInShort } from './past'
  * history adds to it, and hair that one of them does not have counts as far as it is missing.
  */
 export function strandDistance(one: readonly Band[], other: readonly Band[]): number {
-  const [shortest, longest] = inOrder(strandLength(one), strandLength(other))
-  let sum = (longest - shortest) * ANOTHER_HISTORY
+  const [length, otherLength] = [strandLength(one), strandLength(other)]
+  let sum = Math.abs(length - otherLength) * ANOTHER_HISTORY
   // Both are tiled from the scalp on: whichever band ends first makes way for the next of its strand.
   let [i, j] = [0, 0]
   while (i < one.length && j < other.length) {
@@ -30,10 +30,12 @@ export function strandDistance(one: readonly Band[], other: readonly Band[]): nu
     if (a.toCm <= b.toCm) i++
     if (b.toCm <= a.toCm) j++
   }
-  return sum / longest
+  return sum / Math.max(length, otherLength)
 }
 
-const inOrder = (a: number, b: number): [number, number] => (a < b ? [a, b] : [b, a])
+/** The same of any two out of many: each two are compared once. */
+export const strandDistances = () =>
+  memoised((one: readonly Band[]) => memoised((other: readonly Band[]) => strandDistance(one, other)))
 
 const bandDistance = (one: Band, other: Band): number =>
   Math.abs(apparentLevel(one.level, one.hue, one.strength) - apparentLevel(other.level, other.hue, other.strength)) +
@@ -77,15 +79,13 @@ function inFewBands(bands: readonly Band[]): Band[] {
 
 const shorterOf = (...bands: readonly Band[]): number => Math.min(...bands.map(({ fromCm, toCm }) => toCm - fromCm))
 
-/** How unlike two strands of a canvas are, by their ids; each two are compared once. */
+/** How unlike two strands of a canvas are, by their ids. */
 type Apart = (one: string, other: string) => number
 
 function distancesWithin({ strands }: Canvas): Apart {
   const bandsOf = new Map(strands.map(({ id, bands }) => [id, bands]))
-  const from = memoised((one: string) =>
-    memoised((other: string) => strandDistance(bandsOf.get(one)!, bandsOf.get(other)!)),
-  )
-  return (one, other) => from(one)(other)
+  const distances = strandDistances()
+  return (one, other) => distances(bandsOf.get(one)!)(bandsOf.get(other)!)
 }
 
 const isWhite = ({ white }: Pick<Population, 'white'>): boolean => white >= WHITE_FROM
@@ -98,14 +98,19 @@ function thinnedCell(cell: CellHair, apart: Apart): CellHair {
     [...populations].sort((a, b) => b.share - a.share),
     apart,
   )
+  return { populations: kept.length > MOST_POPULATIONS ? withFewerKinds(kept, apart) : kept }
+}
+
+function withFewerKinds(populations: readonly Population[], apart: Apart): Population[] {
+  const kept = [...populations]
   const gone = new Set<number>()
-  for (const [host, guest] of kept.length > MOST_POPULATIONS ? pairsOf(kept, apart) : []) {
+  for (const [host, guest] of pairsOf(kept, isWhite, apart)) {
     if (kept.length - gone.size <= MOST_POPULATIONS) break
     if (gone.has(host) || gone.has(guest)) continue
     kept[host] = joinPopulations(kept[host]!, kept[guest]!)
     gone.add(guest)
   }
-  return { populations: kept.filter((_, i) => !gone.has(i)) }
+  return kept.filter((_, i) => !gone.has(i))
 }
 
 /** What is too rare joins what looks most like it, the rarest first; the only white hair stays, however rare. */
@@ -127,12 +132,16 @@ function withoutRare(populations: readonly Population[], apart: Apart): Populati
 }
 
 /** All that may become one, by their places in the list, the commoner first; the most alike first. */
-function pairsOf(populations: readonly Population[], apart: Apart): [host: number, guest: number][] {
+function pairsOf<T extends { strandId: string }>(
+  list: readonly T[],
+  white: (one: T) => boolean,
+  apart: Apart,
+): [host: number, guest: number][] {
   const pairs: [host: number, guest: number, distance: number][] = []
-  populations.forEach((one, i) => {
-    for (let j = i + 1; j < populations.length; j++) {
-      const other = populations[j]!
-      if (isWhite(one) === isWhite(other)) pairs.push([i, j, apart(one.strandId, other.strandId)])
+  list.forEach((one, i) => {
+    for (let j = i + 1; j < list.length; j++) {
+      const other = list[j]!
+      if (white(one) === white(other)) pairs.push([i, j, apart(one.strandId, other.strandId)])
     }
   })
   return pairs.sort((a, b) => a[2] - b[2]).map(([host, guest]) => [host, guest])
@@ -140,13 +149,13 @@ function pairsOf(populations: readonly Population[], apart: Apart): [host: numbe
 
 /** How much hair is of a strand, and how much of that is white. */
 interface Worn {
-  strand: Strand
+  strandId: string
   share: number
   white: number
 }
 
 function withFewerStrands(canvas: Canvas, apart: Apart): Canvas {
-  const worn = new Map(canvas.strands.map((strand): [string, Worn] => [strand.id, { strand, share: 0, white: 0 }]))
+  const worn = new Map(canvas.strands.map(({ id }): [string, Worn] => [id, { strandId: id, share: 0, white: 0 }]))
   for (const { populations } of canvas.cells)
     for (const { strandId, share, white } of populations) {
       const one = worn.get(strandId)!
@@ -155,25 +164,16 @@ function withFewerStrands(canvas: Canvas, apart: Apart): Canvas {
     }
   const kinds = [...worn.values()].sort((a, b) => b.share - a.share)
   const names = new Map<string, string>()
-  const pairs = kinds.flatMap((host, i) =>
-    kinds
-      .slice(i + 1)
-      .filter((guest) => isWornWhite(host) === isWornWhite(guest))
-      .map((guest) => ({ host, guest, distance: apart(host.strand.id, guest.strand.id) })),
-  )
-  pairs.sort((a, b) => a.distance - b.distance)
   const nameOf = (id: string): string => (names.has(id) ? nameOf(names.get(id)!) : id)
-  for (const { host, guest } of pairs) {
+  for (const [host, guest] of pairsOf(kinds, isWornWhite, apart)) {
     if (kinds.length - names.size <= MOST_STRANDS) break
-    const [kept, gone] = [nameOf(host.strand.id), nameOf(guest.strand.id)]
+    const [kept, gone] = [nameOf(kinds[host]!.strandId), nameOf(kinds[guest]!.strandId)]
     if (kept !== gone) names.set(gone, kept)
   }
   return tidy({
     ...canvas,
     cells: canvas.cells.map(({ populations }) => ({
-      populations: mergePopulations(
-        populations.map((population) => ({ ...population, strandId: nameOf(population.strandId) })),
-      ),
+      populations: populations.map((population) => ({ ...population, strandId: nameOf(population.strandId) })),
     })),
   })
 }

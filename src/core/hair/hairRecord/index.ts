@@ -3,7 +3,7 @@
  * to tip. Distances along the stretched strand in cm, shares and white 0…1, levels 1…12, dates `YYYY-MM-DD`. Everything
  * here returns new canvases and changes none.
  */
-export { mergeAlike, strandDistance } from './alike'
+export { mergeAlike, strandDistance, strandDistances } from './alike'
 export {
   bandFault,
   BandError,

@@ -11,7 +11,7 @@ export const BUILDS_UP: ReadonlySet<TreatmentKind> = new Set<TreatmentKind>(['pe
  * for, and of two in a row the later; of more than a record tells, what was done once more in between goes, the oldest
  * first.
  */
-export function pastInShort(treatments: readonly Treatment[]): readonly Treatment[] {
+export function pastInShort(treatments: Treatment[]): Treatment[] {
   const told = treatments
     .filter((one, i) => BUILDS_UP.has(one.kind) || !isBetween(treatments, i))
     .filter(({ kind }, i, all) => BUILDS_UP.has(kind) || all[i + 1]?.kind !== kind)
@@ -29,9 +29,11 @@ const isBetween = (treatments: readonly Treatment[], i: number): boolean => {
   return treatments.findIndex(isSame) < i && treatments.findLastIndex(isSame) > i
 }
 
+export const bandInShort = (band: Band): Band => ({ ...band, treatments: pastInShort(band.treatments) })
+
 /** Bands with their pasts in short; neighbours of which the same is told become one, as the longer one is. */
 export function bandsInShort(bands: readonly Band[]): Band[] {
-  let told = bands.map((band) => ({ ...band, treatments: [...pastInShort(band.treatments)] }))
+  let told = bands.map(bandInShort)
   for (let i = told.length - 2; i >= 0; i--) if (isToldTheSame(told[i]!, told[i + 1]!)) told = mergeBand(told, i)
   return told
 }

@@ -10,7 +10,7 @@ import {
   READABLE_STRENGTH,
   USUAL_WASHES_PER_WEEK,
 } from './constants'
-import { pastInShort } from './past'
+import { bandInShort } from './past'
 
 const COOL: readonly ToneHue[] = ['ash', 'green', 'violet', 'pearl', 'silver']
 export const isCool = (hue: ToneHue): boolean => COOL.includes(hue)
@@ -72,7 +72,7 @@ export function predictCanvas(canvas: Canvas, hair: HairState, { on, trimmedCm =
     ...strand,
     bands: trimBands(
       growBands(
-        strand.bands.map((band) => fadeBand({ ...band, treatments: [...pastInShort(band.treatments)] }, washes)),
+        strand.bands.map((band) => fadeBand(bandInShort(band), washes)),
         grown,
         hair.naturalLevel,
       ),

@@ -3,7 +3,7 @@ import {
   directionOf,
   fitBands,
   SCALP_CELLS,
-  strandDistance,
+  strandDistances,
   strandLength,
   toBandEdge,
 } from '../../hair/hairRecord'
@@ -66,7 +66,7 @@ export function foldPlan(plan: FaltoPlan, computed: ComputedStages, options: Fol
   const { canvas = plan.canvas, visitId = 'this visit', on = canvas?.recordedOn ?? '' } = options
   const before = canvas ?? canvasOf(plan, computed)
   const treat = treatments(plan)
-  const apart = memoised((one: readonly Band[]) => memoised((other: readonly Band[]) => strandDistance(one, other)))
+  const apart = strandDistances()
   const recipes = new Map(plan.formulas.map((formula) => [formula.id, recipeOf(formula, plan.products)]))
   const { stages } = activeVariant(plan)
   const folded: FoldedCells[] = [locksOf(before)]
@@ -243,11 +243,8 @@ interface CellFold {
   eligible: (lock: Lock) => boolean
   past: (lock: Lock, work: Work) => Past
   treat: (lock: Lock, work: Work) => readonly Band[]
-  apart: Apart
+  apart: ReturnType<typeof strandDistances>
 }
-
-/** How unlike two strands are, levels. */
-type Apart = (one: readonly Band[]) => (other: readonly Band[]) => number
 
 /** One stage on one cell. No hair is taken twice by a stage; hair that may not be taken stays as it is. */
 function foldCell({ locks, taken, selections, everywhere, eligible, past, treat, apart }: CellFold): readonly Lock[] {
@@ -302,7 +299,7 @@ function gather(cell: CellLock[], lock: CellLock): void {
 }
 
 /** The greatest share first, no more locks than are held, and their shares come to 1 again. */
-function settled(cell: CellLock[], apart: Apart): readonly Lock[] {
+function settled(cell: CellLock[], apart: CellFold['apart']): readonly Lock[] {
   putGreatestFirst(cell)
   while (cell.length > MOST_LOCKS) joinRarest(cell, apart)
   const whole = sumOf(cell)
@@ -329,7 +326,7 @@ const areSame = (a: Lock, b: Lock): boolean =>
   sameElements(a.sources, b.sources)
 
 /** The rarest lock joins the one that looks most like it: white hair white hair, and of those the same stages took. */
-function joinRarest(cell: CellLock[], apart: Apart): void {
+function joinRarest(cell: CellLock[], apart: CellFold['apart']): void {
   const rarest = cell.pop()!
   const unlike = (lock: Lock) =>
     apart(lock.bands)(rarest.bands) +

@@ -1,4 +1,4 @@
-import { freshStrandId, mergeAlike, startingCanvas, tidy } from '../../hair/hairRecord'
+import { freshStrandId, mergeAlike, startingCanvas } from '../../hair/hairRecord'
 import type { Band, Canvas, FaltoPlan } from '../../model'
 import type { ComputedStages } from '../../placement/quantity'
 
@@ -87,7 +87,9 @@ export function canvasFrom(cells: FoldedCells, before: Canvas, recordedOn: strin
       sources: [...sources],
     })),
   }))
-  return mergeAlike(
-    tidy({ recordedOn, strands: [...strands].map(([bands, id]) => ({ id, bands: [...bands] })), cells: populated }),
-  )
+  return mergeAlike({
+    recordedOn,
+    strands: [...strands].map(([bands, id]) => ({ id, bands: [...bands] })),
+    cells: populated,
+  })
 }
