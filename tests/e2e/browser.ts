@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import puppeteer, { type Browser, type BrowserContext, type Page, type Viewport } from 'puppeteer-core'
+import puppeteer, { type Browser, type Dialog, type Page, type Viewport } from 'puppeteer-core'
 import { database } from '@/db'
 import { BASE_URL, type Device } from '../support/server'
 import { CHROMIUM } from '../support/chromium'
@@ -11,8 +11,13 @@ import { knowsNames } from '../support/named'
 jest.setTimeout(300_000)
 const WAIT_MS = 90_000
 
+export const url = (path: string): string => `${BASE_URL}${path}`
+
 /** What a page keeps on a device besides its cookies. */
 const KEPT = 'indexeddb,local_storage,service_workers,cache_storage'
+
+/** A page of ours with nothing on it that works; one from elsewhere would end the process that has read ours. */
+const NOTHING = url('/chair-worker.js')
 
 interface Windows {
   open: (device?: Device, size?: Viewport) => Promise<Page>
@@ -20,14 +25,14 @@ interface Windows {
 
 /**
  * Windows for the tests of one file, in a browser of their own. Windows that are open at once are devices of their own;
- * what a device keeps is taken from it after each test, apart from scripts it has read once. What goes wrong on any
- * page fails the test that opened it.
+ * what a device keeps is taken from it after each test, apart from scripts it has read once: its window stays, as a
+ * second one would read and translate them all again, which costs more than most of what tests do. What goes wrong on
+ * any page fails the test that opened it.
  */
 export function windows(): Windows {
   const profile = mkdtempSync(join(tmpdir(), 'falto-browser-'))
   const problems: string[] = []
-  const free: BrowserContext[] = []
-  /** Windows of the test that runs; they would go on working behind the next one. */
+  const free: Page[] = []
   const opened: Page[] = []
   let browser: Browser
 
@@ -36,7 +41,8 @@ export function windows(): Windows {
     browser = await puppeteer.launch({ ...CHROMIUM, userDataDir: profile })
   })
   afterEach(async () => {
-    await Promise.all(opened.splice(0).map(async (page) => free.push(await emptied(page))))
+    for (const page of opened) await empty(page)
+    free.push(...opened.splice(0))
     expect(problems.splice(0)).toEqual([])
   })
   afterAll(async () => {
@@ -45,22 +51,26 @@ export function windows(): Windows {
     await database().$client.end()
   })
 
-  /** A window with cookies of its own; signed in as a device is, where one is given. */
-  async function open(device?: Device, size: Viewport = { width: 1280, height: 800 }): Promise<Page> {
-    const context = free.pop() ?? (await browser.createBrowserContext())
-    const page = await context.newPage()
-    if (expect.getState().currentTestName) opened.push(page)
+  async function newWindow(): Promise<Page> {
+    const page = await (await browser.createBrowserContext()).newPage()
     page.setDefaultTimeout(WAIT_MS)
-    await page.setViewport(size)
     // What slides or fades is neither there nor gone while a test looks at it.
     await page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }])
     page.on('pageerror', (error) => problems.push(error instanceof Error ? error.message : String(error)))
     page.on('console', (said) => {
       if (said.text().includes('Content Security Policy')) problems.push(said.text())
     })
+    return page
+  }
+
+  /** A window with cookies of its own; signed in as a device is, where one is given. */
+  async function open(device?: Device, size: Viewport = { width: 1280, height: 800 }): Promise<Page> {
+    const page = free.pop() ?? (await newWindow())
+    if (expect.getState().currentTestName) opened.push(page)
+    await page.setViewport(size)
     for (const pair of device?.cookie.split('; ') ?? []) {
       const at = pair.indexOf('=')
-      await context.setCookie({
+      await page.browserContext().setCookie({
         name: pair.slice(0, at),
         value: pair.slice(at + 1),
         domain: '127.0.0.1',
@@ -74,20 +84,32 @@ export function windows(): Windows {
   return { open }
 }
 
-/** Closes all windows of a page's device and takes from it what it keeps. */
-async function emptied(page: Page): Promise<BrowserContext> {
+/** Leaves what a window shows, closes others of its device, and takes from that what it keeps. */
+async function empty(page: Page): Promise<void> {
   const context = page.browserContext()
-  const last = await context.newPage()
-  await Promise.all((await context.pages()).filter((other) => other !== last).map((other) => other.close()))
-  const session = await last.createCDPSession()
+  await page.setOfflineMode(false)
+  await Promise.all((await context.pages()).filter((other) => other !== page).map((other) => other.close()))
+  const leave = (dialog: Dialog) => void dialog.accept()
+  page.on('dialog', leave)
+  await page.goto(NOTHING)
+  page.off('dialog', leave)
+  const session = await page.createCDPSession()
   await session.send('Storage.clearDataForOrigin', { origin: BASE_URL, storageTypes: KEPT })
   await session.send('Network.clearBrowserCookies')
+  await session.detach()
   await context.clearPermissionOverrides()
-  await last.close()
-  return context
 }
 
-export const url = (path: string): string => `${BASE_URL}${path}`
+/** Counts what hands do from now on, as long as the page is not read anew: every press of a key and of a pointer. */
+export async function counted(page: Page): Promise<() => Promise<number>> {
+  const inputs = await page.evaluateHandle(() => {
+    const counter = { inputs: 0 }
+    for (const kind of ['keydown', 'pointerdown'])
+      window.addEventListener(kind, (event) => event.isTrusted && counter.inputs++, true)
+    return counter
+  })
+  return () => inputs.evaluate((counter) => counter.inputs)
+}
 
 /** Text of the totals strip once everything is computed. */
 export async function totals(page: Page): Promise<string> {

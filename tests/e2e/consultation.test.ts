@@ -10,7 +10,7 @@ import type { Band, OpenCare, OpenConsultation } from '@/core/model'
 import { MEDIUM_HAIR } from '../support/plan'
 import { deviceOf, newClient, newPlan, type Device } from '../support/server'
 import { clean, seriousOn } from './axe'
-import { fill, press, saved, settled, url, windows } from './browser'
+import { counted, fill, press, saved, settled, url, windows } from './browser'
 import { day } from '../support/days'
 
 const { open } = windows()
@@ -56,21 +56,12 @@ async function glossedClient(name: string): Promise<string> {
   return clientId
 }
 
-/**
- * Opens the consultation and counts what hands do from then on: every press of a key and every touch or press of a
- * pointer.
- */
+/** Opens the consultation and counts what hands do from then on. */
 async function consult(clientId: string, size?: Viewport): Promise<{ page: Page; inputs: () => Promise<number> }> {
   const page = await open(oriel, size)
-  await page.evaluateOnNewDocument(() => {
-    const counted = window as typeof window & { inputs: number }
-    counted.inputs = 0
-    for (const kind of ['keydown', 'pointerdown'])
-      window.addEventListener(kind, (event) => event.isTrusted && counted.inputs++, true)
-  })
   await page.goto(url(`/people/${clientId}/consultation`))
   await page.waitForSelector('[aria-label^="Strand of"]')
-  return { page, inputs: () => page.evaluate(() => (window as typeof window & { inputs: number }).inputs) }
+  return { page, inputs: await counted(page) }
 }
 
 const bandsShown = (page: Page) =>

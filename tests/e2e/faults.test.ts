@@ -57,7 +57,7 @@ it('comes to one log, the same for both devices, with nothing lost or doubled', 
 
   const one = await open(oriel, { width: 1024, height: 768 })
   const other = await open(tove, { width: 390, height: 844 })
-  await other.evaluateOnNewDocument((wrongBy) => {
+  const wrong = await other.evaluateOnNewDocument((wrongBy) => {
     const now = Date.now.bind(Date)
     Date.now = () => now() + wrongBy
   }, WRONG_BY_MS)
@@ -125,6 +125,7 @@ it('comes to one log, the same for both devices, with nothing lost or doubled', 
   }
   const clockless = (words: string) => words.replace(/\d+:\d\d/g, '')
   expect(clockless(await nextStep(other))).toBe(clockless(await nextStep(one)))
+  await other.removeScriptToEvaluateOnNewDocument(wrong.identifier)
 })
 
 it('a page that the server could not put together says so, and comes when it is tried again', async () => {

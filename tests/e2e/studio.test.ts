@@ -6,7 +6,20 @@ import { EXPECTED, DESIGNED_BY_HAND } from '../reference/services.expected'
 import { planWith } from '../support/plan'
 import { deviceOf, exported as exportedBy, newClient, newPlan, type Device } from '../support/server'
 import { seriousOn } from './axe'
-import { becomes, fill, listening, press, saved, settled, totals, totalsContain, url, windows, zone } from './browser'
+import {
+  becomes,
+  counted,
+  fill,
+  listening,
+  press,
+  saved,
+  settled,
+  totals,
+  totalsContain,
+  url,
+  windows,
+  zone,
+} from './browser'
 import { computePlan } from '../support/planner'
 
 const { open } = windows()
@@ -18,18 +31,12 @@ beforeAll(async () => {
 
 const exported = (planId: string) => exportedBy(oriel, planId)
 
-/** Opens a plan and counts what hands do from then on: every press of a key and of a pointer. */
-async function counted(planId: string): Promise<{ page: Page; inputs: () => Promise<number> }> {
+/** Opens a plan and counts what hands do from then on. */
+async function openCounted(planId: string): Promise<{ page: Page; inputs: () => Promise<number> }> {
   const page = await open(oriel)
-  await page.evaluateOnNewDocument(() => {
-    const window_ = window as typeof window & { inputs: number }
-    window_.inputs = 0
-    for (const kind of ['keydown', 'pointerdown'])
-      window.addEventListener(kind, (event) => event.isTrusted && window_.inputs++, true)
-  })
   await page.goto(url(`/plans/${planId}`))
   await totals(page)
-  return { page, inputs: () => page.evaluate(() => (window as typeof window & { inputs: number }).inputs) }
+  return { page, inputs: await counted(page) }
 }
 
 /** How each of the named kinds is set up by hand, from an empty plan on four quadrants. */
@@ -91,7 +98,7 @@ it.each(DESIGNED_BY_HAND)(
   '%s is designed from an empty plan in at most sixty presses, and comes out as expected',
   async (kind) => {
     const planId = await newPlan(oriel, await newClient(oriel, `By hand ${kind}`))
-    const { page, inputs } = await counted(planId)
+    const { page, inputs } = await openCounted(planId)
     await BY_HAND[kind](page)
     await saved(page)
     const hands = await inputs()
@@ -109,7 +116,7 @@ it.each(DESIGNED_BY_HAND)(
 
 it('a parting is drawn, bent, merged away and undone; one that crosses itself is refused in words and nothing is lost', async () => {
   const planId = await newPlan(oriel, await newClient(oriel, 'Partings'))
-  const { page } = await counted(planId)
+  const { page } = await openCounted(planId)
   // Points below are shares of the map as it lies in a window that has room for the bar of views over it.
   await page.setViewport({ width: 1280, height: 841 })
   await press(page, 'Draw a parting')
@@ -164,7 +171,7 @@ it('a parting is drawn, bent, merged away and undone; one that crosses itself is
 
 it('an island is taken out by a round parting, and put back', async () => {
   const planId = await newPlan(oriel, await newClient(oriel, 'Island'))
-  const { page } = await counted(planId)
+  const { page } = await openCounted(planId)
   const zonesOf = async () => (await exported(planId)).variants[0]!.stages[0]!.zones
   const whole = await totals(page)
   await press(page, 'Draw a parting')
@@ -199,7 +206,7 @@ it('an island is taken out by a round parting, and put back', async () => {
 
 it('a parting is drawn and merged away with the keyboard alone', async () => {
   const planId = await newPlan(oriel, await newClient(oriel, 'By keys'))
-  const { page } = await counted(planId)
+  const { page } = await openCounted(planId)
   const strokes = async (...keys: [key: KeyInput, times?: number][]) => {
     for (const [key, times = 1] of keys) for (let i = 0; i < times; i++) await page.keyboard.press(key)
   }
@@ -260,7 +267,7 @@ it('starts from a kind of service fitted to the client, switches between stages 
 it('parts past a side part, begins on the other side in one press, and keeps a retouch to the new growth', async () => {
   const clientId = await newClient(oriel, 'Side part')
   const planId = await newPlan(oriel, clientId)
-  const { page } = await counted(planId)
+  const { page } = await openCounted(planId)
   await press(page, 'Sections')
   await fill(page, 'Part from the middle', '3')
   await fill(page, 'Past a side part by', '5')
@@ -292,7 +299,7 @@ it('parts past a side part, begins on the other side in one press, and keeps a r
 
 it('the finest work that is allowed is still computed, and finer is refused at the field', async () => {
   const planId = await newPlan(oriel, await newClient(oriel, 'Hostile'))
-  const { page } = await counted(planId)
+  const { page } = await openCounted(planId)
   await zone(page, 'Back left')
   await press(page, 'Babylight')
   await fill(page, 'Subsection', '2')
@@ -310,7 +317,7 @@ it('the finest work that is allowed is still computed, and finer is refused at t
 it('advice says why and does in one press what it suggests; a plan proposed from the consultation explains itself', async () => {
   const clientId = await newClient(oriel, 'Advice')
   const planId = await newPlan(oriel, clientId)
-  const { page } = await counted(planId)
+  const { page } = await openCounted(planId)
   await zone(page, 'Back left')
   await fill(page, 'Subsection', '14')
   await page.locator('[aria-label="Totals"] button[aria-label*="cautions"]').click()
@@ -350,7 +357,7 @@ it('advice says why and does in one press what it suggests; a plan proposed from
 
 it('another idea is made from one, changed, and both stand side by side with what differs', async () => {
   const planId = await newPlan(oriel, await newClient(oriel, 'Ideas'))
-  const { page } = await counted(planId)
+  const { page } = await openCounted(planId)
   const openIdeas = async () => {
     await press(page, 'More')
     await page.locator('[role="menuitem"]::-p-text(Ideas side by side)').click()
@@ -380,7 +387,7 @@ it('another idea is made from one, changed, and both stand side by side with wha
 
 it('the map comes nearer by buttons, keys, wheel and fingers, fills the view with a zone, is moved, and shows the whole head again', async () => {
   const planId = await newPlan(oriel, await newClient(oriel, 'Nearer'), { template: 'topStrip' })
-  const { page } = await counted(planId)
+  const { page } = await openCounted(planId)
   const width = () => page.$eval('svg[aria-label^="Scalp map"]', (svg) => (svg as SVGSVGElement).viewBox.baseVal.width)
   const left = () => page.$eval('svg[aria-label^="Scalp map"]', (svg) => (svg as SVGSVGElement).viewBox.baseVal.x)
   const whole = await width()
@@ -416,7 +423,7 @@ it('the map comes nearer by buttons, keys, wheel and fingers, fills the view wit
 
 it('several zones are set at once, and what one has is pasted on another head', async () => {
   const planId = await newPlan(oriel, await newClient(oriel, 'Several'), { template: 'topStrip' })
-  const { page } = await counted(planId)
+  const { page } = await openCounted(planId)
   await zone(page, 'Left side')
   await press(page, 'Several')
   await zone(page, 'Right side')
@@ -442,7 +449,7 @@ it('several zones are set at once, and what one has is pasted on another head', 
 
 it('zones and rows are put in order by hand and by keys, and each step is said', async () => {
   const planId = await newPlan(oriel, await newClient(oriel, 'In order'))
-  const { page } = await counted(planId)
+  const { page } = await openCounted(planId)
   const order = async () => {
     const { zones, order: ids } = (await exported(planId)).variants[0]!.stages[0]!
     return ids.map((id) => byId(zones, id).role)
@@ -498,7 +505,7 @@ it('zones and rows are put in order by hand and by keys, and each step is said',
 
 it('a ramp is drawn over the map and worked into the zones under it; undone, nothing of it is left', async () => {
   const planId = await newPlan(oriel, await newClient(oriel, 'Ramp'), { template: 'topStrip' })
-  const { page } = await counted(planId)
+  const { page } = await openCounted(planId)
   const before = await exported(planId)
   await press(page, 'Ramp')
   await page.waitForSelector('[aria-label="A ramp to draw"]')
@@ -520,7 +527,7 @@ it('a ramp is drawn over the map and worked into the zones under it; undone, not
 it('sections are kept as the salon’s own and laid out on another head, removed and brought back', async () => {
   const name = `Own ${Date.now()}`
   const planId = await newPlan(oriel, await newClient(oriel, 'Own sections'), { template: 'halo' })
-  const { page } = await counted(planId)
+  const { page } = await openCounted(planId)
   await press(page, 'Sections')
   await fill(page, 'Keep the sections on the map as', name)
   await press(page, 'Keep')
@@ -560,7 +567,7 @@ it('more than five thousand foils are counted, said to be more than a day, and c
   expect(foils).toBeGreaterThan(5000)
   const { body } = await oriel.call('POST', `/api/clients/${clientId}/imports`, document)
   const planId = String(body['id'])
-  const { page } = await counted(planId)
+  const { page } = await openCounted(planId)
   await totalsContain(page, `${foils} foils`)
   await page.locator('[aria-label="Totals"] button[aria-label*="cautions"]').click()
   await page.waitForSelector('[role="dialog"] ::-p-text(more than anybody does in a day)')
