@@ -94,10 +94,14 @@ function turnOn(lane: string): () => boolean {
 const handedOver = (picture: Picture): Picture => transfer(picture, [picture.rgba.buffer])
 
 const api = {
-  /** The plan in hand; pictures of it that are kept stay where only colours changed. */
-  load(next: FaltoPlan, recorded: Canvas | undefined): void {
-    plan = next
+  /** The hair as it was recorded last, for all plans from now on: a record is too long to come with every edit. */
+  knowHair(recorded: Canvas): void {
     canvas = recorded
+    subjects.clear()
+  },
+  /** The plan in hand; pictures of it that are kept stay where only colours changed. */
+  load(next: FaltoPlan): void {
+    plan = next
     subjects.clear()
   },
   /** @param onProgress 0…1; a newer wish on the same lane ends what is under way */

@@ -21,7 +21,7 @@ import {
 import { paintRamp, pieceOutline, TooManyPiecesError, type PaintedRamp, type ZoneRamp } from '@/core/placement/foils'
 import type { ComputedStages } from '@/core/placement/quantity'
 import type { Surface } from '@/core/product/formula'
-import { foldPlan, surfacesOf } from '@/core/time/fold'
+import { surfacesOf } from '@/core/time/fold'
 import {
   headModel,
   mapDrawing,
@@ -59,7 +59,10 @@ export interface Probe {
 }
 
 enablePatches()
-const { computePlan, computeStages } = createPlanner()
+const { computePlan, computeStages, fold } = createPlanner()
+
+/** The hair as it was recorded last. */
+let recorded: Canvas | undefined
 
 /** The plan as it was last sent, whether it could be computed or not. */
 let sent: FaltoPlan | undefined
@@ -87,6 +90,10 @@ const api = {
   knowSeen(hair: HairState, seen: SeenCells): void {
     knowSeen(hair, seen)
   },
+  /** The hair as it was recorded last, for all plans from now on: a record is too long to come with every edit. */
+  knowHair(canvas: Canvas): void {
+    recorded = canvas
+  },
   /**
    * Figures and drawing of a plan, or what is wrong with it.
    * @param patches what differs from the plan sent before, at first the whole of it: copying all of a plan at every
@@ -112,15 +119,15 @@ const api = {
     }
   },
   /** Look, cautions, advice and what every total came from, of the plan in hand. */
-  judge(canvas: Canvas | undefined): Judged | undefined {
+  judge(): Judged | undefined {
     if (!inHand) return undefined
     const { plan, stages } = inHand
-    const fold = foldPlan(plan, stages, { canvas })
-    const computed = { ...stages, ...judgePlan(plan, stages, fold) }
+    const folded = fold(plan, stages, recorded)
+    const computed = { ...stages, ...judgePlan(plan, stages, folded) }
     return {
       figures: judgedFigures(plan, computed),
       derivations: derivationsOf(plan, computed),
-      surfaces: surfacesOf(plan, stages, fold),
+      surfaces: surfacesOf(plan, stages, folded),
     }
   },
   /**
@@ -159,8 +166,8 @@ const api = {
     return headModel(inHand.stages)
   },
   /** Figures alone, for a variant that is held against the one in hand; on the same hair. */
-  figures(plan: FaltoPlan, canvas: Canvas | undefined): PlanFigures {
-    return planFigures(plan, computePlan(plan, canvas))
+  figures(plan: FaltoPlan): PlanFigures {
+    return planFigures(plan, computePlan(plan, recorded))
   },
   /** The flat map of a plan, whole: for plans that are only looked at. */
   drawing(plan: FaltoPlan): MapDrawing {

@@ -14,14 +14,14 @@ import {
 } from '@/core/time/schedule'
 import { mapDrawing } from '@/core/plan/sheets'
 import { DEMO_CATALOGUE, DEMO_CLIENTS } from '@/demo'
-import { foldPlan } from '@/core/time/fold'
+import { foldPlan, surfacesOf } from '@/core/time/fold'
 import { visitsOf } from '../support/regular'
 import { densePlan, servicePlan } from '../support/samples'
 import { visitProblem } from '../support/visits'
 import { row } from './row'
 import { sample } from './sample'
 
-const { computePlan, computeStages, forget } = createPlanner()
+const { computePlan, computeStages, fold, forget } = createPlanner()
 
 /** Budgets of the core, measured in one thread of Node on a head with more than two hundred foils. */
 const dense = densePlan()
@@ -111,6 +111,15 @@ row(
   'fold',
   'the twelfth visit of a client who is highlighted every eight weeks',
   sample(60, 10, () => foldPlan(regular.plan, regularStages)),
+)
+row(
+  'judging',
+  'the same, at an edit: fold, look, cautions, advice, what formulas go on; follows when no newer plan waits',
+  sample(60, 10, () => {
+    const folded = fold(regular.plan, regularStages, regular.plan.canvas)
+    judgePlan(regular.plan, regularStages, folded)
+    surfacesOf(regular.plan, regularStages, folded)
+  }),
 )
 row(
   'record',

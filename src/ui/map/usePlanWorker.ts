@@ -26,9 +26,10 @@ export function usePlanWorker(store: PlanStore): Remote<PlanWorker> | undefined 
   useEffect(() => {
     const worker = new Worker(new URL('../../workers/plan.worker.ts', import.meta.url), { type: 'module' })
     const api = wrap<PlanWorker>(worker)
-    const { document: opened, seen } = store.getState()
+    const { document: opened, seen, canvas } = store.getState()
     // Ahead of what needs it: what is said to a worker arrives in order.
     if (seen) void api.knowSeen(opened.hair, seen)
+    if (canvas) void api.knowHair(canvas)
     let computing = false
     let computed: { document: FaltoPlan; detail: MapDetail } | undefined
     const stale = ({ document, moving }: PlanState) =>
@@ -49,7 +50,7 @@ export function usePlanWorker(store: PlanStore): Remote<PlanWorker> | undefined 
         if (store.getState().moving !== 'no')
           await rest(Math.min(MOST_REST_MS, REST_SHARE * (performance.now() - begun)))
         // Judging waits until no newer plan does, so that it never holds up a drag.
-        if (!stale(store.getState())) store.setState({ judged: await api.judge(store.getState().canvas) })
+        if (!stale(store.getState())) store.setState({ judged: await api.judge() })
       }
       computing = false
     }

@@ -1,12 +1,4 @@
-import {
-  carriesWork,
-  directionOf,
-  fitBands,
-  SCALP_CELLS,
-  strandDistances,
-  strandLength,
-  toBandEdge,
-} from '../../hair/hairRecord'
+import { directionOf, fitBands, SCALP_CELLS, strandDistances, strandLength, toBandEdge } from '../../hair/hairRecord'
 import { rootLength } from '../../hair/fibre'
 import { memoised, sameElements } from '../../numeric'
 import type { Head } from '../../scalp/head'
@@ -28,9 +20,13 @@ import {
 } from '../../model'
 import { hairsByCell, hairsOfCells, takesAll, type Piece } from '../../placement/foils'
 import type { ComputedStages, ZoneResult } from '../../placement/quantity'
-import { LEAST_SHARE, MOST_LOCKS, STRETCH_STEP_CM, UNLIKE_LEVELS, WHOLLY_FROM } from './constants'
-import { canvasFrom, canvasOf, locksOf, withShare, type FoldedCells, type Lock } from './locks'
+import { foldCell, type CellFold, type Taken, type Work } from './cell'
+import { STRETCH_STEP_CM } from './constants'
+import { canvasFrom, canvasOf, locksOf, type FoldedCells, type Lock } from './locks'
 import { treatStrand, type Application } from './treat'
+
+/** Kinds of work remembered from fold to fold: dragging one length over the whole head makes some forty. Our choice. */
+const MOST_WORKS = 400
 
 export interface Fold {
   stages: readonly FoldedCells[]
@@ -47,7 +43,17 @@ export interface FoldOptions {
   on?: string | undefined
   /** What came of it otherwise than meant: levels of a zone's hair under a formula, and pieces that were left out. */
   came?: { levels: readonly CameLevel[]; leftOut: ReadonlySet<string> } | undefined
+  /** Of the folds before; left out: nothing is remembered. */
+  memory?: FoldMemory | undefined
 }
+
+/** What folds of the same recorded hair with the same formulas share: whoever folds a plan edit after edit owns one. */
+export interface FoldMemory {
+  about: readonly unknown[]
+  shared: Shared | undefined
+}
+
+export const createFoldMemory = (): FoldMemory => ({ about: [], shared: undefined })
 
 export interface CameLevel {
   zoneId: string
@@ -65,9 +71,7 @@ export interface CameLevel {
 export function foldPlan(plan: FaltoPlan, computed: ComputedStages, options: FoldOptions = {}): Fold {
   const { canvas = plan.canvas, visitId = 'this visit', on = canvas?.recordedOn ?? '' } = options
   const before = canvas ?? canvasOf(plan, computed)
-  const treat = treatments(plan)
-  const apart = strandDistances()
-  const recipes = new Map(plan.formulas.map((formula) => [formula.id, recipeOf(formula, plan.products)]))
+  const { treat, apart, recipes, works } = sharedBy(plan, { ...options, canvas, visitId, on })
   const { stages } = activeVariant(plan)
   const folded: FoldedCells[] = [locksOf(before)]
   stages.forEach((stage, index) => {
@@ -80,7 +84,7 @@ export function foldPlan(plan: FaltoPlan, computed: ComputedStages, options: Fol
   }
 
   function afterProducts(stage: Stage, index: number): FoldedCells {
-    const { byCell, selections } = takesByCell(plan, stage, computed, { ...options, on, recipes, visitId })
+    const { byCell, selections } = takesByCell(plan, stage, computed, { ...options, on, recipes, works, visitId })
     const everywhere = stage.zones.every(({ placement }) => takesAll(placement)) && !options.came?.leftOut.size
     const eligible = worksOnLock(stage, stages)
     const past = pastsOf(index)
@@ -91,6 +95,32 @@ export function foldPlan(plan: FaltoPlan, computed: ComputedStages, options: Fol
         : foldCell({ locks, taken, selections, everywhere, eligible, past, treat, apart })
     })
   }
+}
+
+/** What does not depend on where anything is taken. */
+interface Shared {
+  recipes: ReadonlyMap<string, Recipe>
+  /** By what is said of them. */
+  works: Map<string, Work>
+  treat: CellFold['treat']
+  apart: CellFold['apart']
+}
+
+/** From the folds before, where they were about the same; else anew, also when stretches of too many kinds came up. */
+function sharedBy(plan: FaltoPlan, { memory, canvas, visitId, on, came }: FoldOptions): Shared {
+  const { formulas, products, hair } = plan
+  const about = [formulas, products, hair.naturalLevel, canvas, visitId, on, came]
+  if (memory?.shared && memory.shared.works.size <= MOST_WORKS && sameElements(memory.about, about))
+    return memory.shared
+  const shared: Shared = {
+    recipes: new Map(formulas.map((formula) => [formula.id, recipeOf(formula, products)])),
+    works: new Map(),
+    treat: treatments(plan),
+    apart: strandDistances(),
+  }
+  // Hair that is not recorded is made anew for every fold: nothing of it would be met again.
+  if (memory && canvas) Object.assign(memory, { about, shared })
+  return shared
 }
 
 /** Every strand cut to what the cut leaves where it grows; strands that are shorter already stay as they are. */
@@ -111,35 +141,6 @@ function afterCut(cells: FoldedCells, head: Head, hair: HairState): FoldedCells 
   })
 }
 
-/** What pieces do to hair: all that goes along their strands, and which hair they may take. One object for each. */
-interface Work {
-  applications: readonly Application[]
-  /** `visit/formula` of each, as the record says it. */
-  sources: readonly string[]
-  select: Selection
-  /** Their sections are taken whole. */
-  whole: boolean
-}
-
-/** What is taken of a cell for one kind of work. */
-interface Taken {
-  work: Work
-  /** Of the cell's hairs, 0…1. */
-  share: number
-}
-
-/** Whether a take that is limited to some hair may take a lock. */
-export const selects = (lock: Lock, select: Selection): boolean => SELECTS[select](lock)
-
-const SELECTS: Record<Selection, (lock: Lock) => boolean> = {
-  all: () => true,
-  copyWhite: () => true,
-  white: ({ white }) => white,
-  dark: ({ white }) => !white,
-  earlier: ({ sources, bands }) => carriesWork(sources, bands),
-  notEarlier: ({ sources, bands }) => !carriesWork(sources, bands),
-}
-
 /** Whether a stage works on a lock: on all, or on what an earlier stage took or dropped. */
 export function worksOnLock({ worksOn }: Stage, stages: readonly Stage[]): (lock: Lock) => boolean {
   if (!worksOn || worksOn.kind === 'everything') return () => true
@@ -153,10 +154,10 @@ function takesByCell(
   plan: FaltoPlan,
   stage: Stage,
   { head, zones }: ComputedStages,
-  { on, came, recipes, visitId }: FoldOptions & { on: string; recipes: ReadonlyMap<string, Recipe>; visitId: string },
+  { on, came, recipes, works, visitId }: FoldOptions & Pick<Shared, 'recipes' | 'works'> & { on: string },
 ): { byCell: readonly (readonly Taken[])[]; selections: readonly Selection[] } {
   const hairs = hairsOfCells(head, plan.hair)
-  const works = new Map<string, Work>()
+  const selections = new Set<Selection>()
   const byCell = SCALP_CELLS.map((): Taken[] => [])
   for (const zone of zones.filter(({ stageId }) => stageId === stage.id)) {
     const whole = takesAll(byId(stage.zones, zone.zoneId).placement) && !came?.leftOut.size
@@ -168,6 +169,7 @@ function takesByCell(
         applicationsOf(recipes.get(one.formulaId)!, one, on, cameOf(came, zone, one)),
       )
       const work = workOf(applications, piece.select, whole)
+      selections.add(work.select)
       const { cells, hairs: taken } = hairsByCell(head, piece)
       for (let i = 0; i < cells.length; i++) {
         const cell = cells[i]!
@@ -176,7 +178,7 @@ function takesByCell(
       }
     }
   }
-  return { byCell, selections: [...new Set([...works.values()].map(({ select }) => select))] }
+  return { byCell, selections: [...selections] }
 
   function workOf(applications: readonly Application[], select: Selection, whole: boolean): Work {
     const name = `${applications.map(nameOf).join('+')} ${select} ${whole}`
@@ -232,112 +234,6 @@ function applicationsOf(recipe: Recipe, piece: Piece, on: string, came: CameLeve
     return application(level, i / STRAND_SPOTS.length, (i + 1) / STRAND_SPOTS.length)
   })
 }
-
-interface CellFold {
-  locks: readonly Lock[]
-  taken: readonly Taken[]
-  /** Which hair the stage's takes choose from, each once. */
-  selections: readonly Selection[]
-  /** The stage takes all hair of the head that it may take. */
-  everywhere: boolean
-  eligible: (lock: Lock) => boolean
-  past: (lock: Lock, work: Work) => Past
-  treat: (lock: Lock, work: Work) => readonly Band[]
-  apart: ReturnType<typeof strandDistances>
-}
-
-/** One stage on one cell. No hair is taken twice by a stage; hair that may not be taken stays as it is. */
-function foldCell({ locks, taken, selections, everywhere, eligible, past, treat, apart }: CellFold): readonly Lock[] {
-  const after: CellLock[] = []
-  let left: Lock[] = []
-  for (const lock of locks) {
-    if (eligible(lock)) left.push(lock)
-    else gather(after, withShare(lock, lock.share))
-  }
-  for (const select of selections) {
-    const own = selections.length > 1 ? taken.filter(({ work }) => work.select === select) : taken
-    const may: Lock[] = []
-    const other: Lock[] = []
-    for (const lock of left) (SELECTS[select](lock) ? may : other).push(lock)
-    const available = sumOf(may)
-    if (own.length === 0 || available <= 0) continue
-    const asked = sumOf(own)
-    const takesRest = everywhere || (own.every(({ work }) => work.whole) && asked > WHOLLY_FROM * available)
-    const fit = takesRest ? 1 / asked : Math.min(1 / available, 1 / asked)
-    const rest = 1 - asked * fit
-    left = other
-    for (const lock of may) {
-      for (const { work, share } of own) {
-        const { took, sources } = past(lock, work)
-        const { was, white } = lock
-        gather(after, { bands: treat(lock, work), was, share: lock.share * share * fit, white, sources, took })
-      }
-      if (rest > LEAST_SHARE) left.push(withShare(lock, lock.share * rest))
-    }
-  }
-  for (const lock of left) gather(after, withShare(lock, lock.share))
-  return settled(after, apart)
-}
-
-function sumOf(shares: readonly { share: number }[]): number {
-  let sum = 0
-  for (const { share } of shares) sum += share
-  return sum
-}
-
-/** A lock of the cell in hand, which no other cell or stage holds yet. */
-type CellLock = Lock & { share: number }
-
-/** Adds a lock to a cell; one that is the same in everything as one that is there goes up in it. */
-function gather(cell: CellLock[], lock: CellLock): void {
-  for (const one of cell) {
-    if (!areSame(one, lock)) continue
-    one.share += lock.share
-    return
-  }
-  cell.push(lock)
-}
-
-/** The greatest share first, no more locks than are held, and their shares come to 1 again. */
-function settled(cell: CellLock[], apart: CellFold['apart']): readonly Lock[] {
-  putGreatestFirst(cell)
-  while (cell.length > MOST_LOCKS) joinRarest(cell, apart)
-  const whole = sumOf(cell)
-  for (const lock of cell) lock.share /= whole
-  return cell
-}
-
-/** By insertion, in place: a cell has few locks, and there are some hundred cells at every edit. */
-function putGreatestFirst(cell: CellLock[]): void {
-  for (let i = 1; i < cell.length; i++) {
-    const lock = cell[i]!
-    let to = i
-    for (; to > 0 && cell[to - 1]!.share < lock.share; to--) cell[to] = cell[to - 1]!
-    cell[to] = lock
-  }
-}
-
-/** The same hair with the same past; hair that the same was done to has the same array. */
-const areSame = (a: Lock, b: Lock): boolean =>
-  a.bands === b.bands &&
-  a.was === b.was &&
-  a.white === b.white &&
-  sameElements(a.took, b.took) &&
-  sameElements(a.sources, b.sources)
-
-/** The rarest lock joins the one that looks most like it: white hair white hair, and of those the same stages took. */
-function joinRarest(cell: CellLock[], apart: CellFold['apart']): void {
-  const rarest = cell.pop()!
-  const unlike = (lock: Lock) =>
-    apart(lock.bands)(rarest.bands) +
-    (lock.white === rarest.white ? 0 : UNLIKE_LEVELS) +
-    (sameElements(lock.took, rarest.took) ? 0 : UNLIKE_LEVELS)
-  const distances = cell.map(unlike)
-  cell[distances.indexOf(Math.min(...distances))]!.share += rarest.share
-}
-
-/** What was done to a lock, and by which stages. */
-type Past = Pick<Lock, 'took' | 'sources'>
 
 /** Adds a stage to pasts; the same past with the same work added is the same arrays. */
 function pastsOf(index: number): CellFold['past'] {

@@ -3,7 +3,16 @@
  * 1…12, distances from the scalp in cm. What the next stage meets, what is seen at the end and what the record says are
  * all read from it. Predicted as meant; what was seen at the chair replaces it.
  */
-export { foldPlan, selects, worksOnLock, type CameLevel, type Fold, type FoldOptions } from './fold'
+export { selects } from './cell'
+export {
+  createFoldMemory,
+  foldPlan,
+  worksOnLock,
+  type CameLevel,
+  type Fold,
+  type FoldMemory,
+  type FoldOptions,
+} from './fold'
 export { type FoldedCells, type Lock } from './locks'
 export { processOf, sidesIn } from './met'
 export { surfacesOf } from './surfaces'

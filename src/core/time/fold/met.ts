@@ -11,7 +11,8 @@ import {
   type ServiceProcess,
   type SidesOf,
 } from '../lightening'
-import { foldPlan, selects, worksOnLock, type Fold, type FoldOptions } from './fold'
+import { selects } from './cell'
+import { foldPlan, worksOnLock, type Fold, type FoldOptions } from './fold'
 import type { Lock } from './locks'
 
 /** Which locks of a cell a piece of a stage goes on: those the stage works on, of the hair that the take selects. */

@@ -1,4 +1,5 @@
 import { isVirgin } from '../../hair/hairRecord'
+import { memoised } from '../../numeric'
 import { activeVariant, lighteningLetters, type Band, type FaltoPlan } from '../../model'
 import { surfaceOfBand, type Surface } from '../../product/formula'
 import { hairsByCell, type Piece } from '../../placement/foils'
@@ -27,60 +28,62 @@ interface Stretch {
 export function surfacesOf(plan: FaltoPlan, computed: ComputedStages, fold: Fold): Record<string, Surface[]> {
   const { stages } = activeVariant(plan)
   const lighteners = lighteningLetters(plan)
-  const met = new Map(plan.formulas.map(({ id }) => [id, new Map<string, Stretch>()]))
+  const met = new Map(plan.formulas.map(({ id }) => [id, stretchesMet(lighteners)]))
   for (const { stageId, placement } of computed.zones) {
     const index = stages.findIndex(({ id }) => id === stageId)
     const filter = lockFilter(plan, stageId)
     for (const piece of placement.pieces) {
       const fits = filter(piece.select)
       const { cells, hairs } = hairsByCell(computed.head, piece)
-      cells.forEach((cell, i) =>
-        fold.stages[index]![cell]!.filter(fits).forEach((lock) =>
-          addStretches(met.get(piece.formulaId)!, lock, hairs[i]! * lock.share, piece, lighteners),
-        ),
-      )
+      const { add } = met.get(piece.formulaId)!
+      cells.forEach((cell, i) => {
+        for (const lock of fold.stages[index]![cell]!) if (fits(lock)) add(lock, hairs[i]! * lock.share, piece)
+      })
     }
   }
   const whole = { fromCm: 0, toCm: Infinity }
   return Object.fromEntries(
-    [...met].map(([id, stretches]) => {
+    [...met].map(([id, { stretches, add }]) => {
       if (stretches.size === 0)
-        fold.stages[0]!.forEach((locks) =>
-          locks.forEach((lock) => addStretches(stretches, lock, lock.share, whole, lighteners)),
-        )
+        fold.stages[0]!.forEach((locks) => locks.forEach((lock) => add(lock, lock.share, whole)))
       return [id, surfacesFrom([...stretches.values()])]
     }),
   )
 }
 
-/** Adds what a piece reaches of a lock to what is known already, look by look. */
-function addStretches(
-  known: Map<string, Stretch>,
-  { bands, white, sources, took }: Lock,
-  hairs: number,
-  { fromCm, toCm }: Pick<Piece, 'fromCm' | 'toCm'>,
-  lighteners: ReadonlySet<string>,
-): void {
-  for (const band of bands) {
-    const [from, to] = [Math.max(band.fromCm, fromCm), Math.min(band.toCm, toCm)]
-    if (to - from < SHORTEST_SURFACE_CM) continue
-    const last = band.treatments.at(-1)
-    // What an earlier visit lightened is told by where it is, as all that was recorded.
-    const lightenedBy =
-      last?.kind === 'lightened' && took.length > 0
-        ? sources.map((source) => source.split('/')[1]!).findLast((letter) => lighteners.has(letter))
-        : undefined
-    const key = `${band.level} ${band.hue} ${band.strength} ${last?.kind} ${lightenedBy} ${white && !last}`
-    const one = known.get(key)
-    if (!one) {
-      known.set(key, { band, white, lightenedBy, fromCm: from, toCm: to, weight: hairs * (to - from) })
-      continue
-    }
-    one.fromCm = Math.min(one.fromCm, from)
-    one.toCm = Math.max(one.toCm, to)
-    one.weight += hairs * (to - from)
+/** What pieces reach of locks, added up look by look. What a band looks like is said once, as many pieces meet it. */
+function stretchesMet(lighteners: ReadonlySet<string>) {
+  const stretches = new Map<string, Stretch>()
+  const stretchOf = (band: Band, white: boolean, lightenedBy: string | undefined): Stretch => {
+    const last = band.treatments.at(-1)?.kind
+    const look = `${band.level} ${band.hue} ${band.strength} ${last} ${lightenedBy} ${white && !last}`
+    const known = stretches.get(look) ?? { band, white, lightenedBy, fromCm: Infinity, toCm: 0, weight: 0 }
+    stretches.set(look, known)
+    return known
   }
+  const stretchBy = memoised((lightenedBy: string | undefined) =>
+    memoised((white: boolean) => memoised((band: Band) => stretchOf(band, white, lightenedBy))),
+  )
+  // What an earlier visit lightened is told by where it is, as all that was recorded.
+  const lastLightener = memoised((sources: Lock['sources']) =>
+    sources.map((source) => source.split('/')[1]!).findLast((letter) => lighteners.has(letter)),
+  )
+  function add({ bands, white, sources, took }: Lock, hairs: number, { fromCm, toCm }: Reach): void {
+    const ofOthers = stretchBy(undefined)(white)
+    const ofLightened = took.length > 0 ? stretchBy(lastLightener(sources))(white) : ofOthers
+    for (const band of bands) {
+      const [from, to] = [Math.max(band.fromCm, fromCm), Math.min(band.toCm, toCm)]
+      if (to - from < SHORTEST_SURFACE_CM) continue
+      const one = band.treatments.at(-1)?.kind === 'lightened' ? ofLightened(band) : ofOthers(band)
+      one.fromCm = Math.min(one.fromCm, from)
+      one.toCm = Math.max(one.toCm, to)
+      one.weight += hairs * (to - from)
+    }
+  }
+  return { stretches, add }
 }
+
+type Reach = Pick<Piece, 'fromCm' | 'toCm'>
 
 /** White hair stands beside the pigmented hair of its stretch, as its share: that is how it is looked at. */
 function surfacesFrom(stretches: readonly Stretch[]): Surface[] {

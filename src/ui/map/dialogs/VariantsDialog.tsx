@@ -148,19 +148,18 @@ function InHand({ active, variants, onLeft }: InHandProps) {
 /** Figures of some ideas of the plan in hand, worked out beside it. */
 function useIdeaFigures(worker: Props['worker'], ids: readonly string[]): Record<string, PlanFigures> {
   const document = usePlan((state) => state.document)
-  const canvas = usePlan((state) => state.canvas)
   const [figures, setFigures] = useState<Record<string, PlanFigures>>({})
   const asked = ids.join()
   useEffect(() => {
     let current = true
     for (const id of asked.split(','))
       void worker
-        ?.figures({ ...document, activeVariantId: id }, canvas)
+        ?.figures({ ...document, activeVariantId: id })
         .then((found) => current && setFigures((before) => ({ ...before, [id]: found })))
     return () => {
       current = false
     }
-  }, [worker, document, canvas, asked])
+  }, [worker, document, asked])
   return figures
 }
 

@@ -19,13 +19,15 @@ export function useLook(): LookRoom | undefined {
   useEffect(() => {
     const worker = new Worker(new URL('../../../workers/look.worker.ts', import.meta.url), { type: 'module' })
     const api = wrap<LookWorker>(worker)
+    const { canvas } = store.getState()
+    if (canvas) void api.knowHair(canvas)
     let loaded: unknown
     let version = 0
     async function load() {
-      const { document, canvas } = store.getState()
+      const { document } = store.getState()
       if (loaded === document) return
       loaded = document
-      await api.load(document, canvas)
+      await api.load(document)
       setRoom({ api, version: ++version })
     }
     const unsubscribe = store.subscribe(() => void load())
