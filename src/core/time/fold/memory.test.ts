@@ -38,7 +38,7 @@ describe('what a fold remembers', () => {
 
   it.each<[string, FaltoPlan]>([
     ['other formulas', { ...plan, formulas: plan.formulas.map((one) => ({ ...one, liftGoal: 10, level: 10 })) }],
-    ['other products', { ...plan, products: plan.products.map((one) => ({ ...one, kind: 'demi' as const })) }],
+    ['other products', { ...plan, products: plan.products.map((one) => ({ ...one, kind: 'demiColour' as const })) }],
     ['another natural level', { ...plan, hair: { ...plan.hair, naturalLevel: plan.hair.naturalLevel - 2 } }],
     ['another record', { ...plan, canvas: visits.at(-2)!.canvas }],
   ])('is nothing to a fold of %s', (_what, other) => {
