@@ -1,4 +1,5 @@
 import { SCALP_CELLS } from '../../hair/hairRecord'
+import { hairsByCell } from '../../placement/foils'
 import type { Band, Canvas } from '../../model'
 import { band } from '../../../../tests/support/canvas'
 import { planWith, type Wanted } from '../../../../tests/support/plan'
@@ -28,6 +29,35 @@ describe('the looks of hair that a formula goes on', () => {
       met(mixed([shares[0], dyed(4)], [shares[1], dyed(5)], [shares[2], dyed(6)])).map(({ level }) => level)
     expect(names(0.2, 0.5, 0.3)).toEqual([5, 6, 4])
     expect(names(0.5, 0.2, 0.3)).toEqual([4, 6, 5])
+  })
+
+  it('are those of the cells that its pieces lie on, and of every cell where nothing is worked with it', () => {
+    const plan = planWith({ placement: whole, only: ['backLeft'] })
+    const computed = computeStages(plan)
+    const reached = new Set(computed.pieces.flatMap((piece) => [...hairsByCell(computed.head, piece).cells]))
+    expect(reached.size).toBeGreaterThan(5)
+    const canvas: Canvas = {
+      ...mixed([0.5, dyed(4)], [0.5, dyed(8)]),
+      cells: SCALP_CELLS.map((_, cell) => ({
+        populations: [{ strandId: reached.has(cell) ? 's0' : 's1', share: 1, white: 0, sources: [] }],
+      })),
+    }
+    const surfaces = surfacesOf(plan, computed, foldPlan(plan, computed, { canvas }))
+    expect(surfaces['A']!.map(({ level }) => level)).toEqual([4])
+    // Nothing of the plan is worked with B.
+    expect(surfaces['B']!.map(({ level }) => level)).toEqual([8, 4])
+  })
+
+  it('are of the stretch that product lies on, and count by how long and how much of it there is', () => {
+    const bands = (light: number) => [band(0, 10, { level: 4 }), band(10, 35, { level: light })]
+    const levels = (startCm: number, ...kinds: [number, Band[]][]) =>
+      met(mixed(...kinds), { ...whole, startCm }).map(({ level }) => level)
+    expect(levels(0, [1, bands(8)])).toEqual([8, 4])
+    expect(levels(10, [1, bands(8)])).toEqual([8])
+    expect(levels(9.75, [1, bands(8)])).toEqual([8])
+    expect(levels(0, [0.7, bands(4)], [0.3, bands(8)])).toEqual([4, 8])
+    // 35 cm of every tenth strand against 10 cm of the other nine: the longer stretch of less hair is less.
+    expect(levels(0, [0.9, bands(9)], [0.1, [band(0, 35, { level: 7 })]])).toEqual([9, 4, 7])
   })
 
   it('leave out what is rare, but for the commonest, and are six at most', () => {
