@@ -1,8 +1,8 @@
-import { directionOf, fitBands, SCALP_CELLS, strandDistances, strandLength, toBandEdge } from '../../hair/hairRecord'
+import { directionOf, SCALP_CELLS, toBandEdge } from '../../hair/hairRecord'
 import { rootLength } from '../../hair/fibre'
-import { memoised, sameElements } from '../../numeric'
+import { memoised } from '../../numeric'
 import type { Head } from '../../scalp/head'
-import { recipeOf, type Recipe } from '../../product/formula'
+import type { Recipe } from '../../product/formula'
 import {
   activeVariant,
   byId,
@@ -10,7 +10,6 @@ import {
   hairAt,
   liftGoalOf,
   STRAND_SPOTS,
-  type Band,
   type Canvas,
   type FaltoPlan,
   type HairState,
@@ -23,10 +22,8 @@ import type { ComputedStages, ZoneResult } from '../../placement/quantity'
 import { foldCell, type CellFold, type Taken, type Work } from './cell'
 import { STRETCH_STEP_CM } from './constants'
 import { canvasFrom, canvasOf, locksOf, type FoldedCells, type Lock } from './locks'
-import { treatStrand, type Application } from './treat'
-
-/** Kinds of work remembered from fold to fold: dragging one length over the whole head makes some forty. Our choice. */
-const MOST_WORKS = 400
+import { sharedBy, type FoldMemory, type Shared } from './memory'
+import type { Application } from './treat'
 
 export interface Fold {
   stages: readonly FoldedCells[]
@@ -47,14 +44,6 @@ export interface FoldOptions {
   memory?: FoldMemory | undefined
 }
 
-/** What folds of the same recorded hair with the same formulas share: whoever folds a plan edit after edit owns one. */
-export interface FoldMemory {
-  about: readonly unknown[]
-  shared: Shared | undefined
-}
-
-export const createFoldMemory = (): FoldMemory => ({ about: [], shared: undefined })
-
 export interface CameLevel {
   zoneId: string
   formulaId: string
@@ -71,11 +60,12 @@ export interface CameLevel {
 export function foldPlan(plan: FaltoPlan, computed: ComputedStages, options: FoldOptions = {}): Fold {
   const { canvas = plan.canvas, visitId = 'this visit', on = canvas?.recordedOn ?? '' } = options
   const before = canvas ?? canvasOf(plan, computed)
-  const { treat, apart, recipes, works } = sharedBy(plan, { ...options, canvas, visitId, on })
+  const { treat, cut, apart, recipes, works } = sharedBy(plan, { ...options, canvas, visitId, on })
   const { stages } = activeVariant(plan)
   const folded: FoldedCells[] = [locksOf(before)]
   stages.forEach((stage, index) => {
-    if (stage.cut) folded.push(afterCut(folded.at(-1)!, computed.head, hairAfterCut(hairAt(plan, stage), stage.cut)))
+    if (stage.cut)
+      folded.push(afterCut(folded.at(-1)!, computed.head, hairAfterCut(hairAt(plan, stage), stage.cut), cut))
     else folded.push(afterProducts(stage, index))
   })
   return {
@@ -97,47 +87,13 @@ export function foldPlan(plan: FaltoPlan, computed: ComputedStages, options: Fol
   }
 }
 
-/** What does not depend on where anything is taken. */
-interface Shared {
-  recipes: ReadonlyMap<string, Recipe>
-  /** By what is said of them. */
-  works: Map<string, Work>
-  treat: CellFold['treat']
-  apart: CellFold['apart']
-}
-
-/** From the folds before, where they were about the same; else anew, also when stretches of too many kinds came up. */
-function sharedBy(plan: FaltoPlan, { memory, canvas, visitId, on, came }: FoldOptions): Shared {
-  const { formulas, products, hair } = plan
-  const about = [formulas, products, hair.naturalLevel, canvas, visitId, on, came]
-  if (memory?.shared && memory.shared.works.size <= MOST_WORKS && sameElements(memory.about, about))
-    return memory.shared
-  const shared: Shared = {
-    recipes: new Map(formulas.map((formula) => [formula.id, recipeOf(formula, products)])),
-    works: new Map(),
-    treat: treatments(plan),
-    apart: strandDistances(),
-  }
-  // Hair that is not recorded is made anew for every fold: nothing of it would be met again.
-  if (memory && canvas) Object.assign(memory, { about, shared })
-  return shared
-}
-
 /** Every strand cut to what the cut leaves where it grows; strands that are shorter already stay as they are. */
-function afterCut(cells: FoldedCells, head: Head, hair: HairState): FoldedCells {
+function afterCut(cells: FoldedCells, head: Head, hair: HairState, cut: Shared['cut']): FoldedCells {
   const lengthAt = rootLength(head, hair)
-  const cut = new Map<string, readonly Band[]>()
-  const shortened = (bands: readonly Band[], cm: number): readonly Band[] => {
-    if (strandLength(bands) <= cm) return bands
-    const key = `${cm} ${JSON.stringify(bands)}`
-    const known = cut.get(key) ?? fitBands(bands, cm)
-    cut.set(key, known)
-    return known
-  }
   return cells.map((locks, cell) => {
     const { theta, psi } = directionOf(head, SCALP_CELLS[cell]!.centre)
     const cm = toBandEdge(lengthAt(theta, psi))
-    return locks.map((lock) => ({ ...lock, bands: shortened(lock.bands, cm), was: shortened(lock.was, cm) }))
+    return locks.map((lock) => ({ ...lock, bands: cut(lock.bands, cm), was: cut(lock.was, cm) }))
   })
 }
 
@@ -240,19 +196,4 @@ function pastsOf(index: number): CellFold['past'] {
   const tooks = memoised((took: Lock['took']) => [...took, index])
   const sourcesOf = memoised((work: Work) => memoised((sources: Lock['sources']) => [...sources, ...work.sources]))
   return ({ took, sources }, work) => ({ took: tooks(took), sources: sourcesOf(work)(sources) })
-}
-
-/** Treats locks, each kind of hair once for each kind of work. */
-function treatments({ hair: { naturalLevel } }: FaltoPlan): CellFold['treat'] {
-  const treated = (white: boolean) =>
-    memoised((work: Work) =>
-      memoised((bands: readonly Band[]) =>
-        work.applications.reduce(
-          (strand, application) => treatStrand(strand, application, { naturalLevel, white }),
-          bands,
-        ),
-      ),
-    )
-  const [ofPigmented, ofWhite] = [treated(false), treated(true)]
-  return ({ bands, white }, work) => (white ? ofWhite : ofPigmented)(work)(bands)
 }

@@ -4,15 +4,8 @@
  * all read from it. Predicted as meant; what was seen at the chair replaces it.
  */
 export { selects } from './cell'
-export {
-  createFoldMemory,
-  foldPlan,
-  worksOnLock,
-  type CameLevel,
-  type Fold,
-  type FoldMemory,
-  type FoldOptions,
-} from './fold'
+export { foldPlan, worksOnLock, type CameLevel, type Fold, type FoldOptions } from './fold'
+export { createFoldMemory } from './memory'
 export { type FoldedCells, type Lock } from './locks'
 export { processOf, sidesIn } from './met'
 export { surfacesOf } from './surfaces'

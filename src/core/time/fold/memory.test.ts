@@ -1,4 +1,4 @@
-import type { FaltoPlan } from '../../model'
+import type { FaltoPlan, Stage } from '../../model'
 import { computeStages } from '../../../../tests/support/planner'
 import { visitsOf } from '../../../../tests/support/regular'
 import { createFoldMemory, foldPlan, type Fold } from '.'
@@ -36,6 +36,20 @@ describe('what a fold remembers', () => {
     expect(folded(plan, memory).stages).toEqual(first.stages)
   })
 
+  it('has a strand that was cut cut once, in however many folds', () => {
+    const [variant] = plan.variants
+    const [foils, gloss] = variant!.stages
+    const cut: Stage = { ...foils!, id: 'cut', kind: 'cut', cut: { lengthCm: 18 } }
+    const short: FaltoPlan = { ...plan, variants: [{ ...variant!, stages: [cut, foils!, gloss!] }] }
+    const memory = createFoldMemory()
+    const first = folded(short, memory)
+    expect(first.stages[1]!.flat().every(({ bands }) => bands.at(-1)!.toCm <= 18)).toBe(true)
+    expect(first.stages).toEqual(folded(short).stages)
+    const made = memory.shared!.made()
+    expect(inBoth(folded(short, memory), first)).toBe(strands(first).size)
+    expect(memory.shared!.made()).toBe(made)
+  })
+
   it.each<[string, FaltoPlan]>([
     ['other formulas', { ...plan, formulas: plan.formulas.map((one) => ({ ...one, liftGoal: 10, level: 10 })) }],
     ['other products', { ...plan, products: plan.products.map((one) => ({ ...one, kind: 'demiColour' as const })) }],
@@ -56,11 +70,10 @@ describe('what a fold remembers', () => {
       expect(foldPlan(plan, computed, { ...options, memory }).stages).toEqual(foldPlan(plan, computed, options).stages)
   })
 
-  it('begins anew where hands have dragged a length through more kinds of stretch than it holds', () => {
+  it('begins anew where hands have dragged a length through more kinds of stretch than it has room for', () => {
     const memory = createFoldMemory()
     const first = folded(plan, memory)
-    const [work] = memory.shared!.works.values()
-    for (let i = 0; i < 500; i++) memory.shared!.works.set(`${i}`, work!)
+    memory.shared!.made = () => 1e6
     expect(inBoth(folded(plan, memory), first)).toBe(inBoth(folded(plan), first))
   })
 })
