@@ -205,8 +205,7 @@ test_falto() {
         finish_node_tests
         ensure_chromium
         # Every file has a browser and clients of its own; more than two of them would only wait for the one server.
-        # What changes how the whole salon reads goes alone.
-        run_jest_apart e2e 'alone\.test' "${FALTO_BROWSERS:-2}" ;;
+        run_jest e2e --maxWorkers="${FALTO_BROWSERS:-2}" ;;
       *) die "there is no part \"$part\"; the parts are lint rules unit reference api e2e" ;;
     esac
   done

@@ -18,6 +18,7 @@ const LONG = {
   'begin.test.ts': 28,
   'afterChair.test.ts': 27,
   'clock.test.ts': 27,
+  'units.test.ts': 27,
   'golden.test.ts': 26,
   'visits.test.ts': 26,
   'tablet.test.ts': 23,

@@ -1,23 +1,27 @@
 import type { Page } from 'puppeteer-core'
 import type { FaltoPlan } from '@/core/model'
-import { AS_KEPT } from '@/core/units'
-import { beginRun, deviceOf, exported, ONE_CALL, servicePlanOf, type Device } from '../support/server'
+import { newSalon } from '../support/salon'
+import { beginRun, exported, ONE_CALL, servicePlanOf, type Device } from '../support/server'
+import { productOf } from '../support/shelf'
 import { clean } from './axe'
 import { fill, press, saved, settled, totalsContain, url, windows, zone } from './browser'
 
 const { open } = windows()
-let oriel: Device
-let tove: Device
+const UNITS = { mass: 'oz', length: 'in', developer: '%', clock: '12' }
+
+let owner: Device
+let assistant: Device
 let planId: string
 let clientId: string
+// A salon of its own, as everybody in it reads in its units.
 beforeAll(async () => {
-  ;[oriel, tove] = (await Promise.all(['oriel', 'tove'].map(deviceOf))) as [Device, Device]
-  await oriel.call('PUT', '/api/units', AS_KEPT)
-  planId = await servicePlanOf(oriel, 'Units', 'scalpToTip')
-  clientId = ((await oriel.call('GET', `/api/plans/${planId}`)).body['client'] as { id: string }).id
+  ;({ owner, assistant } = (await newSalon()).devices)
+  planId = await servicePlanOf(owner, 'Units', 'scalpToTip')
+  clientId = ((await owner.call('GET', `/api/plans/${planId}`)).body['client'] as { id: string }).id
+  const item = productOf('units-gloss')
+  await owner.call('PUT', '/api/products', { item })
+  await owner.call('POST', '/api/shelf/deliveries', { productId: item.id, grams: 250, lot: 'L1' })
 })
-// The other tests read the demo salon in the units it began with.
-afterAll(() => oriel.call('PUT', '/api/units', AS_KEPT))
 
 /** Every figure that is still in a unit that this salon does not read, on screen or for a screen reader. */
 const asKept = (page: Page) =>
@@ -33,10 +37,10 @@ const asKept = (page: Page) =>
   })
 
 it('an owner sets the units of the salon, and nothing is read in others from then on', async () => {
-  const page = await open(oriel)
+  const page = await open(owner)
   await page.goto(url(`/plans/${planId}`))
   await totalsContain(page, ' g')
-  await page.locator('::-p-named(button Oriel Castellane, owner: account)').click()
+  await page.locator('::-p-named(button The owner, owner: account)').click()
   await page.locator('[role="menuitem"]::-p-text(Units of the salon)').click()
   for (const name of ['Ounces', 'Inches', 'Per cent', '12 hours']) await press(page, name)
   await page.waitForFunction(
@@ -63,8 +67,8 @@ it('an owner sets the units of the salon, and nothing is read in others from the
 })
 
 it('what is typed in the salon’s units is kept in ours, and undo says it in the salon’s', async () => {
-  await oriel.call('PUT', '/api/units', { mass: 'oz', length: 'in', developer: '%', clock: '12' })
-  const page = await open(oriel)
+  await owner.call('PUT', '/api/units', UNITS)
+  const page = await open(owner)
   await page.goto(url(`/plans/${planId}`))
   await totalsContain(page, ' oz')
   await zone(page, 'Front left')
@@ -75,21 +79,20 @@ it('what is typed in the salon’s units is kept in ours, and undo says it in th
   await saved(page)
   const gapOf = ({ variants }: FaltoPlan) =>
     variants[0]!.stages.flatMap(({ zones }) => zones).find(({ name }) => name === 'Front left')!.placement.rowGapMm
-  expect(gapOf(await exported(oriel, planId))).toBe(12.7)
+  expect(gapOf(await exported(owner, planId))).toBe(12.7)
   await fill(page, 'Row gap', '9')
   await page.waitForSelector('::-p-text(Enter a number from 0 to 1.57 in)')
-  expect(gapOf(await exported(oriel, planId))).toBe(12.7)
+  expect(gapOf(await exported(owner, planId))).toBe(12.7)
 })
 
 it('every page and the paper read so, for everybody in the salon', async () => {
-  const units = { mass: 'oz', length: 'in', developer: '%', clock: '12' }
-  expect((await tove.call('PUT', '/api/units', units)).status).toBe(403)
-  expect((await oriel.call('PUT', '/api/units', { ...units, mass: 'stone' })).status).toBe(422)
-  await oriel.call('PUT', '/api/units', units)
-  expect((await tove.call('GET', '/api/units')).body).toEqual(units)
+  expect((await assistant.call('PUT', '/api/units', UNITS)).status).toBe(403)
+  expect((await owner.call('PUT', '/api/units', { ...UNITS, mass: 'stone' })).status).toBe(422)
+  await owner.call('PUT', '/api/units', UNITS)
+  expect((await assistant.call('GET', '/api/units')).body).toEqual(UNITS)
   const on = '2032-03-04'
-  await oriel.call('PUT', `/api/plans/${planId}/booking`, { on, arrives: 13 * 60 })
-  const page = await open(oriel)
+  await owner.call('PUT', `/api/plans/${planId}/booking`, { on, arrives: 13 * 60 })
+  const page = await open(owner)
   const reads = async (path: string, ready: string) => {
     await page.goto(url(path))
     await page.waitForSelector(ready)
@@ -108,18 +111,18 @@ it('every page and the paper read so, for everybody in the salon', async () => {
   expect(await asKept(page)).toEqual([])
   await reads(`/plans/${planId}/clock`, '[aria-label="Compared"][aria-busy="false"]')
   await reads(`/day?on=${on}`, 'main [role="status"]')
-  await reads('/shelf', '[role="grid"]')
+  await reads('/shelf', '[role="grid"] [role="gridcell"]')
   const sheet = await (
-    await fetch(url(`/api/plans/${planId}/export?as=svg`), { headers: { cookie: oriel.cookie, ...ONE_CALL } })
+    await fetch(url(`/api/plans/${planId}/export?as=svg`), { headers: { cookie: owner.cookie, ...ONE_CALL } })
   ).text()
   expect(sheet).toMatch(/\d oz \([\d.]+–[\d.]+\)/)
   expect(sheet).not.toMatch(/\d (g|cm|vol)\b/)
 })
 
 it('at the chair too', async () => {
-  await oriel.call('PUT', '/api/units', { mass: 'oz', length: 'in', developer: '%', clock: '12' })
-  const id = await beginRun(oriel, planId)
-  const page = await open(tove, { width: 1024, height: 768 })
+  await owner.call('PUT', '/api/units', UNITS)
+  const id = await beginRun(owner, planId)
+  const page = await open(assistant, { width: 1024, height: 768 })
   await page.goto(url(`/runs/${id}`))
   await page.waitForSelector('[aria-label="Next step"]')
   expect(await page.$eval('header', ({ textContent }) => textContent)).toMatch(/done at \d{1,2}:\d\d [ap]m/)
