@@ -19,6 +19,14 @@ function withGap(of: FaltoPlan, rowGapMm: number): FaltoPlan {
   return { ...of, variants }
 }
 
+/** The same plan after a cut. */
+function cutTo(lengthCm: number): FaltoPlan {
+  const [variant] = plan.variants
+  const [foils, gloss] = variant!.stages
+  const cut: Stage = { ...foils!, id: 'cut', kind: 'cut', cut: { lengthCm } }
+  return { ...plan, variants: [{ ...variant!, stages: [cut, foils!, gloss!] }] }
+}
+
 /** The strands that a fold has in the end. */
 const strands = ({ stages }: Fold) => new Set(stages.at(-1)!.flatMap((locks) => locks.map(({ bands }) => bands)))
 /** How many strands of one are the very same of the other. */
@@ -36,16 +44,20 @@ describe('what a fold remembers', () => {
     expect(folded(plan, memory).stages).toEqual(first.stages)
   })
 
+  it('has no strand of what a cut leaves as it is', () => {
+    const [before, after] = folded(cutTo(60)).stages
+    for (const [cell, locks] of after!.entries())
+      for (const [i, { bands }] of locks.entries()) expect(bands).toBe(before![cell]![i]!.bands)
+  })
+
   it('has a strand that was cut cut once, in however many folds', () => {
-    const [variant] = plan.variants
-    const [foils, gloss] = variant!.stages
-    const cut: Stage = { ...foils!, id: 'cut', kind: 'cut', cut: { lengthCm: 18 } }
-    const short: FaltoPlan = { ...plan, variants: [{ ...variant!, stages: [cut, foils!, gloss!] }] }
+    const short = cutTo(18)
     const memory = createFoldMemory()
     const first = folded(short, memory)
     expect(first.stages[1]!.flat().every(({ bands }) => bands.at(-1)!.toCm <= 18)).toBe(true)
     expect(first.stages).toEqual(folded(short).stages)
     const made = memory.shared!.made()
+    expect(made).toBeGreaterThan(strands(first).size / 2)
     expect(inBoth(folded(short, memory), first)).toBe(strands(first).size)
     expect(memory.shared!.made()).toBe(made)
   })
