@@ -41,8 +41,10 @@ export function windows(): Windows {
     browser = await puppeteer.launch({ ...CHROMIUM, userDataDir: profile })
   })
   afterEach(async () => {
-    for (const page of opened) await empty(page)
-    free.push(...opened.splice(0))
+    for (const page of opened.splice(0)) {
+      await empty(page)
+      free.push(page)
+    }
     expect(problems.splice(0)).toEqual([])
   })
   afterAll(async () => {
