@@ -5,6 +5,7 @@ import { startInstallation, type Installation } from '../support/installation'
 import { deviceOf } from '../support/server'
 import { clean } from './axe'
 import { fill, press, saved, totals, windows, zone } from './browser'
+import { pressOn } from './hand'
 
 /** A salon of its own, from an empty machine to its first plan, and who else comes in. */
 
@@ -67,7 +68,7 @@ it('a new owner sets her salon up and comes to her first finished plan, with not
   await page.waitForSelector('::-p-text(The shelf is empty)')
   await press(page, 'Import CSV')
   await upload(page, '[role="dialog"] input[type="file"]', 'catalogue.csv', await catalogue())
-  await page.locator('[role="dialog"] button::-p-text(over)').click()
+  await pressOn(page, '[role="dialog"] button::-p-text(over)')
   await page.waitForSelector('::-p-text(products taken over)')
 
   await page.goto(`${base}/salon`)
@@ -83,10 +84,10 @@ it('a new owner sets her salon up and comes to her first finished plan, with not
   await page.waitForSelector('::-p-text(2 clients taken in)')
 
   await page.goto(`${base}/people`)
-  await page.locator('[role="grid"] a::-p-text(Ada Vale)').click()
+  await pressOn(page, '[role="grid"] a::-p-text(Ada Vale)')
   await page.waitForSelector('::-p-text(No plan yet)')
   await press(page, 'New plan')
-  await page.locator('::-p-named(button Top strip)').click()
+  await pressOn(page, '::-p-named(button Top strip)')
   await press(page, 'Start planning')
   await totals(page)
   await zone(page, 'Back')
@@ -134,7 +135,7 @@ it('somebody who is invited joins once, does what her role is let do, and is out
 
   await owner.reload()
   await press(owner, 'Change Bo Tarn')
-  await owner.locator('[role="dialog"] label::-p-text(Works here)').click()
+  await pressOn(owner, '[role="dialog"] label::-p-text(Works here)')
   await press(owner, 'Save')
   await owner.waitForSelector('::-p-text(· works here no more)')
   expect(await statusOf(assistant, '/api/me')).toBe(401)

@@ -6,10 +6,10 @@ import { database } from '@/db'
 import { BASE_URL, type Device } from '../support/server'
 import { CHROMIUM } from '../support/chromium'
 import { knowsNames } from '../support/named'
+import { pressOn, WAIT_MS } from './hand'
 
 // Ends what hangs, on a machine that has to do with a tenth of itself as well.
 jest.setTimeout(300_000)
-const WAIT_MS = 90_000
 
 export const url = (path: string): string => `${BASE_URL}${path}`
 
@@ -132,7 +132,7 @@ export const totalsContain = (page: Page, text: string) =>
   )
 
 /** Presses what is labelled or named so. */
-export const press = (page: Page, name: string) => page.locator(`::-p-named(button ${name})`).click()
+export const press = (page: Page, name: string) => pressOn(page, `::-p-named(button ${name})`)
 
 /** Empties a field, types into it and leaves it. */
 export async function fill(page: Page, label: string, text: string): Promise<void> {
@@ -155,7 +155,7 @@ export const settled = (page: Page) =>
 
 /** Chooses a zone in the order of application. */
 export const zone = (page: Page, name: string) =>
-  page.locator(`[aria-label="Order of application"] ::-p-text(${name})`).click()
+  pressOn(page, `[aria-label="Order of application"] ::-p-text(${name})`)
 
 /** Reads something of the page, frame by frame, until it is as it should be; the test's own time limit ends it. */
 export async function becomes<T>(page: Page, read: () => Promise<T>, fits: (value: T) => boolean): Promise<T> {

@@ -6,6 +6,7 @@ import { lineTo } from '../support/line'
 import { BASE_URL, beginRun, deviceOf, servicePlanOf, type Device } from '../support/server'
 import { clean } from './axe'
 import { press, windows } from './browser'
+import { pressOn } from './hand'
 import { doneElsewhere, doStep, inStep, kept, nextStep, nextStepSays, tap } from './visit'
 
 const { open } = windows()
@@ -47,10 +48,10 @@ describe('at the chair', () => {
     await press(page, 'One more in')
     await nextStepSays(page, '1 / ')
     await page.waitForSelector('[aria-label="Hair under product"] article')
-    await page.locator('[aria-label="Hair under product"] article button').click()
+    await pressOn(page, '[aria-label="Hair under product"] article button')
     await page.waitForSelector('[role="dialog"] ::-p-text(Wipe and look)')
     await clean(page)
-    await page.locator('button[aria-label="Level 7, orange"], button[aria-label^="Level 7,"]').click()
+    await pressOn(page, 'button[aria-label="Level 7, orange"], button[aria-label^="Level 7,"]')
     await page.waitForFunction(() =>
       document.querySelector('[aria-label="Hair under product"]')?.textContent?.includes('seen 7'),
     )
@@ -60,7 +61,7 @@ describe('at the chair', () => {
       ['counted', 1],
       ['seen', 7],
     ])
-    await page.locator('button::-p-text(Take back)').click()
+    await pressOn(page, 'button::-p-text(Take back)')
     await page.waitForFunction(
       () => !document.querySelector('[aria-label="Hair under product"]')?.textContent?.includes('seen 7'),
     )
@@ -132,7 +133,7 @@ describe('at the chair', () => {
     await page.locator('[role="dialog"] ::-p-named(textbox Where)').fill('at the part')
     await press(page, 'It is in')
     await nextStepSays(page, `/ ${pieces.length + 1}`)
-    await page.locator('[aria-label="Then"] button').click()
+    await pressOn(page, '[aria-label="Then"] button')
     await page.waitForFunction(() =>
       document.querySelector('main, body')?.textContent?.includes('Take back: handed over'),
     )
@@ -152,7 +153,7 @@ describe('at the chair', () => {
     expect((await tove.call('POST', `/api/runs/${id}/events`, { events: [elsewhere], after: 0 })).status).toBe(200)
     await page.waitForFunction(() => document.querySelector('header')?.textContent?.includes('Held up: 90 min'))
     await press(page, 'Find a way')
-    await page.locator('[role="dialog"] article ::-p-text(Go on like this)').click()
+    await pressOn(page, '[role="dialog"] article ::-p-text(Go on like this)')
     await page.waitForFunction(() => document.body.textContent?.includes('Take back: another way'))
     await inStep(page)
     const kinds = (await logOf(id)).map(({ kind }) => kind)
@@ -175,9 +176,9 @@ describe('at the chair', () => {
     const apply = script.steps.find(({ kind }) => kind === 'apply')!
     await press(one, 'Leave it out')
     await nextStepSays(one, `/ ${apply.pieces.length - 1}`)
-    await one.locator('[aria-label="Hair under product"] article button').click()
+    await pressOn(one, '[aria-label="Hair under product"] article button')
     await press(one, 'The root')
-    for (const level of [9, 8, 7]) await one.locator(`button[aria-label^="Level ${level},"]`).click()
+    for (const level of [9, 8, 7]) await pressOn(one, `button[aria-label^="Level ${level},"]`)
     await one.waitForFunction(() =>
       document
         .querySelector('[aria-label="Hair under product"]')

@@ -5,6 +5,7 @@ import { byId, type FaltoPlan } from '@/core/model'
 import { deviceOf, servicePlanOf, type Device } from '../support/server'
 import { clean } from './axe'
 import { press, saved, url, windows } from './browser'
+import { pressOn } from './hand'
 import { computePlan } from '../support/planner'
 
 const { open } = windows()
@@ -66,7 +67,7 @@ describe('the clock', () => {
     await saved(page)
     const moved = (await documentOf(id)).variants[0]!.stages[0]!.order
     expect(moved).toEqual([before[1], before[0], ...before.slice(2)])
-    await page.locator('button[aria-label^="Undo"]').click()
+    await pressOn(page, 'button[aria-label^="Undo"]')
     await page.waitForFunction(() => document.querySelector('button[aria-label^="Redo:"]') !== null)
     await saved(page)
     expect((await documentOf(id)).variants[0]!.stages[0]!.order).toEqual(before)
@@ -116,11 +117,11 @@ describe('the clock', () => {
         document.querySelector('[aria-label="Who does what when"] [role="status"]')?.textContent ?? '',
       ),
     )
-    await page.locator('summary').click()
+    await pressOn(page, 'summary')
     expect(
       await page.$$eval('[aria-label="Steps"] li', (steps) => steps.map(({ textContent }) => textContent).join('|')),
     ).toMatch(/Set up.*Put in.*Take out.*Rinse.*Dry and style/)
-    await page.locator('button[aria-label^="Right side, formula"]').click()
+    await pressOn(page, 'button[aria-label^="Right side, formula"]')
     await page.waitForSelector('.recharts-surface')
     await clean(page)
   })

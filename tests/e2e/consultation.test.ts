@@ -11,6 +11,7 @@ import { MEDIUM_HAIR } from '../support/plan'
 import { deviceOf, newClient, newPlan, type Device } from '../support/server'
 import { clean, seriousOn } from './axe'
 import { counted, fill, press, saved, settled, url, windows } from './browser'
+import { pressOn } from './hand'
 import { day } from '../support/days'
 
 const { open } = windows()
@@ -143,9 +144,9 @@ it('a first record: split the strand, say what was done, copy it to a region, cu
   await press(page, 'Box dye')
   await fill(page, 'Level as seen', '3')
   await page.waitForSelector('::-p-text(box dye)')
-  await page.locator('section[aria-label="The head"] ::-p-text(Nape)').click()
+  await pressOn(page, 'section[aria-label="The head"] ::-p-text(Nape)')
   await page.waitForSelector('::-p-text(white on the whole head)')
-  await page.locator('section[aria-label="The head"] svg').click()
+  await pressOn(page, 'section[aria-label="The head"] svg')
   await saved(page)
   const { latest } = await record(clientId)
   expect(latest!.canvas.strands[0]!.bands).toMatchObject([
@@ -154,10 +155,10 @@ it('a first record: split the strand, say what was done, copy it to a region, cu
   ])
   expect(latest!.canvas.cells.some(({ populations }) => populations[0]!.white === 0.5)).toBe(true)
 
-  await page.locator('[role="tab"]::-p-text(Wish & verdict)').click()
+  await pressOn(page, '[role="tab"]::-p-text(Wish & verdict)')
   await fill(page, 'Whole head: level', '8')
   await page.waitForSelector('[aria-label="Verdict"] ::-p-text(several visits)')
-  await page.locator('[aria-label="Verdict"] button::-p-text(Figures)').click()
+  await pressOn(page, '[aria-label="Verdict"] button::-p-text(Figures)')
   await page.waitForSelector('[aria-label="Verdict"] ::-p-text(Speed against virgin hair)')
   await press(page, 'deposit only')
   await page.waitForSelector('::-p-text(Deposit alone never lightens)')
@@ -223,7 +224,7 @@ it('care: a check is recorded, a signature drawn, and both stand in the log', as
   expect(await page.$eval('::-p-named(button Care agrees)', (button) => (button as HTMLButtonElement).disabled)).toBe(
     true,
   )
-  await page.locator('input[type="checkbox"]').click()
+  await pressOn(page, 'input[type="checkbox"]')
   await clean(page)
   await press(page, 'Care agrees')
   await page.waitForSelector('::-p-text(Agreed, name typed)')
@@ -269,11 +270,11 @@ it('a plan is carried out, and its foils lie under the next one', async () => {
   await page.waitForSelector('::-p-text(plan carried out, Oriel Castellane)')
   await page.goto(url(`/people/${clientId}/consultation`))
   await page.waitForSelector('::-p-text(Kinds of hair here)')
-  await page.locator('button[value="earlier"]').click()
+  await pressOn(page, 'button[value="earlier"]')
   await page.waitForSelector('[aria-label^="Foils of"]')
   await page.goto(url(`/plans/${await newPlan(oriel, clientId)}`))
   await press(page, 'More')
-  await page.locator('::-p-text(Show under it the foils of)').click()
+  await pressOn(page, '::-p-text(Show under it the foils of)')
   await page.waitForSelector('svg path[stroke-dasharray="0.18 0.12"]')
 })
 
@@ -290,7 +291,7 @@ it('after a year of highlights the commonest kinds of hair are told, the rarer o
   const common = await kinds()
   expect(common).toHaveLength(8)
   expect(new Set(common).size).toBe(8)
-  await page.locator('button::-p-text(rarer kind)').click()
+  await pressOn(page, 'button::-p-text(rarer kind)')
   await page.waitForFunction(() => !/rarer kind/.test(document.body.innerText))
   expect((await kinds()).slice(0, 8)).toEqual(common)
   expect((await kinds()).length).toBeGreaterThan(8)
@@ -309,13 +310,13 @@ it('has no serious accessibility issue on any screen of the record', async () =>
   await page.goto(url(`/people/${clientId}/consultation`))
   await page.waitForSelector('[aria-label^="Strand of"]')
   await check('hair')
-  await page.locator('button[value="regions"]').click()
+  await pressOn(page, 'button[value="regions"]')
   await check('hair, lengths')
   for (const [tab, landmark] of [
     ['Fibre & scalp', 'Length as worn'],
     ['Wish & verdict', 'Visit by visit'],
   ] as const) {
-    await page.locator(`[role="tab"]::-p-text(${tab})`).click()
+    await pressOn(page, `[role="tab"]::-p-text(${tab})`)
     await page.waitForSelector(`::-p-text(${landmark})`)
     await check(tab)
   }

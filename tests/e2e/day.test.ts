@@ -1,6 +1,7 @@
 import { deviceOf, servicePlanOf, type Device } from '../support/server'
 import { clean } from './axe'
 import { url, windows } from './browser'
+import { pressOn } from './hand'
 
 const { open } = windows()
 let oriel: Device
@@ -23,7 +24,7 @@ it('shows who comes on a day, finds a time at which one more fits in, and keeps 
   )
   expect(await page.$eval('li[aria-label="Day, second"]', ({ textContent }) => textContent)).toContain('no time yet')
   await clean(page)
-  await page.locator('li[aria-label="Day, second"] ::-p-text(Earliest)').click()
+  await pressOn(page, 'li[aria-label="Day, second"] ::-p-text(Earliest)')
   await page.waitForFunction(
     () => document.querySelector('li[aria-label="Day, second"]')?.textContent?.includes('done at'),
     { timeout: 60_000 },

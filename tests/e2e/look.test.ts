@@ -7,6 +7,7 @@ import { foldPlan } from '@/core/time/fold'
 import { deviceOf, exported, servicePlanOf, type Device } from '../support/server'
 import { clean } from './axe'
 import { press, saved, totals, url, windows } from './browser'
+import { pressOn } from './hand'
 
 const { open } = windows()
 let oriel: Device
@@ -25,7 +26,7 @@ async function looking(name: string, service: string) {
   return { page, planId }
 }
 
-const tab = (page: Page, name: string) => page.locator(`::-p-named(tab ${name})`).click()
+const tab = (page: Page, name: string) => pressOn(page, `::-p-named(tab ${name})`)
 /** Waits for the fine picture and its figures. */
 async function ready(page: Page): Promise<void> {
   await page.waitForSelector('[data-ready="true"]')
@@ -57,8 +58,9 @@ it('a face frame from none to bold shows in the figure and in the picture', asyn
   const withRims = async (key: '0' | '1', preset?: string) => {
     await tab(page, 'Map')
     for (const name of ['Rim left', 'Rim right']) {
-      await page.locator(`[aria-label="Order of application"] ::-p-text(${name})`).click()
-      await page.$eval(`svg g[role="button"][aria-label*="${name}"]`, (group) => (group as SVGGElement).focus())
+      await pressOn(page, `[aria-label="Order of application"] ::-p-text(${name})`)
+      const shape = await page.waitForSelector(`svg g[role="button"][aria-label*="${name}"]`)
+      await shape!.evaluate((group) => (group as SVGGElement).focus())
       await page.keyboard.press(key)
       if (preset) await press(page, preset)
     }
@@ -115,13 +117,13 @@ it('a foil chosen in the look is chosen on the map, and one on the list in the l
 
 it('turns by hand and keys, stands beside another, and is shown to the client without figures', async () => {
   const { page } = await looking('Beside', 'fullBabylights')
-  await page.locator('[role="img"][aria-label$="arrow keys turn it"]').click()
+  await pressOn(page, '[role="img"][aria-label$="arrow keys turn it"]')
   await page.keyboard.press('ArrowLeft')
   await page.waitForSelector('button[aria-pressed="false"] ::-p-text(Front)')
   await press(page, 'Back')
   await ready(page)
-  await page.locator('::-p-named(combobox Beside it)').click()
-  await page.locator('::-p-named(option As she comes)').click()
+  await pressOn(page, '::-p-named(combobox Beside it)')
+  await pressOn(page, '::-p-named(option As she comes)')
   await page.waitForSelector('[data-portrait="beside"]')
   await page.waitForFunction(() => document.querySelectorAll('[data-ready="true"]').length === 2)
   await clean(page)
@@ -140,7 +142,7 @@ it('shows the head with its zones and foils, turned and walked by keys, and a fo
   await page.keyboard.press('Enter')
   await page.waitForFunction(() => !document.body.textContent?.includes('Press a foil to choose it'))
   await clean(page)
-  await page.locator('[aria-label="From where"] ::-p-text(Top)').click()
+  await pressOn(page, '[aria-label="From where"] ::-p-text(Top)')
   await page.waitForSelector('[aria-label="From where"] [aria-pressed="true"] ::-p-text(Top)')
   const drawn = '[data-state="shown"][aria-busy="false"]'
   // Babylights lie so close that somewhere along a line over the crown one is met.

@@ -3,6 +3,7 @@ import type { FaltoPlan } from '@/core/model'
 import { deviceOf, exported, newClient, type Device } from '../support/server'
 import { clean } from './axe'
 import { saved, settled, totals, url, windows } from './browser'
+import { pressOn } from './hand'
 
 /** Visits of several stages planned from nothing, each in at most eighty presses and keys. */
 const MOST_INPUTS = 80
@@ -17,7 +18,7 @@ function handOn(page: Page) {
   let inputs = 0
   const press = async (selector: string) => {
     inputs++
-    await page.locator(selector).click()
+    await pressOn(page, selector)
   }
   return {
     count: () => inputs,

@@ -9,6 +9,7 @@ import { csvOfCatalogue } from '@/server/shelf'
 import { deviceOf, servicePlanOf, type Device } from '../support/server'
 import { clean } from './axe'
 import { press, saved, url, windows } from './browser'
+import { pressOn } from './hand'
 import { computePlan } from '../support/planner'
 
 const { open } = windows()
@@ -36,11 +37,11 @@ describe('mixing', () => {
     const gloss = plan.formulas.find(({ productId }) => productId === 'lull')!.id
     const page = await mixPage(id)
     await clean(page)
-    await page.locator(`nav[aria-label="Formulas"] button [aria-label="Formula ${gloss}"]`).click()
+    await pressOn(page, `nav[aria-label="Formulas"] button [aria-label="Formula ${gloss}"]`)
     await press(page, 'Suggest shades')
     await page.waitForSelector('[aria-label="Suggestion 2"]')
     await clean(page)
-    await page.locator('[aria-label="Suggestion 1"] button').click()
+    await pressOn(page, '[aria-label="Suggestion 1"] button')
     await page.waitForSelector(`section[aria-label="Formula ${gloss}"] [role="group"]`)
     await saved(page)
     const chosen = byId((await documentOf(id)).formulas, gloss)
@@ -65,14 +66,14 @@ describe('mixing', () => {
     const id = await planOf('Fresh', 'fullBabylights')
     const page = await mixPage(id)
     const before = (await page.$$('[aria-label^="Bowl "]')).length
-    await page.locator(`button[aria-label="Mix in ${before + 1} bowls"]`).click()
+    await pressOn(page, `button[aria-label="Mix in ${before + 1} bowls"]`)
     await page.waitForFunction(
       (count) => document.querySelectorAll('[aria-label^="Bowl "]').length === count,
       {},
       before + 1,
     )
     const whole = Number(/· ([\d.]+) g/.exec(await text(page, '[aria-label="Bowl 1"]'))![1])
-    await page.locator('button::-p-text(half)').click()
+    await pressOn(page, 'button::-p-text(half)')
     await page.waitForFunction(
       (grams) =>
         Math.abs(
@@ -92,10 +93,10 @@ describe('mixing', () => {
     await page.waitForSelector('.recharts-surface')
     await clean(page)
     expect(await text(page, '[role="dialog"]')).toMatch(/To pay€[\d.]+€[\d.]+€[\d.]+/)
-    await page.locator('[role="tab"]::-p-text(Bill after)').click()
+    await pressOn(page, '[role="tab"]::-p-text(Bill after)')
     const net = async () => /Net€([\d.]+)/.exec(await text(page, '[role="dialog"]'))![1]
     const before = Number(await net())
-    await page.locator('button[aria-label="Hands-on time: more"]').click()
+    await pressOn(page, 'button[aria-label="Hands-on time: more"]')
     await page.waitForFunction(
       (was) => Number(/Net€([\d.]+)/.exec(document.querySelector('[role="dialog"]')!.textContent!)![1]) > was,
       {},
@@ -103,7 +104,7 @@ describe('mixing', () => {
     )
     const assistant = await mixPage(id, tove)
     await press(assistant, 'Open the money')
-    await assistant.locator('[role="tab"]::-p-text(Prices)').click()
+    await pressOn(assistant, '[role="tab"]::-p-text(Prices)')
     await assistant.waitForSelector('::-p-text(Prices are the owner’s to change.)')
   })
 })
@@ -168,7 +169,7 @@ describe('weighing', () => {
         was,
       )
     }
-    await page.locator('[role="dialog"] button::-p-text(Mixed)').click()
+    await pressOn(page, '[role="dialog"] button::-p-text(Mixed)')
     await page.waitForSelector('::-p-text(the shelf is counted down)')
     const [record] = (await oriel.call('GET', `/api/plans/${id}/mixes`)).body['mixes'] as MixRecord[]
     expect(record!.state).toBe('done')

@@ -5,6 +5,7 @@ import { computePlan } from '../support/planner'
 import { deviceOf, exported as exportedBy, newClient, newPlan, type Device } from '../support/server'
 import { seriousOn } from './axe'
 import { fill, press, saved, settled, totals, totalsContain, url, windows, zone } from './browser'
+import { pressOn } from './hand'
 
 const { open } = windows()
 let oriel: Device
@@ -43,9 +44,9 @@ it('from sign-in to a plan: choose a layout, set three zones, read totals that t
   await page.goto(url('/'))
   await press(page, 'Bram Whitlock colourist')
   await page.locator('input[type="search"]').fill(name)
-  await page.locator(`[role="grid"] a::-p-text(${name})`).click()
+  await pressOn(page, `[role="grid"] a::-p-text(${name})`)
   await press(page, 'New plan')
-  await page.locator('::-p-named(button Top strip)').click()
+  await pressOn(page, '::-p-named(button Top strip)')
   await press(page, 'Start planning')
   const before = await totals(page)
   const planId = page.url().split('/').at(-1)!
@@ -230,10 +231,10 @@ it('opens every total to what it came from, and lets a caution be acknowledged b
     ['Hands-on', '45 s to section'],
     ['Share of hair', 'stitch over stitch and gap'],
   ] as const) {
-    await page.locator(`[aria-label="Totals"] button[aria-label*="${start}"]`).click()
+    await pressOn(page, `[aria-label="Totals"] button[aria-label*="${start}"]`)
     await page.waitForSelector(`[role="dialog"] ::-p-text(${words})`)
   }
-  await page.locator('[aria-label="Totals"] button[aria-label*="cautions"]').click()
+  await pressOn(page, '[aria-label="Totals"] button[aria-label*="cautions"]')
   // The client’s own care record takes the place of the general reminder.
   await page.waitForSelector('::-p-text(Allergy alert test: not recorded)')
   await fill(page, 'What was checked', 'patch read at 48 h')
@@ -250,7 +251,7 @@ it('changes sections keeping what was set', async () => {
   await saved(page)
   const ids = (await exported(planId)).variants[0]!.stages[0]!.zones.map(({ id }) => id)
   await press(page, 'Sections')
-  await page.locator('::-p-named(switch Nape as a section of its own, under the occipital bone)').click()
+  await pressOn(page, '::-p-named(switch Nape as a section of its own, under the occipital bone)')
   await press(page, 'Use these sections')
   await page.waitForSelector('::-p-text(Nape)')
   await saved(page)
@@ -322,7 +323,7 @@ it('has no serious accessibility issue on any screen', async () => {
   await zone(page, 'Back left')
   await page.waitForSelector('::-p-text(What is taken)')
   await check('map')
-  await page.locator('[aria-label="Totals"] button[aria-label*="Formula A"]').click()
+  await pressOn(page, '[aria-label="Totals"] button[aria-label*="Formula A"]')
   await page.waitForSelector('[role="dialog"]')
   await check('map with a total opened')
 })

@@ -1,6 +1,7 @@
 import { deviceOf, newClient, type Device } from '../support/server'
 import { clean } from './axe'
 import { press, totals, url, windows } from './browser'
+import { pressOn } from './hand'
 
 const { open } = windows()
 let oriel: Device
@@ -11,10 +12,10 @@ beforeAll(async () => {
 it('says in two presses what was mixed last time, how long it took and what to change, and does it again in one', async () => {
   const page = await open(oriel)
   await page.goto(url('/people?search=Maren'))
-  await page.locator('::-p-text(Maren Hale-Abara)').click()
+  await pressOn(page, '::-p-text(Maren Hale-Abara)')
   await page.waitForSelector('[aria-labelledby="visits"]')
   await page.waitForSelector('::-p-text(Next time: Begin at the nape)')
-  await page.locator('[aria-labelledby="visits"] a:nth-of-type(2)').click()
+  await pressOn(page, '[aria-labelledby="visits"] a:nth-of-type(2)')
   await page.waitForSelector('[aria-label="What was mixed"] ::-p-text(Marl powder lightener)')
   await page.waitForSelector('main ::-p-text(, took )')
   expect(await page.$eval('textarea[name="change"]', (field) => (field as HTMLTextAreaElement).value)).toContain(
@@ -30,7 +31,7 @@ it('says in two presses what was mixed last time, how long it took and what to c
 it('keeps what one thinks of a visit, and what was left in a bowl', async () => {
   const page = await open(oriel)
   await page.goto(url('/log?words=Corwin'))
-  await page.locator('[aria-label="Visits"] a').click()
+  await pressOn(page, '[aria-label="Visits"] a')
   await page.locator('textarea[name="worked"]').fill('Curls lie apart')
   await press(page, 'Keep')
   await page.waitForSelector('::-p-text(Your words are kept with this visit.)')
@@ -58,21 +59,21 @@ it('searches the log, and shows who is due and what is learned', async () => {
       textContent?.includes('Tamsin'),
     ),
   )
-  await page.locator('::-p-named(link Who is due)').click()
+  await pressOn(page, '::-p-named(link Who is due)')
   await page.waitForSelector('[aria-label="Overdue"]')
   await clean(page)
-  await page.locator('::-p-named(link Your figures)').click()
+  await pressOn(page, '::-p-named(link Your figures)')
   const card = '[aria-label="Product on the hair, powder lightener"]'
   const jobs = async () =>
     Number(/(\d+) jobs?:/.exec(await page.$eval(card, ({ textContent }) => textContent ?? ''))![1])
   await page.waitForSelector(card)
   await clean(page)
   const before = await jobs()
-  await page.locator(`${card} summary`).click()
-  await page.locator(`${card} button::-p-text(Leave out)`).click()
+  await pressOn(page, `${card} summary`)
+  await pressOn(page, `${card} button::-p-text(Leave out)`)
   await page.waitForSelector('[aria-label="Left out"]')
   expect(await jobs()).toBe(before - 1)
-  await page.locator('[aria-label="Left out"] button::-p-text(Take in again)').click()
+  await pressOn(page, '[aria-label="Left out"] button::-p-text(Take in again)')
   await page.waitForFunction(() => !document.querySelector('[aria-label="Left out"]'))
   expect(await jobs()).toBe(before)
 })
@@ -82,8 +83,8 @@ it('enters a visit done without Falto, takes it back and lets it count again', a
   const page = await open(oriel)
   await page.goto(url(`/people/${clientId}`))
   await press(page, 'Enter an earlier one')
-  await page.locator('::-p-named(combobox What was done)').click()
-  await page.locator('::-p-named(option Hairline and part)').click()
+  await pressOn(page, '::-p-named(combobox What was done)')
+  await pressOn(page, '::-p-named(option Hairline and part)')
   await page.waitForSelector('[role="dialog"] fieldset legend')
   await page.waitForSelector('[role="dialog"] button:not(:disabled)::-p-text(Enter the visit)')
   await clean(page)
@@ -92,7 +93,7 @@ it('enters a visit done without Falto, takes it back and lets it count again', a
     ['Left over', '4'],
     ['It took', '150'],
   ]) {
-    await page.locator(`::-p-named(textbox ${name})`).click()
+    await pressOn(page, `::-p-named(textbox ${name})`)
     await page.keyboard.type(value!)
   }
   await press(page, 'Enter the visit')
@@ -109,7 +110,7 @@ it('writes to who is due in the salon’s own words, and says what went out', as
   const page = await open(oriel)
   await page.goto(url('/log/due'))
   await page.waitForSelector('[aria-label="Overdue"]')
-  await page.locator('[aria-label="Overdue"] button::-p-text(Write)').click()
+  await pressOn(page, '[aria-label="Overdue"] button::-p-text(Write)')
   await page.waitForSelector('[role="dialog"] textarea')
   await clean(page)
   expect(await page.$eval('[role="dialog"] textarea', (field) => (field as HTMLTextAreaElement).value)).toMatch(
@@ -117,7 +118,7 @@ it('writes to who is due in the salon’s own words, and says what went out', as
   )
   await press(page, 'Put in the outbox')
   await page.waitForSelector('::-p-text(is in the outbox)')
-  await page.locator('::-p-named(link Outbox)').click()
+  await pressOn(page, '::-p-named(link Outbox)')
   await page.waitForSelector('[aria-label="Messages"] ::-p-text(waits)')
   await clean(page)
   await press(page, 'It went out')

@@ -4,6 +4,7 @@ import { beginRun, exported, newClient, newPlan } from '../support/server'
 import { newSalon, SALON_PASSWORD, signInAs, type TestSalon } from '../support/salon'
 import { clean } from './axe'
 import { fill, press, saved, totals, url, windows, zone } from './browser'
+import { pressOn } from './hand'
 
 /** One tablet, several people: it locks itself, and what one of them did is not sent under another's name. */
 
@@ -30,7 +31,7 @@ async function sharedTablet(): Promise<Page> {
 
 async function takeOver(page: Page, role: keyof typeof PINS, pin: string = PINS[role]): Promise<void> {
   await page.waitForSelector('::-p-text(Who is it?)')
-  await page.locator(`button::-p-text(The ${role})`).click()
+  await pressOn(page, `button::-p-text(The ${role})`)
   await typePin(page, pin)
 }
 
@@ -48,7 +49,7 @@ it('a tablet that is shared locks itself, and is opened by a PIN and by no wrong
   const page = await sharedTablet()
   await clean(page)
   await press(page, 'The owner, owner: account')
-  await page.locator('[role="menuitem"]::-p-text(Lock)').click()
+  await pressOn(page, '[role="menuitem"]::-p-text(Lock)')
   await page.waitForSelector('::-p-text(Who is it?)')
   await clean(page)
   await takeOver(page, 'colourist', '9999')
@@ -84,7 +85,7 @@ it('what one has not sent waits for her, whoever uses the tablet meanwhile', asy
   await layAbout(page)
   await page.waitForSelector('::-p-text(Who is it?)')
   await page.setOfflineMode(false)
-  await page.locator('button::-p-text(Try again)').click()
+  await pressOn(page, 'button::-p-text(Try again)')
 
   await takeOver(page, 'colourist')
   await isOf(page, 'colourist')

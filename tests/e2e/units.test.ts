@@ -5,6 +5,7 @@ import { beginRun, exported, ONE_CALL, servicePlanOf, type Device } from '../sup
 import { productOf } from '../support/shelf'
 import { clean } from './axe'
 import { fill, press, saved, settled, totalsContain, url, windows, zone } from './browser'
+import { pressOn } from './hand'
 
 const { open } = windows()
 const UNITS = { mass: 'oz', length: 'in', developer: '%', clock: '12' }
@@ -40,8 +41,8 @@ it('an owner sets the units of the salon, and nothing is read in others from the
   const page = await open(owner)
   await page.goto(url(`/plans/${planId}`))
   await totalsContain(page, ' g')
-  await page.locator('::-p-named(button The owner, owner: account)').click()
-  await page.locator('[role="menuitem"]::-p-text(Units of the salon)').click()
+  await pressOn(page, '::-p-named(button The owner, owner: account)')
+  await pressOn(page, '[role="menuitem"]::-p-text(Units of the salon)')
   for (const name of ['Ounces', 'Inches', 'Per cent', '12 hours']) await press(page, name)
   await page.waitForFunction(
     () =>
@@ -53,14 +54,14 @@ it('an owner sets the units of the salon, and nothing is read in others from the
   await totalsContain(page, ' oz')
   await settled(page)
   await zone(page, 'Front left')
-  await page.locator('::-p-text(Paint, dropout, hairline, ramps)').click()
+  await pressOn(page, '::-p-text(Paint, dropout, hairline, ramps)')
   await page.waitForSelector('::-p-text(Which hair)')
   await press(page, 'Ramp')
   await page.waitForSelector('::-p-text(Begins at, in)')
   expect(await asKept(page)).toEqual([])
   await press(page, 'Ramp')
   for (const total of ['Formula A', 'foils', 'How it will look', 'cautions and notes']) {
-    await page.locator(`[aria-label="Totals"] button[aria-label*="${total}"]`).click()
+    await pressOn(page, `[aria-label="Totals"] button[aria-label*="${total}"]`)
     await page.waitForSelector('[role="dialog"]')
     expect(await asKept(page)).toEqual([])
   }
@@ -106,7 +107,7 @@ it('every page and the paper read so, for everybody in the salon', async () => {
     expect(await asKept(page)).toEqual([])
   }
   await reads(`/plans/${planId}/mix`, '[aria-label="Bowl 1"]')
-  await page.locator('button[aria-label="Weigh bowl 1"]').click()
+  await pressOn(page, 'button[aria-label="Weigh bowl 1"]')
   await page.waitForSelector('[role="dialog"] table')
   expect(await asKept(page)).toEqual([])
   await reads(`/plans/${planId}/clock`, '[aria-label="Compared"][aria-busy="false"]')
