@@ -25,8 +25,7 @@ export function strandDistance(one: readonly Band[], other: readonly Band[]): nu
   let [i, j] = [0, 0]
   while (i < one.length && j < other.length) {
     const [a, b] = [one[i]!, other[j]!]
-    const shared = Math.min(a.toCm, b.toCm) - Math.max(a.fromCm, b.fromCm)
-    if (shared > 0) sum += shared * bandDistance(a, b)
+    sum += (Math.min(a.toCm, b.toCm) - Math.max(a.fromCm, b.fromCm)) * bandDistance(a, b)
     if (a.toCm <= b.toCm) i++
     if (b.toCm <= a.toCm) j++
   }
@@ -90,27 +89,19 @@ function distancesWithin({ strands }: Canvas): Apart {
 
 const isWhite = ({ white }: Pick<Population, 'white'>): boolean => white >= WHITE_FROM
 
-/** A cell without what is too rare to be seen, and with no more kinds of hair than it may have. */
+/** A cell, its commonest hair first, without what is too rare to be seen, in no more kinds of hair than it may have. */
 function thinnedCell(cell: CellHair, apart: Apart): CellHair {
   const { populations } = cell
   if (populations.length <= MOST_POPULATIONS && populations.every(({ share }) => share >= LEAST_POPULATION)) return cell
-  const kept = withoutRare(
-    [...populations].sort((a, b) => b.share - a.share),
-    apart,
-  )
+  const kept = withoutRare(populations, apart)
   return { populations: kept.length > MOST_POPULATIONS ? withFewerKinds(kept, apart) : kept }
 }
 
 function withFewerKinds(populations: readonly Population[], apart: Apart): Population[] {
   const kept = [...populations]
-  const gone = new Set<number>()
-  for (const [host, guest] of pairsOf(kept, isWhite, apart)) {
-    if (kept.length - gone.size <= MOST_POPULATIONS) break
-    if (gone.has(host) || gone.has(guest)) continue
-    kept[host] = joinPopulations(kept[host]!, kept[guest]!)
-    gone.add(guest)
-  }
-  return kept.filter((_, i) => !gone.has(i))
+  const joins = joinsDownTo(MOST_POPULATIONS, kept, isWhite, apart)
+  for (const [guest, host] of joins) kept[host] = joinPopulations(kept[host]!, kept[guest]!)
+  return kept.filter((_, i) => !joins.has(i))
 }
 
 /** What is too rare joins what looks most like it, the rarest first; the only white hair stays, however rare. */
@@ -131,20 +122,30 @@ function withoutRare(populations: readonly Population[], apart: Apart): Populati
   return kept
 }
 
-/** All that may become one, by their places in the list, the commoner first; the most alike first. */
-function pairsOf<T extends { strandId: string }>(
+/**
+ * Which of a list join which, by their places in it, until so many are left: the rarer one the commoner one that comes
+ * before it, the most alike first. What has joined another is compared no more, so that a long row of which each is
+ * like the next does not become one.
+ */
+function joinsDownTo<T extends { strandId: string }>(
+  most: number,
   list: readonly T[],
   white: (one: T) => boolean,
   apart: Apart,
-): [host: number, guest: number][] {
-  const pairs: [host: number, guest: number, distance: number][] = []
-  list.forEach((one, i) => {
-    for (let j = i + 1; j < list.length; j++) {
-      const other = list[j]!
-      if (white(one) === white(other)) pairs.push([i, j, apart(one.strandId, other.strandId)])
+): Map<number, number> {
+  const pairs: { host: number; guest: number; distance: number }[] = []
+  list.forEach((one, host) => {
+    for (let guest = host + 1; guest < list.length; guest++) {
+      const other = list[guest]!
+      if (white(one) === white(other)) pairs.push({ host, guest, distance: apart(one.strandId, other.strandId) })
     }
   })
-  return pairs.sort((a, b) => a[2] - b[2]).map(([host, guest]) => [host, guest])
+  const joins = new Map<number, number>()
+  for (const { host, guest } of pairs.sort((a, b) => a.distance - b.distance)) {
+    if (list.length - joins.size <= most) break
+    if (!joins.has(host) && !joins.has(guest)) joins.set(guest, host)
+  }
+  return joins
 }
 
 /** How much hair is of a strand, and how much of that is white. */
@@ -163,13 +164,9 @@ function withFewerStrands(canvas: Canvas, apart: Apart): Canvas {
       one.white += share * white
     }
   const kinds = [...worn.values()].sort((a, b) => b.share - a.share)
-  const names = new Map<string, string>()
+  const joins = joinsDownTo(MOST_STRANDS, kinds, isWornWhite, apart)
+  const names = new Map([...joins].map(([guest, host]) => [kinds[guest]!.strandId, kinds[host]!.strandId]))
   const nameOf = (id: string): string => (names.has(id) ? nameOf(names.get(id)!) : id)
-  for (const [host, guest] of pairsOf(kinds, isWornWhite, apart)) {
-    if (kinds.length - names.size <= MOST_STRANDS) break
-    const [kept, gone] = [nameOf(kinds[host]!.strandId), nameOf(kinds[guest]!.strandId)]
-    if (kept !== gone) names.set(gone, kept)
-  }
   return tidy({
     ...canvas,
     cells: canvas.cells.map(({ populations }) => ({
