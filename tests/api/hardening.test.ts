@@ -1,6 +1,6 @@
 import { request } from 'node:http'
 import { v7 as newId } from 'uuid'
-import type { FaltoPlan } from '@/core/model'
+import type { ClientSummary, FaltoPlan } from '@/core/model'
 import { database, inTransaction } from '@/db'
 import { BASE_URL, beginRun, deviceOf, newClient, newPlan, servicePlanOf, type Device } from '../support/server'
 import { day } from '../support/days'
@@ -41,18 +41,33 @@ const demo = (headers: Record<string, string>) =>
   ask('/api/demo/sign-in', { method: 'POST', headers: { ...json, ...headers }, body: '{"staff":"oriel"}' })
 
 describe('People', () => {
+  const counted = async (id: string) => {
+    const { body } = await oriel.call('GET', '/api/clients?search=Counted')
+    const { plans, lastVisitOn } = (body['clients'] as ClientSummary[]).find((client) => client.id === id)!
+    return { plans, lastVisitOn }
+  }
+
   it('counts the plans of each client, and takes those of a removed one off the day', async () => {
     const client = await newClient(oriel, `Counted ${newId()}`)
-    const listed = async () =>
-      (
-        (await oriel.call('GET', '/api/clients?search=Counted')).body['clients'] as { id: string; plans: number }[]
-      ).find(({ id }) => id === client)
-    expect((await listed())!.plans).toBe(0)
+    expect(await counted(client)).toEqual({ plans: 0, lastVisitOn: null })
     const plan = await newPlan(oriel, client)
     await newPlan(oriel, client)
-    expect((await listed())!.plans).toBe(2)
+    expect((await counted(client)).plans).toBe(2)
     await oriel.call('DELETE', `/api/plans/${plan}`)
-    expect((await listed())!.plans).toBe(1)
+    expect((await counted(client)).plans).toBe(1)
+  })
+
+  it('counts no plan that was carried out long ago, as her page lists none, until that visit is withdrawn', async () => {
+    const client = await newClient(oriel, `Counted ${newId()}`)
+    const plan = await newPlan(oriel, client, { service: 'topAndSides' })
+    const plansOnPage = async () =>
+      (await oriel.call('GET', `/api/clients/${client}`)).body['plans'] as { id: string }[]
+    const { body } = await oriel.call('POST', `/api/plans/${plan}/done`, { on: day(40) })
+    expect(await counted(client)).toEqual({ plans: 0, lastVisitOn: day(40) })
+    expect(await plansOnPage()).toEqual([])
+    await oriel.call('POST', `/api/visits/${String(body['visitId'])}/withdraw`)
+    expect(await counted(client)).toEqual({ plans: 1, lastVisitOn: null })
+    expect((await plansOnPage()).map(({ id }) => id)).toEqual([plan])
   })
 
   it('does not remove a client whose visit is going on', async () => {

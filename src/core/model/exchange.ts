@@ -90,9 +90,10 @@ export interface ClientSummary {
   id: string
   name: string
   hair: HairState
+  /** Plans that wait for her, as her page lists them. */
   plans: number
-  /** Last change to a plan, if there is one. */
-  lastPlanAt: string | null
+  /** The day of her last visit, if there was one. */
+  lastVisitOn: string | null
 }
 
 export interface ClientRecord {

@@ -1,4 +1,4 @@
-import { and, asc, count, desc, eq, isNotNull, isNull, max, sql } from 'drizzle-orm'
+import { and, asc, count, desc, eq, isNotNull, isNull, sql } from 'drizzle-orm'
 import { v7 as newId } from 'uuid'
 import { checkPlanHead } from './head'
 import type { ClientRecord, ClientSummary } from '@/core/model'
@@ -22,6 +22,16 @@ interface ClientWish {
   /** The last client of the page before. */
   after?: string | undefined
 }
+
+/**
+ * Plans carried out more than four weeks ago, and not booked again, stand under the visits, where they are looked for.
+ * Our choice.
+ */
+const notLongDone = sql`(not exists (select 1 from ${visit}
+    where ${visit.salonId} = ${plan.salonId} and ${visit.clientId} = ${plan.clientId} and ${visit.planId} = ${plan.id}
+      and ${visit.on} < current_date - 28 and ${visit.withdrawnAt} is null)
+  or exists (select 1 from ${booking}
+    where ${booking.salonId} = ${plan.salonId} and ${booking.planId} = ${plan.id} and ${booking.on} >= current_date))`
 
 /** A page of clients, by name; `next` is where the next one begins. */
 export async function listClients(
@@ -48,25 +58,24 @@ export async function listClients(
     .as('page')
   // Plans are counted for the clients on the page only.
   const rows = await database()
-    .select({ id: page.id, name: page.name, hair: page.hair, plans: count(plan.id), lastPlanAt: max(plan.updatedAt) })
+    .select({
+      id: page.id,
+      name: page.name,
+      hair: page.hair,
+      plans: count(plan.id),
+      lastVisitOn: sql<string | null>`(select max(${visit.on}) from ${visit}
+        where ${visit.salonId} = ${member.salonId} and ${visit.clientId} = ${page.id} and ${visit.withdrawnAt} is null)`,
+    })
     .from(page)
-    .leftJoin(plan, and(eq(plan.salonId, member.salonId), eq(plan.clientId, page.id), isNull(plan.deletedAt)))
+    .leftJoin(
+      plan,
+      and(eq(plan.salonId, member.salonId), eq(plan.clientId, page.id), isNull(plan.deletedAt), notLongDone),
+    )
     .groupBy(page.id, page.name, page.hair)
     .orderBy(asc(page.name), asc(page.id))
-  const clients = rows
-    .slice(0, PAGE)
-    .map((row) => ({ ...row, lastPlanAt: row.lastPlanAt && row.lastPlanAt.toISOString() }))
+  const clients = rows.slice(0, PAGE)
   return { clients, next: rows.length > PAGE ? clients.at(-1)!.id : null }
 }
-
-/**
- * Plans carried out more than four weeks ago, and not booked again, stand under the visits, where they are looked for.
- * Our choice.
- */
-const notLongDone = sql`(not exists (select 1 from ${visit}
-    where ${visit.salonId} = ${plan.salonId} and ${visit.planId} = ${plan.id} and ${visit.on} < current_date - 28)
-  or exists (select 1 from ${booking}
-    where ${booking.salonId} = ${plan.salonId} and ${booking.planId} = ${plan.id} and ${booking.on} >= current_date))`
 
 export async function readClient(member: StaffMember, id: string): Promise<ClientRecord> {
   const found = await findClient(member, id)

@@ -59,7 +59,8 @@ export function ClientPlans({ record, consultation, writable }: Props) {
       <Paper variant="outlined">
         {record.plans.length === 0 && (
           <Typography sx={{ p: 3 }} color="textSecondary">
-            No plan yet. {writable ? 'Start one: choose the sections, then set what is taken in each.' : ''}
+            {record.visits.length > 0 ? 'No plan for the next visit. ' : 'No plan yet. '}
+            {writable ? 'Start one: choose the sections, then set what is taken in each.' : ''}
           </Typography>
         )}
         {record.plans.map((plan) => (

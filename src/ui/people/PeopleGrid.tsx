@@ -48,7 +48,7 @@ export function PeopleGrid({ clients, which, writable }: Props) {
           hideFooter={clients.length <= PAGE}
           initialState={{ pagination: { paginationModel: { pageSize: PAGE } } }}
           pageSizeOptions={[PAGE]}
-          columnVisibilityModel={narrow ? { hair: false, lastPlanAt: false } : {}}
+          columnVisibilityModel={narrow ? { hair: false, lastVisitOn: false } : {}}
           onRowClick={({ row }) => which === 'present' && router.push(`/people/${row.id}`)}
           sx={{
             bgcolor: 'background.paper',
@@ -87,13 +87,13 @@ const FACTS: Column[] = [
     align: 'left',
     headerAlign: 'left',
     width: 110,
-    valueFormatter: (plans: number) => (plans === 0 ? 'no plan yet' : `${plans} plan${plans === 1 ? '' : 's'}`),
+    valueFormatter: (plans: number) => (plans === 0 ? 'none' : `${plans} plan${plans === 1 ? '' : 's'}`),
   },
   {
-    field: 'lastPlanAt',
-    headerName: 'Last changed',
+    field: 'lastVisitOn',
+    headerName: 'Last visit',
     width: 160,
-    valueFormatter: (at: string | null) => (at ? dateInWords(at) : ''),
+    valueFormatter: (on: string | null) => (on ? dateInWords(on) : 'none yet'),
   },
 ]
 const PRESENT: Column[] = [LINKED_NAME, ...FACTS]
