@@ -136,9 +136,11 @@ export const press = (page: Page, name: string) => pressOn(page, `::-p-named(but
 
 /** Empties a field, types into it and leaves it. */
 export async function fill(page: Page, label: string, text: string): Promise<void> {
-  const field = await page.waitForSelector(`::-p-named(textbox ${label})`)
-  await field!.click({ clickCount: 3 })
-  await field!.type(text)
+  await pressOn(page, `::-p-named(textbox ${label})`)
+  await page.keyboard.down('Control')
+  await page.keyboard.press('a')
+  await page.keyboard.up('Control')
+  await page.keyboard.type(text)
   await page.keyboard.press('Tab')
 }
 
