@@ -113,46 +113,14 @@ describe('a crowded record', () => {
     Object.fromEntries(cells[0]!.populations.map(({ strandId, share }) => [strandId, share]))
 
   it('keeps what is just not too rare, and white hair of which half is white apart from the rest', () => {
-    expect(
-      sharesOf(
-        mergeAlike(
-          everywhere([
-            [4, 0.995],
-            [5, 0.005],
-          ]),
-        ),
-      ),
-    ).toEqual({ l4: 0.995, l5: 0.005 })
-    expect(
-      sharesOf(
-        mergeAlike(
-          everywhere([
-            [4, 0.996],
-            [5, 0.004, 0.5],
-          ]),
-        ),
-      ),
-    ).toEqual({ l4: 0.996, l5: 0.004 })
-    expect(
-      sharesOf(
-        mergeAlike(
-          everywhere([
-            [4, 0.996],
-            [5, 0.004, 0.49],
-          ]),
-        ),
-      ),
-    ).toEqual({ l4: 1 })
-    expect(
-      sharesOf(
-        mergeAlike(
-          everywhere([
-            [4, 0.996, 1],
-            [5, 0.004, 0.5],
-          ]),
-        ),
-      ),
-    ).toEqual({ l4: 1 })
+    const beside = (white: number, share: number, itsWhite: number) => {
+      const two = [[4, 1 - share, white] as const, [5, share, itsWhite] as const]
+      return Object.keys(sharesOf(mergeAlike(everywhere(two))))
+    }
+    expect(beside(0, 0.005, 0)).toEqual(['l4', 'l5'])
+    expect(beside(0, 0.004, 0.5)).toEqual(['l4', 'l5'])
+    expect(beside(0, 0.004, 0.49)).toEqual(['l4'])
+    expect(beside(1, 0.004, 0.5)).toEqual(['l4'])
   })
 
   it('joins the two that look most alike first, under the name of the commoner, and none that has gone already', () => {
