@@ -7,6 +7,8 @@ import {
   frontToNapeArc,
   HeadMeasureError,
   horizontalCircumference,
+  LENGTH_REGION_CENTRES,
+  lengthRegionAt,
   localScale,
   mapFromDirection,
   mapFromPlace,
@@ -18,7 +20,7 @@ import {
   type Axes,
 } from '.'
 import { radians } from '../../units'
-import { HAIRLINE_LANDMARKS } from './constants'
+import { FRONT_FADE, HAIRLINE_LANDMARKS, NAPE_FADE_FROM } from './constants'
 
 const head = createHead({ circumferenceCm: 54 })
 const anyPsi = fc.double({ min: -Math.PI, max: Math.PI, noNaN: true })
@@ -170,17 +172,85 @@ describe('the hairline', () => {
       expect(hairline(radians(psiDeg + 360))).toBeCloseTo(radians(thetaDeg), 9)
     }
   })
+
+  it('rises from the forehead to the nape without overshooting a landmark, with one slope on both sides of each', () => {
+    const hairline = createHairline(0, radians(130))
+    for (let psiDeg = 1; psiDeg <= 180; psiDeg++)
+      expect(hairline(radians(psiDeg))).toBeGreaterThan(hairline(radians(psiDeg - 1)))
+    const knots = HAIRLINE_LANDMARKS.map(({ psiDeg, thetaDeg }) => ({ x: radians(psiDeg), y: radians(thetaDeg) }))
+    const slopeAt = (x: number, towards: number) => (hairline(x + towards) - hairline(x)) / towards
+    for (let i = 1; i < knots.length - 1; i++) {
+      const [before, here, after] = [knots[i - 1]!, knots[i]!, knots[i + 1]!]
+      const [h0, h1] = [here.x - before.x, after.x - here.x]
+      // Fritsch & Butland 1984, from memory: the weighted harmonic mean of the slopes of both secants.
+      const [d0, d1] = [(here.y - before.y) / h0, (after.y - here.y) / h1]
+      const slope = (3 * (h0 + h1)) / ((2 * h1 + h0) / d0 + (h1 + 2 * h0) / d1)
+      for (const towards of [1e-6, -1e-6]) expect(slopeAt(here.x, towards)).toBeCloseTo(slope, 4)
+    }
+    for (const end of [0, Math.PI]) expect(slopeAt(end, 1e-6)).toBeCloseTo(0, 4)
+  })
+
+  it('moves at the front and at the nape by what was asked, less and less towards the ears', () => {
+    const [plain, moved] = [createHairline(0, radians(130)), createHairline(0.1, radians(130) + 0.2)]
+    const shiftAt = (psiDeg: number) => moved(radians(psiDeg)) - plain(radians(psiDeg))
+    expect(shiftAt(0)).toBeCloseTo(0.1, 9)
+    expect(shiftAt(180)).toBeCloseTo(0.2, 9)
+    const faded = (share: number) => (1 + Math.cos(Math.PI * share)) / 2
+    expect(shiftAt(30)).toBeCloseTo(0.1 * faded(radians(30) / FRONT_FADE), 9)
+    expect(shiftAt(150)).toBeCloseTo(0.2 * faded(radians(30) / (Math.PI - NAPE_FADE_FROM)), 9)
+    expect(shiftAt(95)).toBeCloseTo(0, 9)
+  })
 })
 
+/** Places by azimuth from the face, degrees, and share of the way to the hairline, on either side. */
+const bothSides = <Name>(nameAt: (place: { psi: number; s: number }) => Name, psiDeg: number, s: number): Name[] =>
+  [psiDeg, -psiDeg].map((degrees) => nameAt({ psi: radians(degrees), s }))
+
 describe('regions', () => {
-  it('names places as a colourist would', () => {
-    const named = (psiDeg: number, s: number) => regionAt({ psi: radians(psiDeg), s })
-    expect(named(0, 0.9)).toBe('fringe')
-    expect(named(0, 0.1)).toBe('top')
-    expect(named(180, 0.3)).toBe('crown')
-    expect(named(-180, 0.95)).toBe('nape')
-    expect(named(-55, 0.9)).toBe('temple')
-    expect(named(90, 0.8)).toBe('side')
-    expect(named(270, 0.8)).toBe('side')
+  it.each([
+    [0, 0.9, 'fringe'],
+    [39.9, 0.551, 'fringe'],
+    [39.9, 0.55, 'top'],
+    [40.1, 0.701, 'temple'],
+    [64.9, 0.7, 'side'],
+    [40.1, 0.401, 'side'],
+    [64.9, 0.4, 'top'],
+    [65.1, 0.9, 'side'],
+    [114.9, 0.401, 'side'],
+    [65.1, 0.4, 'top'],
+    [115.1, 0.119, 'top'],
+    [180, 0.12, 'crown'],
+    [180, 0.399, 'crown'],
+    [115.1, 0.4, 'back'],
+    [180, 0.619, 'back'],
+    [180, 0.62, 'occipital'],
+    [115.1, 0.819, 'occipital'],
+    [180, 0.82, 'nape'],
+  ])('names the place at %d°, %d of the way down, as a colourist would: %s', (psiDeg, s, name) => {
+    expect(bothSides(regionAt, psiDeg, s)).toEqual([name, name])
+  })
+
+  it.each([
+    [0, 0.751, 'fringe'],
+    [39.9, 0.75, 'front'],
+    [39.9, 0.251, 'front'],
+    [0, 0.25, 'crown'],
+    [40.1, 0.701, 'sides'],
+    [64.9, 0.7, 'front'],
+    [64.9, 0.251, 'front'],
+    [40.1, 0.25, 'crown'],
+    [65.1, 0.401, 'sides'],
+    [114.9, 0.4, 'crown'],
+    [115.1, 0.399, 'crown'],
+    [115.1, 0.4, 'back'],
+    [180, 0.819, 'back'],
+    [180, 0.82, 'nape'],
+  ])('knows whose length hair at %d°, %d of the way down, has: %s', (psiDeg, s, name) => {
+    expect(bothSides(lengthRegionAt, psiDeg, s)).toEqual([name, name])
+  })
+
+  it('measures each length inside its own region', () => {
+    for (const [name, places] of Object.entries(LENGTH_REGION_CENTRES))
+      for (const place of places) expect(lengthRegionAt(place)).toBe(name)
   })
 })
