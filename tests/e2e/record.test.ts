@@ -1,6 +1,6 @@
 import { deviceOf, newClient, type Device } from '../support/server'
 import { clean } from './axe'
-import { press, totals, url, windows } from './browser'
+import { fill, press, totals, url, windows } from './browser'
 import { pressOn } from './hand'
 
 const { open } = windows()
@@ -92,10 +92,8 @@ it('enters a visit done without Falto, takes it back and lets it count again', a
     ['Mixed', '45'],
     ['Left over', '4'],
     ['It took', '150'],
-  ]) {
-    await pressOn(page, `::-p-named(textbox ${name})`)
-    await page.keyboard.type(value!)
-  }
+  ])
+    await fill(page, name!, value!)
   await press(page, 'Enter the visit')
   await page.waitForSelector('main ::-p-text(took 2 h 30)')
   await page.waitForSelector('[aria-label="What was mixed"] td ::-p-text(45 g)')

@@ -24,14 +24,17 @@ interface ClientWish {
 }
 
 /**
- * Plans carried out more than four weeks ago, and not booked again, stand under the visits, where they are looked for.
- * Our choice.
+ * The plans a client's page lists. Those carried out more than four weeks ago, and not booked again, stand under her
+ * visits, where they are looked for. Our choice.
  */
-const notLongDone = sql`(not exists (select 1 from ${visit}
+const isListed = and(
+  isNull(plan.deletedAt),
+  sql`(not exists (select 1 from ${visit}
     where ${visit.salonId} = ${plan.salonId} and ${visit.clientId} = ${plan.clientId} and ${visit.planId} = ${plan.id}
       and ${visit.on} < current_date - 28 and ${visit.withdrawnAt} is null)
   or exists (select 1 from ${booking}
-    where ${booking.salonId} = ${plan.salonId} and ${booking.planId} = ${plan.id} and ${booking.on} >= current_date))`
+    where ${booking.salonId} = ${plan.salonId} and ${booking.planId} = ${plan.id} and ${booking.on} >= current_date))`,
+)
 
 /** A page of clients, by name; `next` is where the next one begins. */
 export async function listClients(
@@ -67,10 +70,7 @@ export async function listClients(
         where ${visit.salonId} = ${member.salonId} and ${visit.clientId} = ${page.id} and ${visit.withdrawnAt} is null)`,
     })
     .from(page)
-    .leftJoin(
-      plan,
-      and(eq(plan.salonId, member.salonId), eq(plan.clientId, page.id), isNull(plan.deletedAt), notLongDone),
-    )
+    .leftJoin(plan, and(eq(plan.salonId, member.salonId), eq(plan.clientId, page.id), isListed))
     .groupBy(page.id, page.name, page.hair)
     .orderBy(asc(page.name), asc(page.id))
   const clients = rows.slice(0, PAGE)
@@ -82,7 +82,7 @@ export async function readClient(member: StaffMember, id: string): Promise<Clien
   const plans = await database()
     .select({ id: plan.id, name: plan.name, updatedAt: plan.updatedAt })
     .from(plan)
-    .where(and(eq(plan.salonId, member.salonId), eq(plan.clientId, id), isNull(plan.deletedAt), notLongDone))
+    .where(and(eq(plan.salonId, member.salonId), eq(plan.clientId, id), isListed))
     .orderBy(desc(plan.updatedAt), asc(plan.id))
   const { name, note, head, hair, revision } = found
   const visits = await visitsOf(member, id)

@@ -46,6 +46,7 @@ describe('a crowded record', () => {
     }
     const { strands, cells } = mergeAlike(wide)
     expect(strands).toHaveLength(100)
+    expect(strands.at(-1)!.bands[0]!.level - strands[0]!.bands[0]!.level).toBeGreaterThan(7)
     // Each is like the next, and yet no row of them becomes one.
     const levels = new Map(strands.map(({ id, bands }) => [id, bands[0]!.level]))
     const moved = cells.map(({ populations }, i) => Math.abs(levels.get(populations[0]!.strandId)! - (1 + i / 24)))

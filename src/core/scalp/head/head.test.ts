@@ -202,32 +202,37 @@ describe('the hairline', () => {
   })
 })
 
-/** Places by azimuth from the face, degrees, and share of the way to the hairline, on either side. */
+/** Names of places by azimuth from the face, degrees, and share of the way to the hairline, on either side. */
 const bothSides = <Name>(nameAt: (place: { psi: number; s: number }) => Name, psiDeg: number, s: number): Name[] =>
-  [psiDeg, -psiDeg].map((degrees) => nameAt({ psi: radians(degrees), s }))
+  [psiDeg, -psiDeg, 360 - psiDeg].map((degrees) => nameAt({ psi: radians(degrees), s }))
 
 describe('regions', () => {
   it.each([
     [0, 0.9, 'fringe'],
     [39.9, 0.551, 'fringe'],
     [39.9, 0.55, 'top'],
+    [0, 0.1, 'top'],
+    [55, 0.9, 'temple'],
     [40.1, 0.701, 'temple'],
     [64.9, 0.7, 'side'],
     [40.1, 0.401, 'side'],
     [64.9, 0.4, 'top'],
     [65.1, 0.9, 'side'],
+    [90, 0.8, 'side'],
     [114.9, 0.401, 'side'],
     [65.1, 0.4, 'top'],
     [115.1, 0.119, 'top'],
     [180, 0.12, 'crown'],
+    [180, 0.3, 'crown'],
     [180, 0.399, 'crown'],
     [115.1, 0.4, 'back'],
     [180, 0.619, 'back'],
     [180, 0.62, 'occipital'],
     [115.1, 0.819, 'occipital'],
     [180, 0.82, 'nape'],
+    [180, 0.95, 'nape'],
   ])('names the place at %d°, %d of the way down, as a colourist would: %s', (psiDeg, s, name) => {
-    expect(bothSides(regionAt, psiDeg, s)).toEqual([name, name])
+    expect(bothSides(regionAt, psiDeg, s)).toEqual([name, name, name])
   })
 
   it.each([
@@ -246,7 +251,7 @@ describe('regions', () => {
     [180, 0.819, 'back'],
     [180, 0.82, 'nape'],
   ])('knows whose length hair at %d°, %d of the way down, has: %s', (psiDeg, s, name) => {
-    expect(bothSides(lengthRegionAt, psiDeg, s)).toEqual([name, name])
+    expect(bothSides(lengthRegionAt, psiDeg, s)).toEqual([name, name, name])
   })
 
   it('measures each length inside its own region', () => {
